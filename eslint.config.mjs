@@ -1,0 +1,87 @@
+import next from 'eslint-config-next/core-web-vitals';
+import nextTypes from 'eslint-config-next/typescript';
+
+/** The rooms of the house, each with the rooms it must not look into. Imports run one way:
+ * app → ui, server; server → db → core; ui → audio, workers, core; audio, workers → core. */
+const CLOSED_TO = {
+  core: ['db', 'server', 'audio', 'workers', 'ui', 'app'],
+  db: ['server', 'audio', 'workers', 'ui', 'app'],
+  server: ['audio', 'workers', 'ui', 'app'],
+  audio: ['db', 'server', 'ui', 'app'],
+  workers: ['db', 'server', 'audio', 'ui', 'app'],
+  ui: ['db', 'server', 'app'],
+  app: ['db', 'audio', 'workers'],
+};
+
+/** A folder's index is its only door for other folders. */
+const CORE_DOOR = {
+  regex: '^(@/core|\\.\\.)/[a-z-]+/.+',
+  message: 'Import from the folder, not from a file inside it.',
+};
+
+const PURE = {
+  regex: '^(react|react-dom|next|drizzle-orm|better-sqlite3|node:.*)(/|$)',
+  message: 'The core is pure: no interface, database or machine.',
+};
+
+const rooms = Object.entries(CLOSED_TO).map(([room, closed]) => ({
+  files: [`src/${room}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            regex: `^(@/|(\\.\\./)+)(${closed.join('|')})(/|$)`,
+            message: `src/${room} does not import from there; see the rooms in CONTRIBUTING.md.`,
+          },
+          ...(room === 'core'
+            ? [CORE_DOOR, PURE]
+            : [{ ...CORE_DOOR, regex: '^@/core/[a-z-]+/.+' }]),
+        ],
+      },
+    ],
+  },
+}));
+
+const config = [
+  ...next,
+  ...nextTypes,
+  {
+    ignores: ['.next/**', 'next-env.d.ts', 'public/**', 'test-results/**', 'playwright-report/**'],
+  },
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
+    },
+  },
+  ...rooms,
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'performance'],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+          message: 'Randomness is an argument in the core.',
+        },
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'The clock is an argument in the core.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Today is an argument in the core.',
+        },
+      ],
+    },
+  },
+  { files: ['**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
+];
+
+export default config;

@@ -1,0 +1,40 @@
+import { ESLint } from 'eslint';
+import { describe, expect, it } from 'vitest';
+
+const eslint = new ESLint();
+
+async function refused(file: string, code: string): Promise<string[]> {
+  const [result] = await eslint.lintText(code, { filePath: file });
+  return (result?.messages ?? [])
+    .map((message) => message.ruleId ?? 'parse')
+    .filter((rule) => rule.startsWith('no-restricted'));
+}
+
+describe('the rooms', () => {
+  it.each([
+    ['src/core/time/x.ts', "import { db } from '@/db';\nexport const x = db;"],
+    ['src/core/time/x.ts', "import { db } from '../../db';\nexport const x = db;"],
+    ['src/core/time/x.ts', "import { useState } from 'react';\nexport const x = useState;"],
+    ['src/core/time/x.ts', "import { x } from '../kit/limb';\nexport const y = x;"],
+    ['src/core/time/x.ts', 'export const x = Math.random();'],
+    ['src/core/time/x.ts', 'export const x = Date.now();'],
+    ['src/db/x.ts', "import { x } from '@/server/viewer';\nexport const y = x;"],
+    ['src/ui/x.tsx', "import { x } from '@/server/viewer';\nexport const y = x;"],
+    ['src/ui/x.tsx', "import { x } from '@/core/time/tick';\nexport const y = x;"],
+    ['src/app/x.tsx', "import { x } from '@/db';\nexport const y = x;"],
+    ['src/audio/x.ts', "import { x } from '@/ui/marks';\nexport const y = x;"],
+    ['src/workers/x.ts', "import { x } from '@/server/viewer';\nexport const y = x;"],
+  ])('%s may not hold %j', async (file, code) => {
+    expect(await refused(file, code)).toHaveLength(1);
+  });
+
+  it.each([
+    ['src/core/kit/x.ts', "import { tick } from '../time';\nexport const x = tick;"],
+    ['src/db/x.ts', "import { tick } from '@/core/time';\nexport const x = tick;"],
+    ['src/server/x.ts', "import { x } from '@/db';\nexport const y = x;"],
+    ['src/app/x.tsx', "import { x } from '@/server/viewer';\nexport const y = x;"],
+    ['src/ui/x.tsx', "import { x } from '@/audio';\nexport const y = x;"],
+  ])('%s may hold %j', async (file, code) => {
+    expect(await refused(file, code)).toEqual([]);
+  });
+}, 60_000);
