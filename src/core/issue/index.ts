@@ -1,0 +1,3 @@
+export { fail, must, ok, unreachable } from './issue';
+export { issueText } from './text';
+export type { Issue, Path, Result } from './issue';

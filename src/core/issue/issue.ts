@@ -1,0 +1,69 @@
+/** Where in the input an issue lies: field names and indexes, outermost first. */
+export type Path = readonly (string | number)[];
+
+type Issued<Code extends string, Facts = unknown> = {
+  readonly code: Code;
+  readonly path: Path;
+} & Readonly<Facts>;
+
+/** Everything a person or a file can get wrong. Facts only; `issueText` makes the words. */
+export type Issue =
+  | Issued<'line-empty'>
+  | Issued<'line-token', { bar: number; token: string; at: number }>
+  | Issued<'line-tie', { bar: number; token: string; at: number }>
+  | Issued<'line-tuplet', { bar: number; token: string; at: number }>
+  | Issued<'bar-length', { bar: number; got: string; wanted: string; off: string; short: boolean }>
+  | Issued<'grid-token', { token: string; at: number }>
+  | Issued<'sticking-token', { token: string; at: number }>
+  | Issued<'cell-length', { gap: number; sticking: string }>
+  | Issued<'meter', { text: string }>
+  | Issued<'grouping', { text: string; count: number }>
+  | Issued<'subdivision', { text: string }>
+  | Issued<'voice', { text: string; near: string | null }>
+  | Issued<'limb', { text: string }>
+  | Issued<'tempo', { text: string; least: number; most: number }>
+  | Issued<'gap-off-grid', { bar: number; count: string; slot: number }>
+  | Issued<
+      'gap-without-cell',
+      { bar: number; slot: number; count: string; gap: number; proposals: readonly string[] }
+    >
+  | Issued<'limb-claimed', { limbs: readonly string[]; by: string; over: string }>
+  | Issued<'cycle-too-long', { bars: number; most: number }>
+  | Issued<'recipe-newer', { version: number; known: number }>
+  | Issued<'recipe-shape', { what: string }>
+  | Issued<'ingredient-missing', { id: string; version: number }>
+  | Issued<'link-altered'>
+  | Issued<'ladder-step-zero'>
+  | Issued<'ladder-step-away', { start: number; target: number; step: number }>
+  | Issued<'dosage', { text: string }>
+  | Issued<'rule', { what: 'clean' | 'lost'; text: string }>
+  | Issued<'name-missing', { what: string }>
+  | Issued<'nothing-to-play'>
+  | Issued<'not-yours', { what: string }>
+  | Issued<'not-found', { what: string }>
+  | Issued<'entry-shape', { what: string }>
+  | Issued<'program-empty', { name: string }>
+  | Issued<'already-given', { program: string; student: string }>;
+
+export type Result<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly issues: readonly Issue[] };
+
+export function ok<T>(value: T): Result<T> {
+  return { ok: true, value };
+}
+
+export function fail(...issues: readonly Issue[]): { ok: false; issues: readonly Issue[] } {
+  return { ok: false, issues };
+}
+
+/** The value of a result that cannot fail here; a failure is a bug and throws. */
+export function must<T>(result: Result<T>): T {
+  if (result.ok) return result.value;
+  throw new Error(`Expected a value: ${JSON.stringify(result.issues)}`);
+}
+
+/** For the last branch of a switch over a union: the compiler refuses a forgotten case. */
+export function unreachable(value: never): never {
+  throw new Error(`Unexpected ${JSON.stringify(value)}`);
+}

@@ -1,0 +1,86 @@
+import type { Issue } from './issue';
+import { unreachable } from './issue';
+
+/** What is wrong, where, and how to mend it: the one place where issues become words. */
+export function issueText(issue: Issue): string {
+  switch (issue.code) {
+    case 'line-empty':
+      return 'The line is empty. Type note values, such as 4. 4 8 4.';
+    case 'line-token':
+      return `Bar ${issue.bar}: “${issue.token}” is not a note value. Write 1, 2, 4, 8, 16 or 32, with a dot (4.), as a rest (8r) or tied (4~8).`;
+    case 'line-tie':
+      return `Bar ${issue.bar}: the tie after “${issue.token}” has no note to hold on to. Put a note after ~, or take the tie away.`;
+    case 'line-tuplet':
+      return `Bar ${issue.bar}: “${issue.token}” is not a tuplet. Write the number, then its notes in brackets: 3(8 8 8).`;
+    case 'bar-length':
+      return issue.short
+        ? `Bar ${issue.bar} holds ${issue.got}, ${issue.off} short of ${issue.wanted}. Add notes or rests, such as ${issue.off === 'an 8th' ? '8r' : '4r'}.`
+        : `Bar ${issue.bar} holds ${issue.got}, ${issue.off} more than ${issue.wanted}. Take notes away, or put a bar line | after the full bar.`;
+    case 'grid-token':
+      return `Slot ${issue.at + 1}: “${issue.token}” is not a grid mark. Use x hit, X accent, g ghost, - rest.`;
+    case 'sticking-token':
+      return `Stroke ${issue.at + 1}: “${issue.token}” is not a limb. Use R and L for hands, K right foot, F left foot.`;
+    case 'cell-length':
+      return `The cell ${issue.sticking} has ${issue.sticking.length} strokes, but stands for a gap of ${issue.gap}. Make it ${issue.gap} letters long.`;
+    case 'meter':
+      return `“${issue.text}” is not a meter. Write it as 4/4, 7/8 or 5/4 2+3.`;
+    case 'grouping':
+      return `The grouping ${issue.text} does not add up to ${issue.count}. Change it so that it does.`;
+    case 'subdivision':
+      return `“${issue.text}” is not a subdivision. Choose 8ths, 16ths, 8th triplets or another from the list.`;
+    case 'voice':
+      return issue.near
+        ? `There is no voice “${issue.text}”. Did you mean ${issue.near}?`
+        : `There is no voice “${issue.text}”. Choose one from the list.`;
+    case 'limb':
+      return `“${issue.text}” is not a limb. Use RH, LH, RF or LF.`;
+    case 'tempo':
+      return `A tempo of “${issue.text}” cannot be played here. Set it between ${issue.least} and ${issue.most}.`;
+    case 'gap-off-grid':
+      return `Bar ${issue.bar}, ${issue.count}: this note is not on a 16th, so no cell reaches it. Write the line without tuplets, or choose another interpretation.`;
+    case 'gap-without-cell':
+      return `Bar ${issue.bar}, slot ${issue.slot} (${issue.count}): the next note is ${issue.gap} 16ths away and no cell has that length. ${issue.proposals.length > 0 ? `Take ${issue.proposals.slice(0, 3).join(', ')}, or shorten the gap.` : 'Put a note in between, so that the gap is 10 or less.'}`;
+    case 'limb-claimed':
+      return `${issue.over} and ${issue.by} both need the ${issue.limbs.join(' and the ')}. Let the ostinato’s part rest, merge them, or choose another limb.`;
+    case 'cycle-too-long':
+      return `The parts come round together only after ${issue.bars} bars; ${issue.most} is the most. Shorten one of them so that it fits the bar.`;
+    case 'recipe-newer':
+      return `This exercise was written by a newer Mivvel (format ${issue.version}; this one reads ${issue.known}). Update Mivvel, then open it again.`;
+    case 'recipe-shape':
+      return `This exercise cannot be read: ${issue.what}. Ask whoever sent it for the link again.`;
+    case 'ingredient-missing':
+      return `“${issue.id}”, version ${issue.version}, is not in this studio. Choose another, or ask for the whole exercise.`;
+    case 'link-altered':
+      return 'This link is not complete, or was changed on the way. Copy the whole link again from where it was made.';
+    case 'ladder-step-zero':
+      return 'A step of 0 never leaves the start. Set a step such as 5.';
+    case 'ladder-step-away':
+      return `A step of ${signed(issue.step)} leads away from ${issue.target} when starting at ${issue.start}. Set it to ${signed(-issue.step)}, or swap start and target.`;
+    case 'dosage':
+      return `A dosage of “${issue.text}” cannot be played. Set at least 1, in whole numbers or half minutes, and at most 120.`;
+    case 'rule':
+      return issue.what === 'clean'
+        ? `“${issue.text}” clean tries cannot be asked for. Set a whole number from 1 to 20.`
+        : `“${issue.text}” lost tries cannot be waited for. Set a whole number from 1 to 20.`;
+    case 'name-missing':
+      return `The ${issue.what} has no name. Give it one of up to 80 letters.`;
+    case 'nothing-to-play':
+      return 'There is nothing to play yet. Choose what goes on under Over, or type a line at Play.';
+    case 'not-yours':
+      return `This ${issue.what} belongs to someone else. Go back to your own.`;
+    case 'not-found':
+      return `This ${issue.what} is not here any more. Go back and choose another.`;
+    case 'entry-shape':
+      return `This try cannot be stored: ${issue.what}. Keep the page open and try again.`;
+    case 'program-empty':
+      return `${issue.name} has no exercises yet. Add one before you give it to anyone.`;
+    case 'already-given':
+      return `${issue.student} already has ${issue.program}. It follows your changes by itself.`;
+    default:
+      return unreachable(issue);
+  }
+}
+
+function signed(step: number): string {
+  return step > 0 ? `+${step}` : `−${Math.abs(step)}`;
+}

@@ -1,0 +1,34 @@
+import { quarters, type Tick } from './tick';
+
+/** Names of equal slots, as said in the trade; each has a length in ticks. */
+export const SUBDIVISIONS = [
+  { id: '4', name: 'quarters', slotTicks: quarters(1) },
+  { id: '4t', name: 'quarter triplets', slotTicks: quarters(2, 3) },
+  { id: '8', name: '8ths', slotTicks: quarters(1, 2) },
+  { id: '8t', name: '8th triplets', slotTicks: quarters(1, 3) },
+  { id: '16', name: '16ths', slotTicks: quarters(1, 4) },
+  { id: '16t', name: 'sextuplets', slotTicks: quarters(1, 6) },
+  { id: '5', name: 'quintuplets', slotTicks: quarters(1, 5) },
+  { id: '7', name: 'septuplets', slotTicks: quarters(1, 7) },
+  { id: '32', name: '32nds', slotTicks: quarters(1, 8) },
+  { id: '9', name: 'nine to the beat', slotTicks: quarters(1, 9) },
+  { id: '12', name: 'twelve to the beat', slotTicks: quarters(1, 12) },
+] as const satisfies readonly { id: string; name: string; slotTicks: Tick }[];
+
+export type SubdivisionId = (typeof SUBDIVISIONS)[number]['id'];
+
+export const SUBDIVISION_IDS = SUBDIVISIONS.map((s) => s.id) as unknown as readonly [
+  SubdivisionId,
+  ...SubdivisionId[],
+];
+
+export function subdivision(id: SubdivisionId): (typeof SUBDIVISIONS)[number] {
+  const found = SUBDIVISIONS.find((s) => s.id === id);
+  if (!found) throw new RangeError(`${id} is not a subdivision`);
+  return found;
+}
+
+/** Length of one slot in ticks. */
+export function slotTicks(id: SubdivisionId): Tick {
+  return subdivision(id).slotTicks;
+}

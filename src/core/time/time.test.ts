@@ -1,0 +1,168 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import {
+  barTicks,
+  beats,
+  bpm,
+  countMark,
+  countName,
+  formatMeter,
+  noteOfTempo,
+  parseBpm,
+  parseMeter,
+  quarters,
+  secondsToTicks,
+  SUBDIVISIONS,
+  swungTicks,
+  tempoFor,
+  tempoOfTaps,
+  tick,
+  ticksToSeconds,
+  TICKS_PER_QUARTER,
+  wrap,
+} from '.';
+
+const fourFour = must(parseMeter('4/4'));
+
+describe('tick', () => {
+  it('holds every subdivision of a quarter and of a dotted quarter exactly', () => {
+    for (const parts of [2, 3, 4, 5, 6, 7, 8, 9, 12]) {
+      expect(TICKS_PER_QUARTER % parts).toBe(0);
+      expect(((TICKS_PER_QUARTER * 3) / 2) % parts).toBe(0);
+    }
+    for (const { slotTicks } of SUBDIVISIONS) expect(Number.isInteger(slotTicks)).toBe(true);
+  });
+
+  it('refuses fractions', () => {
+    expect(() => tick(0.5)).toThrow(RangeError);
+  });
+
+  it('wraps into the cycle from either side', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -999, max: 999 }), fc.integer({ min: 1, max: 99 }), (at, n) => {
+        const wrapped = wrap(at, n);
+        return wrapped >= 0 && wrapped < n && (at - wrapped) % n === 0;
+      }),
+    );
+  });
+});
+
+describe('parseMeter', () => {
+  it.each([
+    ['4/4', [4]],
+    ['5/4', [3, 2]],
+    ['5/4 2+3', [2, 3]],
+    ['7/8', [2, 2, 3]],
+    ['7/8 3+2+2', [3, 2, 2]],
+    ['12/8', [3, 3, 3, 3]],
+  ])('%s groups as %j', (text, grouping) => {
+    const meter = must(parseMeter(text));
+    expect(meter.grouping).toEqual(grouping);
+    expect(must(parseMeter(formatMeter(meter)))).toEqual(meter);
+  });
+
+  it.each([
+    ['4/5', 'meter'],
+    ['waltz', 'meter'],
+    ['0/4', 'meter'],
+    ['7/8 2+2+2', 'grouping'],
+  ])('%s is refused as %s', (text, code) => {
+    expect(parseMeter(text)).toMatchObject({ ok: false, issues: [{ code }] });
+  });
+});
+
+describe('beats', () => {
+  it('are quarters in 5/4 and groups in 7/8', () => {
+    expect(beats(must(parseMeter('5/4'))).map((b) => [b.at / quarters(1), b.group])).toEqual([
+      [0, true],
+      [1, false],
+      [2, false],
+      [3, true],
+      [4, false],
+    ]);
+    expect(beats(must(parseMeter('7/8'))).map((b) => b.at / quarters(1, 2))).toEqual([0, 2, 4]);
+  });
+
+  it('fill the bar', () => {
+    for (const text of ['2/4', '3/4', '4/4', '5/4', '6/8', '7/8 3+2+2', '9/8', '12/8', '3/8']) {
+      const meter = must(parseMeter(text));
+      expect(beats(meter).reduce((sum, beat) => sum + beat.ticks, 0)).toBe(barTicks(meter));
+    }
+  });
+});
+
+describe('tempo', () => {
+  it('two quarters at 70 last 1714 ms (worked by hand: 2 · 60000 / 70)', () => {
+    const seconds = ticksToSeconds(quarters(2), tempoFor(fourFour, bpm(70)));
+    expect(Math.round(seconds * 1000)).toBe(1714);
+  });
+
+  it('counts dotted quarters in 6/8 and 12/8', () => {
+    for (const text of ['6/8', '12/8']) {
+      expect(noteOfTempo(tempoFor(must(parseMeter(text)), bpm(60)))).toBe('dotted quarter');
+    }
+    expect(noteOfTempo(tempoFor(must(parseMeter('7/8')), bpm(60)))).toBe('quarter');
+  });
+
+  it.each(['19', '401', 'fast', '', '-60', 'Infinity'])('refuses “%s”', (text) => {
+    expect(parseBpm(text)).toMatchObject({ ok: false, issues: [{ code: 'tempo', text }] });
+  });
+
+  it('seconds and ticks undo each other', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 400 }), fc.nat(10 ** 7), (beatsPerMinute, ticks) => {
+        const tempo = tempoFor(fourFour, bpm(beatsPerMinute));
+        return Math.abs(secondsToTicks(ticksToSeconds(ticks, tempo), tempo) - ticks) < 1e-6;
+      }),
+    );
+  });
+});
+
+describe('tempoOfTaps', () => {
+  it('takes the median of the last taps', () => {
+    expect(tempoOfTaps([0, 500, 1000, 1490, 2000])).toBe(120);
+    expect(tempoOfTaps([0, 500, 1600, 2100, 2600])).toBe(120);
+  });
+
+  it('starts anew after a pause and needs two taps', () => {
+    expect(tempoOfTaps([0, 500, 9000, 10000])).toBe(60);
+    expect(tempoOfTaps([0])).toBeNull();
+    expect(tempoOfTaps([0, 100])).toBeNull();
+  });
+});
+
+describe('swungTicks', () => {
+  const swing = { kind: 'swung', long: 2, short: 1 } as const;
+
+  it('puts the "&" on the third triplet and leaves beats and triplets alone', () => {
+    expect(swungTicks(quarters(1, 2), swing)).toBe(quarters(2, 3));
+    expect(swungTicks(quarters(3, 2), swing)).toBe(quarters(5, 3));
+    for (const at of [0, quarters(1), quarters(1, 3), quarters(2, 3), quarters(2, 5)]) {
+      expect(swungTicks(at, swing)).toBe(at);
+    }
+  });
+
+  it('keeps order and never comes early on binary places', () => {
+    for (let at = 0; at < quarters(2); at += quarters(1, 8)) {
+      expect(swungTicks(at, swing)).toBeGreaterThanOrEqual(at);
+      expect(swungTicks(at + quarters(1, 8), swing)).toBeGreaterThan(swungTicks(at, swing));
+    }
+  });
+});
+
+describe('countMark (common practice, no source)', () => {
+  const bar = (slots: number, meter = fourFour) =>
+    Array.from({ length: slots }, (_, i) => countMark((barTicks(meter) / slots) * i, meter).text);
+
+  it('counts 16ths, triplets and 8ths', () => {
+    expect(bar(16).join(' ')).toBe('1 e & a 2 e & a 3 e & a 4 e & a');
+    expect(bar(12).join(' ')).toBe('1 trip let 2 trip let 3 trip let 4 trip let');
+    expect(bar(7, must(parseMeter('7/8'))).join(' ')).toBe('1 2 3 4 5 6 7');
+  });
+
+  it('names a place with its beat', () => {
+    expect(countName(quarters(7, 4), fourFour)).toBe('a of 2');
+    expect(countName(quarters(2), fourFour)).toBe('3');
+  });
+});
