@@ -1,0 +1,61 @@
+import { gcd, lcm, tick, wrap, type Tick } from '../time';
+import { inTimeOrder, type Stroke } from './stroke';
+
+/** Strokes that belong together and loop with their own length. */
+export interface Layer {
+  readonly role: 'over' | 'line';
+  readonly name: string;
+  readonly lengthTicks: Tick;
+  /** Sorted; every `at` is from 0 up to, not including, `lengthTicks`. */
+  readonly strokes: readonly Stroke[];
+}
+
+/** Repeats a layer until it fills a cycle.
+ * @param cycleTicks a multiple of the layer's length
+ * @throws RangeError otherwise (a caller's bug) */
+export function loopLayer(layer: Layer, cycleTicks: Tick): Layer {
+  const times = cycleTicks / layer.lengthTicks;
+  if (!Number.isInteger(times)) {
+    throw new RangeError(`${layer.lengthTicks} ticks do not fill ${cycleTicks}`);
+  }
+  if (times === 1) return layer;
+  const strokes: Stroke[] = [];
+  for (let pass = 0; pass < times; pass += 1) {
+    for (const stroke of layer.strokes) {
+      strokes.push({ ...stroke, at: tick(stroke.at + pass * layer.lengthTicks) });
+    }
+  }
+  return { ...layer, lengthTicks: cycleTicks, strokes };
+}
+
+/** Moves every stroke through a change of place within the layer, cyclically, and sorts. */
+export function moveStrokes(layer: Layer, move: (stroke: Stroke) => number): Layer {
+  const strokes = layer.strokes.map((stroke) => ({
+    ...stroke,
+    at: tick(wrap(move(stroke), layer.lengthTicks)),
+  }));
+  return { ...layer, strokes: strokes.sort(inTimeOrder) };
+}
+
+/** Ticks until parts of these lengths begin together again.
+ * @param lengths positive, at least one */
+export function commonCycle(lengths: readonly Tick[]): Tick {
+  return tick(lengths.reduce<number>((sum, length) => lcm(sum, length), lengths[0] ?? 1));
+}
+
+/** Slots until a phrase and a bar begin together again.
+ * @param phraseSlots length of the phrase in slots, >= 1  @param barSlots slots in a bar, >= 1
+ * @returns slots, a common multiple of both; divide by `barSlots` for bars
+ * @throws RangeError on a non-positive or fractional length (a caller's bug)
+ * @example cycleSlots(3, 16) // => 48 */
+export function cycleSlots(phraseSlots: number, barSlots: number): number {
+  for (const slots of [phraseSlots, barSlots]) {
+    if (!Number.isInteger(slots) || slots < 1) throw new RangeError(`${slots} is not a length`);
+  }
+  return lcm(phraseSlots, barSlots);
+}
+
+/** The coarsest grid within a beat on which all strokes of a layer fall. */
+export function gridOf(strokes: readonly Stroke[], beatTicks: Tick): Tick {
+  return tick(strokes.reduce<number>((grid, stroke) => gcd(grid, stroke.at), beatTicks));
+}

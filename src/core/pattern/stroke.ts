@@ -1,0 +1,46 @@
+import type { Limb, VoiceId } from '../kit';
+import type { Tick } from '../time';
+
+export const DYNAMICS = ['ghost', 'tap', 'normal', 'accent'] as const;
+export type Dynamic = (typeof DYNAMICS)[number];
+
+export type Ornament = 'flam' | 'drag' | 'ruff' | 'diddle' | 'roll' | 'buzz';
+
+/** Why a stroke is there. `over`: which ostinato lane. `line`: which onset of the reading line.
+ * `fill`: which place of which cell, `offset` ticks after the note that the cell belongs to. */
+export type Provenance =
+  | { readonly source: 'over'; readonly ostinato: number; readonly slot: number }
+  | { readonly source: 'line'; readonly onset: number }
+  | {
+      readonly source: 'fill';
+      readonly onset: number;
+      readonly cell: string;
+      readonly index: number;
+      readonly offset: Tick;
+    };
+
+/** One limb, one voice, one instant. `at` counts from the start of its layer. */
+export interface Stroke {
+  readonly at: Tick;
+  readonly limb: Limb;
+  readonly voice: VoiceId;
+  readonly dynamic: Dynamic;
+  readonly ornament?: Ornament;
+  readonly from: Provenance;
+}
+
+/** The end of a phrase that began before the loop's end: silent the first time round. */
+export function isTail(stroke: Stroke): boolean {
+  return stroke.from.source === 'fill' && stroke.at < stroke.from.offset;
+}
+
+const LIMB_ORDER: Readonly<Record<Limb, number>> = { RH: 0, LH: 1, RF: 2, LF: 3 };
+
+/** By time, then right hand, left hand, right foot, left foot. */
+export function inTimeOrder(a: Stroke, b: Stroke): number {
+  return a.at - b.at || LIMB_ORDER[a.limb] - LIMB_ORDER[b.limb];
+}
+
+export function louderOf(a: Stroke, b: Stroke): Stroke {
+  return DYNAMICS.indexOf(b.dynamic) > DYNAMICS.indexOf(a.dynamic) ? b : a;
+}

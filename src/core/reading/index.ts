@@ -1,0 +1,5 @@
+export { gapsAround, lineTicks, onsets } from './line';
+export { formatLine, parseLine } from './shorthand';
+export { soundingTicks, writtenTicks } from './value';
+export type { LineSign, Onset, ReadingLine } from './line';
+export type { NoteValue } from './value';
