@@ -1,0 +1,69 @@
+import { fail, ok, type Result } from '../issue';
+import { limbName, type Limb } from '../kit';
+import { louderOf, type Layer, type Stroke } from '../pattern';
+
+/** What happens where the interpretation needs a limb that the ostinato uses. */
+export const LIMB_POLICIES = ['rest', 'merge', 'refuse'] as const;
+export type LimbPolicy = (typeof LIMB_POLICIES)[number];
+
+export interface Settled {
+  readonly over: readonly Layer[];
+  readonly line: Layer;
+  /** Limbs that both wanted, in limb order. */
+  readonly shared: readonly Limb[];
+}
+
+/** Applies the policy to layers looped to one cycle.
+ * `rest`: the ostinato's part on a claimed limb rests. `merge`: both play, and at one instant the
+ * louder stroke wins. `refuse`: issue `limb-claimed`. */
+export function settleClaims(
+  over: readonly Layer[],
+  line: Layer,
+  claims: readonly Limb[],
+  policy: LimbPolicy,
+  interpretation: string,
+): Result<Settled> {
+  const used = new Set(over.flatMap((layer) => layer.strokes.map((stroke) => stroke.limb)));
+  const shared = claims.filter((limb) => used.has(limb));
+  if (shared.length === 0) return ok({ over, line, shared });
+  const clashes = (stroke: Stroke) => shared.includes(stroke.limb);
+  switch (policy) {
+    case 'refuse':
+      return fail({
+        code: 'limb-claimed',
+        path: ['clash'],
+        limbs: shared.map(limbName),
+        by: interpretation,
+        over: over
+          .filter((layer) => layer.strokes.some(clashes))
+          .map((layer) => layer.name)
+          .join(', '),
+      });
+    case 'rest':
+      return ok({ over: over.map((layer) => without(layer, clashes)), line, shared });
+    case 'merge': {
+      const rivals = new Map(line.strokes.map((stroke) => [instant(stroke), stroke]));
+      const softer = (stroke: Stroke) => {
+        const rival = rivals.get(instant(stroke));
+        return rival !== undefined && louderOf(rival, stroke) === rival;
+      };
+      const kept = over.map((layer) => without(layer, softer));
+      const louder = new Set(
+        kept.flatMap((layer) => layer.strokes.map(instant)).filter((key) => rivals.has(key)),
+      );
+      return ok({
+        over: kept,
+        line: without(line, (stroke) => louder.has(instant(stroke))),
+        shared,
+      });
+    }
+  }
+}
+
+function instant(stroke: Stroke): string {
+  return `${stroke.limb} ${stroke.at}`;
+}
+
+function without(layer: Layer, drop: (stroke: Stroke) => boolean): Layer {
+  return { ...layer, strokes: layer.strokes.filter((stroke) => !drop(stroke)) };
+}

@@ -1,0 +1,13 @@
+export { cellAlternates } from './cell-alternates';
+export { LIMB_POLICIES, settleClaims } from './claims';
+export { USUAL_CELLS } from './data';
+export { cellFor, cellsOf, phraseCells } from './phrase-cells';
+export { claimsOf, interpret, INTERPRETATIONS, interpretationName } from './registry';
+export { shortLong } from './short-long';
+export { verbatim } from './verbatim';
+export type { LimbPolicy, Settled } from './claims';
+export type { CellSet, PhraseCellsOptions } from './phrase-cells';
+export type { InterpretationKind, InterpretationOptions } from './registry';
+export type { ShortLongOptions } from './short-long';
+export type { Assignment, Interpretation } from './types';
+export type { VerbatimOptions } from './verbatim';

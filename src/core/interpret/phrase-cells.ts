@@ -1,0 +1,134 @@
+import { fail, ok, type Issue } from '../issue';
+import { STICKING_LETTERS, type Limb, type StickingLetter, type VoiceId } from '../kit';
+import type { Stroke } from '../pattern';
+import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
+import { barTicks, countName, slotTicks, tick, wrap } from '../time';
+import { cellAlternates } from './cell-alternates';
+import type { Interpretation } from './types';
+
+/** Stickings by the gap they fill, in slots. Every cell is as long as its gap. */
+export interface CellSet {
+  readonly name: string;
+  readonly cells: Readonly<Record<string, string>>;
+}
+
+export interface PhraseCellsOptions {
+  readonly kind: 'phrase-cells';
+  readonly cells: CellSet;
+  /** The teacher's own choice for single gaps; goes before the set. */
+  readonly chosen: Readonly<Record<string, string>>;
+  /** What each letter sounds. */
+  readonly voices: Readonly<Record<StickingLetter, VoiceId>>;
+  /** Accent the last left of a six, as an anticipation of the next lead. */
+  readonly accentLastOfSix: boolean;
+}
+
+const SLOT = slotTicks('16');
+
+/** Most alternates that an issue proposes. */
+const PROPOSALS = 5;
+
+/** The lead hand plays the line; the distance to the next onset, in 16ths and across the loop
+ * seam, chooses a cell. The lead is accented, the fill ghosted; feet play full. */
+export const phraseCells: Interpretation<PhraseCellsOptions> = {
+  kind: 'phrase-cells',
+  name: 'phrase cells by gap',
+  says: 'the lead hand plays the line, a sticking fills each gap',
+  claims: (options) => {
+    const letters = Object.values({ ...options.cells.cells, ...options.chosen }).join('');
+    const limbs = new Set<Limb>();
+    for (const letter of letters) limbs.add(STICKING_LETTERS[letter as StickingLetter]);
+    return [...limbs];
+  },
+  play: (line, options) => {
+    const length = lineTicks(line);
+    const found = onsets(line);
+    const gaps = gapsAround(found, length);
+    const issues: Issue[] = [];
+    const strokes: Stroke[] = [];
+    found.forEach((onset, index) => {
+      const gap = (gaps[index] ?? 0) / SLOT;
+      const offGrid = offGridIssue(onset, gap, line);
+      if (offGrid) {
+        issues.push(offGrid);
+        return;
+      }
+      const cell = cellFor(gap, options);
+      if (cell === null) issues.push(gapIssue(onset, gap, line));
+      else if (cell.length !== gap) {
+        issues.push({ code: 'cell-length', path: ['as', 'cells', gap], gap, sticking: cell });
+      } else strokes.push(...playCell(onset, cell, length, options));
+    });
+    return issues.length > 0 ? fail(...issues) : ok(strokes);
+  },
+};
+
+/** The cell for a gap in slots: the teacher's choice, else the set's; null without one. */
+export function cellFor(
+  gap: number,
+  options: Pick<PhraseCellsOptions, 'cells' | 'chosen'>,
+): string | null {
+  return options.chosen[gap] ?? options.cells.cells[gap] ?? null;
+}
+
+/** The cells a line takes, in its order; null where a gap has none.
+ * @example the line `4. 4 8 4` // => ['RLLKKL', 'RLLK', 'RL', 'RLLK'] */
+export function cellsOf(
+  line: ReadingLine,
+  options: Pick<PhraseCellsOptions, 'cells' | 'chosen'>,
+): readonly { readonly gap: number; readonly cell: string | null }[] {
+  return gapsAround(onsets(line), lineTicks(line)).map((gapTicks) => {
+    const gap = gapTicks / SLOT;
+    return { gap, cell: cellFor(gap, options) };
+  });
+}
+
+function playCell(
+  onset: Onset,
+  cell: string,
+  lineLength: number,
+  options: PhraseCellsOptions,
+): Stroke[] {
+  return [...cell].map((token, index): Stroke => {
+    const letter = token as StickingLetter;
+    const limb = STICKING_LETTERS[letter];
+    const offset = tick(index * SLOT);
+    const lastOfSix = options.accentLastOfSix && index === 5 && cell.length === 6 && letter === 'L';
+    const foot = letter === 'K' || letter === 'F';
+    return {
+      at: tick(wrap(onset.at + offset, lineLength)),
+      limb,
+      voice: options.voices[letter],
+      dynamic: index === 0 || lastOfSix ? 'accent' : foot ? 'normal' : 'ghost',
+      from:
+        index === 0
+          ? { source: 'line', onset: onset.index }
+          : { source: 'fill', onset: onset.index, cell, index, offset },
+    };
+  });
+}
+
+function placeOf(onset: Onset, line: ReadingLine) {
+  const bar = barTicks(line.meter);
+  const inBar = onset.at % bar;
+  return {
+    bar: Math.floor(onset.at / bar) + 1,
+    slot: Math.floor(inBar / SLOT),
+    count: countName(inBar, line.meter),
+  };
+}
+
+function offGridIssue(onset: Onset, gap: number, line: ReadingLine): Issue | null {
+  if (onset.at % SLOT === 0 && Number.isInteger(gap)) return null;
+  return { code: 'gap-off-grid', path: ['play'], ...placeOf(onset, line) };
+}
+
+function gapIssue(onset: Onset, gap: number, line: ReadingLine): Issue {
+  return {
+    code: 'gap-without-cell',
+    path: ['as', 'cells', gap],
+    ...placeOf(onset, line),
+    gap,
+    proposals: gap <= 16 ? cellAlternates(gap).slice(0, PROPOSALS) : [],
+  };
+}

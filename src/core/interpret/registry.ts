@@ -1,0 +1,49 @@
+import { unreachable, type Result } from '../issue';
+import type { Limb } from '../kit';
+import type { Stroke } from '../pattern';
+import type { ReadingLine } from '../reading';
+import { phraseCells, type PhraseCellsOptions } from './phrase-cells';
+import { shortLong, type ShortLongOptions } from './short-long';
+import { verbatim, type VerbatimOptions } from './verbatim';
+
+/** An interpretation with its options, as a recipe holds it. Add a kind here and below. */
+export type InterpretationOptions = VerbatimOptions | ShortLongOptions | PhraseCellsOptions;
+
+export type InterpretationKind = InterpretationOptions['kind'];
+
+/** Every interpretation, in the order in which a chooser offers them. */
+export const INTERPRETATIONS = [verbatim, shortLong, phraseCells] as const;
+
+export function interpretationName(kind: InterpretationKind): string {
+  return INTERPRETATIONS.find((one) => one.kind === kind)?.name ?? kind;
+}
+
+export function claimsOf(options: InterpretationOptions): readonly Limb[] {
+  switch (options.kind) {
+    case 'verbatim':
+      return verbatim.claims(options);
+    case 'short-long':
+      return shortLong.claims(options);
+    case 'phrase-cells':
+      return phraseCells.claims(options);
+    default:
+      return unreachable(options);
+  }
+}
+
+/** Turns a line into strokes; see each interpretation for its issues. */
+export function interpret(
+  line: ReadingLine,
+  options: InterpretationOptions,
+): Result<readonly Stroke[]> {
+  switch (options.kind) {
+    case 'verbatim':
+      return verbatim.play(line, options);
+    case 'short-long':
+      return shortLong.play(line, options);
+    case 'phrase-cells':
+      return phraseCells.play(line, options);
+    default:
+      return unreachable(options);
+  }
+}

@@ -1,0 +1,23 @@
+import type { Limb, VoiceId } from '../kit';
+import type { Stroke } from '../pattern';
+import type { ReadingLine } from '../reading';
+import type { Result } from '../issue';
+
+/** A limb and what it plays. */
+export interface Assignment {
+  readonly limb: Limb;
+  readonly voice: VoiceId;
+}
+
+/** A rule that turns a reading line into strokes.
+ * `claims` names the limbs it takes, whatever the line; a limb policy settles what happens where
+ * the ostinato uses them too. `play` gives strokes from 0 up to the line's length. */
+export interface Interpretation<Options> {
+  readonly kind: string;
+  /** As said in the trade: `phrase cells by gap`. */
+  readonly name: string;
+  /** One short line for a chooser. */
+  readonly says: string;
+  readonly claims: (options: Options) => readonly Limb[];
+  readonly play: (line: ReadingLine, options: Options) => Result<readonly Stroke[]>;
+}

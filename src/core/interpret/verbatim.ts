@@ -1,0 +1,26 @@
+import { ok } from '../issue';
+import { onsets } from '../reading';
+import type { Assignment, Interpretation } from './types';
+
+export interface VerbatimOptions {
+  readonly kind: 'verbatim';
+  readonly on: Assignment;
+}
+
+/** The line as written, every attack on one limb and voice. */
+export const verbatim: Interpretation<VerbatimOptions> = {
+  kind: 'verbatim',
+  name: 'as written',
+  says: 'every note on one limb',
+  claims: ({ on }) => [on.limb],
+  play: (line, { on }) =>
+    ok(
+      onsets(line).map((onset) => ({
+        at: onset.at,
+        limb: on.limb,
+        voice: on.voice,
+        dynamic: 'normal' as const,
+        from: { source: 'line' as const, onset: onset.index },
+      })),
+    ),
+};

@@ -1,0 +1,2 @@
+export { displaceAccents, displacePattern, displaceSticking, pushStroke } from './displace';
+export { mirrorHands, mirrorLimbs } from './mirror';
