@@ -1,0 +1,284 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must, type Result } from '../issue';
+import { letterOf } from '../kit';
+import { SHIPPED_KITS, SHIPPED_LINES, SHIPPED_OSTINATOS } from '../materials';
+import { quarters } from '../time';
+import {
+  blankRecipe,
+  close,
+  expand,
+  readLink,
+  readRecipe,
+  recipeHash,
+  sentence,
+  sentenceText,
+  startOf,
+  toggleOstinato,
+  writeLink,
+  type Change,
+  type ClosedRecipe,
+} from '.';
+
+const sixteenth = quarters(1, 4);
+
+function recipe(
+  over: readonly string[],
+  text: string,
+  more: Partial<ClosedRecipe> = {},
+): ClosedRecipe {
+  const blank = over.reduce(toggleOstinato, blankRecipe());
+  return { ...blank, play: text ? { content: { text } } : null, ...more };
+}
+
+function letters(closed: ClosedRecipe): string {
+  const { strokes, cycleTicks } = must(expand(closed));
+  const slots = Array.from({ length: cycleTicks / sixteenth }, () => '-');
+  for (const stroke of strokes.filter((s) => s.from.source !== 'over')) {
+    slots[stroke.at / sixteenth] = letterOf(stroke.limb);
+  }
+  return slots.join('');
+}
+
+function codes(result: Result<unknown>): string[] {
+  return result.ok ? [] : result.issues.map((issue) => issue.code);
+}
+
+describe('expand', () => {
+  it('combines left-foot hi-hat on 2 and 4 with phrase cells', () => {
+    const closed = recipe(['hats-2-4'], '4. 4 8 4', { as: startOf('phrase-cells') });
+    expect(letters(closed)).toBe('RLLKKLRLLKRLRLLK');
+    const exercise = must(expand(closed));
+    const chicks = exercise.strokes.filter((s) => s.voice === 'hat-foot');
+    expect(chicks.map((s) => s.at / quarters(1))).toEqual([1, 3]);
+    expect(exercise.bars).toBe(1);
+  });
+
+  it('the same line over jazz ride as short / long reads K K S K', () => {
+    const closed = recipe(['jazz-ride'], '4. 4 8 4', { as: startOf('short-long') });
+    expect(letters(closed).replaceAll('-', '').replaceAll('L', 'S')).toBe('KKSK');
+    expect(must(expand(closed)).shared).toEqual([]);
+  });
+
+  it('lets the ostinato’s part rest on a claimed limb, or refuses', () => {
+    const closed = recipe(['jazz-ride-feathered'], '4. 4 8 4', { as: startOf('short-long') });
+    const bass = must(expand(closed)).strokes.filter((s) => s.voice === 'bass');
+    expect(bass.every((s) => s.from.source === 'line')).toBe(true);
+    expect(codes(expand({ ...closed, clash: 'refuse' }))).toEqual(['limb-claimed']);
+    const merged = must(expand({ ...closed, clash: 'merge' })).strokes;
+    expect(
+      merged.filter((s) => s.voice === 'bass').map((s) => [s.at / sixteenth, s.dynamic]),
+    ).toEqual([
+      [0, 'normal'],
+      [4, 'ghost'],
+      [6, 'normal'],
+      [8, 'ghost'],
+      [12, 'normal'],
+    ]);
+  });
+
+  it('a mirrored line claims the limbs of the other side', () => {
+    const mirror: Change = { kind: 'mirror', what: 'hands', part: 'line' };
+    const closed = recipe(['jazz-ride'], '4 4 4 4', { changes: [mirror], clash: 'refuse' });
+    expect(codes(expand(closed))).toEqual(['limb-claimed']);
+  });
+
+  it('loops parts until they realign: a bar of 3/4 under 4/4 takes 3 bars', () => {
+    const exercise = must(expand(recipe(['waltz'], '4 4 4 4', { meter: '4/4' })));
+    expect(exercise.bars).toBe(3);
+    for (const layer of exercise.layers) expect(layer.lengthTicks).toBe(exercise.cycleTicks);
+  });
+
+  it('a cycle over 64 bars is said, not cut', () => {
+    const seven = {
+      id: 'x',
+      version: 1,
+      content: {
+        name: 'long',
+        meter: '4/4',
+        swung: false,
+        lanes: [
+          {
+            limb: 'LF' as const,
+            voice: 'hat-foot' as const,
+            slot: '32' as const,
+            grid: `x${'-'.repeat(66)}`,
+          },
+        ],
+      },
+    };
+    expect(expand({ ...recipe([], '4 4 4 4'), over: [seven] })).toMatchObject({
+      issues: [{ code: 'cycle-too-long', bars: 67, most: 64 }],
+    });
+  });
+
+  it('gathers the issues of all ingredients', () => {
+    const bad = toggleOstinato(blankRecipe(), 'samba-feet');
+    const broken = bad.over.map((one) => ({
+      content: {
+        ...one.content,
+        lanes: one.content.lanes.map((lane) => ({ ...lane, grid: 'xo' })),
+      },
+    }));
+    const result = expand({ ...bad, over: broken, play: { content: { text: '4 4' } } });
+    expect(codes(result)).toEqual(['grid-token', 'grid-token', 'bar-length']);
+    expect(codes(expand(blankRecipe()))).toEqual(['nothing-to-play']);
+  });
+
+  it.each(Object.keys(SHIPPED_OSTINATOS))('%s expands in its own meter', (id) => {
+    const exercise = must(expand(toggleOstinato(blankRecipe(), id)));
+    expect(exercise.strokes.length).toBeGreaterThan(0);
+    expect(exercise.strokes.every((s) => s.at >= 0 && s.at < exercise.cycleTicks)).toBe(true);
+  });
+
+  it.each(Object.entries(SHIPPED_LINES))('%s is a whole line of its meter', (_, line) => {
+    expect(expand({ ...recipe([], line.text), meter: line.meter }).ok).toBe(true);
+  });
+
+  it('swaps hands in three different ways', () => {
+    const cells = recipe(['rock-8ths-hands'], '4. 4 8 4', { as: startOf('phrase-cells') });
+    const play = (id: string) =>
+      letters({
+        ...cells,
+        kit: {
+          id,
+          version: 1,
+          content: {
+            ...(SHIPPED_KITS[id] ?? cells.kit.content),
+            voices: [...cells.kit.content.voices],
+          },
+        },
+      });
+    expect(play('mirrored-kit')).toBe('LRRFFRLRRFLRLRRF');
+    expect(play('left-lead')).toBe('LRRKKRLRRKLRLRRK');
+    expect(play('open-handed')).toBe('RLLKKLRLLKRLRLLK');
+  });
+});
+
+const anyRecipe: fc.Arbitrary<ClosedRecipe> = fc
+  .record({
+    over: fc.subarray(Object.keys(SHIPPED_OSTINATOS), { maxLength: 2 }),
+    line: fc.constantFrom('4. 4 8 4', '8r 4 4 8 4', '4 8 8 4 4', '8 4. 8 4.'),
+    as: fc.constantFrom('verbatim' as const, 'short-long' as const, 'phrase-cells' as const),
+    clash: fc.constantFrom('rest' as const, 'merge' as const),
+    by: fc.integer({ min: -16, max: 16 }),
+    what: fc.constantFrom('pattern' as const, 'accents' as const, 'sticking' as const),
+  })
+  .map(({ over, line, as, clash, by, what }) =>
+    recipe(over, line, {
+      meter: '4/4',
+      as: startOf(as),
+      clash,
+      changes: [{ kind: 'displace', what, part: 'all', by, slot: '16' }],
+    }),
+  );
+
+describe('expand, for any recipe', () => {
+  it('gives the same exercise twice, with no limb doubled by policy', () => {
+    fc.assert(
+      fc.property(anyRecipe, (closed) => {
+        const once = expand(closed);
+        expect(expand(closed)).toEqual(once);
+        if (!once.ok) return;
+        for (const stroke of once.value.strokes) {
+          expect(Number.isInteger(stroke.at)).toBe(true);
+        }
+      }),
+    );
+  });
+
+  it('a displacement and its reverse leave the sound as it was', () => {
+    fc.assert(
+      fc.property(anyRecipe, fc.integer({ min: 1, max: 15 }), (closed, by) => {
+        const change = (slots: number): Change => ({
+          kind: 'displace',
+          what: 'pattern',
+          part: 'line',
+          by: slots,
+          slot: '16',
+        });
+        const plain = expand({ ...closed, changes: [] });
+        expect(expand({ ...closed, changes: [change(by), change(-by)] })).toEqual(plain);
+      }),
+    );
+  });
+
+  it('a link gives the same recipe back', () => {
+    fc.assert(
+      fc.property(anyRecipe, (closed) => {
+        const back = must(readLink(writeLink(closed)));
+        expect(back).toEqual(JSON.parse(JSON.stringify(closed)));
+        expect(recipeHash(back)).toBe(recipeHash(closed));
+      }),
+    );
+  });
+
+  it('an altered link is refused, whichever letter changed', () => {
+    const link = writeLink(recipe(['jazz-ride'], '4. 4 8 4'));
+    fc.assert(
+      fc.property(fc.nat(link.length - 1), (at) => {
+        const other = link[at] === 'A' ? 'B' : 'A';
+        const altered = link.slice(0, at) + other + link.slice(at + 1);
+        expect(codes(readLink(altered))).toEqual(['link-altered']);
+      }),
+    );
+    expect(codes(readLink(link.slice(0, -4)))).toEqual(['link-altered']);
+    expect(codes(readLink(''))).toEqual(['link-altered']);
+  });
+});
+
+describe('readRecipe', () => {
+  it('refuses a newer format and what is no recipe', () => {
+    expect(readRecipe({ ...blankRecipe(), version: 2 })).toMatchObject({
+      issues: [{ code: 'recipe-newer', version: 2, known: 1 }],
+    });
+    expect(codes(readRecipe(null))).toEqual(['recipe-shape']);
+    expect(codes(readRecipe({ ...blankRecipe(), clash: 'shrug' }))).toEqual(['recipe-shape']);
+  });
+});
+
+describe('close', () => {
+  it('embeds contents once and names what is missing', () => {
+    const open = { ...blankRecipe(), over: [{ id: 'jazz-ride', version: 1 }] };
+    const closed = must(close(open));
+    expect(closed.over[0]?.content.name).toBe('jazz ride, hats on 2 and 4');
+    expect(must(close(closed))).toEqual(closed);
+    expect(codes(close({ ...open, over: [{ id: 'jazz-ride', version: 7 }] }))).toEqual([
+      'ingredient-missing',
+    ]);
+  });
+});
+
+describe('recipeHash', () => {
+  it('hears the music, not names or ids', () => {
+    const shipped = recipe([], '', {
+      play: { id: 'line-5', version: 1, content: { name: 'line 5', text: '4. 4 8 4' } },
+    });
+    expect(recipeHash(shipped)).toBe(recipeHash(recipe([], '4. 4 8 4')));
+    expect(recipeHash(shipped)).not.toBe(recipeHash(recipe([], '4. 4 4 8')));
+  });
+});
+
+describe('sentence', () => {
+  it('says the recipe in fixed short lines', () => {
+    const closed = recipe(['jazz-ride'], '4. 4 8 4', {
+      as: startOf('short-long'),
+      changes: [{ kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '8' }],
+    });
+    expect(sentence(closed).map((line) => `${line.label}: ${line.text}`)).toEqual([
+      'Over: jazz ride, hats on 2 and 4',
+      'Play: 4. 4 8 4',
+      'As: short = snare, long = bass drum',
+      'Where limbs meet: the ostinato’s part rests',
+      'Changed by: line one 8th later',
+      'At: 4/4, swung 8ths 2:1',
+      'For: full kit',
+    ]);
+  });
+
+  it('hides what is empty and speaks the cells', () => {
+    expect(sentenceText(recipe(['hats-2-4'], '4. 4 8 4', { as: startOf('phrase-cells') }))).toBe(
+      'Over left-foot hi-hat on 2 and 4 · Play 4. 4 8 4 · As phrase cells by gap: RLLKKL RLLK RL RLLK · At 4/4, straight',
+    );
+  });
+});

@@ -1,0 +1,145 @@
+import { z } from 'zod';
+import { fail, ok, type Result } from '../issue';
+import { LIMB_POLICIES } from '../interpret';
+import { LIMBS, VOICE_IDS } from '../kit';
+import { SUBDIVISION_IDS } from '../time';
+
+/** Format of the recipes that this Mivvel writes. Raise it, with a reader for the old one, when
+ * a recipe could otherwise mean something else than before. */
+export const RECIPE_VERSION = 1;
+
+const name = z.string().trim().min(1).max(80);
+const limb = z.enum(LIMBS);
+const voiceId = z.enum(VOICE_IDS);
+const subdivisionId = z.enum(SUBDIVISION_IDS);
+const assignment = z.strictObject({ limb, voice: voiceId });
+
+/** An ingredient by name, or with its content embedded. */
+function ingredient<Content extends z.ZodType>(content: Content) {
+  const id = z.string().min(1).max(60);
+  const version = z.int().min(1);
+  return z.union([
+    z.strictObject({ id, version, content }),
+    z.strictObject({ content }),
+    z.strictObject({ id, version }),
+  ]);
+}
+
+const ostinato = z.strictObject({
+  name,
+  meter: z.string().max(20),
+  swung: z.boolean(),
+  lanes: z
+    .array(z.strictObject({ limb, voice: voiceId, slot: subdivisionId, grid: z.string().max(400) }))
+    .min(1)
+    .max(12),
+});
+
+const line = z.strictObject({ name: name.optional(), text: z.string().max(2000) });
+
+const cellSet = z.strictObject({
+  name,
+  cells: z.record(z.string().regex(/^[1-9]\d?$/), z.string().regex(/^[RLKF]{1,32}$/)),
+});
+
+const kitProfile = z.strictObject({
+  name,
+  handedness: z.enum(['right', 'mirrored', 'open-handed', 'left-lead']),
+  voices: z.array(voiceId),
+});
+
+const interpretation = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('verbatim'), on: assignment }),
+  z.strictObject({
+    kind: z.literal('short-long'),
+    short: assignment,
+    long: assignment,
+    longFrom: subdivisionId,
+  }),
+  z.strictObject({
+    kind: z.literal('phrase-cells'),
+    cells: ingredient(cellSet),
+    chosen: cellSet.shape.cells,
+    voices: z.strictObject({ R: voiceId, L: voiceId, K: voiceId, F: voiceId }),
+    accentLastOfSix: z.boolean(),
+  }),
+]);
+
+const part = z.enum(['line', 'over', 'all']);
+
+const change = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('displace'),
+    what: z.enum(['pattern', 'accents', 'sticking']),
+    part,
+    /** Slots later; negative is earlier. Sticking moves by strokes. */
+    by: z.int().min(-64).max(64),
+    slot: subdivisionId,
+  }),
+  z.strictObject({ kind: z.literal('mirror'), what: z.enum(['hands', 'all limbs']), part }),
+]);
+
+const feel = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('straight') }),
+  z.strictObject({
+    kind: z.literal('swung'),
+    long: z.int().min(1).max(9),
+    short: z.int().min(1).max(9),
+  }),
+]);
+
+export const recipeSchema = z.strictObject({
+  version: z.literal(RECIPE_VERSION),
+  kind: z.literal('exercise'),
+  meter: z.string().max(20),
+  feel,
+  over: z.array(ingredient(ostinato)).max(4),
+  play: ingredient(line).nullable(),
+  as: interpretation,
+  clash: z.enum(LIMB_POLICIES),
+  changes: z.array(change).max(12),
+  kit: ingredient(kitProfile),
+});
+
+/** An exercise as its ingredients: small, versioned, never a drawing. */
+export type Recipe = z.infer<typeof recipeSchema>;
+export type Change = Recipe['changes'][number];
+
+type WithContent<T> = T extends { content: infer C }
+  ? { readonly id?: string; readonly version?: number; readonly content: C }
+  : never;
+type ContentOf<T> = Extract<T, { content: unknown }>['content'];
+type RecipeAs = Recipe['as'];
+type ClosedAs =
+  | Exclude<RecipeAs, { kind: 'phrase-cells' }>
+  | (Omit<Extract<RecipeAs, { kind: 'phrase-cells' }>, 'cells'> & {
+      cells: WithContent<Extract<RecipeAs, { kind: 'phrase-cells' }>['cells']>;
+    });
+
+/** A recipe with the contents of all its ingredients: hash, link and store use this form. */
+export type ClosedRecipe = Omit<Recipe, 'over' | 'play' | 'as' | 'kit'> & {
+  over: WithContent<Recipe['over'][number]>[];
+  play: WithContent<NonNullable<Recipe['play']>> | null;
+  as: ClosedAs;
+  kit: WithContent<Recipe['kit']>;
+};
+
+export type LineContent = ContentOf<NonNullable<Recipe['play']>>;
+
+/** Reads what came from a link, a file or the database.
+ * @returns issues `recipe-newer` for a later format, `recipe-shape` for anything else unreadable */
+export function readRecipe(json: unknown): Result<Recipe> {
+  const version = typeof json === 'object' && json !== null && 'version' in json ? json.version : 0;
+  if (typeof version === 'number' && version > RECIPE_VERSION) {
+    return fail({ code: 'recipe-newer', path: ['version'], version, known: RECIPE_VERSION });
+  }
+  const parsed = recipeSchema.safeParse(json);
+  if (parsed.success) return ok(parsed.data);
+  return fail(
+    ...parsed.error.issues.slice(0, 3).map((issue) => ({
+      code: 'recipe-shape' as const,
+      path: issue.path.map((key) => (typeof key === 'symbol' ? String(key) : key)),
+      what: `${issue.path.join(' ') || 'the whole'}: ${issue.message}`,
+    })),
+  );
+}

@@ -1,0 +1,136 @@
+import { cellsOf, interpretationName } from '../interpret';
+import { limbName, voice, type Limb, type VoiceId } from '../kit';
+import { parseLine } from '../reading';
+import { formatMeter, parseMeter, subdivision, type SubdivisionId } from '../time';
+import { interpretationOptions } from './expand';
+import type { Change, ClosedRecipe } from './schema';
+
+export type SentenceKey = 'over' | 'play' | 'as' | 'clash' | 'changes' | 'at' | 'kit';
+
+/** One short line of the sentence; `text` is empty where the recipe has nothing to say. */
+export interface SentenceLine {
+  readonly key: SentenceKey;
+  readonly label: string;
+  readonly text: string;
+}
+
+const LABELS: Readonly<Record<SentenceKey, string>> = {
+  over: 'Over',
+  play: 'Play',
+  as: 'As',
+  clash: 'Where limbs meet',
+  changes: 'Changed by',
+  at: 'At',
+  kit: 'For',
+};
+
+/** The recipe as a sentence in fixed short lines, in fixed order.
+ * @example sentence(recipe).map((line) => line.text).filter(Boolean).join(' · ') */
+export function sentence(recipe: ClosedRecipe): readonly SentenceLine[] {
+  const texts: Readonly<Record<SentenceKey, string>> = {
+    over: recipe.over.map((one) => one.content.name).join(' + '),
+    play: sayLine(recipe),
+    as: recipe.play ? sayInterpretation(recipe) : '',
+    clash: recipe.play && recipe.over.length > 0 ? sayPolicy(recipe.clash) : '',
+    changes: recipe.changes.map(sayChange).join(', then '),
+    at: sayFeel(recipe),
+    kit: recipe.kit.content.name,
+  };
+  return (Object.keys(LABELS) as SentenceKey[]).map((key) => ({
+    key,
+    label: LABELS[key],
+    text: texts[key],
+  }));
+}
+
+/** The sentence in one line, for lists, titles and sheets; the full kit goes without saying. */
+export function sentenceText(recipe: ClosedRecipe): string {
+  const quiet: readonly SentenceKey[] = recipe.kit.id === 'full-kit' ? ['clash', 'kit'] : ['clash'];
+  return sentence(recipe)
+    .filter((line) => line.text !== '' && !quiet.includes(line.key))
+    .map((line) => `${line.label} ${line.text}`)
+    .join(' · ');
+}
+
+function sayLine(recipe: ClosedRecipe): string {
+  const content = recipe.play?.content;
+  if (!content) return '';
+  return content.name ? `${content.name}: ${content.text}` : content.text;
+}
+
+function sayInterpretation(recipe: ClosedRecipe): string {
+  const { as } = recipe;
+  switch (as.kind) {
+    case 'verbatim':
+      return `written, ${sayPart(as.on)}`;
+    case 'short-long':
+      return `short = ${sayPart(as.short)}, long = ${sayPart(as.long)}`;
+    case 'phrase-cells': {
+      const cells = sayCells(recipe);
+      return `${interpretationName(as.kind)}${cells ? `: ${cells}` : ''}`;
+    }
+  }
+}
+
+function sayCells(recipe: ClosedRecipe): string {
+  const options = interpretationOptions(recipe.as);
+  const meter = parseMeter(recipe.meter);
+  if (options.kind !== 'phrase-cells' || !meter.ok || !recipe.play) return '';
+  const line = parseLine(recipe.play.content.text, meter.value);
+  if (!line.ok) return '';
+  return cellsOf(line.value, options)
+    .map(({ cell }) => cell ?? '?')
+    .join(' ');
+}
+
+/** `snare`, or `left foot on the hi-hat foot` where the limb is not the usual one. */
+function sayPart({ limb, voice: id }: { limb: Limb; voice: VoiceId }): string {
+  const usual: Partial<Record<VoiceId, Limb>> = { bass: 'RF', snare: 'LH', 'hat-foot': 'LF' };
+  return usual[id] === limb ? voice(id).name : `${voice(id).name} with the ${limbName(limb)}`;
+}
+
+export function sayPolicy(policy: ClosedRecipe['clash']): string {
+  switch (policy) {
+    case 'rest':
+      return 'the ostinato’s part rests';
+    case 'merge':
+      return 'both play, the louder wins';
+    case 'refuse':
+      return 'refuse';
+  }
+}
+
+const SINGULAR: Partial<Record<SubdivisionId, string>> = {
+  '4': 'quarter',
+  '8': '8th',
+  '8t': '8th triplet',
+  '16': '16th',
+  '16t': 'sextuplet',
+};
+
+/** @example sayChange({ kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' }) // => 'line one 16th later' */
+export function sayChange(change: Change): string {
+  const part = change.part === 'all' ? 'everything' : change.part === 'line' ? 'line' : 'ostinato';
+  if (change.kind === 'mirror') {
+    return change.what === 'hands' ? `${part} mirrored, feet stay` : `${part} mirrored, all limbs`;
+  }
+  const count = Math.abs(change.by);
+  const whole = count === 1 ? 'one' : String(count);
+  const unit =
+    change.what === 'sticking'
+      ? count === 1
+        ? 'stroke'
+        : 'strokes'
+      : count === 1
+        ? (SINGULAR[change.slot] ?? `slot of ${subdivision(change.slot).name}`)
+        : subdivision(change.slot).name;
+  const what = change.what === 'pattern' ? part : `${part} ${change.what}`;
+  return `${what} ${whole} ${unit} ${change.by < 0 ? 'earlier' : 'later'}`;
+}
+
+function sayFeel(recipe: ClosedRecipe): string {
+  const meter = parseMeter(recipe.meter);
+  const { feel } = recipe;
+  const played = feel.kind === 'straight' ? 'straight' : `swung 8ths ${feel.long}:${feel.short}`;
+  return `${meter.ok ? formatMeter(meter.value) : recipe.meter}, ${played}`;
+}
