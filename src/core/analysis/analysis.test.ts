@@ -1,0 +1,279 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import type { Limb, VoiceId } from '../kit';
+import type { Lane } from '../materials';
+import {
+  blankRecipe,
+  expand,
+  startOf,
+  toggleOstinato,
+  type ClosedRecipe,
+  type Exercise,
+} from '../recipe';
+import { bpm, quarters, tempoFor, type SubdivisionId } from '../time';
+import {
+  columnsOfBar,
+  countStrings,
+  differingLimbs,
+  hatBeforeFoot,
+  hindrances,
+  hindranceText,
+  limbLoads,
+  lockUp,
+  readBack,
+  seamOf,
+  spokenComposite,
+} from '.';
+
+type Part = readonly [Limb, VoiceId, SubdivisionId, string];
+
+function exerciseOf(parts: readonly Part[], more: Partial<ClosedRecipe> = {}): Exercise {
+  const lanes: Lane[] = parts.map(([limb, voice, slot, grid]) => ({ limb, voice, slot, grid }));
+  const over = [{ content: { name: 'parts', meter: '4/4', swung: false, lanes } }];
+  return must(expand({ ...blankRecipe(), over, ...more }));
+}
+
+function at(beatsPerMinute: number, exercise: Exercise) {
+  return tempoFor(exercise.meter, bpm(beatsPerMinute));
+}
+
+describe('spokenComposite (common practice, no source)', () => {
+  const triplets: Part = ['LH', 'snare', '4t', 'xxx'];
+
+  it('quarters against quarter triplets read T L R L', () => {
+    const exercise = exerciseOf([['RH', 'ride', '4', 'xx'], triplets], { meter: '2/4' });
+    expect(spokenComposite(exercise, ['RH', 'LH'])).toBe('T L R L');
+  });
+
+  it('with the skip note T L R L R', () => {
+    const exercise = exerciseOf([['RH', 'ride', '8t', 'x--x-x'], triplets], { meter: '2/4' });
+    expect(spokenComposite(exercise, ['RH', 'LH'])).toBe('T L R L R');
+  });
+
+  it.each([
+    [3, 2, '2112'],
+    [4, 3, '312213'],
+  ])('%i against %i has the intervals %s (polyrhythm tables, from memory)', (a, b, expected) => {
+    const bar = { meter: '12/8' };
+    const every = (n: number) => `x${'-'.repeat(12 / n - 1)}`;
+    const exercise = exerciseOf(
+      [
+        ['RH', 'ride', '8', every(a)],
+        ['LH', 'snare', '8', every(b)],
+      ],
+      bar,
+    );
+    const places = [...new Set(exercise.strokes.map((s) => s.at))];
+    const unit = exercise.barTicks / (a * b);
+    const intervals = places.map(
+      (place, i) => ((places[i + 1] ?? exercise.barTicks) - place) / unit,
+    );
+    expect(intervals.join('')).toBe(expected);
+  });
+
+  it('speaks the two limbs that differ most by default', () => {
+    const exercise = exerciseOf([
+      ['RH', 'ride', '8', 'xxxxxxxx'],
+      ['LH', 'snare', '4', '-x-x'],
+      ['LF', 'hat-foot', '4', '-x-x'],
+    ]);
+    expect(differingLimbs(exercise)).toEqual(['RH', 'LH']);
+    expect(differingLimbs(exerciseOf([['RH', 'ride', '4', 'x']]))).toBeNull();
+  });
+});
+
+describe('countStrings', () => {
+  it('counts each limb bar by bar', () => {
+    const recipe = {
+      ...toggleOstinato(blankRecipe(), 'jazz-ride'),
+      play: { content: { text: '4. 4 8 4' } },
+    };
+    const exercise = must(expand({ ...recipe, as: startOf('short-long') }));
+    expect(countStrings(exercise)).toEqual([
+      { limb: 'RH', bars: ['1 2 & 3 4 &'] },
+      { limb: 'LH', bars: ['&'] },
+      { limb: 'RF', bars: ['1 & 4'] },
+      { limb: 'LF', bars: ['2 4'] },
+    ]);
+  });
+
+  it('marks bars in which a limb rests', () => {
+    const exercise = exerciseOf([
+      ['RH', 'ride', '4', 'x---'],
+      ['LF', 'hat-foot', '4', 'x-------'],
+    ]);
+    expect(countStrings(exercise)[1]?.bars).toEqual(['1', '–']);
+  });
+});
+
+describe('columnsOfBar', () => {
+  it('is the union of the layers’ grids, beat by beat', () => {
+    const exercise = exerciseOf([
+      ['RH', 'ride', '8t', 'xxx---------'],
+      ['LH', 'snare', '16', 'xxxx------------'],
+    ]);
+    expect(columnsOfBar(exercise, 0).length).toBe(6 + 3);
+  });
+
+  it('holds every stroke', () => {
+    const grid = fc.stringMatching(/^[x-]{4,12}$/);
+    fc.assert(
+      fc.property(
+        grid,
+        fc.constantFrom('8' as const, '8t' as const, '16' as const),
+        (text, slot) => {
+          const exercise = exerciseOf([['RH', 'ride', slot, `x${text}`]], { meter: '4/4' });
+          for (const stroke of exercise.strokes) {
+            const bar = Math.floor(stroke.at / exercise.barTicks);
+            expect(columnsOfBar(exercise, bar)).toContain(stroke.at % exercise.barTicks);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('lockUp', () => {
+  it('tells unisons by limb set and notes that stand alone', () => {
+    const exercise = must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')));
+    const map = lockUp(exercise);
+    expect(map.together.map((set) => [set.limbs.join(' '), set.at.length])).toEqual([
+      ['RH RF', 2],
+      ['RH LH', 2],
+    ]);
+    expect(map.alone).toEqual([{ limb: 'RH', at: [1, 3, 5, 7].map((n) => quarters(n, 2)) }]);
+    expect(map.instants).toBe(8);
+  });
+
+  it('counts every instant once', () => {
+    fc.assert(
+      fc.property(fc.stringMatching(/^x[x-]{7}$/), fc.stringMatching(/^x[x-]{7}$/), (a, b) => {
+        const map = lockUp(
+          exerciseOf([
+            ['RH', 'ride', '8', a],
+            ['LH', 'snare', '8', b],
+          ]),
+        );
+        const counted = [...map.together, ...map.alone].reduce(
+          (sum, set) => sum + set.at.length,
+          0,
+        );
+        return counted === map.instants;
+      }),
+    );
+  });
+});
+
+describe('hi-hat before foot (common practice, no source)', () => {
+  const hats: Part = ['LF', 'hat-foot', '4', '-x-x'];
+
+  it('a hi-hat stroke right before the chick and nearer than 300 ms sounds open', () => {
+    const exercise = exerciseOf([
+      ['RH', 'hat', '8', '---x----'],
+      ['LF', 'hat-foot', '4', '--x-'],
+    ]);
+    expect(hatBeforeFoot(exercise, at(60, exercise))).toEqual([]);
+    const [found] = hatBeforeFoot(exercise, at(120, exercise));
+    expect(found).toMatchObject({
+      at: quarters(3, 2),
+      chickAt: quarters(2),
+      limb: 'RH',
+      gapMs: 250,
+    });
+    expect(found && hindranceText(found, exercise)).toEqual({
+      where: 'Bar 1, & of 2',
+      reason: 'The hi-hat stroke lies 250 ms before the foot closes it on 3: it sounds open.',
+      mend: 'Play that stroke on the snare or bass drum, or slow down.',
+    });
+  });
+
+  it('stick and foot together are fine; another note in between frees it', () => {
+    const together = exerciseOf([['RH', 'hat', '4', 'xxxx'], hats]);
+    expect(hatBeforeFoot(together, at(160, together))).toEqual([]);
+    const between = exerciseOf([
+      ['RH', 'hat', '8', '-x------'],
+      ['RF', 'bass', '16', '---x------------'],
+      ['LF', 'hat-foot', '4', '-x--'],
+    ]);
+    expect(hatBeforeFoot(between, at(120, between))).toEqual([]);
+  });
+
+  it('looks across the seam', () => {
+    const exercise = exerciseOf([
+      ['RH', 'hat', '8', '-------x'],
+      ['LF', 'hat-foot', '4', 'x---'],
+    ]);
+    expect(hatBeforeFoot(exercise, at(120, exercise))).toMatchObject([
+      { at: quarters(7, 2), chickAt: 0, acrossSeam: true, gapMs: 250 },
+    ]);
+  });
+
+  it('300 ms is settable and exclusive', () => {
+    const exercise = exerciseOf([
+      ['RH', 'hat', '8', '-x------'],
+      ['LF', 'hat-foot', '4', '-x--'],
+    ]);
+    expect(hatBeforeFoot(exercise, at(100, exercise))).toEqual([]);
+    expect(hatBeforeFoot(exercise, at(100, exercise), 301)).toHaveLength(1);
+  });
+});
+
+describe('hindrances', () => {
+  it('one limb twice at once, and voices that the kit lacks', () => {
+    const kit = {
+      content: { name: 'no ride', handedness: 'right' as const, voices: ['snare' as const] },
+    };
+    const exercise = exerciseOf(
+      [
+        ['RH', 'ride', '4', 'x---'],
+        ['RH', 'snare', '4', 'x---'],
+      ],
+      { kit },
+    );
+    expect(
+      hindrances(exercise, at(60, exercise)).map((h) => hindranceText(h, exercise).reason),
+    ).toEqual(['The right hand has ride and snare at once.', 'This kit has no ride.']);
+  });
+});
+
+describe('seamOf and limbLoads', () => {
+  const recipe: ClosedRecipe = {
+    ...blankRecipe(),
+    play: { content: { text: '8r 4 4 8 4' } },
+    as: startOf('phrase-cells'),
+  };
+  const exercise = must(expand(recipe));
+
+  it('gives the interval across the seam and the tails', () => {
+    expect(seamOf(exercise, at(60, exercise))).toEqual({
+      gapTicks: quarters(1, 4),
+      gapMs: 250,
+      doubled: ['RF'],
+      tails: 2,
+    });
+  });
+
+  it('counts runs of one limb across the seam', () => {
+    const loads = limbLoads(exercise, at(60, exercise));
+    expect(loads.map((load) => [load.limb, load.strokes, load.longestRun])).toEqual([
+      ['RH', 4, 1],
+      ['LH', 8, 2],
+      ['RF', 4, 2],
+    ]);
+    expect(loads.reduce((sum, load) => sum + load.perSecond, 0)).toBeCloseTo(4);
+  });
+
+  it('a single stroke comes round after its cycle', () => {
+    const one = exerciseOf([['RH', 'ride', '4', 'x---']]);
+    expect(limbLoads(one, at(60, one))).toMatchObject([{ shortestGapMs: 4000, longestRun: 1 }]);
+    expect(seamOf(one, at(60, one))).toMatchObject({ gapMs: 4000, doubled: [] });
+  });
+
+  it('are gathered in one readback', () => {
+    const back = readBack(exercise, at(60, exercise));
+    expect(back.composite?.text.split(' ').length).toBe(12);
+    expect(back.bars).toBe(1);
+  });
+});

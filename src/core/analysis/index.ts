@@ -1,0 +1,13 @@
+export { differingLimbs, spokenComposite } from './composite';
+export { columnsOfBar, countStrings } from './count';
+export { instantsOf, limbsOf } from './instants';
+export { lockUp } from './lock-up';
+export { HAT_BEFORE_FOOT_MS, hatBeforeFoot, hindrances, hindranceText } from './playability';
+export { readBack } from './read-back';
+export { limbLoads, seamOf } from './seam';
+export type { LimbCount } from './count';
+export type { Instant } from './instants';
+export type { LockUp } from './lock-up';
+export type { Hindrance, HindranceText } from './playability';
+export type { Readback } from './read-back';
+export type { LimbLoad, Seam } from './seam';

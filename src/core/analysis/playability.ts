@@ -1,0 +1,115 @@
+import { isStickedHat, limbName, voice, type Limb, type VoiceId } from '../kit';
+import type { Exercise } from '../recipe';
+import { countName, ticksToSeconds, type Tempo, type Tick } from '../time';
+import { instantsOf } from './instants';
+
+/** Something that cannot, or should not, be played as it stands. */
+export type Hindrance =
+  | {
+      readonly rule: 'hat-before-foot';
+      readonly at: Tick;
+      readonly chickAt: Tick;
+      readonly limb: Limb;
+      readonly gapMs: number;
+      readonly acrossSeam: boolean;
+    }
+  | {
+      readonly rule: 'limb-twice';
+      readonly at: Tick;
+      readonly limb: Limb;
+      readonly voices: readonly VoiceId[];
+    }
+  | { readonly rule: 'voice-missing'; readonly at: Tick; readonly voice: VoiceId };
+
+/** A hi-hat needs this long to sound closed before the foot closes it anew; common practice, no
+ * source. */
+export const HAT_BEFORE_FOOT_MS = 300;
+
+/** Everything that hinders playing, in order of time. */
+export function hindrances(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  return [
+    ...limbTwice(exercise),
+    ...hatBeforeFoot(exercise, tempo),
+    ...missingVoices(exercise),
+  ].sort((a, b) => a.at - b.at);
+}
+
+/** A stick on the hi-hat in the event right before a left-foot chick, and nearer than
+ * `withinMs`, sounds open. The seam is included; stick and foot together are fine. */
+export function hatBeforeFoot(
+  exercise: Exercise,
+  tempo: Tempo,
+  withinMs = HAT_BEFORE_FOOT_MS,
+): readonly Hindrance[] {
+  const instants = instantsOf(exercise);
+  return instants.flatMap((chick, index): Hindrance[] => {
+    if (!chick.strokes.some((stroke) => stroke.voice === 'hat-foot')) return [];
+    const before = instants.at(index - 1);
+    const stick = before?.strokes.find((stroke) => isStickedHat(stroke.voice));
+    if (!before || before === chick || !stick) return [];
+    const acrossSeam = index === 0;
+    const gap = chick.at - before.at + (acrossSeam ? exercise.cycleTicks : 0);
+    const gapMs = ticksToSeconds(gap, tempo) * 1000;
+    if (gapMs >= withinMs) return [];
+    const { limb } = stick;
+    return [{ rule: 'hat-before-foot', at: before.at, chickAt: chick.at, limb, gapMs, acrossSeam }];
+  });
+}
+
+function limbTwice(exercise: Exercise): readonly Hindrance[] {
+  return instantsOf(exercise).flatMap(({ at, strokes }) =>
+    [...new Set(strokes.map((stroke) => stroke.limb))].flatMap((limb): Hindrance[] => {
+      const voices = strokes.filter((stroke) => stroke.limb === limb).map((s) => s.voice);
+      return voices.length > 1 ? [{ rule: 'limb-twice', at, limb, voices }] : [];
+    }),
+  );
+}
+
+function missingVoices(exercise: Exercise): readonly Hindrance[] {
+  const seen = new Set<VoiceId>(exercise.kit.voices);
+  return exercise.strokes.flatMap((stroke): Hindrance[] => {
+    if (seen.has(stroke.voice)) return [];
+    seen.add(stroke.voice);
+    return [{ rule: 'voice-missing', at: stroke.at, voice: stroke.voice }];
+  });
+}
+
+/** A hindrance in words: where, why, and how to mend it. */
+export interface HindranceText {
+  readonly where: string;
+  readonly reason: string;
+  readonly mend: string;
+}
+
+export function hindranceText(hindrance: Hindrance, exercise: Exercise): HindranceText {
+  const where = place(hindrance.at, exercise);
+  switch (hindrance.rule) {
+    case 'hat-before-foot': {
+      const chick = countName(hindrance.chickAt, exercise.meter);
+      const seam = hindrance.acrossSeam ? ', across the loop seam' : '';
+      return {
+        where,
+        reason: `The hi-hat stroke lies ${Math.round(hindrance.gapMs)} ms before the foot closes it on ${chick}${seam}: it sounds open.`,
+        mend: 'Play that stroke on the snare or bass drum, or slow down.',
+      };
+    }
+    case 'limb-twice':
+      return {
+        where,
+        reason: `The ${limbName(hindrance.limb)} has ${hindrance.voices.map((v) => voice(v).name).join(' and ')} at once.`,
+        mend: 'Let the ostinato’s part rest there, or give one of them to another limb.',
+      };
+    case 'voice-missing':
+      return {
+        where,
+        reason: `This kit has no ${voice(hindrance.voice).name}.`,
+        mend: 'Choose another voice, or another kit.',
+      };
+  }
+}
+
+/** @example place(…) // => 'Bar 1, & of 2' */
+function place(at: Tick, exercise: Exercise): string {
+  const bar = Math.floor(at / exercise.barTicks) + 1;
+  return `Bar ${bar}, ${countName(at, exercise.meter)}`;
+}

@@ -1,0 +1,84 @@
+import { LIMBS, type Limb } from '../kit';
+import { isTail } from '../pattern';
+import type { Exercise } from '../recipe';
+import { ticksToSeconds, type Tempo, type Tick, tick } from '../time';
+import { instantsOf, limbsOf } from './instants';
+
+/** How the loop closes. */
+export interface Seam {
+  /** From the cycle's last instant to the first of its next pass. */
+  readonly gapTicks: Tick;
+  readonly gapMs: number;
+  /** Limbs that play both sides of the seam: a double across it. */
+  readonly doubled: readonly Limb[];
+  /** Strokes that begin a pass but belong to the one before; silent the first time. */
+  readonly tails: number;
+}
+
+/** What one limb has to do. */
+export interface LimbLoad {
+  readonly limb: Limb;
+  readonly strokes: number;
+  readonly perSecond: number;
+  /** Shortest gap between two of its strokes, the seam included. */
+  readonly shortestGapMs: number;
+  /** Most strokes in a row without another limb in between, the seam included. */
+  readonly longestRun: number;
+}
+
+/** @returns null when nothing plays */
+export function seamOf(exercise: Exercise, tempo: Tempo): Seam | null {
+  const instants = instantsOf(exercise);
+  const first = instants[0];
+  const last = instants.at(-1);
+  if (!first || !last) return null;
+  const gapTicks = tick(exercise.cycleTicks - last.at + first.at);
+  const before = limbsOf(last);
+  return {
+    gapTicks,
+    gapMs: ticksToSeconds(gapTicks, tempo) * 1000,
+    doubled: instants.length > 1 ? limbsOf(first).filter((limb) => before.includes(limb)) : [],
+    tails: exercise.strokes.filter(isTail).length,
+  };
+}
+
+/** Strokes, speed and runs of every limb that plays, right hand first. */
+export function limbLoads(exercise: Exercise, tempo: Tempo): readonly LimbLoad[] {
+  const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
+  const runs = longestRuns(exercise);
+  return LIMBS.flatMap((limb): LimbLoad[] => {
+    const at = exercise.strokes.filter((s) => s.limb === limb).map((s) => s.at);
+    if (at.length === 0) return [];
+    const gaps = at.map((place, i) => {
+      const next = at[i + 1];
+      return next === undefined ? exercise.cycleTicks - place + (at[0] ?? 0) : next - place;
+    });
+    return [
+      {
+        limb,
+        strokes: at.length,
+        perSecond: at.length / cycleSeconds,
+        shortestGapMs: ticksToSeconds(Math.min(...gaps), tempo) * 1000,
+        longestRun: runs.get(limb) ?? 0,
+      },
+    ];
+  });
+}
+
+/** Walks the cycle twice, so that a run over the seam is seen; a run of the whole cycle counts
+ * once. */
+function longestRuns(exercise: Exercise): Map<Limb, number> {
+  const instants = instantsOf(exercise);
+  const best = new Map<Limb, number>();
+  let runLimb: Limb | null = null;
+  let run = 0;
+  for (const instant of [...instants, ...instants]) {
+    const limbs = limbsOf(instant);
+    const only = limbs.length === 1 ? (limbs[0] ?? null) : null;
+    run = only !== null && only === runLimb ? run + 1 : 1;
+    runLimb = only;
+    if (only) best.set(only, Math.min(instants.length, Math.max(best.get(only) ?? 0, run)));
+    else for (const limb of limbs) best.set(limb, Math.max(best.get(limb) ?? 0, 1));
+  }
+  return best;
+}

@@ -1,0 +1,16 @@
+export { dosageBars, dosageSchema, leastMinutes, makeDosage, sayDosage } from './dosage';
+export { ladderSchema, makeLadder, rungsOf } from './ladder';
+export { afterTry, reasonText, replay, startLadder } from './replay';
+export {
+  advanceRuleSchema,
+  makeRule,
+  SUFFERING_IDS,
+  sufferingName,
+  SUFFERINGS,
+  USUAL_RULE,
+  VERDICTS,
+} from './verdict';
+export type { Dosage } from './dosage';
+export type { Ladder } from './ladder';
+export type { LadderState, RungReason, Try } from './replay';
+export type { AdvanceRule, SufferingId, Verdict } from './verdict';

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
+import { quarters } from '../time';
+import { eventsBetween, positionAt, scoreOf, type Score } from '.';
+
+const exercise = must(
+  expand({
+    ...toggleOstinato(blankRecipe(), 'hats-2-4'),
+    play: { content: { text: '8r 4 4 8 4' } },
+    as: startOf('phrase-cells'),
+  }),
+);
+
+function strokes(score: Score, from: number, to: number) {
+  return eventsBetween(score, from, to).filter((event) => event.kind === 'stroke');
+}
+
+describe('eventsBetween', () => {
+  it('counts in with clicks alone, also with the click off', () => {
+    const quiet = scoreOf(exercise, { click: false });
+    const before = eventsBetween(quiet, -quarters(4), 0);
+    expect(before.map((e) => [e.kind, e.at / quarters(1)])).toEqual([
+      ['click', -4],
+      ['click', -3],
+      ['click', -2],
+      ['click', -1],
+    ]);
+    expect(eventsBetween(quiet, 0, quarters(4)).some((e) => e.kind === 'click')).toBe(false);
+  });
+
+  it('leaves the tail out the first time round only', () => {
+    const score = scoreOf(exercise);
+    const bar = exercise.barTicks;
+    expect(strokes(score, bar, 2 * bar).length - strokes(score, 0, bar).length).toBe(2);
+  });
+
+  it('stops at its length and mutes limbs', () => {
+    const two = scoreOf(exercise, { bars: 2, muted: new Set(['LF']) });
+    expect(Math.max(...eventsBetween(two, 0, Infinity).map((e) => e.at))).toBeLessThan(quarters(8));
+    expect(strokes(two, 0, Infinity).some((e) => e.kind === 'stroke' && e.limb === 'LF')).toBe(
+      false,
+    );
+  });
+
+  it('cut anywhere, gives the same events', () => {
+    const score = scoreOf(exercise, { bars: 3 });
+    const whole = eventsBetween(score, -quarters(4), Infinity);
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: -80640, max: 300000 }), { maxLength: 6 }), (cuts) => {
+        const edges = [-quarters(4), ...cuts.sort((a, b) => a - b), 400000];
+        const parts = edges.slice(1).flatMap((to, i) => eventsBetween(score, edges[i] ?? 0, to));
+        expect(parts).toEqual(whole);
+      }),
+    );
+  });
+
+  it('swings in sound', () => {
+    const swung = must(expand(toggleOstinato(blankRecipe(), 'jazz-ride')));
+    const ride = strokes(scoreOf(swung, { click: false }), 0, quarters(2)).map(
+      (e) => e.at / quarters(1),
+    );
+    expect(ride.map((n) => Math.round(n * 1000) / 1000)).toEqual([0, 1, 1, 1.667]);
+  });
+});
+
+describe('positionAt', () => {
+  const score = scoreOf(exercise, { bars: 4 });
+
+  it('tells phase, bar, beat and bars left', () => {
+    expect(positionAt(score, -1)).toMatchObject({
+      phase: 'count-in',
+      bar: 0,
+      beat: 3,
+      barsLeft: 4,
+    });
+    expect(positionAt(score, 0)).toMatchObject({ phase: 'playing', bar: 0, beat: 0, barsLeft: 3 });
+    expect(positionAt(score, quarters(14))).toMatchObject({ bar: 3, beat: 2, barsLeft: 0 });
+    expect(positionAt(score, quarters(16))).toMatchObject({ phase: 'over' });
+  });
+});

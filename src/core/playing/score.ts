@@ -1,0 +1,130 @@
+import type { Limb, VoiceId } from '../kit';
+import { isTail, type Dynamic } from '../pattern';
+import type { Exercise } from '../recipe';
+import { beats, swungTicks, tick, wrap, type Tick } from '../time';
+
+/** What is to be heard, in fractional ticks from the downbeat after the count-in; the count-in
+ * itself lies before 0. */
+export type SoundEvent =
+  | {
+      readonly kind: 'stroke';
+      readonly at: number;
+      readonly limb: Limb;
+      readonly voice: VoiceId;
+      readonly dynamic: Dynamic;
+    }
+  | { readonly kind: 'click'; readonly at: number; readonly level: 'bar' | 'group' | 'beat' };
+
+/** How an exercise is to be played. */
+export interface Score {
+  readonly exercise: Exercise;
+  readonly countInBars: number;
+  /** Where playing ends; null loops until stopped. */
+  readonly lengthTicks: Tick | null;
+  readonly click: boolean;
+  readonly muted: ReadonlySet<Limb>;
+}
+
+/** Everything whose notated place lies in a window. Swing only delays, so that what belongs to a
+ * window is never due before it.
+ * @param from inclusive  @param to exclusive; both in ticks from the downbeat
+ * @returns in order of notated place */
+export function eventsBetween(score: Score, from: number, to: number): readonly SoundEvent[] {
+  const { exercise } = score;
+  const end = Math.min(to, score.lengthTicks ?? Infinity);
+  const start = Math.max(from, -score.countInBars * exercise.barTicks);
+  const found: SoundEvent[] = [];
+  if (end <= start) return found;
+  for (const click of clicksBetween(score, start, end)) found.push(click);
+  for (
+    let pass = Math.max(0, Math.floor(start / exercise.cycleTicks));
+    pass * exercise.cycleTicks < end;
+    pass += 1
+  ) {
+    const base = pass * exercise.cycleTicks;
+    for (const stroke of exercise.strokes) {
+      const at = base + stroke.at;
+      if (at < start || at >= end) continue;
+      if (score.muted.has(stroke.limb) || (pass === 0 && isTail(stroke))) continue;
+      const { limb, voice, dynamic } = stroke;
+      found.push({ kind: 'stroke', at: swungTicks(at, exercise.feel), limb, voice, dynamic });
+    }
+  }
+  return found.sort((a, b) => a.at - b.at);
+}
+
+/** Clicks on the felt beats; those of the count-in sound even when the click is off. */
+function clicksBetween(score: Score, from: number, to: number): readonly SoundEvent[] {
+  const { meter, barTicks } = score.exercise;
+  const found: SoundEvent[] = [];
+  for (let bar = Math.floor(from / barTicks); bar * barTicks < to; bar += 1) {
+    for (const beat of beats(meter)) {
+      const at = bar * barTicks + beat.at;
+      if (at < from || at >= to || (at >= 0 && !score.click)) continue;
+      found.push({
+        kind: 'click',
+        at,
+        level: beat.at === 0 ? 'bar' : beat.group ? 'group' : 'beat',
+      });
+    }
+  }
+  return found;
+}
+
+/** Where playing stands, as musicians say it. */
+export interface Position {
+  readonly phase: 'count-in' | 'playing' | 'over';
+  /** Bar from 0 within the whole try; within the count-in while counting in. */
+  readonly bar: number;
+  /** Felt beat from 0 within the bar. */
+  readonly beat: number;
+  /** Place within the cycle, for the playhead. */
+  readonly inCycle: number;
+  /** Bars still to come, the present one not counted; null when looping. */
+  readonly barsLeft: number | null;
+}
+
+/** @param at ticks from the downbeat; negative during the count-in */
+export function positionAt(score: Score, at: number): Position {
+  const { barTicks, cycleTicks, meter } = score.exercise;
+  const inBar = wrap(at, barTicks);
+  const beat = Math.max(
+    0,
+    beats(meter).findLastIndex((one) => one.at <= inBar),
+  );
+  const over = score.lengthTicks !== null && at >= score.lengthTicks;
+  const bar = Math.floor(at / barTicks);
+  const bars = score.lengthTicks === null ? null : Math.ceil(score.lengthTicks / barTicks);
+  if (at < 0) {
+    return {
+      phase: 'count-in',
+      bar: bar + score.countInBars,
+      beat,
+      inCycle: 0,
+      barsLeft: bars,
+    };
+  }
+  return {
+    phase: over ? 'over' : 'playing',
+    bar,
+    beat,
+    inCycle: wrap(at, cycleTicks),
+    barsLeft: bars === null ? null : Math.max(0, bars - bar - 1),
+  };
+}
+
+/** An endless loop, or so many bars. @param bars null loops */
+export function scoreOf(
+  exercise: Exercise,
+  options: Partial<Omit<Score, 'exercise'>> & { bars?: number | null } = {},
+): Score {
+  const { bars = null, ...rest } = options;
+  return {
+    exercise,
+    countInBars: 1,
+    lengthTicks: bars === null ? null : tick(bars * exercise.barTicks),
+    click: true,
+    muted: new Set(),
+    ...rest,
+  };
+}

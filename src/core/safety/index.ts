@@ -1,0 +1,1 @@
+export { CAUTION_LINE, CAUTIONS } from './caution';
