@@ -1,3 +1,4 @@
+export { makeCourse, typeCourse, USUAL_COURSE } from './course';
 export { dosageBars, dosageSchema, leastMinutes, makeDosage, sayDosage } from './dosage';
 export { ladderSchema, makeLadder, rungsOf } from './ladder';
 export { afterTry, reasonText, replay, startLadder } from './replay';
@@ -10,6 +11,7 @@ export {
   USUAL_RULE,
   VERDICTS,
 } from './verdict';
+export type { Course, TypedCourse } from './course';
 export type { Dosage } from './dosage';
 export type { Ladder } from './ladder';
 export type { LadderState, RungReason, Try } from './replay';

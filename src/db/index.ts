@@ -1,0 +1,3 @@
+export { dataFolder, openDb, theDb } from './open';
+export * as queries from './queries';
+export type { Db } from './open';

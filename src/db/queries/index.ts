@@ -1,0 +1,4 @@
+export * from './exercises';
+export * from './log';
+export * from './people';
+export * from './programs';

@@ -1,0 +1,49 @@
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import type { Person, PersonId, StudioId } from '@/core/studio';
+import type { Db } from '../open';
+import { person, studio } from '../schema';
+
+export interface Studio {
+  readonly id: StudioId;
+  readonly name: string;
+  readonly zone: string;
+}
+
+export function listStudios(db: Db): Studio[] {
+  return db.select().from(studio).orderBy(asc(studio.id)).all();
+}
+
+export function findStudio(db: Db, id: StudioId): Studio | null {
+  return db.select().from(studio).where(eq(studio.id, id)).get() ?? null;
+}
+
+export function insertStudio(db: Db, row: Studio): void {
+  db.insert(studio).values(row).run();
+}
+
+const columns = { id: person.id, name: person.name, role: person.role, about: person.about };
+
+/** Teachers first, then students, each in the order in which they came. */
+export function listPeople(db: Db, studioId: StudioId): Person[] {
+  return db
+    .select(columns)
+    .from(person)
+    .where(and(eq(person.studioId, studioId), isNull(person.archivedAt)))
+    .orderBy(asc(person.id))
+    .all()
+    .sort((a, b) => (a.role === b.role ? 0 : a.role === 'teacher' ? -1 : 1));
+}
+
+export function findPerson(db: Db, id: PersonId): (Person & { studioId: StudioId }) | null {
+  return (
+    db
+      .select({ ...columns, studioId: person.studioId })
+      .from(person)
+      .where(and(eq(person.id, id), isNull(person.archivedAt)))
+      .get() ?? null
+  );
+}
+
+export function insertPerson(db: Db, row: Person & { studioId: StudioId }): void {
+  db.insert(person).values(row).run();
+}

@@ -1,0 +1,9 @@
+export { assignment } from './assignment';
+export { exercise } from './exercise';
+export { ladder } from './ladder';
+export { logEntry } from './log-entry';
+export { person } from './person';
+export { program } from './program';
+export { programItem } from './program-item';
+export { session } from './session';
+export { studio } from './studio';

@@ -1,0 +1,67 @@
+import { fail, ok, type Result } from '@/core/issue';
+import { expand, recipeHash, type ClosedRecipe } from '@/core/recipe';
+import type { ExerciseId, SavedExercise, Viewer } from '@/core/studio';
+import { queries } from '@/db';
+import { newId, type Context } from './context';
+import { readName, teacherOnly } from './guard';
+
+const WHAT = 'exercise';
+
+/** The studio's exercises, latest first. */
+export function listExercises(context: Context, viewer: Viewer): Result<readonly SavedExercise[]> {
+  return teacherOnly(viewer, WHAT) ?? ok(queries.listExercises(context.db, viewer.studioId));
+}
+
+export function getExercise(
+  context: Context,
+  viewer: Viewer,
+  id: ExerciseId,
+): Result<SavedExercise> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  const found = queries.findExercise(context.db, viewer.studioId, id);
+  return found ? ok(found) : fail({ code: 'not-found', path: ['id'], what: WHAT });
+}
+
+/** Saves an exercise that can be played: over the one with this id, or as a new one.
+ * @returns issues of `expand` for a recipe that plays nothing or has a fault */
+export function saveExercise(
+  context: Context,
+  viewer: Viewer,
+  input: { id: ExerciseId | null; name: string; recipe: ClosedRecipe },
+): Result<SavedExercise> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  const name = readName(input.name, WHAT);
+  if (!name.ok) return name;
+  const exercise = expand(input.recipe);
+  if (!exercise.ok) return exercise;
+  const saved = {
+    name: name.value,
+    recipe: input.recipe,
+    hash: recipeHash(input.recipe),
+    updatedAt: context.now(),
+  };
+  if (input.id === null) {
+    const id = newId<'exercise'>(context);
+    queries.insertExercise(context.db, { id, studioId: viewer.studioId, ...saved });
+    return ok({ id, ...saved });
+  }
+  const found = getExercise(context, viewer, input.id);
+  if (!found.ok) return found;
+  queries.updateExercise(context.db, input.id, saved);
+  return ok({ id: input.id, ...saved });
+}
+
+/** Takes an exercise out of the list, or back in; programs that use it keep it. */
+export function archiveExercise(
+  context: Context,
+  viewer: Viewer,
+  id: ExerciseId,
+  archived: boolean,
+): Result<null> {
+  const found = getExercise(context, viewer, id);
+  if (!found.ok) return found;
+  queries.updateExercise(context.db, id, { archivedAt: archived ? context.now() : null });
+  return ok(null);
+}

@@ -1,0 +1,66 @@
+import { fail, ok, type Result } from '@/core/issue';
+import {
+  dayOf,
+  type PersonId,
+  type StudentRecord,
+  type StudentSummary,
+  type Viewer,
+} from '@/core/studio';
+import { queries } from '@/db';
+import type { Context } from './context';
+import { teacherOnly } from './guard';
+import { itemRecords } from './practice';
+
+const WHAT = 'student';
+const WEEK_MS = 7 * 24 * 3600 * 1000;
+
+/** The studio's students with what they did this week and where they are stuck. */
+export function listStudents(context: Context, viewer: Viewer): Result<readonly StudentSummary[]> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  const since = context.now() - WEEK_MS;
+  return ok(
+    queries
+      .listPeople(context.db, viewer.studioId)
+      .filter((person) => person.role === 'student')
+      .map((student) => {
+        const records = itemRecords(context, student.id, viewer);
+        const tries = records.flatMap((record) => record.tries);
+        const week = tries.filter((one) => one.at >= since);
+        return {
+          student,
+          programs: [...new Set(records.map((record) => record.program))],
+          lastDay: tries.reduce<string | null>(
+            (last, one) => (last === null || one.day > last ? one.day : last),
+            null,
+          ),
+          triesThisWeek: week.length,
+          minutesThisWeek: Math.round(week.reduce((sum, one) => sum + one.seconds, 0) / 60),
+          stuck: records
+            .filter(({ state }) => ['lowered', 'simplify'].includes(state.reason.kind))
+            .map((record) => `${record.item.exercise.name}: ${record.reason}`),
+        };
+      }),
+  );
+}
+
+/** Everything about one student: a teacher sees all of the studio's, a student their own. */
+export function getRecord(
+  context: Context,
+  viewer: Viewer,
+  studentId: PersonId,
+): Result<StudentRecord> {
+  const student = queries.findPerson(context.db, studentId);
+  const own = viewer.role === 'teacher' || viewer.personId === studentId;
+  if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
+    return fail({ code: 'not-found', path: ['id'], what: WHAT });
+  }
+  if (!own) return fail({ code: 'not-yours', path: ['id'], what: 'record' });
+  const zone = queries.findStudio(context.db, viewer.studioId)?.zone ?? 'UTC';
+  const { studioId: _, ...person } = student;
+  return ok({
+    student: person,
+    items: itemRecords(context, studentId, viewer),
+    today: dayOf(context.now(), zone),
+  });
+}
