@@ -1,0 +1,103 @@
+import { VOICE_IDS, type VoiceId } from '@/core/kit';
+import type { Dynamic } from '@/core/pattern';
+import type { SoundEvent } from '@/core/playing';
+import { clickSamples, voiceSamples } from './voices';
+
+/** A clock that can sound. `now` is in seconds and never runs backwards. */
+export interface Sounder {
+  readonly audible: boolean;
+  readonly now: () => number;
+  /** Seconds by which what sounds now lags behind `now`. */
+  readonly latency: () => number;
+  readonly sound: (event: SoundEvent, at: number) => void;
+  /** Takes back all that would sound after this instant. */
+  readonly cancelAfter: (at: number) => void;
+}
+
+const LEVEL: Readonly<Record<Dynamic, number>> = { ghost: 0.22, tap: 0.4, normal: 0.7, accent: 1 };
+
+/** Pitch of the click by what it marks, in Hz. */
+const CLICK_HZ = { bar: 1760, group: 1320, beat: 990 } as const;
+
+/** Headroom: all four limbs and a click together stay below full scale. */
+const MASTER_GAIN = 0.35;
+
+/** Plays through any audio context, also an offline one. */
+export function sounderOf(context: BaseAudioContext): Sounder {
+  const master = new GainNode(context, { gain: MASTER_GAIN });
+  master.connect(context.destination);
+  const buffers = new Map<string, AudioBuffer>();
+  function buffer(key: string, make: () => Float32Array<ArrayBuffer>): AudioBuffer {
+    let found = buffers.get(key);
+    if (!found) {
+      const samples = make();
+      found = new AudioBuffer({ length: samples.length, sampleRate: context.sampleRate });
+      found.copyToChannel(samples, 0);
+      buffers.set(key, found);
+    }
+    return found;
+  }
+  const voice = (id: VoiceId) => buffer(id, () => voiceSamples(id, context.sampleRate));
+  for (const id of VOICE_IDS) voice(id);
+  let planned: { source: AudioBufferSourceNode; at: number }[] = [];
+  return {
+    audible: true,
+    now: () => context.currentTime,
+    latency: () => ('outputLatency' in context ? Number(context.outputLatency) || 0 : 0),
+    sound(event, at) {
+      const source = new AudioBufferSourceNode(context, {
+        buffer:
+          event.kind === 'click'
+            ? buffer(event.level, () => clickSamples(CLICK_HZ[event.level], context.sampleRate))
+            : voice(event.voice),
+      });
+      const gain = new GainNode(context, {
+        gain: event.kind === 'click' ? 0.6 : LEVEL[event.dynamic],
+      });
+      source.connect(gain).connect(master);
+      source.start(at);
+      planned = planned.filter((one) => one.at > context.currentTime);
+      planned.push({ source, at });
+    },
+    cancelAfter(at) {
+      for (const one of planned) if (one.at > at) one.source.stop();
+      planned = planned.filter((one) => one.at <= at);
+    },
+  };
+}
+
+/** A clock without sound, for a browser that has none or does not allow it yet. */
+export function silentSounder(): Sounder {
+  return {
+    audible: false,
+    now: () => performance.now() / 1000,
+    latency: () => 0,
+    sound: () => {},
+    cancelAfter: () => {},
+  };
+}
+
+let live: Promise<Sounder> | null = null;
+
+/** How long a browser may take to start its sound after a touch. */
+const START_MS = 1500;
+
+/** The app's one sounder. Call it from a touch or a key, or the browser keeps it silent; a silent
+ * answer is tried anew the next time. */
+export function openSounder(): Promise<Sounder> {
+  live ??= start().then((sounder) => {
+    if (!sounder.audible) live = null;
+    return sounder;
+  });
+  return live;
+}
+
+async function start(): Promise<Sounder> {
+  if (typeof AudioContext === 'undefined') return silentSounder();
+  const context = new AudioContext({ latencyHint: 'interactive' });
+  const waited = new Promise((done) => setTimeout(done, START_MS));
+  await Promise.race([context.resume().catch(() => {}), waited]);
+  if (context.state === 'running') return sounderOf(context);
+  await context.close().catch(() => {});
+  return silentSounder();
+}

@@ -1,0 +1,2 @@
+export { notate } from './notate';
+export type { WrittenBar, WrittenSign } from './notate';
