@@ -20,6 +20,7 @@ import {
   hindrances,
   hindranceText,
   limbLoads,
+  lineReading,
   lockUp,
   readBack,
   seamOf,
@@ -132,6 +133,38 @@ describe('columnsOfBar', () => {
       ),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('lineReading', () => {
+  const read = (text: string, kind: ClosedRecipe['as']['kind'], more: Partial<ClosedRecipe> = {}) =>
+    lineReading(
+      must(
+        expand({ ...blankRecipe(), play: { content: { text } }, as: startOf(kind), ...more }),
+      ),
+    );
+
+  it.each([
+    ['4. 4 8 4', 'phrase-cells', 'RLLKKL RLLK RL RLLK'],
+    ['8r 4 4 8 4', 'phrase-cells', 'RLLK RLLK RL RLLKKL'],
+    ['4. 4 8 4', 'short-long', 'K K S K'],
+    ['8 4. 8 4.', 'short-long', 'S K S K'],
+    ['4. 4 8 4', 'verbatim', 'S S S S'],
+  ] as const)('%s as %s reads %s (common practice, no source)', (text, kind, expected) => {
+    expect(read(text, kind)).toBe(expected);
+  });
+
+  it('says the line once, whatever it is combined with and however it is moved', () => {
+    const over = toggleOstinato(blankRecipe(), 'waltz').over;
+    const by = { kind: 'displace', what: 'pattern', part: 'line', by: 3, slot: '16' } as const;
+    expect(read('4. 4 8 4', 'phrase-cells', { over })).toBe('RLLKKL RLLK RL RLLK');
+    expect(read('4. 4 8 4', 'phrase-cells', { changes: [by] })).toBe('RLLKKL RLLK RL RLLK');
+    const mirror = { kind: 'mirror', what: 'hands', part: 'line' } as const;
+    expect(read('4 4 4 4', 'phrase-cells', { changes: [mirror] })).toBe('LRRK LRRK LRRK LRRK');
+  });
+
+  it('is empty without a line', () => {
+    expect(lineReading(exerciseOf([['RH', 'hat', '8', 'xx']]))).toBe('');
   });
 });
 

@@ -1,6 +1,7 @@
 export { differingLimbs, spokenComposite } from './composite';
 export { columnsOfBar, countStrings } from './count';
 export { instantsOf, limbsOf } from './instants';
+export { lineReading } from './line-reading';
 export { lockUp } from './lock-up';
 export { HAT_BEFORE_FOOT_MS, hatBeforeFoot, hindrances, hindranceText } from './playability';
 export { readBack } from './read-back';

@@ -4,6 +4,7 @@ import type { Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
 import { phraseCells, type PhraseCellsOptions } from './phrase-cells';
 import { shortLong, type ShortLongOptions } from './short-long';
+import type { Reading } from './types';
 import { verbatim, type VerbatimOptions } from './verbatim';
 
 /** An interpretation with its options, as a recipe holds it. Add a kind here and below. */
@@ -16,6 +17,11 @@ export const INTERPRETATIONS = [verbatim, shortLong, phraseCells] as const;
 
 export function interpretationName(kind: InterpretationKind): string {
   return INTERPRETATIONS.find((one) => one.kind === kind)?.name ?? kind;
+}
+
+/** How the strokes of this kind are read back. */
+export function readsAs(kind: InterpretationKind): Reading {
+  return INTERPRETATIONS.find((one) => one.kind === kind)?.reads ?? 'voices';
 }
 
 export function claimsOf(options: InterpretationOptions): readonly Limb[] {

@@ -17,6 +17,7 @@ export const shortLong: Interpretation<ShortLongOptions> = {
   kind: 'short-long',
   name: 'short / long',
   says: 'short notes here, long notes there',
+  reads: 'voices',
   claims: ({ short, long }) => (short.limb === long.limb ? [short.limb] : [short.limb, long.limb]),
   play: (line, { short, long, longFrom }) =>
     ok(

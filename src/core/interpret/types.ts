@@ -9,6 +9,8 @@ export interface Assignment {
   readonly voice: VoiceId;
 }
 
+export type Reading = 'sticking' | 'voices';
+
 /** A rule that turns a reading line into strokes.
  * `claims` names the limbs it takes, whatever the line; a limb policy settles what happens where
  * the ostinato uses them too. `play` gives strokes from 0 up to the line's length. */
@@ -18,6 +20,8 @@ export interface Interpretation<Options> {
   readonly name: string;
   /** One short line for a chooser. */
   readonly says: string;
+  /** How its strokes are read back: as limbs in words (`RLLK RL`) or as voices (`K K S K`). */
+  readonly reads: Reading;
   readonly claims: (options: Options) => readonly Limb[];
   readonly play: (line: ReadingLine, options: Options) => Result<readonly Stroke[]>;
 }

@@ -1,3 +1,4 @@
+import type { Reading } from '../interpret';
 import type { KitProfile, Limb } from '../kit';
 import type { Layer, Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
@@ -16,6 +17,8 @@ export interface Exercise {
   /** All layers' strokes by time. */
   readonly strokes: readonly Stroke[];
   readonly line: ReadingLine | null;
+  /** How the line's strokes are read back. */
+  readonly reads: Reading;
   /** Limbs that ostinato and interpretation both wanted; the recipe's policy settled them. */
   readonly shared: readonly Limb[];
   readonly kit: KitProfile;

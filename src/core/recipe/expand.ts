@@ -3,8 +3,10 @@ import {
   claimsOf,
   interpret,
   interpretationName,
+  readsAs,
   settleClaims,
   type InterpretationOptions,
+  type Reading,
 } from '../interpret';
 import { mirrorHand, mirrorLimb, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
@@ -114,8 +116,9 @@ function settle(
     : ok({ over: overLayers, line: null, shared: [] });
   if (!settled.ok) return settled;
   const kit = recipe.kit.content;
+  const reads = readsAs(recipe.as.kind);
   const all = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])].map(
-    (layer) => fitHands(layer, kit.handedness, recipe.as.kind === 'phrase-cells'),
+    (layer) => fitHands(layer, kit.handedness, reads),
   );
   return ok({
     meter,
@@ -126,6 +129,7 @@ function settle(
     layers: all,
     strokes: all.flatMap((layer) => layer.strokes).sort(inTimeOrder),
     line,
+    reads,
     shared: settled.value.shared,
     kit,
   });
@@ -142,7 +146,7 @@ function mirrorClaims(claims: readonly Limb[], change: Change): readonly Limb[] 
 function fitHands(
   layer: Layer,
   handedness: ClosedRecipe['kit']['content']['handedness'],
-  sticking: boolean,
+  reads: Reading,
 ): Layer {
   switch (handedness) {
     case 'right':
@@ -150,7 +154,7 @@ function fitHands(
     case 'mirrored':
       return mirrorLimbs(layer);
     case 'open-handed':
-      return layer.role === 'line' && sticking ? layer : mirrorHands(layer);
+      return layer.role === 'line' && reads === 'sticking' ? layer : mirrorHands(layer);
     case 'left-lead':
       return mirrorHands(layer);
     default:

@@ -2,6 +2,7 @@ export { blankRecipe, DISPLACEMENT_SLOTS, startOf, toggleOstinato } from './blan
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';
 export { readLink, writeLink } from './link';
+export { suggestName } from './name';
 export { readRecipe, RECIPE_VERSION, recipeSchema } from './schema';
 export { sayChange, sayPolicy, sentence, sentenceText } from './sentence';
 export type { IngredientKind, Lookup } from './close';

@@ -1,0 +1,14 @@
+import { interpretationName } from '../interpret';
+import type { ClosedRecipe } from './schema';
+
+const LONGEST = 80;
+
+/** A name for a list, when the teacher gives none: what goes on, the line, how it is read.
+ * @example suggestName(recipe) // => 'jazz ride, hats on 2 and 4 · 4. 4 8 4 · short / long' */
+export function suggestName(recipe: ClosedRecipe): string {
+  const over = recipe.over.map((one) => one.content.name).join(' + ');
+  const line = recipe.play ? (recipe.play.content.name ?? recipe.play.content.text).trim() : '';
+  const as = line ? interpretationName(recipe.as.kind) : '';
+  const name = [over, line, as].filter(Boolean).join(' · ');
+  return name.length > LONGEST ? `${name.slice(0, LONGEST - 1).trimEnd()}…` : name;
+}
