@@ -139,9 +139,7 @@ describe('columnsOfBar', () => {
 describe('lineReading', () => {
   const read = (text: string, kind: ClosedRecipe['as']['kind'], more: Partial<ClosedRecipe> = {}) =>
     lineReading(
-      must(
-        expand({ ...blankRecipe(), play: { content: { text } }, as: startOf(kind), ...more }),
-      ),
+      must(expand({ ...blankRecipe(), play: { content: { text } }, as: startOf(kind), ...more })),
     );
 
   it.each([

@@ -18,6 +18,7 @@ export type Issue =
   | Issued<'cell-length', { gap: number; sticking: string }>
   | Issued<'meter', { text: string }>
   | Issued<'grouping', { text: string; count: number }>
+  | Issued<'feel', { text: string }>
   | Issued<'subdivision', { text: string }>
   | Issued<'voice', { text: string; near: string | null }>
   | Issued<'limb', { text: string }>

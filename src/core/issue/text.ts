@@ -26,6 +26,8 @@ export function issueText(issue: Issue): string {
       return `“${issue.text}” is not a meter. Write it as 4/4, 7/8 or 5/4 2+3.`;
     case 'grouping':
       return `The grouping ${issue.text} does not add up to ${issue.count}. Change it so that it does.`;
+    case 'feel':
+      return `“${issue.text}” is not a feel. Write straight, or long to short, such as 2:1.`;
     case 'subdivision':
       return `“${issue.text}” is not a subdivision. Choose 8ths, 16ths, 8th triplets or another from the list.`;
     case 'voice':

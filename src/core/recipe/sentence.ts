@@ -1,7 +1,7 @@
 import { cellsOf, interpretationName } from '../interpret';
 import { limbName, voice, type Limb, type VoiceId } from '../kit';
 import { parseLine } from '../reading';
-import { formatMeter, parseMeter, subdivision, type SubdivisionId } from '../time';
+import { formatFeel, formatMeter, parseMeter, subdivision, type SubdivisionId } from '../time';
 import { interpretationOptions } from './expand';
 import type { Change, ClosedRecipe } from './schema';
 
@@ -130,7 +130,5 @@ export function sayChange(change: Change): string {
 
 function sayFeel(recipe: ClosedRecipe): string {
   const meter = parseMeter(recipe.meter);
-  const { feel } = recipe;
-  const played = feel.kind === 'straight' ? 'straight' : `swung 8ths ${feel.long}:${feel.short}`;
-  return `${meter.ok ? formatMeter(meter.value) : recipe.meter}, ${played}`;
+  return `${meter.ok ? formatMeter(meter.value) : recipe.meter}, ${formatFeel(recipe.feel)}`;
 }

@@ -1,3 +1,4 @@
+import { fail, ok, type Path, type Result } from '../issue';
 import { TICKS_PER_QUARTER } from './tick';
 
 /** Straight, or 8ths swung at long : short. Patterns keep their notated ticks; the ratio is
@@ -25,4 +26,18 @@ export function swungTicks(at: number, feel: Feel): number {
       ? (within / half) * middle
       : middle + ((within - half) / half) * (TICKS_PER_QUARTER - middle);
   return at - within + bent;
+}
+
+/** Reads `straight`, or long : short as `2:1`, each part from 1 to 9.
+ * @returns issue `feel` for anything else */
+export function parseFeel(text: string, path: Path = ['feel']): Result<Feel> {
+  if (text.trim().toLowerCase() === 'straight') return ok({ kind: 'straight' });
+  const match = /^\s*(?:swung\s*(?:8ths\s*)?)?([1-9])\s*:\s*([1-9])\s*$/.exec(text);
+  if (!match) return fail({ code: 'feel', path, text: text.trim() });
+  return ok({ kind: 'swung', long: Number(match[1]), short: Number(match[2]) });
+}
+
+/** @example formatFeel({ kind: 'swung', long: 2, short: 1 }) // => 'swung 8ths 2:1' */
+export function formatFeel(feel: Feel): string {
+  return feel.kind === 'straight' ? 'straight' : `swung 8ths ${feel.long}:${feel.short}`;
 }

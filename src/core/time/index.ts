@@ -1,5 +1,5 @@
 export { countMark, countName } from './counting';
-export { swungTicks } from './feel';
+export { formatFeel, parseFeel, swungTicks } from './feel';
 export {
   barTicks,
   beatIndexAt,

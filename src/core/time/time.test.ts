@@ -14,6 +14,8 @@ import {
   quarters,
   secondsToTicks,
   SUBDIVISIONS,
+  formatFeel,
+  parseFeel,
   swungTicks,
   tempoFor,
   tempoOfTaps,
@@ -129,6 +131,23 @@ describe('tempoOfTaps', () => {
     expect(tempoOfTaps([0, 500, 9000, 10000])).toBe(60);
     expect(tempoOfTaps([0])).toBeNull();
     expect(tempoOfTaps([0, 100])).toBeNull();
+  });
+});
+
+describe('feels', () => {
+  it.each([
+    ['straight', 'straight'],
+    ['2:1', 'swung 8ths 2:1'],
+    ['swung 3:2', 'swung 8ths 3:2'],
+    ['swung 8ths 5:3', 'swung 8ths 5:3'],
+  ])('%s is %s, and reads back', (text, expected) => {
+    const feel = must(parseFeel(text));
+    expect(formatFeel(feel)).toBe(expected);
+    expect(must(parseFeel(expected))).toEqual(feel);
+  });
+
+  it.each(['', 'swung', '2', '0:1', '2:10', 'shuffle'])('refuses “%s”', (text) => {
+    expect(parseFeel(text)).toMatchObject({ ok: false, issues: [{ code: 'feel', text }] });
   });
 });
 

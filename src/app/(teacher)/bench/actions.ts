@@ -1,0 +1,50 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { fail, type Result } from '@/core/issue';
+import { close, readRecipe } from '@/core/recipe';
+import { idSchema, type ProgramId, type SavedExercise } from '@/core/studio';
+import { addItem, createProgram, saveExercise } from '@/server';
+import { teacherVisit } from '../../viewer';
+
+const saveSchema = z.object({
+  id: idSchema<'exercise'>().nullable(),
+  name: z.string().max(200),
+  recipe: z.unknown(),
+});
+
+export async function save(input: unknown): Promise<Result<SavedExercise>> {
+  const { context, viewer } = await teacherVisit();
+  const { id, name, recipe } = saveSchema.parse(input);
+  const read = readRecipe(recipe);
+  if (!read.ok) return read;
+  const closed = close(read.value);
+  if (!closed.ok) return closed;
+  const saved = saveExercise(context, viewer, { id, name, recipe: closed.value });
+  if (saved.ok) revalidatePath('/programs', 'layout');
+  return saved;
+}
+
+const addSchema = z.union([
+  z.object({ id: idSchema<'program'>() }),
+  z.object({ name: z.string().max(200) }),
+]);
+
+/** Adds a saved exercise to a program, or to a new one of this name. */
+export async function addToProgram(
+  program: unknown,
+  exerciseId: unknown,
+): Promise<Result<ProgramId>> {
+  const { context, viewer } = await teacherVisit();
+  const to = addSchema.parse(program);
+  const exercise = idSchema<'exercise'>().safeParse(exerciseId);
+  if (!exercise.success) return fail({ code: 'not-found', path: [], what: 'exercise' });
+  const made: Result<ProgramId> =
+    'id' in to ? { ok: true, value: to.id } : createProgram(context, viewer, to.name);
+  if (!made.ok) return made;
+  const added = addItem(context, viewer, made.value, exercise.data);
+  if (!added.ok) return added;
+  revalidatePath('/programs', 'layout');
+  return made;
+}

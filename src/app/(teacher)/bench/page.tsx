@@ -1,0 +1,52 @@
+import type { Metadata } from 'next';
+import type { Issue } from '@/core/issue';
+import { blankRecipe, readLink } from '@/core/recipe';
+import { parseId } from '@/core/studio';
+import { bpm, parseBpm } from '@/core/time';
+import { getExercise, listPrograms } from '@/server';
+import { addressKey, BenchRoom, type Draft } from '@/ui/bench';
+import { teacherVisit } from '../../viewer';
+import { addToProgram, save } from './actions';
+
+export const metadata: Metadata = { title: 'Bench' };
+
+type Query = Readonly<Record<string, string | string[] | undefined>>;
+
+/** `x` is a saved exercise, `r` a recipe that was not saved (yet), `t` the tempo. */
+export default async function BenchPage({ searchParams }: { searchParams: Promise<Query> }) {
+  const { context, viewer } = await teacherVisit();
+  const query = await searchParams;
+  const text = (key: string) => (typeof query[key] === 'string' ? query[key] : '');
+  const issues: Issue[] = [];
+  const draft: { -readonly [K in keyof Draft]: Draft[K] } = {
+    id: null,
+    sheet: 0,
+    name: '',
+    recipe: blankRecipe(),
+  };
+  const id = parseId<'exercise'>(text('x'));
+  const saved = id && getExercise(context, viewer, id);
+  if (saved?.ok) {
+    Object.assign(draft, { id, name: saved.value.name, recipe: saved.value.recipe });
+  } else if (text('x')) issues.push({ code: 'not-found', path: [], what: 'exercise' });
+  const original = { ...draft };
+  if (text('r')) {
+    const linked = readLink(text('r'));
+    if (linked.ok) draft.recipe = linked.value;
+    else issues.push(...linked.issues);
+  }
+  const tempo = parseBpm(text('t') || '80');
+  if (!tempo.ok) issues.push(...tempo.issues);
+  const programs = listPrograms(context, viewer);
+  return (
+    <BenchRoom
+      address={addressKey(text('x'), text('r'))}
+      draft={draft}
+      saved={original.id === null ? null : original}
+      tempo={tempo.ok ? tempo.value : bpm(80)}
+      issues={issues}
+      programs={programs.ok ? programs.value : []}
+      actions={{ save, addToProgram }}
+    />
+  );
+}

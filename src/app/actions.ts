@@ -1,0 +1,33 @@
+'use server';
+
+import { redirect } from 'next/navigation';
+import type { Issue } from '@/core/issue';
+import { parseId } from '@/core/studio';
+import { liveContext, openStudio, viewerOf } from '@/server';
+import { setViewer } from './viewer';
+
+/** The start page's choice of a person. */
+export async function enter(form: FormData): Promise<void> {
+  const id = parseId<'person'>(String(form.get('person') ?? ''));
+  const found = id && viewerOf(liveContext(), id);
+  if (!found) redirect('/');
+  await setViewer(found.personId);
+  redirect(found.role === 'teacher' ? '/bench' : '/today');
+}
+
+export async function open(_before: readonly Issue[], form: FormData): Promise<readonly Issue[]> {
+  const text = (name: string) => String(form.get(name) ?? '');
+  const opened = openStudio(liveContext(), {
+    studio: text('studio'),
+    teacher: text('teacher'),
+    zone: text('zone'),
+  });
+  if (!opened.ok) return opened.issues;
+  await setViewer(opened.value);
+  redirect('/students');
+}
+
+export async function leave(): Promise<void> {
+  await setViewer(null);
+  redirect('/');
+}

@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { buttonLook } from '@/ui/base';
+import { Message } from '@/ui/shell';
+
+export const metadata: Metadata = { title: 'Not here' };
+
+export default function NotFound() {
+  return (
+    <Message title="Nothing rests here.">
+      <p>This page does not exist, or is not there any more.</p>
+      <p>
+        <Link href="/" className={buttonLook('main')}>
+          To the start
+        </Link>
+      </p>
+    </Message>
+  );
+}

@@ -1,0 +1,129 @@
+'use client';
+
+import { Command } from 'cmdk';
+import { Popover } from 'radix-ui';
+import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { issueText, type Result } from '@/core/issue';
+
+export interface Option<T extends string> {
+  readonly value: T;
+  readonly text: string;
+  /** Said after the text, softer. */
+  readonly hint?: string;
+}
+
+/** A phrase that is read as text and changed in place: click it, press Enter, or just type.
+ * `onType` takes typed text that is none of the options, and answers what is wrong with it. */
+export function Choice<T extends string>({
+  label,
+  options,
+  value,
+  onChoose,
+  onType,
+  children,
+  className = 'phrase',
+  testId,
+}: {
+  label: string;
+  options: readonly Option<T>[];
+  value?: T;
+  onChoose: (value: T) => void;
+  onType?: (text: string) => Result<T>;
+  children: ReactNode;
+  className?: string;
+  testId?: string;
+}) {
+  const [open, setOpen] = useState(false);
+  const [query, setQuery] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const button = useRef<HTMLButtonElement>(null);
+
+  function show(next: boolean, text = '') {
+    setOpen(next);
+    setQuery(text);
+    setTrouble('');
+  }
+
+  function choose(next: T) {
+    show(false);
+    onChoose(next);
+  }
+
+  function takeTyped(event: KeyboardEvent) {
+    if (event.key !== 'Enter' || !onType) return;
+    const text = query.trim();
+    const known = options.some((one) => one.text.toLowerCase().includes(text.toLowerCase()));
+    if (text === '' || known) return;
+    event.preventDefault();
+    const typed = onType(text);
+    if (typed.ok) choose(typed.value);
+    else setTrouble(typed.issues.map(issueText).join(' '));
+  }
+
+  return (
+    <Popover.Root open={open} onOpenChange={(next) => show(next)}>
+      <Popover.Trigger
+        ref={button}
+        className={className}
+        aria-label={`${label}: ${typeof children === 'string' ? children : ''}`}
+        data-testid={testId}
+        onKeyDown={(event) => {
+          const types = event.key.length === 1 && event.key !== ' ';
+          if (!types || event.ctrlKey || event.metaKey || event.altKey) return;
+          event.preventDefault();
+          event.stopPropagation();
+          show(true, event.key);
+        }}
+      >
+        {children}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="start" sideOffset={4} className="pop w-80">
+          <Command label={label} loop filter={contains} onKeyDown={takeTyped}>
+            <Command.Input
+              value={query}
+              onValueChange={(text) => {
+                setQuery(text);
+                setTrouble('');
+              }}
+              placeholder={label}
+              className="w-full border-b border-line px-3 py-2 outline-none"
+              aria-invalid={trouble !== ''}
+            />
+            {trouble && (
+              <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
+                {trouble}
+              </p>
+            )}
+            <Command.List className="max-h-72 overflow-y-auto p-1">
+              <Command.Empty className="px-2 py-1.5 text-sm text-soft">
+                {onType ? 'Press Enter to take what you typed.' : 'Nothing like that.'}
+              </Command.Empty>
+              {options.map((option) => (
+                <Command.Item
+                  key={option.value}
+                  value={option.value}
+                  keywords={[option.text, option.hint ?? '']}
+                  onSelect={() => choose(option.value)}
+                  className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
+                >
+                  <span className="w-3 shrink-0" aria-hidden>
+                    {option.value === value ? '●' : ''}
+                  </span>
+                  <span>{option.text}</span>
+                  {option.hint && <span className="ml-auto text-sm text-soft">{option.hint}</span>}
+                </Command.Item>
+              ))}
+            </Command.List>
+          </Command>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** Plain substring search over an option's words; earlier is better. */
+function contains(_value: string, search: string, keywords: string[] = []): number {
+  const at = keywords.join(' ').toLowerCase().indexOf(search.trim().toLowerCase());
+  return at < 0 ? 0 : 1 / (1 + at);
+}

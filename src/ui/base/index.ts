@@ -1,0 +1,5 @@
+export { Button, buttonLook } from './button';
+export { Choice } from './choice';
+export { Field } from './field';
+export { issuesAt, Trouble } from './trouble';
+export type { Option } from './choice';

@@ -1,0 +1,174 @@
+'use client';
+
+import { CircleHelp } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import type { Issue } from '@/core/issue';
+import { SHIPPED_LINES } from '@/core/materials';
+import type { ClosedRecipe } from '@/core/recipe';
+import { Trouble } from '../base';
+
+type Play = ClosedRecipe['play'];
+
+interface Offer {
+  readonly id: string;
+  readonly name: string;
+  readonly text: string;
+}
+
+const EXAMPLES = [
+  ['4  8  16', 'quarter, 8th, 16th'],
+  ['4.', 'dotted'],
+  ['8r', 'rest'],
+  ['4~8', 'tied'],
+  ['3(8 8 8)', 'triplet; also 5( ), 6( ), 7( )'],
+  ['|', 'bar line'],
+  ['dotted quarter, 8th rest', 'words do, too'],
+] as const;
+
+/** The reading line, typed in the sentence itself; shipped lines complete what is typed. */
+export function LineField({
+  play,
+  meter,
+  issues,
+  onChange,
+  onSettle,
+}: {
+  play: Play;
+  meter: string;
+  issues: readonly Issue[];
+  onChange: (play: Play) => void;
+  onSettle: () => void;
+}) {
+  const id = useId();
+  const input = useRef<HTMLInputElement>(null);
+  const [active, setActive] = useState<number | null>(null);
+  const [open, setOpen] = useState(false);
+  const text = play?.content.text ?? '';
+  const offers = open ? offersFor(text, meter) : [];
+
+  function choose(offer: Offer) {
+    onChange({ id: offer.id, version: 1, content: { name: offer.name, text: offer.text } });
+    onSettle();
+    setOpen(false);
+    setActive(null);
+  }
+
+  function onKeyDown(event: KeyboardEvent) {
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      event.preventDefault();
+      setOpen(true);
+      const step = event.key === 'ArrowDown' ? 1 : -1;
+      const count = offersFor(text, meter).length;
+      if (count > 0) setActive((now) => ((now ?? (step > 0 ? -1 : 0)) + step + count) % count);
+    } else if (event.key === 'Enter' && active !== null) {
+      const offer = offers[active];
+      if (offer) choose(offer);
+    } else if (event.key === 'Enter' || event.key === 'Escape') {
+      setOpen(false);
+      setActive(null);
+    }
+  }
+
+  return (
+    <div className="relative min-w-0 flex-1">
+      <div className="flex items-center gap-1">
+        <input
+          ref={input}
+          role="combobox"
+          aria-label="Reading line"
+          aria-expanded={offers.length > 0}
+          aria-controls={`${id}-list`}
+          aria-activedescendant={active === null ? undefined : `${id}-${active}`}
+          aria-invalid={issues.length > 0}
+          aria-describedby={issues.length > 0 ? `${id}-trouble` : undefined}
+          autoComplete="off"
+          spellCheck={false}
+          maxLength={2000}
+          placeholder="type a line, such as 4. 4 8 4"
+          className="phrase-field w-full"
+          value={text}
+          onChange={(event) => {
+            const next = event.target.value;
+            onChange(next === '' ? null : { content: { text: next } });
+            setOpen(true);
+            setActive(null);
+          }}
+          onKeyDown={onKeyDown}
+          onClick={() => setOpen(true)}
+          onBlur={() => {
+            setOpen(false);
+            setActive(null);
+            onSettle();
+          }}
+        />
+        {play?.content.name && <span className="shrink-0 text-soft">{play.content.name}</span>}
+        <ShorthandHelp />
+      </div>
+      {offers.length > 0 && (
+        <ul
+          id={`${id}-list`}
+          role="listbox"
+          aria-label="Lines"
+          className="pop absolute top-full left-0 z-20 max-h-64 w-96 overflow-y-auto p-1"
+        >
+          {offers.map((offer, index) => (
+            <li
+              key={offer.id}
+              id={`${id}-${index}`}
+              role="option"
+              aria-selected={index === active}
+              className="flex gap-3 rounded-sm px-2 py-1 hover:bg-faint aria-selected:bg-warm-wash"
+              onMouseDown={(event) => {
+                event.preventDefault();
+                choose(offer);
+              }}
+            >
+              <span>{offer.text}</span>
+              <span className="ml-auto text-sm whitespace-nowrap text-soft">{offer.name}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Trouble id={`${id}-trouble`} issues={issues} />
+    </div>
+  );
+}
+
+/** Shipped lines of this meter that begin with what is typed, or are called so. */
+function offersFor(text: string, meter: string): readonly Offer[] {
+  const typed = text.trim().toLowerCase();
+  return Object.entries(SHIPPED_LINES)
+    .filter(([, line]) => meter.startsWith(line.meter) && line.text !== typed)
+    .filter(([, line]) => line.text.startsWith(typed) || line.name.includes(typed))
+    .map(([id, { name, text: line }]) => ({ id, name, text: line }));
+}
+
+function ShorthandHelp() {
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label="How to type a line"
+        className="inline-flex size-6 shrink-0 items-center justify-center text-soft hover:text-ink"
+      >
+        <CircleHelp size={16} aria-hidden />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="end" sideOffset={4} className="pop p-3">
+          <table className="text-sm">
+            <tbody>
+              {EXAMPLES.map(([sign, meaning]) => (
+                <tr key={sign}>
+                  <th scope="row" className="pr-4 text-left font-semibold whitespace-pre">
+                    {sign}
+                  </th>
+                  <td className="text-soft">{meaning}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

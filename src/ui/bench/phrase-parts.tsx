@@ -1,0 +1,121 @@
+'use client';
+
+import { Minus, Plus, X } from 'lucide-react';
+import {
+  isHand,
+  limbName,
+  LIMBS,
+  parseVoice,
+  voice,
+  VOICES,
+  type Limb,
+  type VoiceId,
+} from '@/core/kit';
+import type { Assignment } from '@/core/interpret';
+import { Choice, type Option } from '../base';
+
+const VOICE_OPTIONS: readonly Option<VoiceId>[] = VOICES.map(({ id, name, letter }) => ({
+  value: id,
+  text: name,
+  hint: letter,
+}));
+
+const LIMB_OPTIONS: readonly Option<Limb>[] = LIMBS.map((limb) => ({
+  value: limb,
+  text: limbName(limb),
+}));
+
+export function VoicePhrase({
+  label,
+  value,
+  onChoose,
+}: {
+  label: string;
+  value: VoiceId;
+  onChoose: (value: VoiceId) => void;
+}) {
+  return (
+    <Choice
+      label={label}
+      options={VOICE_OPTIONS}
+      value={value}
+      onChoose={onChoose}
+      onType={(text) => parseVoice(text, [])}
+    >
+      {voice(value).name}
+    </Choice>
+  );
+}
+
+/** A voice and the limb that plays it. A pedal takes a foot with it, a drum or cymbal a hand. */
+export function AssignmentPhrase({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: Assignment;
+  onChange: (value: Assignment) => void;
+}) {
+  return (
+    <>
+      <VoicePhrase
+        label={`${label}: voice`}
+        value={value.voice}
+        onChoose={(id) => onChange({ voice: id, limb: usualLimb(id, value.limb) })}
+      />{' '}
+      <Choice
+        label={`${label}: limb`}
+        options={LIMB_OPTIONS}
+        value={value.limb}
+        onChoose={(limb) => onChange({ ...value, limb })}
+      >
+        {value.limb}
+      </Choice>
+    </>
+  );
+}
+
+function usualLimb(id: VoiceId, before: Limb): Limb {
+  if (id === 'bass') return 'RF';
+  if (id === 'hat-foot') return 'LF';
+  return isHand(before) ? before : 'LH';
+}
+
+export function TakeAway({ what, onClick }: { what: string; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      onClick={onClick}
+      aria-label={`Take away ${what}`}
+      title={`Take away ${what}`}
+      className="inline-flex size-6 items-center justify-center rounded-sm align-middle text-soft hover:bg-faint hover:text-ink"
+    >
+      <X size={14} aria-hidden />
+    </button>
+  );
+}
+
+/** A whole number with a step down and a step up. */
+export function Stepper({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: number;
+  onChange: (value: number) => void;
+}) {
+  const look = 'hover:bg-faint inline-flex size-7 items-center justify-center rounded-sm';
+  return (
+    <span className="inline-flex items-center" role="group" aria-label={label}>
+      <button type="button" className={look} aria-label="less" onClick={() => onChange(value - 1)}>
+        <Minus size={14} aria-hidden />
+      </button>
+      <output className="min-w-7 text-center">{value > 0 ? `+${value}` : value}</output>
+      <button type="button" className={look} aria-label="more" onClick={() => onChange(value + 1)}>
+        <Plus size={14} aria-hidden />
+      </button>
+    </span>
+  );
+}

@@ -1,0 +1,210 @@
+'use client';
+
+import { Minus, Play, Plus, Repeat, Square } from 'lucide-react';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { issueText } from '@/core/issue';
+import { limbName, LIMBS, type Limb } from '@/core/kit';
+import type { Exercise } from '@/core/recipe';
+import { bpm, FASTEST, parseBpm, SLOWEST, tempoFor, tempoOfTaps, type Bpm } from '@/core/time';
+import { Button } from '../base';
+import { LimbSign, type Subscribe } from '../marks';
+import { TempoGlyph } from '../play';
+
+/** How the Bench plays; kept while the recipe changes. */
+export interface TransportSettings {
+  readonly tempo: Bpm;
+  readonly click: boolean;
+  readonly loop: boolean;
+  readonly countInBars: number;
+  readonly muted: ReadonlySet<Limb>;
+}
+
+export function Transport({
+  exercise,
+  settings,
+  playing,
+  audible,
+  subscribe,
+  onChange,
+  onToggle,
+}: {
+  exercise: Exercise | null;
+  settings: TransportSettings;
+  playing: boolean;
+  audible: boolean;
+  subscribe: Subscribe;
+  onChange: (change: Partial<TransportSettings>) => void;
+  onToggle: () => void;
+}) {
+  const limbs = LIMBS.filter((limb) => exercise?.strokes.some((one) => one.limb === limb));
+  return (
+    <section
+      aria-label="Playing"
+      className="flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-line bg-sheet px-4 py-2"
+    >
+      <Button look="main" className="w-24" onClick={onToggle} aria-keyshortcuts="Space">
+        {playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+        {playing ? 'Stop' : 'Play'}
+      </Button>
+      <Where subscribe={subscribe} bars={exercise?.bars ?? 1} />
+      <TempoField exercise={exercise} settings={settings} onChange={onChange} />
+      <div className="flex items-center gap-1.5">
+        <Button aria-pressed={settings.click} onClick={() => onChange({ click: !settings.click })}>
+          click
+        </Button>
+        <Button aria-pressed={settings.loop} onClick={() => onChange({ loop: !settings.loop })}>
+          <Repeat size={14} aria-hidden /> loop
+        </Button>
+        <Labelled label="count-in">
+          <select
+            aria-label="Count-in, bars"
+            className="field"
+            value={settings.countInBars}
+            onChange={(event) => onChange({ countInBars: Number(event.target.value) })}
+          >
+            {[0, 1, 2].map((bars) => (
+              <option key={bars} value={bars}>
+                {bars === 0 ? 'none' : bars === 1 ? '1 bar' : `${bars} bars`}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+      </div>
+      {limbs.length > 0 && (
+        <div className="flex items-center gap-1" role="group" aria-label="Mute">
+          <span className="label mr-1">mute</span>
+          {limbs.map((limb) => (
+            <button
+              key={limb}
+              type="button"
+              aria-pressed={settings.muted.has(limb)}
+              aria-label={`Mute the ${limbName(limb)}`}
+              className="rounded-sm border border-line px-1.5 py-1 aria-pressed:bg-ink aria-pressed:line-through aria-pressed:opacity-60"
+              onClick={() => {
+                const muted = new Set(settings.muted);
+                if (!muted.delete(limb)) muted.add(limb);
+                onChange({ muted });
+              }}
+            >
+              <LimbSign limb={limb} />
+            </button>
+          ))}
+        </div>
+      )}
+      {!audible && (
+        <p role="status" className="text-sm">
+          No sound here: the browser does not allow it yet. Press Play again.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Labelled({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <span className="flex items-center gap-1.5">
+      <span className="label">{label}</span>
+      {children}
+    </span>
+  );
+}
+
+/** Bar and beat, large enough for a glance. */
+function Where({ subscribe, bars }: { subscribe: Subscribe; bars: number }) {
+  const text = useRef<HTMLSpanElement>(null);
+  useEffect(
+    () =>
+      subscribe((position) => {
+        if (!text.current) return;
+        const bar = position && position.phase === 'playing' ? (position.bar % bars) + 1 : '–';
+        const said = position ? `${bar} · ${position.beat + 1}` : '–';
+        if (text.current.textContent !== said) text.current.textContent = said;
+      }),
+    [subscribe, bars],
+  );
+  return (
+    <span
+      ref={text}
+      role="img"
+      aria-label="Bar and beat"
+      title="bar · beat"
+      className="min-w-16 text-center font-serif text-xl"
+    >
+      –
+    </span>
+  );
+}
+
+/** Tempo typed, stepped or tapped. What cannot be played stays in the field with its reason. */
+function TempoField({
+  exercise,
+  settings,
+  onChange,
+}: {
+  exercise: Exercise | null;
+  settings: TransportSettings;
+  onChange: (change: Partial<TransportSettings>) => void;
+}) {
+  const id = useId();
+  const { tempo } = settings;
+  const [typed, setTyped] = useState<string | null>(null);
+  const taps = useRef<number[]>([]);
+  const read = parseBpm(typed ?? tempo);
+
+  function set(next: number) {
+    setTyped(null);
+    onChange({ tempo: bpm(Math.min(FASTEST, Math.max(SLOWEST, next))) });
+  }
+
+  function tap() {
+    taps.current = [...taps.current, performance.now()].slice(-8);
+    const tapped = tempoOfTaps(taps.current);
+    if (tapped !== null) set(tapped);
+  }
+
+  return (
+    <div className="flex items-center gap-1">
+      {exercise && <TempoGlyph tempo={tempoFor(exercise.meter, tempo)} />}
+      <span className="text-soft">=</span>
+      <Button look="quiet" aria-label="Slower" onClick={() => set(tempo - 1)}>
+        <Minus size={14} aria-hidden />
+      </Button>
+      <input
+        id={id}
+        aria-label="Tempo"
+        inputMode="decimal"
+        className="field w-14 text-center text-lg font-semibold"
+        value={typed ?? String(tempo)}
+        aria-invalid={!read.ok}
+        aria-describedby={read.ok ? undefined : `${id}-trouble`}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          const next = parseBpm(event.target.value);
+          if (next.ok) onChange({ tempo: next.value });
+        }}
+        onBlur={() => read.ok && setTyped(null)}
+        onKeyDown={(event) => {
+          const step = { ArrowUp: 1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key];
+          if (step === undefined) return;
+          event.preventDefault();
+          set(tempo + step);
+        }}
+      />
+      <Button look="quiet" aria-label="Faster" onClick={() => set(tempo + 1)}>
+        <Plus size={14} aria-hidden />
+      </Button>
+      <Button onClick={tap} aria-keyshortcuts="T" data-tap>
+        tap
+      </Button>
+      {!read.ok && (
+        <p
+          id={`${id}-trouble`}
+          role="alert"
+          className="max-w-72 border-l-3 border-warm pl-2 text-sm"
+        >
+          {read.issues.map(issueText).join(' ')}
+        </p>
+      )}
+    </div>
+  );
+}

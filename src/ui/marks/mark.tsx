@@ -1,0 +1,80 @@
+import { isHand, limbName, voice } from '@/core/kit';
+import type { Stroke } from '@/core/pattern';
+
+const RADIUS: Readonly<Record<Stroke['dynamic'], number>> = {
+  ghost: 4.6,
+  tap: 6,
+  normal: 7.4,
+  accent: 9,
+};
+
+/** A limb mark: hands round, feet square; right solid, left outlined; accents larger with a caret,
+ * ghosts in parentheses. With `letter` it names its voice. */
+export function Mark({
+  stroke,
+  x,
+  y,
+  letter = false,
+  scale = 1,
+}: {
+  stroke: Stroke;
+  x: number;
+  y: number;
+  letter?: boolean;
+  scale?: number;
+}) {
+  const r = RADIUS[stroke.dynamic] * scale;
+  const right = stroke.limb === 'RH' || stroke.limb === 'RF';
+  const shape = {
+    className: right ? 'mark-right' : 'mark-left',
+    strokeWidth: 1.8 * scale,
+  };
+  const text = letter ? voice(stroke.voice).letter : '';
+  return (
+    <g data-limb={stroke.limb} data-voice={stroke.voice} data-dynamic={stroke.dynamic}>
+      <title>{`${limbName(stroke.limb)}, ${voice(stroke.voice).name}`}</title>
+      {isHand(stroke.limb) ? (
+        <circle cx={x} cy={y} r={letter ? r + 1.5 * scale : r} {...shape} />
+      ) : (
+        <rect
+          x={x - r * (letter ? 1.15 : 0.92)}
+          y={y - r * (letter ? 1.15 : 0.92)}
+          width={r * (letter ? 2.3 : 1.84)}
+          height={r * (letter ? 2.3 : 1.84)}
+          {...shape}
+        />
+      )}
+      {text && (
+        <text
+          x={x}
+          y={y + 3.4 * scale}
+          textAnchor="middle"
+          fontSize={(text.length > 1 ? 8 : 9.5) * scale}
+          fontWeight={700}
+          className={right ? 'fill-sheet' : 'fill-ink'}
+        >
+          {text}
+        </text>
+      )}
+      {stroke.dynamic === 'accent' && (
+        <path
+          d={`M${x - 4 * scale} ${y - r - 2.5 * scale}l${4 * scale} ${-4.5 * scale}l${4 * scale} ${4.5 * scale}`}
+          className="fill-none stroke-ink"
+          strokeWidth={1.8 * scale}
+        />
+      )}
+      {stroke.dynamic === 'ghost' && (
+        <path
+          d={`${bracket(x - r - 2.2 * scale, y, -scale)}${bracket(x + r + 2.2 * scale, y, scale)}`}
+          className="fill-none stroke-ink"
+          strokeWidth={1.2 * scale}
+        />
+      )}
+    </g>
+  );
+}
+
+function bracket(x: number, y: number, side: number): string {
+  const h = 6 * Math.abs(side);
+  return `M${x} ${y - h}q${3.2 * side} ${h} 0 ${2 * h}`;
+}

@@ -1,0 +1,40 @@
+'use client';
+
+import { useMemo, useRef } from 'react';
+import type { Limb } from '@/core/kit';
+import type { Exercise } from '@/core/recipe';
+import { systemsOf } from './columns';
+import { Lanes, type RowKind, type Subscribe } from './lanes';
+import { Staff } from './staff';
+import { useWidth } from './use-width';
+
+const GUTTER = 128;
+
+/** An exercise in systems: lanes, and the staff under the same columns. */
+export function ScoreSheet({
+  exercise,
+  rows = 'voices',
+  staff = true,
+  subscribe,
+  muted,
+}: {
+  exercise: Exercise;
+  rows?: RowKind;
+  staff?: boolean;
+  subscribe?: Subscribe;
+  muted?: ReadonlySet<Limb>;
+}) {
+  const place = useRef<HTMLDivElement>(null);
+  const width = useWidth(place, 860);
+  const systems = useMemo(() => systemsOf(exercise, width, GUTTER), [exercise, width]);
+  return (
+    <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
+      {systems.map((system, index) => (
+        <div key={index}>
+          <Lanes {...{ exercise, system, rows, subscribe, muted }} />
+          {staff && <Staff exercise={exercise} system={system} first={index === 0} />}
+        </div>
+      ))}
+    </div>
+  );
+}

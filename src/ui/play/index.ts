@@ -1,0 +1,3 @@
+export { TempoGlyph } from './tempo-glyph';
+export { usePlayback } from './use-playback';
+export type { Playback } from './use-playback';

@@ -1,0 +1,5 @@
+export { Message } from './message';
+export { ThemeSwitch } from './theme-switch';
+export { TopBar } from './top-bar';
+export type { PaletteEntry } from './palette';
+export type { Place } from './top-bar';

@@ -1,0 +1,69 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { clsx } from 'clsx';
+import { lastPlace } from './last-place';
+import { ThemeSwitch } from './theme-switch';
+import { Palette, type PaletteEntry } from './palette';
+
+export interface Place {
+  readonly href: string;
+  readonly name: string;
+}
+
+/** The bar over every desk screen: where one can go, who looks, the light. */
+export function TopBar({
+  places,
+  who,
+  find,
+  leave,
+}: {
+  places: readonly Place[];
+  who: string;
+  /** What the palette offers besides the places; without it there is no palette. */
+  find?: () => Promise<readonly PaletteEntry[]>;
+  leave: () => Promise<void>;
+}) {
+  const path = usePathname();
+  const router = useRouter();
+  return (
+    <header className="flex h-11 shrink-0 items-center gap-5 border-b border-line px-4">
+      <Link href={places[0]?.href ?? '/'} className="font-serif text-lg font-bold tracking-tight">
+        Mivvel
+      </Link>
+      <nav aria-label="Screens" className="flex gap-1">
+        {places.map(({ href, name }) => (
+          <Link
+            key={href}
+            href={href}
+            onClick={(event) => {
+              const left = lastPlace(href);
+              if (left === null || event.ctrlKey || event.metaKey) return;
+              event.preventDefault();
+              if (!path.startsWith(href)) router.push(left);
+            }}
+            aria-current={path.startsWith(href) ? 'page' : undefined}
+            className={clsx(
+              'rounded-sm px-2.5 py-1',
+              path.startsWith(href)
+                ? 'font-semibold underline decoration-warm decoration-2 underline-offset-6'
+                : 'text-soft hover:text-ink',
+            )}
+          >
+            {name}
+          </Link>
+        ))}
+      </nav>
+      <div className="ml-auto flex items-center gap-2">
+        {find && <Palette places={places} find={find} />}
+        <ThemeSwitch />
+        <form action={leave}>
+          <button className="px-2 text-soft hover:text-ink" title="Look as someone else">
+            {who}
+          </button>
+        </form>
+      </div>
+    </header>
+  );
+}

@@ -1,0 +1,2 @@
+export { Start } from './start';
+export type { Door } from './start';
