@@ -14,7 +14,7 @@ export {
   setCourse,
   takeBack,
 } from './programs';
-export { getRecord, listStudents } from './students';
+export { getRecord, listRoster, listStudents } from './students';
 export { addStudent, listDoors, openStudio, viewerOf } from './studios';
 export type { Context } from './context';
 export type { StudioDoor } from './studios';

@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '@/core/issue';
 import {
   dayOf,
+  type Person,
   type PersonId,
   type StudentRecord,
   type StudentSummary,
@@ -14,33 +15,38 @@ import { itemRecords } from './practice';
 const WHAT = 'student';
 const WEEK_MS = 7 * 24 * 3600 * 1000;
 
-/** The studio's students with what they did this week and where they are stuck. */
-export function listStudents(context: Context, viewer: Viewer): Result<readonly StudentSummary[]> {
+/** The studio's students, in the order in which they came. */
+export function listRoster(context: Context, viewer: Viewer): Result<readonly Person[]> {
   const refused = teacherOnly(viewer, WHAT);
   if (refused) return refused;
+  const people = queries.listPeople(context.db, viewer.studioId);
+  return ok(people.filter((person) => person.role === 'student'));
+}
+
+/** The studio's students with what they did this week and where they are stuck. */
+export function listStudents(context: Context, viewer: Viewer): Result<readonly StudentSummary[]> {
+  const roster = listRoster(context, viewer);
+  if (!roster.ok) return roster;
   const since = context.now() - WEEK_MS;
   return ok(
-    queries
-      .listPeople(context.db, viewer.studioId)
-      .filter((person) => person.role === 'student')
-      .map((student) => {
-        const records = itemRecords(context, student.id, viewer);
-        const tries = records.flatMap((record) => record.tries);
-        const week = tries.filter((one) => one.at >= since);
-        return {
-          student,
-          programs: [...new Set(records.map((record) => record.program))],
-          lastDay: tries.reduce<string | null>(
-            (last, one) => (last === null || one.day > last ? one.day : last),
-            null,
-          ),
-          triesThisWeek: week.length,
-          minutesThisWeek: Math.round(week.reduce((sum, one) => sum + one.seconds, 0) / 60),
-          stuck: records
-            .filter(({ state }) => ['lowered', 'simplify'].includes(state.reason.kind))
-            .map((record) => `${record.item.exercise.name}: ${record.reason}`),
-        };
-      }),
+    roster.value.map((student) => {
+      const records = itemRecords(context, student.id, viewer);
+      const tries = records.flatMap((record) => record.tries);
+      const week = tries.filter((one) => one.at >= since);
+      return {
+        student,
+        programs: [...new Set(records.map((record) => record.program))],
+        lastDay: tries.reduce<string | null>(
+          (last, one) => (last === null || one.day > last ? one.day : last),
+          null,
+        ),
+        triesThisWeek: week.length,
+        minutesThisWeek: Math.round(week.reduce((sum, one) => sum + one.seconds, 0) / 60),
+        stuck: records
+          .filter(({ state }) => ['lowered', 'simplify'].includes(state.reason.kind))
+          .map((record) => `${record.item.exercise.name}: ${record.reason}`),
+      };
+    }),
   );
 }
 

@@ -17,9 +17,10 @@ export function countStrings(exercise: Exercise): readonly LimbCount[] {
     const mine = exercise.strokes.filter((stroke) => stroke.limb === limb);
     if (mine.length === 0) return [];
     const texts = Array.from({ length: bars }, (_, bar) => {
-      const places = mine
-        .filter((stroke) => Math.floor(stroke.at / barTicks) === bar)
-        .map((stroke) => countMark(stroke.at, meter).text);
+      const inBar = mine.filter((stroke) => Math.floor(stroke.at / barTicks) === bar);
+      const places = [...new Set(inBar.map((stroke) => stroke.at))].map(
+        (at) => countMark(at, meter).text,
+      );
       return places.length > 0 ? places.join(' ') : '–';
     });
     return [{ limb, bars: texts }];

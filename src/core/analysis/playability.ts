@@ -96,8 +96,8 @@ export function hindranceText(hindrance: Hindrance, exercise: Exercise): Hindran
     case 'limb-twice':
       return {
         where,
-        reason: `The ${limbName(hindrance.limb)} has ${hindrance.voices.map((v) => voice(v).name).join(' and ')} at once.`,
-        mend: 'Let the ostinato’s part rest there, or give one of them to another limb.',
+        reason: `The ${limbName(hindrance.limb)} has ${sayTogether(hindrance.voices)} at once.`,
+        mend: 'Take one of them away, or give it to another limb.',
       };
     case 'voice-missing':
       return {
@@ -106,6 +106,11 @@ export function hindranceText(hindrance: Hindrance, exercise: Exercise): Hindran
         mend: 'Choose another voice, or another kit.',
       };
   }
+}
+
+function sayTogether(voices: readonly VoiceId[]): string {
+  const names = [...new Set(voices)].map((id) => voice(id).name);
+  return names.length === 1 ? `${names[0]} ${voices.length} times` : names.join(' and ');
 }
 
 /** @example place(…) // => 'Bar 1, & of 2' */

@@ -1,5 +1,6 @@
 export { dayOf, sayDay } from './day';
 export { idSchema, makeId, parseId } from './id';
+export { sayCount } from './say';
 export { sufferedInputSchema, tryInputSchema } from './records';
 export type { Day } from './day';
 export type {

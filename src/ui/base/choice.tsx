@@ -97,7 +97,11 @@ export function Choice<T extends string>({
             )}
             <Command.List className="max-h-72 overflow-y-auto p-1">
               <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-                {onType ? 'Press Enter to take what you typed.' : 'Nothing like that.'}
+                {trouble
+                  ? ''
+                  : onType
+                    ? 'Press Enter to take what you typed.'
+                    : 'Nothing like that.'}
               </Command.Empty>
               {options.map((option) => (
                 <Command.Item

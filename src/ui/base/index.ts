@@ -1,3 +1,4 @@
+export { attempt, attemptOrSay } from './attempt';
 export { Button, buttonLook } from './button';
 export { Choice } from './choice';
 export { Field } from './field';

@@ -26,7 +26,7 @@ import {
 } from '@/core/recipe';
 import type { ExerciseId, ProgramId, ProgramSummary, SavedExercise } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { Button, Choice, Trouble, type Option } from '../base';
+import { attempt, Button, Choice, Trouble, type Option } from '../base';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
 import { historyReducer, isSaved, startHistory, type Draft } from './draft';
@@ -273,7 +273,7 @@ export function Bench({
         </aside>
       </div>
       <Transport
-        exercise={expanded.ok ? expanded.value : null}
+        exercise={nothing ? null : shown}
         settings={settings}
         playing={playback.playing}
         audible={playback.audible}
@@ -317,15 +317,6 @@ function usePlayAlong(
       });
     } else stop();
   }, [exercise, settings, change, stop]);
-}
-
-/** Runs something that needs the network; null when there is none. */
-async function attempt<T>(run: () => Promise<T>): Promise<T | null> {
-  try {
-    return await run();
-  } catch {
-    return null;
-  }
 }
 
 /** A key that a focused control takes for itself. */

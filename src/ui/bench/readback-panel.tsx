@@ -33,7 +33,7 @@ export function ReadbackPanel({ exercise, readback }: { exercise: Exercise; read
       <Part label="Count">
         <ul className="flex flex-col gap-0.5">
           {readback.counts.map(({ limb, bars }) => (
-            <li key={limb} className="flex gap-2">
+            <li key={limb} className="flex items-baseline gap-2">
               <LimbSign limb={limb} />
               <span className="min-w-0" data-testid={`count-${limb}`}>
                 {bars.map((bar, index) => (
@@ -81,18 +81,27 @@ function Hindrances({
   hindrances: readonly Hindrance[];
   exercise: Exercise;
 }) {
+  const groups = new Map<string, { places: string[]; reason: string; mend: string }>();
+  for (const hindrance of hindrances) {
+    const { where, reason, mend } = hindranceText(hindrance, exercise);
+    const group = groups.get(reason) ?? { places: [], reason, mend };
+    group.places.push(where);
+    groups.set(reason, group);
+  }
   return (
     <ul className="flex flex-col gap-2">
-      {hindrances.map((hindrance, index) => {
-        const { where, reason, mend } = hindranceText(hindrance, exercise);
-        return (
-          <li key={index} className="border-l-3 border-warm pl-2 text-sm leading-5">
-            <b>{where}.</b> {reason} <span className="text-soft">{mend}</span>
-          </li>
-        );
-      })}
+      {[...groups].map(([key, { places, reason, mend }]) => (
+        <li key={key} className="border-l-3 border-warm pl-2 text-sm leading-5">
+          <b>{sayWheres(places)}.</b> {reason} <span className="text-soft">{mend}</span>
+        </li>
+      ))}
     </ul>
   );
+}
+
+function sayWheres(places: readonly string[]): string {
+  const said = places.slice(0, MOST_PLACES).join('; ');
+  return places.length > MOST_PLACES ? `${said} and ${places.length - MOST_PLACES} more` : said;
 }
 
 /** The limbs that matter, said as one rhythm; a touch on a limb takes it in or out. */
@@ -144,7 +153,7 @@ function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Read
   return (
     <ul className="flex flex-col gap-0.5">
       {together.map(({ limbs, at }) => (
-        <li key={limbs.join()} className="flex gap-2">
+        <li key={limbs.join()} className="flex items-baseline gap-2">
           <span className="flex shrink-0 gap-1">
             {limbs.map((limb) => (
               <LimbSign key={limb} limb={limb} />
@@ -157,7 +166,7 @@ function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Read
       ))}
       {together.length === 0 && <li>no two limbs: linear</li>}
       {alone.map(({ limb, at }) => (
-        <li key={limb} className="flex gap-2">
+        <li key={limb} className="flex items-baseline gap-2">
           <LimbSign limb={limb} />
           <span>
             <b>{at.length}</b> <span className="text-soft">alone on</span> {sayPlaces(at, exercise)}

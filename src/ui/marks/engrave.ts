@@ -17,6 +17,7 @@ import {
 } from 'vexflow/core';
 import { voice as kitVoice, type VoiceId } from '@/core/kit';
 import { notate, type WrittenSign } from '@/core/notation';
+import type { Stroke } from '@/core/pattern';
 import type { Exercise } from '@/core/recipe';
 import { placeX, type BarBox, type System } from './columns';
 
@@ -97,13 +98,14 @@ function drawBar(
     .filter((part) => part.signs.length > 0)
     .map((part) => part.signs.map((sign): Drawn => ({ sign, note: noteOf(sign, part) })));
   if (drawn.length === 0) return;
+  // Tuplets first: a voice takes the resolution of its columns from notes that are in theirs.
+  const beams = drawn.flatMap(beamsOf);
+  const tuplets = drawn.flatMap((notes, index) => tupletsOf(notes, parts[index]?.up ?? true));
   const voices = drawn.map((notes) =>
     new Voice({ numBeats: exercise.meter.count, beatValue: exercise.meter.unit })
       .setMode(Voice.Mode.SOFT)
       .addTickables(notes.map(({ note }) => note)),
   );
-  const beams = drawn.flatMap(beamsOf);
-  const tuplets = drawn.flatMap((notes, index) => tupletsOf(notes, parts[index]?.up ?? true));
   new Formatter().joinVoices(voices).format(voices, box.right - box.left);
   for (const { sign, note } of drawn.flat()) {
     note.setStave(stave);
@@ -117,7 +119,7 @@ function drawBar(
 }
 
 function noteOf(sign: WrittenSign, part: Part): StaveNote {
-  const strokes = [...sign.strokes].sort((a, b) => lineOf(a.voice) - lineOf(b.voice));
+  const strokes = headsOf(sign.strokes);
   const rest = strokes.length === 0;
   const note = new StaveNote({
     keys: rest ? [part.restKey] : strokes.map((stroke) => keyOf(stroke.voice)),
@@ -139,6 +141,12 @@ function noteOf(sign: WrittenSign, part: Part): StaveNote {
     note.addModifier(new Articulation('ah').setPosition(position), 0);
   }
   return note;
+}
+
+/** One head for each voice, from the bottom up; limbs that share a voice share its head. */
+function headsOf(strokes: readonly Stroke[]): readonly Stroke[] {
+  const heads = new Map(strokes.map((stroke) => [stroke.voice, stroke]));
+  return [...heads.values()].sort((a, b) => lineOf(a.voice) - lineOf(b.voice));
 }
 
 function lineOf(id: VoiceId): number {

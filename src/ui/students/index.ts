@@ -1,0 +1,2 @@
+export { Record } from './record';
+export { StudentList } from './student-list';
