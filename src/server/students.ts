@@ -1,6 +1,8 @@
 import { fail, ok, type Result } from '@/core/issue';
+import { PLATEAU_DAYS, plateauOf } from '@/core/ladder';
 import {
   dayOf,
+  type ItemRecord,
   type Person,
   type PersonId,
   type StudentRecord,
@@ -42,12 +44,19 @@ export function listStudents(context: Context, viewer: Viewer): Result<readonly 
         ),
         triesThisWeek: week.length,
         minutesThisWeek: Math.round(week.reduce((sum, one) => sum + one.seconds, 0) / 60),
-        stuck: records
-          .filter(({ state }) => ['lowered', 'simplify'].includes(state.reason.kind))
-          .map((record) => `${record.item.exercise.name}: ${record.reason}`),
+        stuck: records.flatMap(stuckOn),
       };
     }),
   );
+}
+
+/** Why an item needs the teacher, or nothing: lost at the lowest rung, or no gain for some days. */
+function stuckOn({ item, state, reason, tries }: ItemRecord): readonly string[] {
+  const { name } = item.exercise;
+  if (state.reason.kind === 'simplify') return [`${name}: ${reason}`];
+  const plateau = plateauOf(item.course.ladder, item.course.rule, tries);
+  if (!plateau || plateau.days < PLATEAU_DAYS) return [];
+  return [`${name}: not past ${plateau.bpm} for ${plateau.days} days of practice.`];
 }
 
 /** Everything about one student: a teacher sees all of the studio's, a student their own. */

@@ -9,6 +9,7 @@ import {
   makeDosage,
   makeLadder,
   makeRule,
+  plateauOf,
   reasonText,
   replay,
   rungsOf,
@@ -183,5 +184,46 @@ describe('dosage', () => {
     expect(makeRule({ clean: '0', lost: '2.5' })).toMatchObject({
       issues: [{ what: 'clean' }, { what: 'lost' }],
     });
+  });
+});
+
+describe('plateauOf (four sessions without gain are common practice, no source)', () => {
+  const ladder = must(makeLadder({ start: 60, target: 70, step: 5 }));
+  const rule = { clean: 2, lost: 2 };
+  const tries = (...days: readonly (readonly [string, number, Verdict])[]) =>
+    days.map(([day, bpm, verdict], index) => ({ id: String(index), day, bpm, verdict }));
+
+  it('counts practice days since the last gain, not calendar days', () => {
+    const log = tries(
+      ['2026-01-01', 60, 'clean'],
+      ['2026-01-01', 60, 'clean'],
+      ['2026-01-03', 65, 'shaky'],
+      ['2026-01-09', 65, 'lost'],
+      ['2026-01-09', 65, 'clean'],
+    );
+    expect(plateauOf(ladder, rule, log)).toEqual({ bpm: 65, days: 2 });
+  });
+
+  it('going down and coming back is no gain', () => {
+    const log = tries(
+      ['2026-01-01', 60, 'clean'],
+      ['2026-01-01', 60, 'clean'],
+      ['2026-01-02', 65, 'lost'],
+      ['2026-01-02', 65, 'lost'],
+      ['2026-01-03', 60, 'clean'],
+      ['2026-01-03', 60, 'clean'],
+    );
+    expect(plateauOf(ladder, rule, log)).toEqual({ bpm: 65, days: 2 });
+  });
+
+  it('ends with the target, and does not begin without tries', () => {
+    expect(plateauOf(ladder, rule, [])).toBeNull();
+    const passed = [60, 60, 65, 65, 70, 70].map((bpm, index) => ({
+      id: String(index),
+      day: '2026-01-01',
+      bpm,
+      verdict: 'clean' as const,
+    }));
+    expect(plateauOf(ladder, rule, passed)).toBeNull();
   });
 });

@@ -106,7 +106,7 @@ export interface StudentSummary {
   readonly lastDay: Day | null;
   readonly triesThisWeek: number;
   readonly minutesThisWeek: number;
-  /** Items whose last tries went down or stay at the lowest rung. */
+  /** Items that need the teacher, each with its reason. */
   readonly stuck: readonly string[];
 }
 

@@ -3,4 +3,5 @@ export { Button, buttonLook } from './button';
 export { Choice } from './choice';
 export { Field } from './field';
 export { issuesAt, Trouble } from './trouble';
+export { useFormAction } from './use-form-action';
 export type { Option } from './choice';

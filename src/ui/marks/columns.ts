@@ -1,11 +1,14 @@
 import { columnsOfBar } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
-import { countMark, type CountMark } from '@/core/time';
+import { beats, countMark, type CountMark } from '@/core/time';
 
-/** One bar on the page. Time runs evenly from `left` to `right`, in CSS px from the system's left
- * edge, so that lanes, count, staff and playhead share their columns. */
+/** A bar, or a part of one, on the page. Time runs evenly from `left` to `right`, in CSS px from
+ * the system's left edge, so that lanes, count, staff and playhead share their columns. */
 export interface BarBox {
   readonly bar: number;
+  /** The part of the bar that stands here, in ticks from the bar's start. */
+  readonly from: number;
+  readonly to: number;
   /** Where the bar line stands. */
   readonly edge: number;
   /** Where its first column stands. */
@@ -30,28 +33,58 @@ const LEAD = 15;
 /** Narrowest column that still holds a mark. */
 const NARROWEST = 19;
 
-/** Breaks an exercise into rows of bars that fit a width.
- * @param gutter px kept free at the left for names and clef
- * @param narrowest px that the narrowest column may have */
+/** How wide things may be, all in CSS px. */
+export interface Room {
+  readonly width: number;
+  /** Kept free at the left for names and clef. */
+  readonly gutter: number;
+  /** Least width of the narrowest column. */
+  readonly narrowest?: number;
+  /** Breaks every bar in two, at the beat nearest to its middle. */
+  readonly halves?: boolean;
+}
+
+/** Breaks an exercise into rows that fit the room. */
 export function systemsOf(
   exercise: Exercise,
-  width: number,
-  gutter: number,
-  narrowest = NARROWEST,
+  { width, gutter, narrowest = NARROWEST, halves = false }: Room,
 ): readonly System[] {
   const room = Math.max(60, width - gutter);
-  const perSystem = barsThatFit(exercise, room, narrowest);
-  const barWidth = room / Math.min(perSystem, exercise.bars);
+  const parts = partsOf(exercise, halves);
+  const perSystem = halves ? 1 : barsThatFit(exercise, room, narrowest);
+  const boxWidth = room / Math.min(perSystem, parts.length);
   const systems: System[] = [];
-  for (let first = 0; first < exercise.bars; first += perSystem) {
-    const count = Math.min(perSystem, exercise.bars - first);
-    const bars = Array.from({ length: count }, (_, index): BarBox => {
-      const edge = gutter + index * barWidth;
-      return { bar: first + index, edge, left: edge + LEAD, right: edge + barWidth };
+  for (let first = 0; first < parts.length; first += perSystem) {
+    const bars = parts.slice(first, first + perSystem).map((part, index): BarBox => {
+      const edge = gutter + index * boxWidth;
+      return { ...part, edge, left: edge + LEAD, right: edge + boxWidth };
     });
-    systems.push({ bars, width: gutter + count * barWidth });
+    systems.push({ bars, width: gutter + bars.length * boxWidth });
   }
   return systems;
+}
+
+type Part = Pick<BarBox, 'bar' | 'from' | 'to'>;
+
+function partsOf(exercise: Exercise, halves: boolean): readonly Part[] {
+  const { meter, barTicks } = exercise;
+  const all = beats(meter);
+  const middle = all[Math.ceil(all.length / 2)]?.at ?? barTicks;
+  const cuts = halves && middle < barTicks ? [0, middle, barTicks] : [0, barTicks];
+  return Array.from({ length: exercise.bars }, (_, bar) =>
+    cuts.slice(1).map((to, index) => ({ bar, from: cuts[index] ?? 0, to })),
+  ).flat();
+}
+
+/** Width of the narrowest column of any row. */
+export function narrowestColumn(exercise: Exercise, systems: readonly System[]): number {
+  const widths = systems.flatMap((system) =>
+    system.bars.flatMap((box) => {
+      const places = columnsIn(box, exercise).map((column) => column.x);
+      return [...places, box.right].slice(1).map((x, index) => x - (places[index] ?? 0));
+    }),
+  );
+  return Math.min(...widths);
 }
 
 function barsThatFit(exercise: Exercise, room: number, narrowest: number): number {
@@ -67,15 +100,13 @@ function barsThatFit(exercise: Exercise, room: number, narrowest: number): numbe
 }
 
 /** Where a place of a bar stands. @param at ticks from the bar's start */
-export function placeX(box: BarBox, at: number, exercise: Exercise): number {
-  return box.left + (at / exercise.barTicks) * (box.right - box.left);
+export function placeX(box: BarBox, at: number): number {
+  return box.left + ((at - box.from) / (box.to - box.from)) * (box.right - box.left);
 }
 
 /** The counted columns of a bar. */
 export function columnsIn(box: BarBox, exercise: Exercise): readonly Column[] {
-  return columnsOfBar(exercise, box.bar).map((at) => ({
-    ...countMark(at, exercise.meter),
-    at,
-    x: placeX(box, at, exercise),
-  }));
+  return columnsOfBar(exercise, box.bar)
+    .filter((at) => at >= box.from && at < box.to)
+    .map((at) => ({ ...countMark(at, exercise.meter), at, x: placeX(box, at) }));
 }

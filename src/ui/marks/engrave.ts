@@ -109,7 +109,7 @@ function drawBar(
   new Formatter().joinVoices(voices).format(voices, box.right - box.left);
   for (const { sign, note } of drawn.flat()) {
     note.setStave(stave);
-    const wanted = placeX(box, sign.at, exercise) - HEAD_HALF_PX;
+    const wanted = placeX(box, sign.at) - HEAD_HALF_PX;
     const column = note.checkTickContext();
     column.setX(column.getX() + wanted - note.getAbsoluteX());
   }

@@ -1,9 +1,10 @@
-export { systemsOf } from './columns';
+export { narrowestColumn, systemsOf } from './columns';
 export { Lanes, lanesHeight } from './lanes';
 export { LimbSign } from './limb-sign';
 export { Mark } from './mark';
 export { ScoreSheet } from './score-sheet';
 export { Staff } from './staff';
-export { useWidth } from './use-width';
+export { useSize } from './use-size';
 export type { BarBox, System } from './columns';
 export type { RowKind, Subscribe } from './lanes';
+export { VerdictSign } from './verdict-sign';

@@ -75,8 +75,9 @@ export function Lanes({
           {names && (
             <text
               x={0}
-              y={(HEAD + (index + 0.5) * ROW) * scale + 4}
-              className="fill-soft text-[12.5px]"
+              y={(HEAD + (index + 0.5) * ROW + 4) * scale}
+              fontSize={12.5 * scale}
+              className="fill-soft"
             >
               {row.name}
             </text>
@@ -85,7 +86,7 @@ export function Lanes({
       ))}
       {system.bars.map((box) => (
         <Bar
-          key={box.bar}
+          key={`${box.bar} ${box.from}`}
           {...{ exercise, box, kind, yOf, height, scale, muted }}
           lastOfSystem={box === system.bars.at(-1)}
         />
@@ -116,9 +117,9 @@ function Bar({
   muted?: ReadonlySet<Limb>;
   lastOfSystem: boolean;
 }) {
-  const from = box.bar * exercise.barTicks;
+  const start = box.bar * exercise.barTicks;
   const instants = instantsOf(exercise).filter(
-    (instant) => instant.at >= from && instant.at < from + exercise.barTicks,
+    (instant) => instant.at >= start + box.from && instant.at < start + box.to,
   );
   return (
     <g>
@@ -164,7 +165,7 @@ function Bar({
         </g>
       ))}
       {instants.map((instant) => {
-        const x = placeX(box, instant.at - from, exercise);
+        const x = placeX(box, instant.at - start);
         const heights = instant.strokes.map(yOf);
         return (
           <g key={instant.at}>
@@ -214,11 +215,14 @@ function Playhead({
       subscribe((position) => {
         const inCycle = position?.phase === 'playing' ? position.inCycle : -1;
         const bar = Math.floor(inCycle / exercise.barTicks);
-        const box = system.bars.find((one) => one.bar === bar);
+        const inBar = inCycle - bar * exercise.barTicks;
+        const box = system.bars.find(
+          (one) => one.bar === bar && inBar >= one.from && inBar < one.to,
+        );
         if (!line.current) return;
         line.current.style.display = box ? '' : 'none';
         if (!box) return;
-        const x = placeX(box, inCycle - bar * exercise.barTicks, exercise);
+        const x = placeX(box, inBar);
         line.current.setAttribute('transform', `translate(${x} 0)`);
       }),
     [exercise, system, subscribe],

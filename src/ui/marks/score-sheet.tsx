@@ -6,9 +6,11 @@ import type { Exercise } from '@/core/recipe';
 import { systemsOf } from './columns';
 import { Lanes, type RowKind, type Subscribe } from './lanes';
 import { Staff } from './staff';
-import { useWidth } from './use-width';
+import { useSize } from './use-size';
 
 const GUTTER = 128;
+
+const START = { width: 860, height: 0 };
 
 /** An exercise in systems: lanes, and the staff under the same columns. */
 export function ScoreSheet({
@@ -25,8 +27,8 @@ export function ScoreSheet({
   muted?: ReadonlySet<Limb>;
 }) {
   const place = useRef<HTMLDivElement>(null);
-  const width = useWidth(place, 860);
-  const systems = useMemo(() => systemsOf(exercise, width, GUTTER), [exercise, width]);
+  const { width } = useSize(place, START);
+  const systems = useMemo(() => systemsOf(exercise, { width, gutter: GUTTER }), [exercise, width]);
   return (
     <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
       {systems.map((system, index) => (

@@ -60,7 +60,7 @@ export function CourseFields({
         {field('target', 'Target')}
         <span>by</span>
         {field('step', 'Step')}
-        <span className="ml-4">each</span>
+        <span className="ml-3">each</span>
         {field('amount', 'Amount')}
         <select
           aria-label="Dosage"
@@ -76,11 +76,11 @@ export function CourseFields({
           <option value="repetitions">repetitions</option>
           <option value="bars">bars</option>
         </select>
-        <span className="ml-4">up after</span>
-        {field('clean', 'Clean tries')}
-        <span>clean, down after</span>
-        {field('lost', 'Lost tries')}
-        <span>lost</span>
+        <span className="ml-3" />
+        {field('clean', 'Clean tries to go up')}
+        <span>clean up,</span>
+        {field('lost', 'Lost tries to go down')}
+        <span>lost down</span>
         <span role="status" className="ml-2 text-sm text-soft">
           {status}
         </span>
@@ -124,7 +124,7 @@ function NumberField({
       aria-label={label}
       title={label}
       inputMode="decimal"
-      className="field w-12 text-center font-semibold"
+      className="field w-11 text-center font-semibold"
       value={value}
       aria-invalid={invalid}
       onChange={(event) => onChange(event.target.value)}

@@ -1,10 +1,9 @@
 'use client';
 
 import Link from 'next/link';
-import { useActionState } from 'react';
 import type { Issue } from '@/core/issue';
 import type { ProgramSummary } from '@/core/studio';
-import { Button, Field } from '../base';
+import { Button, Field, useFormAction } from '../base';
 
 export function ProgramList({
   programs,
@@ -13,12 +12,12 @@ export function ProgramList({
   programs: readonly ProgramSummary[];
   create: (before: readonly Issue[], form: FormData) => Promise<readonly Issue[]>;
 }) {
-  const [issues, action, pending] = useActionState(create, []);
+  const { answer: issues, pending, onSubmit } = useFormAction(create, []);
   return (
     <main className="mx-auto flex max-w-5xl flex-col gap-6 px-6 py-8">
       <div className="flex items-end gap-6">
         <h1 className="font-serif text-3xl">Programs</h1>
-        <form action={action} className="ml-auto flex items-end gap-2">
+        <form onSubmit={onSubmit} className="ml-auto flex items-end gap-2">
           <Field label="New program" name="name" maxLength={80} issues={issues} className="w-64" />
           <Button look="main" type="submit">
             {pending ? 'Making…' : 'Make'}

@@ -1,9 +1,9 @@
 'use client';
 
-import { useActionState, useState } from 'react';
+import { useState } from 'react';
 import type { Issue } from '@/core/issue';
 import type { Person, StudioId } from '@/core/studio';
-import { Button, Field, issuesAt } from '../base';
+import { Button, Field, issuesAt, useFormAction } from '../base';
 
 export interface Door {
   readonly id: StudioId;
@@ -62,7 +62,7 @@ function OpenStudio({
   open: (before: Answer, form: FormData) => Promise<Answer>;
   alone: boolean;
 }) {
-  const [issues, action, pending] = useActionState(open, []);
+  const { answer: issues, pending, onSubmit } = useFormAction(open, []);
   const [shown, setShown] = useState(alone);
   if (!shown) {
     return (
@@ -74,7 +74,7 @@ function OpenStudio({
     );
   }
   return (
-    <form action={action} className="flex max-w-md flex-col gap-3">
+    <form onSubmit={onSubmit} className="flex max-w-md flex-col gap-3">
       <h2 className="font-serif text-2xl">{alone ? 'Open your studio' : 'Open another studio'}</h2>
       <Field label="Studio" name="studio" maxLength={80} issues={issuesAt(issues, 'studio')} />
       <Field label="Your name" name="teacher" maxLength={80} issues={issuesAt(issues, 'teacher')} />

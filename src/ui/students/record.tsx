@@ -19,7 +19,7 @@ import {
   type StudentRecord,
 } from '@/core/studio';
 import { attemptOrSay, Button, Choice } from '../base';
-import { VerdictSign } from './verdict-sign';
+import { VerdictSign } from '../marks';
 
 const TempoChart = dynamic(() => import('./tempo-chart'), {
   ssr: false,

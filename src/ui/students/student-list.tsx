@@ -1,12 +1,17 @@
 'use client';
 
 import Link from 'next/link';
-import { useActionState, useEffect, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Issue } from '@/core/issue';
 import { sayCount, sayDay, type StudentSummary } from '@/core/studio';
-import { Button, Field, issuesAt } from '../base';
+import { Button, Field, issuesAt, useFormAction } from '../base';
 
-type Answer = readonly Issue[] | 'added';
+interface Answer {
+  readonly issues: readonly Issue[];
+  readonly added: string | null;
+}
+
+const NONE: Answer = { issues: [], added: null };
 
 export function StudentList({
   students,
@@ -15,22 +20,21 @@ export function StudentList({
   students: readonly StudentSummary[];
   add: (before: Answer, form: FormData) => Promise<Answer>;
 }) {
-  const [answer, action, pending] = useActionState<Answer, FormData>(add, []);
+  const { answer, pending, onSubmit } = useFormAction<Answer>(add, NONE);
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
-    if (answer === 'added') form.current?.reset();
+    if (answer.added !== null) form.current?.reset();
   }, [answer]);
-  const issues = answer === 'added' ? [] : answer;
   return (
     <main className="mx-auto flex max-w-6xl flex-col gap-6 px-6 py-8">
       <div className="flex items-end gap-6">
         <h1 className="font-serif text-3xl">Students</h1>
-        <form ref={form} action={action} className="ml-auto flex items-start gap-3">
+        <form ref={form} onSubmit={onSubmit} className="ml-auto flex items-start gap-3">
           <Field
             label="New student"
             name="name"
             maxLength={80}
-            issues={issuesAt(issues, 'name')}
+            issues={issuesAt(answer.issues, 'name')}
             className="w-52"
           />
           <Field label="Level, goal, kit" name="about" maxLength={200} className="w-72" />
@@ -45,8 +49,8 @@ export function StudentList({
         <table className="w-full text-left">
           <thead>
             <tr className="label border-b border-line">
-              <th className="py-1 font-normal">student</th>
-              <th className="font-normal">programs</th>
+              <th className="w-72 py-1 font-normal">student</th>
+              <th className="w-52 font-normal">programs</th>
               <th className="w-28 font-normal">last practised</th>
               <th className="w-40 font-normal">these seven days</th>
               <th className="font-normal">stuck on</th>

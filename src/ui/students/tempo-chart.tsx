@@ -75,7 +75,11 @@ function optionFor({ tries, item }: ItemRecord, style: CSSStyleDeclaration) {
     },
     xAxis: {
       type: 'time',
-      axisLabel: label,
+      axisLabel: {
+        ...label,
+        hideOverlap: true,
+        formatter: { month: '{d} {MMM}', day: '{d} {MMM}' },
+      },
       axisLine: { lineStyle: { color: line } },
       splitLine: { show: false },
     },
@@ -107,7 +111,7 @@ function optionFor({ tries, item }: ItemRecord, style: CSSStyleDeclaration) {
         name: verdict,
         symbol: SYMBOLS[verdict],
         symbolSize: verdict === 'lost' ? 9 : 8,
-        itemStyle: { color: verdict === 'lost' ? warm : ink },
+        itemStyle: { color: verdict === 'lost' ? warm : ink, opacity: 1 },
         tooltip: {
           formatter: ({ dataIndex }: { dataIndex: number }) => {
             const one = tries.filter((entry) => entry.verdict === verdict)[dataIndex];

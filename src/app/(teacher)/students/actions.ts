@@ -8,13 +8,17 @@ import { teacherVisit } from '../../viewer';
 
 const schema = z.object({ name: z.string().max(200), about: z.string().max(400) });
 
-type Answer = readonly Issue[] | 'added';
+/** `added` names the student when it went well. */
+interface Answer {
+  readonly issues: readonly Issue[];
+  readonly added: string | null;
+}
 
 export async function add(_before: Answer, form: FormData): Promise<Answer> {
   const { context, viewer } = await teacherVisit();
   const typed = schema.parse({ name: form.get('name'), about: form.get('about') });
   const added = addStudent(context, viewer, typed);
-  if (!added.ok) return added.issues;
+  if (!added.ok) return { issues: added.issues, added: null };
   revalidatePath('/students');
-  return 'added';
+  return { issues: [], added: typed.name };
 }

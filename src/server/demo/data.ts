@@ -1,0 +1,275 @@
+import type { Course, SufferingId } from '@/core/ladder';
+import type { Limb } from '@/core/kit';
+import {
+  blankRecipe,
+  close,
+  startOf,
+  toggleOstinato,
+  type Change,
+  type ClosedRecipe,
+  type Recipe,
+} from '@/core/recipe';
+import { must } from '@/core/issue';
+
+/** The made-up studio of the demo: a community theatre in a harbour town, before its winter revue.
+ * The pit drummer teaches. */
+export const STUDIO = { studio: 'Lantern Quay Theatre', teacher: 'Maren' };
+
+interface ExercisePlan {
+  readonly name: string;
+  readonly over: readonly string[];
+  readonly line: string | null;
+  readonly as?: ClosedRecipe['as'];
+  readonly kit?: string;
+  readonly changes?: readonly Change[];
+}
+
+const onBass: ClosedRecipe['as'] = { kind: 'verbatim', on: { limb: 'RF', voice: 'bass' } };
+
+export const EXERCISES = {
+  bassUnderEighths: {
+    name: 'Bass drum line under 8ths',
+    over: ['rock-8ths-hands'],
+    line: 'line-3',
+    as: onBass,
+  },
+  snareOverFoot: {
+    name: 'Snare line over foot quarters',
+    over: ['hats-quarters'],
+    line: 'line-2',
+  },
+  bassSyncopated: {
+    name: 'Syncopated bass drum under 8ths',
+    over: ['rock-8ths-hands'],
+    line: 'line-8',
+    as: onBass,
+  },
+  rideShortLong: {
+    name: 'Ride with short and long',
+    over: ['jazz-ride'],
+    line: 'line-5',
+    as: startOf('short-long'),
+  },
+  rideUpbeats: {
+    name: 'Ride, short and long off the beat',
+    over: ['jazz-ride'],
+    line: 'line-6',
+    as: startOf('short-long'),
+  },
+  rideQuarters: {
+    name: 'Ride quarters, snare answers',
+    over: ['jazz-ride-quarters'],
+    line: 'line-9',
+  },
+  cellsTwoFour: {
+    name: 'Cells over hats on 2 and 4',
+    over: ['hats-2-4'],
+    line: 'line-5',
+    as: startOf('phrase-cells'),
+    kit: 'mirrored-kit',
+  },
+  cellsTail: {
+    name: 'Cells across the bar line',
+    over: ['hats-2-4'],
+    line: 'line-7',
+    as: startOf('phrase-cells'),
+    kit: 'mirrored-kit',
+  },
+  cellsLate: {
+    name: 'Cells, one 16th later',
+    over: ['hats-quarters'],
+    line: 'line-8',
+    as: startOf('phrase-cells'),
+    kit: 'mirrored-kit',
+    changes: [{ kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' }],
+  },
+  doubleBass: {
+    name: 'Snare line over double-bass 16ths',
+    over: ['double-bass-16ths'],
+    line: 'line-4',
+  },
+  sambaSnare: { name: 'Snare line over samba feet', over: ['samba-feet'], line: 'line-12' },
+  claveFeet: {
+    name: 'Clave against hats on the upbeats',
+    over: ['clave-3-2', 'hats-upbeats'],
+    line: 'line-6',
+    as: onBass,
+  },
+  sixteenthsBass: {
+    name: 'One-handed 16ths, bass drum line',
+    over: ['one-hand-16ths-upbeats'],
+    line: 'line-11',
+    as: onBass,
+  },
+} as const satisfies Record<string, ExercisePlan>;
+
+export type ExerciseKey = keyof typeof EXERCISES;
+
+export function recipeOf(plan: ExercisePlan): ClosedRecipe {
+  const base = plan.over.reduce<ClosedRecipe>(toggleOstinato, blankRecipe());
+  const recipe: Recipe = {
+    ...base,
+    play: plan.line === null ? null : { id: plan.line, version: 1 },
+    as: plan.as ?? base.as,
+    changes: [...(plan.changes ?? [])],
+    kit: { id: plan.kit ?? 'full-kit', version: 1 },
+  };
+  return must(close(recipe));
+}
+
+export interface ItemPlan {
+  readonly exercise: ExerciseKey;
+  readonly course: Course;
+}
+
+export interface ProgramPlan {
+  readonly name: string;
+  readonly items: readonly ItemPlan[];
+}
+
+function course(
+  start: number,
+  target: number,
+  step: number,
+  dosage: Course['dosage'] = { kind: 'minutes', amount: 3 },
+  clean = 3,
+): Course {
+  return { ladder: { kind: 'fixed', start, target, step }, dosage, rule: { clean, lost: 2 } };
+}
+
+export const PROGRAMS: readonly ProgramPlan[] = [
+  {
+    name: 'First coordination',
+    items: [
+      { exercise: 'snareOverFoot', course: course(60, 90, 5) },
+      { exercise: 'bassUnderEighths', course: course(60, 100, 5) },
+      { exercise: 'bassSyncopated', course: course(50, 80, 5) },
+    ],
+  },
+  {
+    name: 'Ride and answer',
+    items: [
+      { exercise: 'rideQuarters', course: course(80, 140, 10) },
+      { exercise: 'rideShortLong', course: course(70, 120, 5) },
+      { exercise: 'rideUpbeats', course: course(60, 110, 5, { kind: 'bars', amount: 32 }) },
+    ],
+  },
+  {
+    name: 'Cells for the revue',
+    items: [
+      { exercise: 'cellsTwoFour', course: course(60, 100, 5) },
+      { exercise: 'cellsTail', course: course(55, 90, 5) },
+      {
+        exercise: 'cellsLate',
+        course: course(50, 80, 3, { kind: 'repetitions', amount: 24 }, 2),
+      },
+    ],
+  },
+  {
+    name: 'Feet that run',
+    items: [
+      { exercise: 'doubleBass', course: course(70, 120, 5, { kind: 'minutes', amount: 2 }) },
+      { exercise: 'sambaSnare', course: course(60, 100, 4) },
+    ],
+  },
+  {
+    name: 'Pit grooves',
+    items: [
+      { exercise: 'claveFeet', course: course(60, 100, 5) },
+      { exercise: 'sixteenthsBass', course: course(60, 96, 4, { kind: 'minutes', amount: 2 }) },
+    ],
+  },
+];
+
+/** How a made-up student practises. `reach`: the tempo they could play at the start, as a share of
+ * each ladder's way; `gain`: bpm won by a try; `walls`: exercises that stay out of reach above a
+ * tempo; `daysAWeek`: how often they practise. */
+export interface StudentPlan {
+  readonly name: string;
+  readonly about: string;
+  readonly program: string;
+  readonly daysAWeek: number;
+  readonly roundsADay: number;
+  readonly reach: number;
+  readonly gain: number;
+  readonly walls: Partial<Record<ExerciseKey, number>>;
+  readonly suffers: readonly (readonly [SufferingId, Limb | null])[];
+}
+
+export const STUDENTS: readonly StudentPlan[] = [
+  {
+    name: 'Bruno',
+    about: 'adult beginner; full kit at home, quiet after eight',
+    program: 'First coordination',
+    daysAWeek: 4,
+    roundsADay: 1,
+    reach: 0.15,
+    gain: 0.35,
+    walls: {},
+    suffers: [
+      ['followed', 'RF'],
+      ['count', null],
+      ['pushed', null],
+    ],
+  },
+  {
+    name: 'Pia',
+    about: '14, left-handed, mirrored kit; plays the revue',
+    program: 'Cells for the revue',
+    daysAWeek: 5,
+    roundsADay: 1,
+    reach: 0.3,
+    gain: 0.42,
+    walls: {},
+    suffers: [
+      ['accents', null],
+      ['seam', null],
+      ['weak-hand', 'RH'],
+    ],
+  },
+  {
+    name: 'Walter',
+    about: 'retired, loves jazz; pad on weekdays, kit on Sundays',
+    program: 'Ride and answer',
+    daysAWeek: 6,
+    roundsADay: 1,
+    reach: 0.35,
+    gain: 0.25,
+    walls: {},
+    suffers: [
+      ['dragged', null],
+      ['uneven', null],
+      ['crept-in', 'RF'],
+    ],
+  },
+  {
+    name: 'Deniz',
+    about: 'double pedal, strong feet; wants even 16ths',
+    program: 'Feet that run',
+    daysAWeek: 4,
+    roundsADay: 2,
+    reach: 0.4,
+    gain: 0.3,
+    walls: {},
+    suffers: [
+      ['tense', null],
+      ['uneven', null],
+      ['flam', 'LF'],
+    ],
+  },
+  {
+    name: 'Lotte',
+    about: 'plays in the pit already; stuck on the clave since weeks',
+    program: 'Pit grooves',
+    daysAWeek: 4,
+    roundsADay: 2,
+    reach: 0.2,
+    gain: 0.3,
+    walls: { claveFeet: 68 },
+    suffers: [
+      ['followed', 'LF'],
+      ['seam', null],
+      ['flam', 'RF'],
+    ],
+  },
+];

@@ -1,0 +1,163 @@
+import { must } from '@/core/issue';
+import { dosageBars, type Course, type Verdict } from '@/core/ladder';
+import { expand } from '@/core/recipe';
+import type {
+  AssignmentId,
+  ExerciseId,
+  PersonId,
+  ProgramId,
+  SessionId,
+  StandItem,
+  Viewer,
+} from '@/core/studio';
+import { tempoFor, ticksToSeconds } from '@/core/time';
+import { newId, type Context } from '../context';
+import { saveExercise } from '../exercises';
+import { getToday, logSuffered, logTry } from '../practice';
+import { addItem, createProgram, giveProgram } from '../programs';
+import { addStudent, openStudio, viewerOf } from '../studios';
+import {
+  EXERCISES,
+  PROGRAMS,
+  recipeOf,
+  STUDENTS,
+  STUDIO,
+  type ExerciseKey,
+  type StudentPlan,
+} from './data';
+import { seeded } from './random';
+
+const DAY_MS = 24 * 3600 * 1000;
+const WEEKS = 6;
+const SEED = 2016;
+
+/** How many bpm around the edge of what they can play a student is unsure. */
+const DOUBT_BPM = 4;
+
+/** Fills an empty file with the demo studio and six weeks of practice that end yesterday. All goes
+ * through the use cases, with a clock of its own; the same instant gives the same log.
+ * @param endMs now, epoch ms */
+export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
+  let clock = endMs - WEEKS * 7 * DAY_MS;
+  const context: Context = { db, now: () => clock };
+  db.transaction(() => {
+    const teacher = viewerFor(context, must(openStudio(context, { ...STUDIO, zone })));
+    const programs = makePrograms(context, teacher, () => (clock += 1000));
+    const starts = clock;
+    STUDENTS.forEach((plan, index) => {
+      clock = starts + index * 60_000;
+      const student = must(addStudent(context, teacher, plan));
+      const program = programs.get(plan.program);
+      if (program) must(giveProgram(context, teacher, program, student));
+      practise(context, plan, viewerFor(context, student), seeded(SEED + index), (at) => {
+        clock = at;
+      });
+    });
+  });
+
+  function practise(
+    of: Context,
+    plan: StudentPlan,
+    viewer: Viewer,
+    random: () => number,
+    setClock: (at: number) => void,
+  ): void {
+    const firstDay = Math.floor((endMs - WEEKS * 7 * DAY_MS) / DAY_MS) + 1;
+    const reach = new Map<string, number>();
+    for (let day = firstDay; (day + 1) * DAY_MS < endMs; day += 1) {
+      if (random() > plan.daysAWeek / 7) continue;
+      let at = day * DAY_MS + (16 + random() * 3) * 3600 * 1000;
+      const session = newId<'session'>(of);
+      for (let round = 0; round < plan.roundsADay; round += 1) {
+        for (const item of must(getToday(of, viewer))) {
+          setClock(Math.round(at));
+          at += playOnce(of, viewer, plan, item, session, reach, random) + 40_000;
+        }
+      }
+    }
+  }
+}
+
+function viewerFor(context: Context, person: PersonId): Viewer {
+  const found = viewerOf(context, person);
+  if (!found) throw new Error('the person that was just made is not there');
+  const { name: _, ...viewer } = found;
+  return viewer;
+}
+
+function makePrograms(
+  context: Context,
+  teacher: Viewer,
+  later: () => void,
+): ReadonlyMap<string, ProgramId> {
+  const exercises = new Map<ExerciseKey, ExerciseId>();
+  for (const key of Object.keys(EXERCISES) as ExerciseKey[]) {
+    const plan = EXERCISES[key];
+    later();
+    const input = { id: null, name: plan.name, recipe: recipeOf(plan) };
+    exercises.set(key, must(saveExercise(context, teacher, input)).id);
+  }
+  return new Map(
+    PROGRAMS.map((plan) => {
+      later();
+      const program = must(createProgram(context, teacher, plan.name));
+      for (const item of plan.items) {
+        const exercise = exercises.get(item.exercise);
+        if (exercise) must(addItem(context, teacher, program, exercise, item.course));
+      }
+      return [plan.name, program] as const;
+    }),
+  );
+}
+
+/** One try and what suffered in it. @returns ms that it took */
+function playOnce(
+  context: Context,
+  viewer: Viewer,
+  plan: StudentPlan,
+  stand: StandItem,
+  sessionId: SessionId,
+  reaches: Map<string, number>,
+  random: () => number,
+): number {
+  const { item, state } = stand;
+  const key = keyOf(item.exercise.name);
+  const wall = (key && plan.walls[key]) ?? Infinity;
+  const before = reaches.get(item.id) ?? startReach(item.course, plan);
+  const reach = Math.min(wall, before + plan.gain * (0.5 + random()));
+  reaches.set(item.id, reach);
+  const verdict = judge(state.bpm - reach, random);
+  const exercise = must(expand(item.exercise.recipe));
+  const tempo = tempoFor(exercise.meter, state.bpm);
+  const bars = dosageBars(item.course.dosage, exercise, tempo);
+  const seconds = ticksToSeconds(bars * exercise.barTicks, tempo);
+  const id = newId<'entry'>(context);
+  const assignmentId: AssignmentId = stand.assignmentId;
+  const entry = { id, sessionId, assignmentId, itemId: item.id, bpm: state.bpm, verdict };
+  must(logTry(context, viewer, { ...entry, bars, seconds }));
+  const suffers = plan.suffers[Math.floor(random() * plan.suffers.length)];
+  if (verdict !== 'clean' && suffers && random() < 0.8) {
+    const [what, limb] = suffers;
+    must(logSuffered(context, viewer, { id: newId(context), tryId: id, what, limb }));
+  }
+  return seconds * 1000;
+}
+
+function keyOf(name: string): ExerciseKey | null {
+  const found = (Object.keys(EXERCISES) as ExerciseKey[]).find(
+    (key) => EXERCISES[key].name === name,
+  );
+  return found ?? null;
+}
+
+function startReach({ ladder }: Course, plan: StudentPlan): number {
+  return ladder.start + plan.reach * (ladder.target - ladder.start);
+}
+
+/** @param over bpm beyond what the student can play; negative is within reach */
+function judge(over: number, random: () => number): Verdict {
+  const clean = 1 / (1 + Math.exp(over / DOUBT_BPM));
+  const drawn = random();
+  if (drawn < clean * 0.94) return 'clean';
+  return drawn < clean + (1 - clean) * 0.45 ? 'shaky' : 'lost';
+}

@@ -1,0 +1,54 @@
+'use client';
+
+import { clsx } from 'clsx';
+import { useEffect, useState, type ReactNode } from 'react';
+
+/** A full-width band for knuckle, finger or pedal. */
+export function Band({
+  children,
+  onPress,
+  main = false,
+  marked = false,
+  className,
+}: {
+  children: ReactNode;
+  onPress: () => void;
+  main?: boolean;
+  /** Where the left pedal has stepped to. */
+  marked?: boolean;
+  className?: string;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={onPress}
+      data-marked={marked || undefined}
+      className={clsx(
+        'flex w-full items-center justify-center gap-5 rounded-sm px-4',
+        main ? 'bg-warm text-warm-ink' : 'border-2 border-line bg-sheet',
+        marked && 'outline-6 -outline-offset-6 outline-warm',
+        className,
+      )}
+    >
+      {children}
+    </button>
+  );
+}
+
+/** A bar that empties while nobody presses; calls back once when it is empty. */
+export function Patience({ seconds, onOver }: { seconds: number; onOver: () => void }) {
+  const [left, setLeft] = useState(seconds);
+  useEffect(() => {
+    const timer = setInterval(() => setLeft((now) => now - 1), 1000);
+    return () => clearInterval(timer);
+  }, []);
+  useEffect(() => {
+    if (left <= 0) onOver();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the time is up
+  }, [left <= 0]);
+  return (
+    <div className="h-2 w-full bg-faint" role="timer" aria-label={`${left} seconds to answer`}>
+      <div className="h-full bg-soft" style={{ width: `${(100 * left) / seconds}%` }} />
+    </div>
+  );
+}

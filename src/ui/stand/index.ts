@@ -1,0 +1,1 @@
+export { Stand } from './stand';

@@ -1,0 +1,1 @@
+export { Today } from './today';
