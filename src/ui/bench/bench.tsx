@@ -30,7 +30,7 @@ import { attempt, Button, Choice, Trouble, type Option } from '../base';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
 import { historyReducer, isSaved, startHistory, type Draft } from './draft';
-import { useAddress } from './address';
+import { useAddress, useRecipeOfAddress } from './address';
 import { ReadbackPanel } from './readback-panel';
 import { SentenceEditor } from './sentence-editor';
 import { Transport, type TransportSettings } from './transport';
@@ -104,6 +104,7 @@ export function Bench({
       dispatch({ kind: 'edit', change: { recipe: next }, about }),
     [],
   );
+  useRecipeOfAddress(first, edit);
   const settle = useCallback(() => dispatch({ kind: 'settle' }), []);
 
   function togglePlay() {
@@ -187,7 +188,7 @@ export function Bench({
     <div className="flex h-full min-h-0 flex-col">
       <header className="flex flex-wrap items-center gap-x-2 gap-y-1 px-4 pt-3 pb-1">
         <input
-          aria-label="Name"
+          aria-label="Exercise name"
           className="title-field min-w-0 flex-1 font-serif text-xl"
           placeholder={nothing ? 'New exercise' : suggestName(recipe)}
           maxLength={80}

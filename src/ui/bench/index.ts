@@ -1,4 +1,3 @@
-export { addressKey } from './address-key';
-export { BenchRoom } from './bench-room';
+export { Bench } from './bench';
 export type { BenchActions } from './bench';
 export type { Draft } from './draft';

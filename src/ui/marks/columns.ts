@@ -33,13 +33,16 @@ const LEAD = 15;
 /** Narrowest column that still holds a mark. */
 const NARROWEST = 19;
 
+/** A column may be this much narrower before a row counts as too tight. */
+const ALMOST = 0.97;
+
 /** How wide things may be, all in CSS px. */
 export interface Room {
   readonly width: number;
   /** Kept free at the left for names and clef. */
   readonly gutter: number;
-  /** Least width of the narrowest column. */
-  readonly narrowest?: number;
+  /** How large the marks are drawn; 1 is the size at the desk. */
+  readonly scale?: number;
   /** Breaks every bar in two, at the beat nearest to its middle. */
   readonly halves?: boolean;
 }
@@ -47,17 +50,17 @@ export interface Room {
 /** Breaks an exercise into rows that fit the room. */
 export function systemsOf(
   exercise: Exercise,
-  { width, gutter, narrowest = NARROWEST, halves = false }: Room,
+  { width, gutter, scale = 1, halves = false }: Room,
 ): readonly System[] {
   const room = Math.max(60, width - gutter);
   const parts = partsOf(exercise, halves);
-  const perSystem = halves ? 1 : barsThatFit(exercise, room, narrowest);
+  const perSystem = halves ? 1 : barsThatFit(exercise, room, scale);
   const boxWidth = room / Math.min(perSystem, parts.length);
   const systems: System[] = [];
   for (let first = 0; first < parts.length; first += perSystem) {
     const bars = parts.slice(first, first + perSystem).map((part, index): BarBox => {
       const edge = gutter + index * boxWidth;
-      return { ...part, edge, left: edge + LEAD, right: edge + boxWidth };
+      return { ...part, edge, left: edge + LEAD * scale, right: edge + boxWidth };
     });
     systems.push({ bars, width: gutter + bars.length * boxWidth });
   }
@@ -76,18 +79,18 @@ function partsOf(exercise: Exercise, halves: boolean): readonly Part[] {
   ).flat();
 }
 
-/** Width of the narrowest column of any row. */
-export function narrowestColumn(exercise: Exercise, systems: readonly System[]): number {
+/** Whether every column is wide enough for marks of this size. */
+export function holdsMarks(exercise: Exercise, systems: readonly System[], scale: number): boolean {
   const widths = systems.flatMap((system) =>
     system.bars.flatMap((box) => {
       const places = columnsIn(box, exercise).map((column) => column.x);
       return [...places, box.right].slice(1).map((x, index) => x - (places[index] ?? 0));
     }),
   );
-  return Math.min(...widths);
+  return Math.min(...widths) >= NARROWEST * scale * ALMOST;
 }
 
-function barsThatFit(exercise: Exercise, room: number, narrowest: number): number {
+function barsThatFit(exercise: Exercise, room: number, scale: number): number {
   let gap: number = exercise.barTicks;
   for (let bar = 0; bar < exercise.bars; bar += 1) {
     const places = [...columnsOfBar(exercise, bar), exercise.barTicks];
@@ -95,7 +98,7 @@ function barsThatFit(exercise: Exercise, room: number, narrowest: number): numbe
       gap = Math.min(gap, place - (places[index] ?? 0));
     });
   }
-  const most = Math.floor(room / (LEAD + (narrowest * exercise.barTicks) / gap));
+  const most = Math.floor(room / scale / (LEAD + (NARROWEST * exercise.barTicks) / gap));
   return [8, 4, 2].find((count) => count <= most && count <= exercise.bars * 2) ?? 1;
 }
 

@@ -1,4 +1,4 @@
-export { narrowestColumn, systemsOf } from './columns';
+export { holdsMarks, systemsOf } from './columns';
 export { Lanes, lanesHeight } from './lanes';
 export { LimbSign } from './limb-sign';
 export { Mark } from './mark';

@@ -5,7 +5,7 @@ import type { Exercise } from '@/core/recipe';
 import {
   Lanes,
   lanesHeight,
-  narrowestColumn,
+  holdsMarks,
   systemsOf,
   useSize,
   type Subscribe,
@@ -15,7 +15,6 @@ import {
 const LARGEST = 3.2;
 const SMALLEST = 0.8;
 const STEP = 0.2;
-const NARROWEST = 19;
 const NAMES = 96;
 
 /** The pattern as large as its place allows; bars break in two where that makes them larger. */
@@ -43,7 +42,7 @@ function fit(
     for (const halves of [false, true]) {
       const systems = systemsAt(exercise, width, scale, halves);
       const tall = systems.length * (lanesHeight(exercise, 'voices', scale) + 12 * scale);
-      if (tall <= height && narrowestColumn(exercise, systems) >= NARROWEST * scale * 0.97) {
+      if (tall <= height && holdsMarks(exercise, systems, scale)) {
         return { systems, scale };
       }
     }
@@ -55,7 +54,7 @@ function systemsAt(exercise: Exercise, width: number, scale: number, halves: boo
   return systemsOf(exercise, {
     width,
     gutter: NAMES * scale,
-    narrowest: NARROWEST * scale,
+    scale,
     halves,
   });
 }

@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { fail, type Result } from '@/core/issue';
 import { close, readRecipe } from '@/core/recipe';
@@ -21,9 +20,7 @@ export async function save(input: unknown): Promise<Result<SavedExercise>> {
   if (!read.ok) return read;
   const closed = close(read.value);
   if (!closed.ok) return closed;
-  const saved = saveExercise(context, viewer, { id, name, recipe: closed.value });
-  if (saved.ok) revalidatePath('/programs', 'layout');
-  return saved;
+  return saveExercise(context, viewer, { id, name, recipe: closed.value });
 }
 
 const addSchema = z.union([
@@ -44,7 +41,5 @@ export async function addToProgram(
     'id' in to ? { ok: true, value: to.id } : createProgram(context, viewer, to.name);
   if (!made.ok) return made;
   const added = addItem(context, viewer, made.value, exercise.data);
-  if (!added.ok) return added;
-  revalidatePath('/programs', 'layout');
-  return made;
+  return added.ok ? made : added;
 }

@@ -4,7 +4,7 @@ import { blankRecipe, readLink } from '@/core/recipe';
 import { parseId } from '@/core/studio';
 import { bpm, parseBpm } from '@/core/time';
 import { getExercise, listPrograms } from '@/server';
-import { addressKey, BenchRoom, type Draft } from '@/ui/bench';
+import { Bench, type Draft } from '@/ui/bench';
 import { teacherVisit } from '../../viewer';
 import { addToProgram, save } from './actions';
 
@@ -39,8 +39,8 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   if (!tempo.ok) issues.push(...tempo.issues);
   const programs = listPrograms(context, viewer);
   return (
-    <BenchRoom
-      address={addressKey(text('x'), text('r'))}
+    <Bench
+      key={`${text('x')} ${text('r')}`}
       draft={draft}
       saved={original.id === null ? null : original}
       tempo={tempo.ok ? tempo.value : bpm(80)}

@@ -1,0 +1,101 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Mivvel on its own database file. */
+export class App {
+  #server: ChildProcess | null = null;
+  #port = 0;
+
+  constructor(readonly folder: string) {}
+
+  get url(): string {
+    return `http://localhost:${this.#port}`;
+  }
+
+  /** Starts it, on the same port again after a crash. */
+  async start(): Promise<void> {
+    if (this.#port === 0) this.#port = await freePort();
+    const server = spawn('node_modules/.bin/next', ['start', '-p', String(this.#port)], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, MIVVEL_DATA: this.folder, NEXT_TELEMETRY_DISABLED: '1' },
+    });
+    this.#server = server;
+    await new Promise<void>((resolve, reject) => {
+      server.stdout?.on('data', (chunk) => String(chunk).includes('Ready') && resolve());
+      server.on('exit', () => reject(new Error('Mivvel did not start')));
+    });
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+    const server = this.#server;
+    this.#server = null;
+    if (!server || server.exitCode !== null) return;
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill(signal);
+    await gone;
+  }
+}
+
+async function freePort(): Promise<number> {
+  const server = createServer();
+  await new Promise<void>((resolve) => server.listen(0, resolve));
+  const { port } = server.address() as AddressInfo;
+  await new Promise((resolve) => server.close(resolve));
+  return port;
+}
+
+/** Every test has Mivvel to itself. `demo`: start from the demo studio instead of an empty file. */
+export const test = base.extend<{ demo: boolean; app: App }>({
+  demo: [false, { option: true }],
+  app: async ({ demo }, provide) => {
+    const folder = mkdtempSync(join(tmpdir(), 'mivvel-e2e-'));
+    if (demo) copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'mivvel.sqlite'));
+    const app = new App(folder);
+    await app.start();
+    await provide(app);
+    await app.stop();
+    rmSync(folder, { recursive: true, force: true });
+  },
+  baseURL: async ({ app }, provide) => provide(app.url),
+});
+
+export { expect };
+
+/** Opens a new studio as its teacher. */
+export async function openStudio(page: Page, studio = 'Mole End', teacher = 'Ada'): Promise<void> {
+  await page.goto('/');
+  const other = page.getByRole('button', { name: 'Open another studio' });
+  if (await other.isVisible()) await other.click();
+  await page.getByLabel('Studio').fill(studio);
+  await page.getByLabel('Your name').fill(teacher);
+  await page.getByRole('button', { name: 'Open', exact: true }).click();
+  await page.waitForURL('**/students');
+}
+
+/** Looks as somebody of the start page. */
+export async function lookAs(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: new RegExp(`^${name} `) }).click();
+  await page.waitForURL(/bench|today/);
+}
+
+/** Changes a phrase of the sentence by typing. */
+export async function phrase(page: Page, label: string | RegExp, typed: string): Promise<void> {
+  const name = typeof label === 'string' ? new RegExp(`^${label}:`) : label;
+  await page.getByRole('button', { name }).last().focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type(typed);
+  await page.keyboard.press('Enter');
+}
+
+/** Takes sound out of the browser and its clock in hand, so that minutes pass at once. */
+export async function holdClock(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(window, 'AudioContext');
+  });
+  await page.clock.install();
+}

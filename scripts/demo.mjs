@@ -1,0 +1,41 @@
+// Everything from nothing to a running demo: install, build, migrate, seed, start.
+import { spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { bin, QUIET, ROOT, run, stop } from './lib/run.mjs';
+
+const FIRST_PORT = 3000;
+
+function isFree(port) {
+  return new Promise((resolve) => {
+    const server = createServer()
+      .once('error', () => resolve(false))
+      .once('listening', () => server.close(() => resolve(true)))
+      .listen(port);
+  });
+}
+
+async function freePort(from) {
+  for (let port = from; port < from + 1000; port += 1) if (await isFree(port)) return port;
+  return stop(`No free port from ${from} up.`);
+}
+
+await ensureInstalled();
+await ensureBuilt();
+if ((await run(bin('tsx'), ['scripts/seed.ts'])) !== 0) {
+  stop('The demo data could not be made; is the data folder writable? MIVVEL_DATA chooses it.');
+}
+const port = await freePort(FIRST_PORT);
+const server = spawn(bin('next'), ['start', '-p', String(port)], {
+  cwd: ROOT,
+  stdio: ['ignore', 'pipe', 'inherit'],
+  env: { ...process.env, ...QUIET },
+});
+server.stdout.on('data', (chunk) => {
+  if (String(chunk).includes('Ready')) {
+    console.log(`Mivvel is ready: http://localhost:${port}  (Ctrl C stops it)`);
+  }
+});
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+server.on('exit', (code) => process.exit(code ?? 0));

@@ -1,0 +1,66 @@
+// Everything that has to hold: lint, format, types, unit tests, then the app in a real browser.
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { bin, run } from './lib/run.mjs';
+
+const reports = mkdtempSync(join(tmpdir(), 'mivvel-reports-'));
+const total = { passed: 0, failed: 0 };
+
+async function step(name, command, args, env) {
+  console.log(`\n— ${name}`);
+  const code = await run(command, args, env);
+  if (code !== 0) console.log(`— ${name} failed`);
+  return code === 0;
+}
+
+/** A step that passes or fails as a whole. */
+async function check(...step_) {
+  total[(await step(...step_)) ? 'passed' : 'failed'] += 1;
+}
+
+function readReport(file) {
+  try {
+    return JSON.parse(readFileSync(join(reports, file), 'utf8'));
+  } catch {
+    return null;
+  }
+}
+
+/** Adds a runner's own numbers; a runner that failed without any counts as one failure. */
+function add(fine, passed = 0, failed = 0) {
+  total.passed += passed;
+  total.failed += fine ? failed : Math.max(1, failed);
+}
+
+await ensureInstalled();
+await ensureChromium();
+await check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+await step('route types', bin('next'), ['typegen']);
+await check('types', bin('tsc'), ['--noEmit']);
+await check('types of the core', bin('tsc'), ['--noEmit', '-p', 'src/core']);
+
+const unitFile = join(reports, 'unit.json');
+const unitFine = await step('unit tests', bin('vitest'), [
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  `--outputFile.json=${unitFile}`,
+]);
+const unit = readReport('unit.json');
+add(unitFine, unit?.numPassedTests, unit?.numFailedTests);
+
+await ensureBuilt();
+const browserFine = await step('browser tests', bin('playwright'), ['test'], {
+  PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json'),
+});
+const browser = readReport('browser.json')?.stats;
+add(browserFine, (browser?.expected ?? 0) + (browser?.flaky ?? 0), browser?.unexpected);
+
+rmSync(reports, { recursive: true, force: true });
+console.log(`\n${total.passed} passed, ${total.failed} failed`);
+process.exit(total.failed === 0 ? 0 : 1);
