@@ -85,10 +85,9 @@ export function logTry(context: Context, viewer: Viewer, input: TryInput): Resul
   if (sessionOf !== null && sessionOf !== viewer.personId) {
     return fail({ code: 'not-yours', path: ['session'], what: 'session' });
   }
-  const exercise = queries.findExercise(db, viewer.studioId, item.exerciseId);
   queries.insertTry(
     db,
-    { ...input, hash: exercise?.hash ?? '' },
+    { ...input, hash: queries.findExerciseHash(db, item.exerciseId) },
     {
       studioId: viewer.studioId,
       studentId: viewer.personId,
@@ -96,18 +95,11 @@ export function logTry(context: Context, viewer: Viewer, input: TryInput): Resul
       day: practiceDay(context, viewer),
     },
   );
-  const records = itemRecords(context, viewer.personId, viewer);
-  const index = records.findIndex(
-    (one) => one.item.id === input.itemId && one.assignmentId === input.assignmentId,
-  );
-  const record = records[index];
-  if (!record) return fail({ code: 'not-found', path: ['item'], what: 'item' });
-  const next = records[(index + 1) % records.length];
-  return ok({
-    state: record.state,
-    reason: record.reason,
-    next: next && next !== record ? next.item.id : null,
-  });
+  const course = queries.findCourse(db, input.itemId);
+  if (!course) return fail({ code: 'not-found', path: ['item'], what: 'item' });
+  const log = queries.listTries(db, viewer.personId, input.itemId);
+  const state = replay(course.ladder, course.rule, log);
+  return ok({ state, reason: reasonText(state, course.rule) });
 }
 
 /** Adds what suffered to a try that is stored. Safe to send twice. */

@@ -146,5 +146,4 @@ export type SufferedInput = z.infer<typeof sufferedInputSchema>;
 export interface StoredTry {
   readonly state: LadderState;
   readonly reason: string;
-  readonly next: ItemId | null;
 }

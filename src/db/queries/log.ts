@@ -2,6 +2,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import type {
   Day,
   EntryId,
+  ItemId,
   LoggedTry,
   PersonId,
   SessionId,
@@ -85,12 +86,17 @@ export function findSessionStudent(db: Db, id: SessionId): PersonId | null {
   );
 }
 
-/** All tries of a student, oldest first. */
-export function listTries(db: Db, studentId: PersonId): LoggedTry[] {
+/** All tries of a student, or those of one item, oldest first. */
+export function listTries(db: Db, studentId: PersonId, itemId?: ItemId): LoggedTry[] {
   const rows = db
     .select()
     .from(logEntry)
-    .where(eq(logEntry.studentId, studentId))
+    .where(
+      and(
+        eq(logEntry.studentId, studentId),
+        itemId === undefined ? undefined : eq(logEntry.itemId, itemId),
+      ),
+    )
     .orderBy(asc(logEntry.at), asc(logEntry.id))
     .all();
   const suffered = new Map<EntryId, Suffered[]>();

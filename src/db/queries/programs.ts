@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull, max } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull, max } from 'drizzle-orm';
 import { advanceRuleSchema, dosageSchema, ladderSchema, type Course } from '@/core/ladder';
 import type {
   AssignmentId,
@@ -65,12 +65,33 @@ export function listItems(db: Db, programId: ProgramId): ProgramItem[] {
     .map((row) => ({
       id: row.item.id,
       exercise: savedExerciseOf(row.exercise),
-      course: {
-        ladder: ladderSchema.parse(row.ladder.ladder),
-        dosage: dosageSchema.parse(row.ladder.dosage),
-        rule: advanceRuleSchema.parse(row.ladder.rule),
-      },
+      course: courseOf(row.ladder),
     }));
+}
+
+/** How many items every program of a studio has, removed ones left out. */
+export function countItems(db: Db, studioId: StudioId): ReadonlyMap<ProgramId, number> {
+  const rows = db
+    .select({ programId: programItem.programId, items: count() })
+    .from(programItem)
+    .where(and(eq(programItem.studioId, studioId), isNull(programItem.removedAt)))
+    .groupBy(programItem.programId)
+    .all();
+  return new Map(rows.map((row) => [row.programId, row.items]));
+}
+
+function courseOf(row: Pick<typeof ladder.$inferSelect, 'ladder' | 'dosage' | 'rule'>): Course {
+  return {
+    ladder: ladderSchema.parse(row.ladder),
+    dosage: dosageSchema.parse(row.dosage),
+    rule: advanceRuleSchema.parse(row.rule),
+  };
+}
+
+/** The course of an item, also of a removed one. */
+export function findCourse(db: Db, itemId: ItemId): Course | null {
+  const row = db.select().from(ladder).where(eq(ladder.itemId, itemId)).get();
+  return row ? courseOf(row) : null;
 }
 
 /** The program that an item belongs to, removed items included. */

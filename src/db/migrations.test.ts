@@ -1,0 +1,70 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { describe, expect, it } from 'vitest';
+import { openDb } from './open';
+
+const FOLDER = join(process.cwd(), 'src/db/migrations');
+
+interface Journal {
+  readonly entries: readonly { readonly tag: string }[];
+}
+
+const journal = JSON.parse(readFileSync(join(FOLDER, 'meta/_journal.json'), 'utf8')) as Journal;
+
+/** A file as it was after the first so many migrations. */
+function fileAfter(count: number): Database.Database {
+  const db = new Database(':memory:');
+  for (const { tag } of journal.entries.slice(0, count)) {
+    const sql = readFileSync(join(FOLDER, `${tag}.sql`), 'utf8');
+    for (const statement of sql.split('--> statement-breakpoint')) db.exec(statement);
+  }
+  return db;
+}
+
+const ENTRY = `
+  insert into studio values ('s', 'Mole End', 'UTC');
+  insert into person (id, studio_id, role, name) values ('p', 's', 'student', 'Ines');
+  insert into exercise (id, studio_id, name, recipe, hash, updated_at)
+    values ('x', 's', 'Cells', '{}', 'h', 1);
+  insert into program (id, studio_id, name, created_at) values ('g', 's', 'Autumn', 1);
+  insert into program_item (id, studio_id, program_id, exercise_id, position)
+    values ('i', 's', 'g', 'x', 0);
+  insert into assignment (id, studio_id, program_id, student_id, given_at)
+    values ('a', 's', 'g', 'p', 1);
+  insert into session (id, studio_id, student_id, started_at, day)
+    values ('t', 's', 'p', 1, '2026-01-01');
+  insert into log_entry
+    (id, studio_id, student_id, assignment_id, item_id, session_id, kind, at, day, bpm, verdict)
+    values ('e', 's', 'p', 'a', 'i', 't', 'try', 1, '2026-01-01', 60, 'clean');
+`;
+
+const REWRITE = "update log_entry set verdict = 'lost' where id = 'e'";
+
+describe('migrations', () => {
+  it('0000 start: an empty file has all tables afterwards', () => {
+    const tables = "select name from sqlite_master where type = 'table'";
+    expect(fileAfter(0).prepare(tables).all()).toEqual([]);
+    const names = fileAfter(1).prepare(tables).pluck().all();
+    for (const name of ['studio', 'person', 'exercise', 'program', 'ladder', 'log_entry']) {
+      expect(names).toContain(name);
+    }
+  });
+
+  it('0001 append-only log: entries could be rewritten before, not after', () => {
+    const before = fileAfter(1);
+    before.exec(ENTRY);
+    expect(before.prepare(REWRITE).run().changes).toBe(1);
+    const after = fileAfter(2);
+    after.exec(ENTRY);
+    expect(() => after.prepare(REWRITE).run()).toThrow('append-only');
+    expect(after.prepare("delete from log_entry where id = 'e'").run().changes).toBe(1);
+  });
+
+  it('opening a file brings it up to date, and again changes nothing', () => {
+    const { $client } = openDb(':memory:');
+    expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({
+      n: journal.entries.length,
+    });
+  });
+});

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest';
+import { must } from '@/core/issue';
+import { expand } from '@/core/recipe';
+import { openDb } from '@/db';
+import { getRecord, listDoors, listStudents, viewerOf } from '..';
+import { EXERCISES, recipeOf } from './data';
+import { seedDemo } from '.';
+
+const NOW = Date.UTC(2026, 1, 20, 9);
+
+function seeded() {
+  const db = openDb(':memory:');
+  seedDemo(db, NOW, 'Europe/Lisbon');
+  const context = { db, now: () => NOW };
+  const [door] = listDoors(context);
+  const teacher = door?.people[0] && viewerOf(context, door.people[0].id);
+  if (!door || !teacher) throw new Error('no studio');
+  return { context, teacher, door };
+}
+
+describe('the demo studio', () => {
+  it.each(Object.entries(EXERCISES))('%s can be played', (_, plan) => {
+    expect(expand(recipeOf(plan)).ok).toBe(true);
+  });
+
+  it('has a past of six weeks, never a future, and one who is stuck', () => {
+    const { context, teacher } = seeded();
+    const rows = must(listStudents(context, teacher));
+    expect(rows).toHaveLength(5);
+    for (const { student } of rows) {
+      const tries = must(getRecord(context, teacher, student.id)).items.flatMap((one) => one.tries);
+      expect(tries.length).toBeGreaterThan(40);
+      for (const one of tries) expect(one.at).toBeLessThan(NOW);
+    }
+    const stuck = rows.find((row) => row.student.name === 'Lotte')?.stuck.join(' ');
+    expect(stuck).toContain('Clave against hats on the upbeats: not past');
+  });
+
+  it('comes out the same every time', () => {
+    const verdicts = () => {
+      const { context } = seeded();
+      const all = 'select verdict, bpm, at from log_entry order by at, student_id';
+      return context.db.$client.prepare(all).all();
+    };
+    expect(verdicts()).toEqual(verdicts());
+  });
+}, 60_000);

@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import { must, type Result } from '@/core/issue';
+import type { Viewer } from '@/core/studio';
+import * as server from '.';
+import type { Context } from '.';
+import { cells, smallStudio, testContext, tryOf } from './studio.fixture';
+
+type Studio = ReturnType<typeof smallStudio>;
+type UseCase = (context: Context, viewer: Viewer, of: Studio) => Result<unknown>;
+
+const typed = {
+  start: '60',
+  target: '80',
+  step: '5',
+  dosage: 'bars',
+  amount: '8',
+  clean: '3',
+  lost: '2',
+} as const;
+
+/** What only a teacher of the studio may do, each aimed at the things of one studio. */
+const TEACHERS: Readonly<Record<string, UseCase>> = {
+  listExercises: (c, v) => server.listExercises(c, v),
+  getExercise: (c, v, of) => server.getExercise(c, v, of.exercise.id),
+  saveExercise: (c, v, of) =>
+    server.saveExercise(c, v, { id: of.exercise.id, name: 'Mine', recipe: cells() }),
+  archiveExercise: (c, v, of) => server.archiveExercise(c, v, of.exercise.id, true),
+  listPrograms: (c, v) => server.listPrograms(c, v),
+  getProgram: (c, v, of) => server.getProgram(c, v, of.program),
+  createProgram: (c, v) => server.createProgram(c, v, 'New'),
+  renameProgram: (c, v, of) => server.renameProgram(c, v, of.program, 'Mine'),
+  archiveProgram: (c, v, of) => server.archiveProgram(c, v, of.program, true),
+  addItem: (c, v, of) => server.addItem(c, v, of.program, of.exercise.id),
+  setCourse: (c, v, of) => server.setCourse(c, v, of.item, typed),
+  removeItem: (c, v, of) => server.removeItem(c, v, of.item, true),
+  moveItem: (c, v, of) => server.moveItem(c, v, of.item, 1),
+  giveProgram: (c, v, of) => server.giveProgram(c, v, of.program, of.student.personId),
+  takeBack: (c, v, of) => server.takeBack(c, v, of.assignment, true),
+  listStudents: (c, v) => server.listStudents(c, v),
+  listRoster: (c, v) => server.listRoster(c, v),
+  addStudent: (c, v) => server.addStudent(c, v, { name: 'New', about: '' }),
+};
+
+/** Use cases of a teacher that name nothing of the studio they look at. */
+const OWN_STUDIO_ONLY = ['listExercises', 'listPrograms', 'createProgram'].concat([
+  'listStudents',
+  'listRoster',
+  'addStudent',
+]);
+
+describe('a student', () => {
+  it.each(Object.keys(TEACHERS))('may not %s', (name) => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    expect(TEACHERS[name]?.(context, studio.student, studio)).toMatchObject({
+      ok: false,
+      issues: [{ code: 'not-yours' }],
+    });
+  });
+
+  it('sees only their own record', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const input = { name: 'Omar', about: '' };
+    const other = must(server.addStudent(context, studio.teacher, input));
+    const { student } = studio;
+    expect(server.getRecord(context, student, student.personId).ok).toBe(true);
+    expect(server.getRecord(context, student, other)).toMatchObject({
+      issues: [{ code: 'not-yours' }],
+    });
+  });
+});
+
+describe('a teacher of another studio', () => {
+  it.each(Object.keys(TEACHERS).filter((name) => !OWN_STUDIO_ONLY.includes(name)))(
+    'finds nothing to %s',
+    (name) => {
+      const context = testContext();
+      const studio = smallStudio(context);
+      const other = smallStudio(context);
+      expect(TEACHERS[name]?.(context, other.teacher, studio)).toMatchObject({
+        ok: false,
+        issues: [{ code: 'not-found' }],
+      });
+    },
+  );
+
+  it('sees none of its exercises, programs, students or records', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const { teacher } = smallStudio(context);
+    const { db } = context;
+    expect(db.$client.prepare('select count(*) n from exercise').get()).toEqual({ n: 2 });
+    expect(must(server.listExercises(context, teacher))).toHaveLength(1);
+    expect(must(server.listPrograms(context, teacher))).toHaveLength(1);
+    expect(must(server.listRoster(context, teacher))).toHaveLength(1);
+    expect(server.getRecord(context, teacher, studio.student.personId)).toMatchObject({
+      issues: [{ code: 'not-found' }],
+    });
+  });
+});
+
+describe('a teacher', () => {
+  it('has no stand of their own', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    expect(server.getToday(context, studio.teacher).ok).toBe(false);
+    expect(server.logTry(context, studio.teacher, tryOf(context, studio)).ok).toBe(false);
+  });
+});
