@@ -1,7 +1,1 @@
-export default function Loading() {
-  return (
-    <p role="status" className="px-6 py-10 text-soft">
-      Loading…
-    </p>
-  );
-}
+export { Loading as default } from '@/ui/shell';

@@ -1,6 +1,6 @@
 'use client';
 
-import { FilePlus2, Link2, Redo2, Save, Undo2 } from 'lucide-react';
+import { Archive, FilePlus2, Link2, Redo2, Save, Undo2 } from 'lucide-react';
 import {
   useCallback,
   useDeferredValue,
@@ -26,7 +26,7 @@ import {
 } from '@/core/recipe';
 import type { ExerciseId, ProgramId, ProgramSummary, SavedExercise } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { attempt, Button, Choice, Trouble, type Option } from '../base';
+import { attempt, attemptOrSay, Button, Choice, Trouble, type Option } from '../base';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
 import { historyReducer, isSaved, startHistory, type Draft } from './draft';
@@ -41,6 +41,7 @@ export interface BenchActions {
     name: string;
     recipe: ClosedRecipe;
   }) => Promise<Result<SavedExercise>>;
+  readonly archive: (id: ExerciseId, archived: boolean) => Promise<Result<null>>;
   readonly addToProgram: (
     program: { id: ProgramId } | { name: string },
     exerciseId: ExerciseId,
@@ -116,6 +117,10 @@ export function Bench({
   }
 
   async function save(): Promise<ExerciseId | null> {
+    if (!expanded.ok) {
+      toast.error(expanded.issues.map(issueText).join(' '));
+      return null;
+    }
     setSaving('yes');
     const name = draft.name.trim() || suggestName(recipe);
     const answer = await attempt(() => actions.save({ id: draft.id, name, recipe }));
@@ -165,6 +170,22 @@ export function Bench({
     playback.stop();
   }
 
+  async function archive(id: ExerciseId) {
+    const name = draft.name;
+    const done = await attemptOrSay(() => actions.archive(id, true));
+    if (!done) return;
+    startNew();
+    toast(`Archived ${name}. Programs that use it keep it.`, {
+      action: {
+        label: 'Undo',
+        onClick: async () => {
+          const back = await attemptOrSay(() => actions.archive(id, false));
+          if (back) router.push(`/bench?x=${id}`);
+        },
+      },
+    });
+  }
+
   async function copyLink() {
     const link = new URL(`/bench?r=${writeLink(recipe)}&t=${settings.tempo}`, window.location.href);
     const copied = await attempt(async () => {
@@ -185,7 +206,8 @@ export function Bench({
   });
 
   return (
-    <div className="flex h-full min-h-0 flex-col">
+    <main className="flex h-full min-h-0 flex-col">
+      <h1 className="sr-only">{draft.name || 'Bench'}</h1>
       <header className="flex flex-wrap items-center gap-x-2 gap-y-1 px-4 pt-3 pb-1">
         <input
           aria-label="Exercise name"
@@ -210,6 +232,11 @@ export function Bench({
         <Button look="quiet" onClick={startNew}>
           <FilePlus2 size={16} aria-hidden /> new
         </Button>
+        {draft.id !== null && (
+          <Button look="quiet" onClick={() => draft.id && void archive(draft.id)}>
+            <Archive size={16} aria-hidden /> archive
+          </Button>
+        )}
         <Button look="quiet" onClick={() => void copyLink()}>
           <Link2 size={16} aria-hidden /> link
         </Button>
@@ -228,7 +255,7 @@ export function Bench({
       </header>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21.5rem]">
         <div className="min-w-0 overflow-y-auto px-4 pb-6">
-          <Trouble issues={openingIssues} />
+          {history.past.length === 0 && <Trouble issues={openingIssues} />}
           {Array.isArray(saving) && <Trouble issues={saving} />}
           <SentenceEditor
             recipe={recipe}
@@ -282,7 +309,7 @@ export function Bench({
         onChange={(change) => setSettings((now) => ({ ...now, ...change }))}
         onToggle={togglePlay}
       />
-    </div>
+    </main>
   );
 }
 

@@ -66,9 +66,9 @@ function Part({ label, children }: { label: string; children: ReactNode }) {
   const id = useId();
   return (
     <div role="group" aria-labelledby={id} className="flex gap-3">
-      <h3 id={id} className="label w-16 shrink-0 pt-0.5">
+      <h2 id={id} className="label w-16 shrink-0 pt-0.5">
         {label}
-      </h3>
+      </h2>
       <div className="min-w-0 flex-1">{children}</div>
     </div>
   );

@@ -1,3 +1,4 @@
+export { Loading } from './loading';
 export { Message } from './message';
 export { ThemeSwitch } from './theme-switch';
 export { TopBar } from './top-bar';

@@ -58,10 +58,10 @@ export interface Stand {
 }
 
 export type StandAction =
-  | { readonly kind: 'start' | 'stop' | 'skip' | 'retry' | 'again' | 'step' }
+  | { readonly kind: 'start' | 'stop' | 'skip' | 'retry' | 'drop' | 'again' | 'step' }
   | { readonly kind: 'over'; readonly bars: number; readonly seconds: number }
   | { readonly kind: 'send'; readonly entry: Entry }
-  | { readonly kind: 'stored'; readonly entry: Entry; readonly answer: StoredTry | null }
+  | { readonly kind: 'stored'; readonly answer: StoredTry | null }
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] | null }
   | { readonly kind: 'suffered'; readonly what: SufferingId | null }
   | { readonly kind: 'restore'; readonly entry: Entry };
@@ -106,12 +106,14 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
       return at(stand, { kind: 'unstored', entry: action.entry, issues: null });
     case 'retry':
       return stage.kind === 'unstored' ? at(stand, { kind: 'storing', entry: stage.entry }) : stand;
+    case 'drop':
+      return stage.kind === 'unstored' ? advance(stand) : stand;
     case 'refused':
       return stage.kind === 'storing'
         ? at(stand, { kind: 'unstored', entry: stage.entry, issues: action.issues })
         : stand;
     case 'stored':
-      return stage.kind === 'storing' ? afterStoring(stand, action.entry, action.answer) : stand;
+      return stage.kind === 'storing' ? afterStoring(stand, stage.entry, action.answer) : stand;
     case 'suffered': {
       if (stage.kind !== 'suffered') return stand;
       const { tryId } = stage;

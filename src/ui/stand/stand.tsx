@@ -22,15 +22,7 @@ import { VerdictSign } from '../marks';
 import { TempoGlyph, usePlayback } from '../play';
 import { ThemeSwitch } from '../shell';
 import { Band, Patience } from './bands';
-import {
-  asksLimb,
-  itemOf,
-  limbText,
-  standReducer,
-  startStand,
-  type Entry,
-  type Stage,
-} from './machine';
+import { asksLimb, itemOf, limbText, standReducer, startStand, type Stage } from './machine';
 import { drop, newEntryId, send, unsent } from './outbox';
 import { Pattern } from './pattern';
 import { sideOf, type Side } from './pedals';
@@ -72,7 +64,7 @@ export function Stand({
     void send(person, sending).then((sent) => {
       if (!current) return;
       if (sent.kind === 'stored') {
-        dispatch({ kind: 'stored', entry: sending, answer: sent.answer });
+        dispatch({ kind: 'stored', answer: sent.answer });
       } else {
         dispatch({ kind: 'refused', issues: sent.kind === 'refused' ? sent.issues : null });
       }
@@ -119,9 +111,9 @@ export function Stand({
     dispatch({ kind: 'send', entry: { kind: 'suffered', body } });
   }
 
-  function giveUp(entry: Entry) {
+  function giveUp() {
     drop(person);
-    dispatch({ kind: 'stored', entry, answer: null });
+    dispatch({ kind: 'drop' });
   }
 
   const take = (of: Stage) => {
@@ -286,7 +278,7 @@ export function Stand({
             Store it again
           </Band>
           {stage.issues && (
-            <Band key="without" onPress={() => giveUp(stage.entry)} className="stand-words h-24">
+            <Band key="without" onPress={giveUp} className="stand-words h-24">
               go on without it
             </Band>
           )}

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { fail, type Result } from '@/core/issue';
 import { close, readRecipe } from '@/core/recipe';
 import { idSchema, type ProgramId, type SavedExercise } from '@/core/studio';
-import { addItem, createProgram, saveExercise } from '@/server';
+import { addItem, archiveExercise, createProgram, saveExercise } from '@/server';
 import { teacherVisit } from '../../viewer';
 
 const saveSchema = z.object({
@@ -21,6 +21,12 @@ export async function save(input: unknown): Promise<Result<SavedExercise>> {
   const closed = close(read.value);
   if (!closed.ok) return closed;
   return saveExercise(context, viewer, { id, name, recipe: closed.value });
+}
+
+export async function archive(id: unknown, archived: unknown): Promise<Result<null>> {
+  const { context, viewer } = await teacherVisit();
+  const exercise = idSchema<'exercise'>().parse(id);
+  return archiveExercise(context, viewer, exercise, z.boolean().parse(archived));
 }
 
 const addSchema = z.union([

@@ -6,7 +6,7 @@ import { bpm, parseBpm } from '@/core/time';
 import { getExercise, listPrograms } from '@/server';
 import { Bench, type Draft } from '@/ui/bench';
 import { teacherVisit } from '../../viewer';
-import { addToProgram, save } from './actions';
+import { addToProgram, archive, save } from './actions';
 
 export const metadata: Metadata = { title: 'Bench' };
 
@@ -46,7 +46,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
       tempo={tempo.ok ? tempo.value : bpm(80)}
       issues={issues}
       programs={programs.ok ? programs.value : []}
-      actions={{ save, addToProgram }}
+      actions={{ save, archive, addToProgram }}
     />
   );
 }

@@ -1,0 +1,289 @@
+import { blankRecipe, toggleOstinato, writeLink } from '@/core/recipe';
+import { expect, openStudio, phrase, test } from './app';
+
+test.beforeEach(async ({ page }) => {
+  await openStudio(page);
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(page.getByText('Choose what keeps going')).toBeVisible();
+});
+
+test('jazz ride with a line as short / long reads K K S K, by keyboard alone', async ({ page }) => {
+  await page.getByRole('button', { name: /^What keeps going/ }).focus();
+  await page.keyboard.type('jazz ride, hats on 2 and 4');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Reading line').focus();
+  await page.keyboard.type('4. 4 8 4');
+  await page.keyboard.press('Escape');
+  await phrase(page, 'Interpretation', 'short / long');
+  await expect(page.getByTestId('line-reading')).toHaveText('K K S K');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 & 4');
+  await expect(page.getByTestId('count-LH')).toHaveText('&');
+  await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('swung 8ths 2:1');
+});
+
+test('lanes and staff stand in the same columns', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'rock in 16ths');
+  await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
+  const marks = page.locator('[data-voice=hat] circle');
+  await expect(marks).toHaveCount(16);
+  const heads = page.locator('.staff .vf-stavenote');
+  const centre = async (of: typeof marks, index: number) => {
+    const box = await of.nth(index).boundingBox();
+    return (box?.x ?? 0) + (box?.width ?? 0) / 2;
+  };
+  for (const index of [1, 6, 15]) {
+    const apart = (await centre(marks, index)) - (await centre(heads, index));
+    expect(Math.abs(apart)).toBeLessThan(6);
+  }
+});
+
+test('a line completes from the shipped ones', async ({ page }) => {
+  const line = page.getByLabel('Reading line');
+  await line.focus();
+  await page.keyboard.type('8r');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(line).toHaveValue('8r 4 4 8 4');
+  await expect(page.getByTestId('line-reading')).toHaveText('S S S S');
+});
+
+for (const [typed, says] of [
+  ['4. 4 9 4', 'Bar 1: “9” is not a note value.'],
+  ['4 4 4', 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
+  ['4 4 4 4 | 4 4 4 4 8', 'Bar 2 holds 9 8ths, an 8th more than a bar of 4/4.'],
+  ['3(8 8) 4 4 4', 'is not a tuplet'],
+  ['4 4 4 4~', 'has no note to hold on to'],
+] as const) {
+  test(`the line ${typed} is refused where it was typed, and kept`, async ({ page }) => {
+    const line = page.getByLabel('Reading line');
+    await line.fill('4 4 4 4');
+    await line.fill(typed);
+    const trouble = page.getByRole('group', { name: 'Play' }).getByRole('alert');
+    await expect(trouble).toContainText(says);
+    await expect(line).toHaveValue(typed);
+    await expect(line).toHaveAttribute('aria-invalid', 'true');
+    await line.fill('4 4 4 4');
+    await expect(trouble).toBeHidden();
+  });
+}
+
+test('an unknown voice, meter and feel are refused where they were typed', async ({ page }) => {
+  await page.getByLabel('Reading line').fill('4 4 4 4');
+  await page.getByLabel('Reading line').press('Escape');
+  const dialog = page.getByRole('dialog');
+  await phrase(page, 'On: voice', 'zither');
+  await expect(dialog).toContainText('There is no voice “zither”.');
+  await expect(dialog.getByRole('combobox')).toHaveValue('zither');
+  await page.keyboard.press('Escape');
+  await phrase(page, 'Meter', '4/5');
+  await expect(dialog).toContainText('“4/5” is not a meter.');
+  await page.keyboard.press('Escape');
+  await phrase(page, 'Meter', '5/4 3+3');
+  await expect(dialog).toContainText('does not add up to 5');
+  await page.keyboard.press('Escape');
+  await phrase(page, 'Feel', 'lazy');
+  await expect(dialog).toContainText('“lazy” is not a feel.');
+});
+
+test('a tempo outside 20 to 400 stays in its field with the reason', async ({ page }) => {
+  const tempo = page.getByLabel('Tempo', { exact: true });
+  const trouble = page.getByRole('region', { name: 'Playing' }).getByRole('alert');
+  for (const typed of ['10', '401', 'fast']) {
+    await tempo.fill(typed);
+    await expect(trouble).toContainText('Set it between 20 and 400.');
+    await expect(tempo).toHaveValue(typed);
+  }
+  await tempo.fill('90');
+  await expect(trouble).toBeHidden();
+  await tempo.press('ArrowUp');
+  await expect(tempo).toHaveValue('91');
+});
+
+test('a gap without a cell names its place and takes one of the proposals', async ({ page }) => {
+  await page.getByLabel('Reading line').fill('4.. 16 4 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Interpretation', 'phrase cells');
+  const as = page.getByRole('group', { name: 'As' });
+  await expect(as.getByRole('alert')).toContainText(
+    'Bar 1, slot 0 (1): the next note is 7 16ths away and no cell has that length. Take RLLKKLK',
+  );
+  await phrase(page, 'Cell for 7 16ths', 'RLLK');
+  await expect(as.getByRole('alert')).toBeHidden();
+  await expect(page.getByTestId('line-reading')).toHaveText(/^RLLK\w{3} R RLLK RLLK$/);
+  await phrase(page, 'Cell for 7 16ths', 'RLKKLLR');
+  await expect(page.getByTestId('line-reading')).toHaveText('RLKKLLR R RLLK RLLK');
+  await phrase(page, 'Cell for 7 16ths', 'RLLKK');
+  await expect(page.getByRole('option').first()).toBeHidden();
+});
+
+test('two claims on one limb: rest, merge, or refuse with the limbs named', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await page.getByLabel('Reading line').fill('4 8 8 4 4');
+  await page.getByLabel('Reading line').press('Escape');
+  const meets = page.getByRole('group', { name: 'Where limbs meet' });
+  await expect(meets).toContainText('the ostinato’s part rests');
+  await expect(page.getByTestId('count-LH')).toHaveText('1 2 & 3 4');
+  await phrase(page, 'Where limbs meet', 'refuse');
+  await expect(meets.getByRole('alert')).toContainText(
+    'rock in 8ths and as written both need the left hand.',
+  );
+  await phrase(page, 'Where limbs meet', 'both play');
+  await expect(meets.getByRole('alert')).toBeHidden();
+});
+
+test('displaced, mirrored, and taken back', async ({ page }) => {
+  await page.getByLabel('Reading line').fill('4. 4 8 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Interpretation', 'phrase cells');
+  await page.getByRole('button', { name: /^Change it by/ }).click();
+  await page.getByRole('option', { name: 'line one 16th later' }).click();
+  await expect(page.getByTestId('count-RH')).toHaveText('e a a e');
+  await page.getByRole('button', { name: 'line one 16th later', exact: true }).click();
+  await page.getByRole('button', { name: 'more' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('group', { name: 'Changed by' })).toContainText('line 2 16ths later');
+  await page.getByRole('button', { name: /^Change it by/ }).click();
+  await page.getByRole('option', { name: 'line mirrored, feet stay' }).click();
+  await expect(page.getByTestId('line-reading')).toHaveText('LRRKKR LRRK LR LRRK');
+  await page.getByRole('button', { name: /^Take away line mirrored/ }).click();
+  await expect(page.getByTestId('line-reading')).toHaveText('RLLKKL RLLK RL RLLK');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByTestId('line-reading')).toHaveText('LRRKKR LRRK LR LRRK');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByTestId('line-reading')).toHaveText('LRRKKR LRRK LR LRRK');
+});
+
+test('letters typed into the line are one step for undo', async ({ page }) => {
+  const line = page.getByLabel('Reading line');
+  await line.pressSequentially('4 4 4 4');
+  await line.press('Escape');
+  await phrase(page, 'What keeps going', 'shuffle');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(line).toHaveValue('4 4 4 4');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(line).toHaveValue('');
+  await page.getByRole('button', { name: 'redo' }).click();
+  await expect(line).toHaveValue('4 4 4 4');
+});
+
+test('the address opens the exercise, also on the way back', async ({ page, context }) => {
+  await phrase(page, 'What keeps going', 'samba feet');
+  await page.getByLabel('Reading line').fill('4. 4. 4');
+  await page.getByLabel('Tempo', { exact: true }).fill('97');
+  await expect(page).toHaveURL(/t=97/);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByLabel('Reading line')).toHaveValue('4. 4. 4');
+  await expect(other.getByLabel('Tempo', { exact: true })).toHaveValue('97');
+  await expect(other.getByRole('group', { name: 'Over' })).toContainText('samba feet');
+  await page.getByRole('link', { name: 'Students' }).click();
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByLabel('Reading line')).toHaveValue('4. 4. 4');
+  await page.getByRole('link', { name: 'Students' }).click();
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(page.getByLabel('Reading line')).toHaveValue('4. 4. 4');
+});
+
+test('an altered link, one from a newer Mivvel and a lost exercise say so', async ({ page }) => {
+  const recipe = toggleOstinato(blankRecipe(), 'shuffle');
+  const link = writeLink(recipe);
+  await page.goto(`/bench?r=${link.slice(0, -3)}`);
+  const trouble = page.getByRole('alert').filter({ hasText: /./ });
+  await expect(trouble).toContainText('This link is not complete, or was changed on the way.');
+  await page.goto(`/bench?r=${writeLink({ ...recipe, version: 2 as 1 })}`);
+  await expect(trouble).toContainText('written by a newer Mivvel (format 2; this one reads 1)');
+  await page.goto('/bench?x=01m88049gqy8q6h8yq14sa');
+  await expect(trouble).toContainText('This exercise is not here any more.');
+  await page.goto('/bench?t=9000');
+  await expect(trouble).toContainText('A tempo of “9000” cannot be played here.');
+});
+
+test('plays with count-in, playhead and click, follows edits, and stops', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await page.getByLabel('Tempo', { exact: true }).fill('300');
+  await page.getByLabel('Tempo', { exact: true }).blur();
+  const where = page.getByRole('img', { name: 'Bar and beat' });
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+  await expect(where).toHaveText(/^– · [1-4]$/);
+  await expect(where).toHaveText(/^1 · [1-4]$/);
+  const playhead = page.locator('svg[aria-label="Lanes, bar 1"] > line.stroke-warm');
+  await expect(playhead).toHaveAttribute('transform', /^translate/);
+  await page.getByRole('button', { name: 'Mute the right hand' }).click();
+  await page.getByRole('button', { name: 'Faster' }).click();
+  await expect(page.getByLabel('Tempo', { exact: true })).toHaveValue('301');
+  await expect(where).toHaveText(/^1 · [1-4]$/);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(where).toHaveText('–');
+  await page.getByRole('button', { name: 'loop' }).click();
+  await page.getByLabel('Count-in, bars').selectOption('0');
+  await page.getByRole('button', { name: 'Play' }).click();
+  await expect(page.getByRole('button', { name: 'Play' })).toBeVisible();
+});
+
+test('the tempo can be tapped', async ({ page }) => {
+  await page.clock.install();
+  const tap = page.getByRole('button', { name: 'tap' });
+  for (let n = 0; n < 5; n += 1) {
+    await tap.click();
+    await page.clock.pauseAt(new Date(Date.UTC(2027, 0, 1) + n * 500));
+  }
+  const tempo = Number(await page.getByLabel('Tempo', { exact: true }).inputValue());
+  expect(tempo).toBeGreaterThan(100);
+});
+
+test('a hi-hat stroke right before the foot closes it is warned of, with a mend', async ({
+  page,
+}) => {
+  await phrase(page, 'What keeps going', 'hi-hat 8ths and backbeat');
+  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await page.getByLabel('Tempo', { exact: true }).fill('120');
+  const readback = page.getByRole('region', { name: 'Readback' });
+  await expect(readback).toContainText('Bar 1, & of 1.');
+  await expect(readback).toContainText('Bar 1, & of 3.');
+  await expect(readback).toContainText('The hi-hat stroke lies 250 ms before the foot closes it');
+  await expect(readback).toContainText('Play that stroke on the snare or bass drum');
+  await page.getByLabel('Tempo', { exact: true }).fill('90');
+  await expect(readback.getByText('closes it')).toBeHidden();
+});
+
+test('saves, archives and brings back; what cannot be saved stays', async ({ page }) => {
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('There is nothing to play yet.').first()).toBeVisible();
+  await phrase(page, 'What keeps going', 'shuffle');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByLabel('Exercise name')).toHaveValue('shuffle');
+  await page.route('**/bench*', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.getByLabel('Exercise name').fill('Late shuffle');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByText('Not saved: no connection.')).toBeVisible();
+  await expect(page.getByLabel('Exercise name')).toHaveValue('Late shuffle');
+  await page.unroute('**/bench*');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'archive' }).click();
+  await expect(page.getByText('Choose what keeps going')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByLabel('Exercise name')).toHaveValue('Late shuffle');
+});
+
+test('the palette finds an exercise by name', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'waltz');
+  await page.getByLabel('Exercise name').fill('Slow waltz');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Students' }).click();
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('slow wal');
+  await page.getByRole('option', { name: 'Slow waltz' }).waitFor();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Exercise name')).toHaveValue('Slow waltz');
+});

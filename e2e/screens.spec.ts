@@ -1,0 +1,134 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, lookAs, openStudio, test } from './app';
+
+async function faults(page: Page): Promise<string[]> {
+  await expect(page.getByText('Loading…').first()).toBeHidden();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' ')}`);
+}
+
+test.describe('with the demo studio', () => {
+  test.use({ demo: true });
+
+  for (const colorScheme of ['light', 'dark'] as const) {
+    test(`every screen can be used by everybody, ${colorScheme}`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme });
+      await page.goto('/');
+      expect(await faults(page)).toEqual([]);
+      await lookAs(page, 'Maren');
+      for (const [link, title] of [
+        ['Programs', 'Programs · Mivvel'],
+        ['Students', 'Students · Mivvel'],
+      ] as const) {
+        await page.getByRole('link', { name: link }).click();
+        await expect(page).toHaveTitle(title);
+        expect(await faults(page)).toEqual([]);
+      }
+      await page.getByRole('link', { name: 'Lotte' }).click();
+      await expect(page).toHaveTitle('Lotte · Mivvel');
+      await expect(
+        page.getByRole('img', { name: /^Tempo over time/ }).locator('svg'),
+      ).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('link', { name: 'One-handed 16ths' }).click();
+      await expect(page).toHaveTitle('Bench · Mivvel');
+      await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('link', { name: 'Programs' }).click();
+      await page.getByRole('link', { name: 'Ride and answer' }).click();
+      await expect(page).toHaveTitle('Ride and answer · Mivvel');
+      expect(await faults(page)).toEqual([]);
+      await lookAs(page, 'Walter');
+      await expect(page).toHaveTitle('Today · Mivvel');
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('link', { name: 'Start', exact: true }).click();
+      await expect(page).toHaveTitle('Stand · Mivvel');
+      expect(await faults(page)).toEqual([]);
+    });
+  }
+
+  test('nobody sees what is not theirs', async ({ page, request }) => {
+    await page.goto('/students');
+    await expect(page).toHaveURL(/\/$/);
+    await lookAs(page, 'Pia');
+    for (const address of ['/bench', '/programs', '/students']) {
+      await page.goto(address);
+      await expect(page).toHaveURL(/\/today$/);
+    }
+    await openStudio(page, 'Other', 'Ada');
+    await page.goto('/programs');
+    await expect(page.getByText('No programs yet.')).toBeVisible();
+    await page.goto('/stand');
+    await expect(page).toHaveURL(/\/bench$/);
+    const refused = await request.post('/api/tries', { data: {} });
+    expect(refused.status()).toBe(401);
+    const mangled = await page.request.post('/api/tries', { data: { id: 'x' } });
+    expect(mangled.status()).toBe(400);
+    expect(JSON.stringify(await mangled.json())).toContain('entry-shape');
+  });
+
+  test('the chosen light stays over a reload', async ({ page }) => {
+    await lookAs(page, 'Maren');
+    await page.getByRole('button', { name: 'Dark' }).click();
+    await page.reload();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+    await page.getByRole('button', { name: 'Light' }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
+  });
+
+  test('nothing reaches for another address', async ({ page }) => {
+    const foreign: string[] = [];
+    page.on('request', (one) => {
+      if (!/^(http:\/\/localhost:|data:|blob:)/.test(one.url())) foreign.push(one.url());
+    });
+    await lookAs(page, 'Maren');
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Lotte' }).click();
+    await page.getByRole('link', { name: 'One-handed 16ths' }).click();
+    await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
+    expect(foreign).toEqual([]);
+  });
+});
+
+test('an empty studio says what to do next, everywhere', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open', exact: true }).click();
+  await expect(page.getByText('The studio has no name.')).toBeVisible();
+  await expect(page.getByText('The teacher has no name.')).toBeVisible();
+  await page.getByLabel('Studio').fill('Mole End');
+  await page.getByRole('button', { name: 'Open', exact: true }).click();
+  await expect(page.getByText('The studio has no name.')).toBeHidden();
+  await expect(page.getByLabel('Studio')).toHaveValue('Mole End');
+  await page.getByLabel('Your name').fill('Ada');
+  await page.getByRole('button', { name: 'Open', exact: true }).click();
+  await expect(page.getByText('No students yet.')).toBeVisible();
+  await page.getByLabel('New student').fill('Omar');
+  await page.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByLabel('New student')).toHaveValue('');
+  await page.getByRole('link', { name: 'Omar' }).click();
+  await expect(page.getByText('Make a program first')).toBeVisible();
+  await page.getByRole('link', { name: 'Programs' }).click();
+  await expect(page.getByText('No programs yet.')).toBeVisible();
+  await page.getByLabel('New program').fill('Winter');
+  await page.getByRole('button', { name: 'Make' }).click();
+  await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
+  await expect(page.getByText('No exercises saved yet.')).toBeVisible();
+  await expect(page.getByText('Nobody has it yet.')).toBeVisible();
+  await lookAs(page, 'Omar');
+  await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
+  await page.goto('/stand');
+  await expect(page).toHaveURL(/\/today$/);
+});
+
+test('what does not exist is said, with a way on', async ({ page }) => {
+  await openStudio(page);
+  expect((await page.goto('/nowhere'))?.status()).toBe(404);
+  for (const address of ['/nowhere', '/programs/x', '/students/01m88049gqy8q6h8yq14sa']) {
+    await page.goto(address);
+    await expect(page.getByRole('heading', { name: 'Nothing rests here.' })).toBeVisible();
+  }
+  await page.getByRole('link', { name: 'To the start' }).click();
+  await expect(page.getByText('Mole End')).toBeVisible();
+  expect((await page.request.get('/icon.svg')).ok()).toBe(true);
+});

@@ -1,0 +1,154 @@
+import type { Page } from '@playwright/test';
+import { expect, holdClock, lookAs, test } from './app';
+
+test.use({ demo: true });
+
+test.beforeEach(async ({ page }) => {
+  await holdClock(page);
+  await lookAs(page, 'Deniz');
+});
+
+/** Presses until the page has come to life and plays. */
+async function begin(page: Page): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press('PageDown');
+    await expect(page.locator('[data-stage=playing]')).toBeVisible({ timeout: 500 });
+  }).toPass();
+}
+
+/** Plays one dosage out, from ready to the question. */
+async function playOut(page: Page): Promise<void> {
+  await begin(page);
+  await page.clock.fastForward(10 * 60_000);
+  await page.clock.runFor(100);
+  await expect(page.locator('[data-stage=verdict]')).toBeVisible();
+}
+
+async function triesOfToday(page: Page): Promise<string> {
+  await page.goto('/today');
+  return (await page.getByRole('list').first().textContent()) ?? '';
+}
+
+test('two pedals are enough: right is clean and on, left is not clean and steps', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Start', exact: true }).click();
+  const name = page.getByRole('heading', { level: 1 });
+  await expect(name).toHaveText('Snare line over double-bass 16ths');
+  await playOut(page);
+  await page.keyboard.press('PageDown');
+  await expect(name).toHaveText('Snare line over samba feet');
+  await playOut(page);
+  await page.keyboard.press('PageUp');
+  await page.keyboard.press('PageUp');
+  await expect(page.locator('[data-marked]')).toHaveText('lost');
+  await page.keyboard.press('PageDown');
+  await expect(
+    page.getByRole('status').filter({ hasText: 'Stored. What suffered?' }),
+  ).toBeVisible();
+  for (let n = 0; n < 3; n += 1) await page.keyboard.press('PageUp');
+  await expect(page.locator('[data-marked]')).toHaveText('flam between limbs');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('flam between limbs: which limb?')).toBeVisible();
+  await page.keyboard.press('PageUp');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('Round done.')).toBeVisible();
+  await page.keyboard.press('PageUp');
+  await page.waitForURL('**/today');
+  await expect(page.getByText(/Today: 1 try/)).toHaveCount(2);
+
+  await lookAs(page, 'Maren');
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Deniz' }).click();
+  const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
+  await expect(row).toContainText('lost');
+  await expect(row).toContainText('flam between limbs (LH)');
+});
+
+test('a held key does not answer twice', async ({ page }) => {
+  await page.goto('/stand');
+  await playOut(page);
+  await page.keyboard.down('PageDown');
+  await page.keyboard.down('PageDown');
+  await page.keyboard.down('PageDown');
+  await page.keyboard.up('PageDown');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Snare line over samba feet');
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+});
+
+test('counts in, shows bar and beat, says the last bar, and stops without a log entry', async ({
+  page,
+}) => {
+  await page.goto('/stand');
+  await begin(page);
+  await page.clock.runFor(300);
+  await expect(page.getByText('count-in')).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Count-in, beat 1' })).toBeVisible();
+  await page.clock.runFor(4000);
+  await expect(page.getByText(/^bar \d/)).toBeVisible();
+  await expect(page.getByText(/^\d+ left$/)).toBeVisible();
+  await page.getByRole('button', { name: 'stop' }).click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  expect(await triesOfToday(page)).not.toContain('Today: 1 try');
+});
+
+test('no answer for a while is shaky, and on', async ({ page }) => {
+  await page.goto('/stand');
+  await playOut(page);
+  for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
+  await expect(page.locator('[data-stage=suffered]')).toBeVisible();
+  for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByText('Last try shaky:').first()).toBeVisible();
+});
+
+test('an entry that cannot be stored stays, also over a reload, and is stored once', async ({
+  page,
+}) => {
+  await page.goto('/stand');
+  await playOut(page);
+  await page.route('**/api/tries', (route) => route.abort());
+  await page.getByRole('button', { name: 'clean' }).click();
+  const trouble = page.getByText('Not stored yet: Mivvel cannot be reached.');
+  await expect(trouble).toBeVisible();
+  await page.getByRole('button', { name: 'Store it again' }).click();
+  await expect(trouble).toBeVisible();
+  await page.reload();
+  await expect(trouble).toBeVisible();
+  await page.unroute('**/api/tries');
+  await page.keyboard.press('PageDown');
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await page.reload();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
+});
+
+test('what was acknowledged survives a crash of the server', async ({ page, app }) => {
+  await page.goto('/stand');
+  await playOut(page);
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await app.stop('SIGKILL');
+  await app.start();
+  await page.goto('/today');
+  await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
+});
+
+test('goes on without an entry that the log will never take', async ({ page, context }) => {
+  await page.goto('/stand');
+  await playOut(page);
+  const desk = await context.newPage();
+  await lookAs(desk, 'Maren');
+  await desk.goto('/programs');
+  await desk.getByRole('link', { name: 'Feet that run' }).click();
+  await desk.getByRole('button', { name: 'Take it back from Deniz' }).click();
+  await expect(desk.getByText('Nobody has it yet.')).toBeVisible();
+  await lookAs(desk, 'Deniz');
+  await expect(desk.getByText('Nothing to practise yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.getByText('This item is not here any more.')).toBeVisible();
+  await page.getByRole('button', { name: 'go on without it' }).click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+});
