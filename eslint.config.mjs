@@ -48,7 +48,14 @@ const config = [
   ...next,
   ...nextTypes,
   {
-    ignores: ['.next/**', 'next-env.d.ts', 'public/**', 'test-results/**', 'playwright-report/**'],
+    ignores: [
+      '.next/**',
+      '.data/**',
+      'next-env.d.ts',
+      'public/**',
+      'test-results/**',
+      'playwright-report/**',
+    ],
   },
   {
     rules: {

@@ -64,7 +64,7 @@ export async function engrave(
   const written = notate(exercise);
   for (const box of system.bars) {
     const bar = written[box.bar];
-    const stave = new Stave(box.edge, STAVE_TOP, box.right - box.edge);
+    const stave = new Stave(box.edge, STAVE_TOP, box.right - box.edge - 1);
     stave.setContext(context).draw();
     if (!bar) continue;
     const both = bar.hands.length > 0 && bar.feet.length > 0;

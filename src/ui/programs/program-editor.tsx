@@ -87,7 +87,7 @@ export function ProgramEditor({
           {program.items.map((item, index) => (
             <li
               key={item.id}
-              className="grid grid-cols-[2rem_minmax(0,1fr)_auto] gap-x-2 border-t border-line py-3"
+              className="grid grid-cols-[2rem_minmax(0,1fr)_6.2rem] gap-x-2 border-t border-line py-3"
             >
               <span className="pt-1 font-serif text-lg text-soft">{index + 1}</span>
               <div className="min-w-0">
@@ -104,7 +104,7 @@ export function ProgramEditor({
                   save={(typed) => actions.course(item.id, typed)}
                 />
               </div>
-              <div className="flex items-start">
+              <div className="flex items-start justify-end">
                 {index > 0 && (
                   <Button
                     look="quiet"

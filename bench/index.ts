@@ -1,0 +1,20 @@
+/** Speed, as ratios against a named baseline in the same run. Nothing here passes or fails. */
+import { clicks } from './clicks';
+import { coldStart } from './cold-start';
+import { expandAndAnalyse } from './expand';
+import { closeReport, type Row } from './report';
+
+const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
+  expand: expandAndAnalyse,
+  clicks,
+  start: coldStart,
+};
+
+const wanted = process.argv.slice(2);
+const rows: Row[] = [];
+for (const [name, measure] of Object.entries(PARTS)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  console.log(`measuring: ${name}`);
+  rows.push(...(await measure()));
+}
+closeReport(rows);

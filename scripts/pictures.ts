@@ -1,0 +1,84 @@
+/** Takes the pictures of docs/screenshots anew, from the demo data of a fresh file. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { App, lookAs, phrase } from '../e2e/app';
+import { ensureBuilt } from './lib/build.mjs';
+import { CHROMIUM } from './lib/chromium.mjs';
+import { bin, run } from './lib/run.mjs';
+
+const DESK = { width: 1280, height: 800 };
+const UPRIGHT = { width: 800, height: 1280 };
+
+await ensureBuilt();
+const folder = mkdtempSync(join(tmpdir(), 'mivvel-pictures-'));
+await run(bin('tsx'), ['scripts/seed.ts'], { MIVVEL_DATA: folder });
+const app = new App(folder);
+await app.start();
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  chromiumSandbox: false,
+  args: ['--disable-gpu', '--autoplay-policy=no-user-gesture-required'],
+});
+
+async function open(viewport = DESK, colorScheme: 'light' | 'dark' = 'light'): Promise<Page> {
+  return browser.newPage({ baseURL: app.url, viewport, colorScheme });
+}
+
+async function take(page: Page, name: string): Promise<void> {
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  console.log(name);
+}
+
+async function teacher(): Promise<void> {
+  const page = await open();
+  await page.goto('/');
+  await take(page, 'start');
+  await lookAs(page, 'Maren');
+  await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
+  await page.getByLabel('Reading line').fill('4. 4 8 4 | 8r 4 4 8 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Interpretation', 'phrase cells');
+  await phrase(page, 'Feel', 'straight');
+  await page.locator('.staff .vf-stavenote').first().waitFor();
+  await page.mouse.click(640, 420);
+  await take(page, 'bench');
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await page.getByRole('button', { name: 'rows by limb' }).click();
+  await page.mouse.move(10, 400);
+  await take(page, 'bench-dark-by-limb');
+  await page.getByRole('button', { name: 'Light' }).click();
+  await page.goto('/programs');
+  await page.getByRole('link', { name: 'Cells for the revue' }).click();
+  await page.getByLabel('Program name').waitFor();
+  await take(page, 'program');
+  await page.goto('/students');
+  await page.getByRole('heading', { name: 'Students' }).waitFor();
+  await take(page, 'students');
+  await page.getByRole('link', { name: 'Lotte' }).click();
+  await page.getByRole('button', { name: /^Clave against/ }).click();
+  await page.locator('[aria-label^="Tempo over time"] svg').waitFor();
+  await take(page, 'student');
+  await page.close();
+}
+
+async function student(viewport: typeof DESK, light: 'light' | 'dark', tag: string): Promise<void> {
+  const page = await open(viewport, light);
+  await lookAs(page, 'Pia');
+  if (tag === '') await take(page, 'today');
+  await page.goto('/stand');
+  await page.locator('[data-stage=ready] svg').first().waitFor();
+  await take(page, `stand-ready${tag}`);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByText(/^bar 2$/).waitFor();
+  await take(page, `stand-playing${tag}`);
+  await page.close();
+}
+
+await teacher();
+await student(DESK, 'light', '');
+await student(UPRIGHT, 'dark', '-upright');
+await browser.close();
+await app.stop();
+rmSync(folder, { recursive: true, force: true });
