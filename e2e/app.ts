@@ -48,17 +48,40 @@ async function freePort(): Promise<number> {
   return port;
 }
 
-/** Every test has Mivvel to itself. `demo`: start from the demo studio instead of an empty file. */
-export const test = base.extend<{ demo: boolean; app: App }>({
-  demo: [false, { option: true }],
-  app: async ({ demo }, provide) => {
-    const folder = mkdtempSync(join(tmpdir(), 'mivvel-e2e-'));
-    if (demo) copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'mivvel.sqlite'));
-    const app = new App(folder);
-    await app.start();
+/** What a test starts from: `shared`, a studio of its own beside others in one file; `empty`, a file
+ * of its own; `demo`, a copy of the demo studio. */
+type Ground = 'shared' | 'empty' | 'demo';
+
+async function startOn(ground: Ground): Promise<App> {
+  const folder = mkdtempSync(join(tmpdir(), 'mivvel-e2e-'));
+  if (ground === 'demo') {
+    copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'mivvel.sqlite'));
+  }
+  const app = new App(folder);
+  await app.start();
+  return app;
+}
+
+async function end(app: App | undefined): Promise<void> {
+  await app?.stop();
+  if (app) rmSync(app.folder, { recursive: true, force: true });
+}
+
+export const test = base.extend<{ ground: Ground; app: App }, { shared: () => Promise<App> }>({
+  ground: ['shared', { option: true }],
+  shared: [
+    async ({}, provide) => {
+      let app: Promise<App> | undefined;
+      await provide(() => (app ??= startOn('shared')));
+      await end(await app);
+    },
+    { scope: 'worker' },
+  ],
+  app: async ({ ground, shared }, provide) => {
+    if (ground === 'shared') return provide(await shared());
+    const app = await startOn(ground);
     await provide(app);
-    await app.stop();
-    rmSync(folder, { recursive: true, force: true });
+    await end(app);
   },
   baseURL: async ({ app }, provide) => provide(app.url),
 });

@@ -1,6 +1,6 @@
 import { expect, lookAs, phrase, test } from './app';
 
-test.use({ demo: true });
+test.use({ ground: 'demo' });
 
 test.beforeEach(async ({ page }) => {
   await lookAs(page, 'Maren');

@@ -9,7 +9,7 @@ async function faults(page: Page): Promise<string[]> {
 }
 
 test.describe('with the demo studio', () => {
-  test.use({ demo: true });
+  test.use({ ground: 'demo' });
 
   for (const colorScheme of ['light', 'dark'] as const) {
     test(`every screen can be used by everybody, ${colorScheme}`, async ({ page }) => {
@@ -91,34 +91,38 @@ test.describe('with the demo studio', () => {
   });
 });
 
-test('an empty studio says what to do next, everywhere', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Open', exact: true }).click();
-  await expect(page.getByText('The studio has no name.')).toBeVisible();
-  await expect(page.getByText('The teacher has no name.')).toBeVisible();
-  await page.getByLabel('Studio').fill('Mole End');
-  await page.getByRole('button', { name: 'Open', exact: true }).click();
-  await expect(page.getByText('The studio has no name.')).toBeHidden();
-  await expect(page.getByLabel('Studio')).toHaveValue('Mole End');
-  await page.getByLabel('Your name').fill('Ada');
-  await page.getByRole('button', { name: 'Open', exact: true }).click();
-  await expect(page.getByText('No students yet.')).toBeVisible();
-  await page.getByLabel('New student').fill('Omar');
-  await page.getByRole('button', { name: 'Add' }).click();
-  await expect(page.getByLabel('New student')).toHaveValue('');
-  await page.getByRole('link', { name: 'Omar' }).click();
-  await expect(page.getByText('Make a program first')).toBeVisible();
-  await page.getByRole('link', { name: 'Programs' }).click();
-  await expect(page.getByText('No programs yet.')).toBeVisible();
-  await page.getByLabel('New program').fill('Winter');
-  await page.getByRole('button', { name: 'Make' }).click();
-  await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
-  await expect(page.getByText('No exercises saved yet.')).toBeVisible();
-  await expect(page.getByText('Nobody has it yet.')).toBeVisible();
-  await lookAs(page, 'Omar');
-  await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
-  await page.goto('/stand');
-  await expect(page).toHaveURL(/\/today$/);
+test.describe('on an empty file', () => {
+  test.use({ ground: 'empty' });
+
+  test('an empty studio says what to do next, everywhere', async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Open', exact: true }).click();
+    await expect(page.getByText('The studio has no name.')).toBeVisible();
+    await expect(page.getByText('The teacher has no name.')).toBeVisible();
+    await page.getByLabel('Studio').fill('Mole End');
+    await page.getByRole('button', { name: 'Open', exact: true }).click();
+    await expect(page.getByText('The studio has no name.')).toBeHidden();
+    await expect(page.getByLabel('Studio')).toHaveValue('Mole End');
+    await page.getByLabel('Your name').fill('Ada');
+    await page.getByRole('button', { name: 'Open', exact: true }).click();
+    await expect(page.getByText('No students yet.')).toBeVisible();
+    await page.getByLabel('New student').fill('Omar');
+    await page.getByRole('button', { name: 'Add' }).click();
+    await expect(page.getByLabel('New student')).toHaveValue('');
+    await page.getByRole('link', { name: 'Omar' }).click();
+    await expect(page.getByText('Make a program first')).toBeVisible();
+    await page.getByRole('link', { name: 'Programs' }).click();
+    await expect(page.getByText('No programs yet.')).toBeVisible();
+    await page.getByLabel('New program').fill('Winter');
+    await page.getByRole('button', { name: 'Make' }).click();
+    await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
+    await expect(page.getByText('No exercises saved yet.')).toBeVisible();
+    await expect(page.getByText('Nobody has it yet.')).toBeVisible();
+    await lookAs(page, 'Omar');
+    await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
+    await page.goto('/stand');
+    await expect(page).toHaveURL(/\/today$/);
+  });
 });
 
 test('what does not exist is said, with a way on', async ({ page }) => {
@@ -129,6 +133,6 @@ test('what does not exist is said, with a way on', async ({ page }) => {
     await expect(page.getByRole('heading', { name: 'Nothing rests here.' })).toBeVisible();
   }
   await page.getByRole('link', { name: 'To the start' }).click();
-  await expect(page.getByText('Mole End')).toBeVisible();
+  await expect(page.getByText('Mole End').first()).toBeVisible();
   expect((await page.request.get('/icon.svg')).ok()).toBe(true);
 });

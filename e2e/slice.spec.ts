@@ -1,5 +1,7 @@
 import { expect, holdClock, lookAs, openStudio, phrase, test } from './app';
 
+test.use({ ground: 'empty' });
+
 test('from a typed line to the next rung, on a fresh database', async ({ page }) => {
   await holdClock(page);
   await openStudio(page);

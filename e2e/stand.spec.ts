@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, holdClock, lookAs, test } from './app';
 
-test.use({ demo: true });
+test.use({ ground: 'demo' });
 
 test.beforeEach(async ({ page }) => {
   await holdClock(page);
