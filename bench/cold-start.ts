@@ -1,9 +1,9 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
+import { freePort } from '../scripts/lib/port.mjs';
 import { bin } from '../scripts/lib/run.mjs';
 import { median, timed, type Row } from './report';
 
@@ -48,12 +48,4 @@ async function startOnce(env: NodeJS.ProcessEnv): Promise<number> {
     server.kill();
     await gone;
   }
-}
-
-async function freePort(): Promise<number> {
-  const server = createServer();
-  await new Promise<void>((resolve) => server.listen(0, resolve));
-  const { port } = server.address() as AddressInfo;
-  await new Promise((resolve) => server.close(resolve));
-  return port;
 }

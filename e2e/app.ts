@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from '../scripts/lib/port.mjs';
 import { test as base, expect, type Page } from '@playwright/test';
 
 /** Mivvel on its own database file. */
@@ -38,14 +38,6 @@ export class App {
     server.kill(signal);
     await gone;
   }
-}
-
-async function freePort(): Promise<number> {
-  const server = createServer();
-  await new Promise<void>((resolve) => server.listen(0, resolve));
-  const { port } = server.address() as AddressInfo;
-  await new Promise((resolve) => server.close(resolve));
-  return port;
 }
 
 /** What a test starts from: `shared`, a studio of its own beside others in one file; `empty`, a file

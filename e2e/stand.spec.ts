@@ -80,6 +80,7 @@ test('counts in, shows bar and beat, says the last bar, and stops without a log 
   page,
 }) => {
   await page.goto('/stand');
+  await page.clock.pauseAt(new Date(Date.now() + 60_000));
   await begin(page);
   await page.clock.runFor(300);
   await expect(page.getByText('count-in')).toBeVisible();
@@ -112,7 +113,7 @@ test('an entry that cannot be stored stays, also over a reload, and is stored on
   await page.getByRole('button', { name: 'clean' }).click();
   const trouble = page.getByText('Not stored yet: Mivvel cannot be reached.');
   await expect(trouble).toBeVisible();
-  await page.getByRole('button', { name: 'Store it again' }).click();
+  await page.getByRole('button', { name: 'Retry' }).click();
   await expect(trouble).toBeVisible();
   await page.reload();
   await expect(trouble).toBeVisible();

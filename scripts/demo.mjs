@@ -1,25 +1,11 @@
 // Everything from nothing to a running demo: install, build, migrate, seed, start.
 import { spawn } from 'node:child_process';
-import { createServer } from 'node:net';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureInstalled } from './lib/install.mjs';
+import { freePort } from './lib/port.mjs';
 import { bin, QUIET, ROOT, run, stop } from './lib/run.mjs';
 
 const FIRST_PORT = 3000;
-
-function isFree(port) {
-  return new Promise((resolve) => {
-    const server = createServer()
-      .once('error', () => resolve(false))
-      .once('listening', () => server.close(() => resolve(true)))
-      .listen(port);
-  });
-}
-
-async function freePort(from) {
-  for (let port = from; port < from + 1000; port += 1) if (await isFree(port)) return port;
-  return stop(`No free port from ${from} up.`);
-}
 
 await ensureInstalled();
 await ensureBuilt();

@@ -6,7 +6,7 @@ import { beats } from '@/core/time';
 import type { Subscribe } from '../marks';
 
 /** What changes while playing, drawn anew only when a beat comes. */
-export function usePosition(subscribe: Subscribe, score: Score | null): Position | null {
+export function usePosition(subscribe: Subscribe, score: Score): Position {
   const [position, setPosition] = useState<Position | null>(null);
   useEffect(
     () =>
@@ -19,7 +19,7 @@ export function usePosition(subscribe: Subscribe, score: Score | null): Position
       ),
     [subscribe],
   );
-  return position ?? (score && positionAt(score, -score.countInBars * score.exercise.barTicks));
+  return position ?? positionAt(score, -score.countInBars * score.exercise.barTicks);
 }
 
 /** The beat, for the corner of the eye: one block for each beat of the bar, the present one full. */

@@ -4,32 +4,26 @@ import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useMemo, useReducer, useRef, useState } from 'react';
-import { issueText } from '@/core/issue';
-import {
-  dosageBars,
-  sayDosage,
-  sufferingName,
-  type SufferingId,
-  type Verdict,
-} from '@/core/ladder';
+import { dosageBars, type SufferingId, type Verdict } from '@/core/ladder';
 import { LIMBS, type Limb } from '@/core/kit';
 import { scoreOf } from '@/core/playing';
-import { expand, sentenceText } from '@/core/recipe';
+import { expand } from '@/core/recipe';
 import type { PersonId, SessionId, StandItem } from '@/core/studio';
 import { tempoFor, ticksToSeconds } from '@/core/time';
 import { Button, buttonLook } from '../base';
-import { VerdictSign } from '../marks';
-import { TempoGlyph, usePlayback } from '../play';
+import { usePlayback } from '../play';
 import { ThemeSwitch } from '../shell';
-import { Band, Patience } from './bands';
-import { asksLimb, itemOf, limbText, standReducer, startStand, type Stage } from './machine';
+import {
+  asksLimb,
+  itemOf,
+  standReducer,
+  startStand,
+  type Stage,
+  type Stand as Round,
+} from './machine';
 import { drop, newEntryId, send, unsent } from './outbox';
-import { Pattern } from './pattern';
 import { sideOf, type Side } from './pedals';
-import { Pulse, usePosition } from './pulse';
-
-/** Seconds without a press after which a question answers itself. */
-const PATIENCE_SECONDS = 20;
+import { AskLimb, AskSuffered, AskVerdict, Broken, Done, Playing, Ready, Unstored } from './stages';
 
 export function Stand({
   person,
@@ -49,7 +43,6 @@ export function Stand({
   const [hear, setHear] = useState(false);
 
   const { exercise, tempo, score, bars } = useMemo(() => planOf(item, hear), [item, hear]);
-  const position = usePosition(playback.subscribe, score);
   const seconds = score && tempo ? ticksToSeconds(score.lengthTicks ?? 0, tempo) : 0;
 
   useEffect(() => {
@@ -161,101 +154,24 @@ export function Stand({
       <Broken item={item} onSkip={() => dispatch({ kind: 'skip' })} alone={items.length < 2} />
     );
   }
+  const round = `${stand.index} ${stand.left}`;
   return (
     <main className="stand flex h-dvh flex-col gap-3 p-4" data-stage={stage.kind}>
       {stage.kind !== 'playing' && stage.kind !== 'done' && (
         <Head stand={stand} item={item} hear={hear} onHear={setHear} />
       )}
       {stage.kind === 'ready' && (
-        <Ready key={`ready ${stand.index} ${stand.left}`} stand={stand} onStart={start}>
-          <Pattern exercise={exercise} />
-        </Ready>
+        <Ready key={`ready ${round}`} {...{ item, exercise, tempo }} onStart={start} />
       )}
-      {stage.kind === 'playing' && position && (
-        <>
-          <div className="stand-row">
-            <span>
-              <TempoGlyph tempo={tempo} size={54} /> {item.state.bpm}
-            </span>
-            <span>{position.phase === 'count-in' ? 'count-in' : `bar ${position.bar + 1}`}</span>
-            <span className={position.barsLeft === 0 ? 'text-warm' : ''} role="status">
-              {position.barsLeft === 0 ? 'last bar' : `${position.barsLeft} left`}
-            </span>
-          </div>
-          {position.phase === 'count-in' ? (
-            <>
-              <div className="flex h-[26%]">
-                <Pulse score={score} position={position} />
-              </div>
-              <Pattern exercise={exercise} />
-            </>
-          ) : (
-            <>
-              <Pulse score={score} position={position} />
-              <div className="flex h-[34%] flex-col">
-                <Pattern exercise={exercise} subscribe={playback.subscribe} />
-              </div>
-            </>
-          )}
-          {!playback.audible && <p role="status">No sound in this browser: follow the blocks.</p>}
-          <Band key="stop" onPress={stop} className="stand-words h-24 shrink-0">
-            stop
-          </Band>
-        </>
+      {stage.kind === 'playing' && (
+        <Playing {...{ exercise, tempo, score, playback }} onStop={stop} />
       )}
       {stage.kind === 'verdict' && (
-        <Ask key="verdict" title={`${item.state.bpm}: how was it?`} onOver={() => judge('shaky')}>
-          <div className="grid min-h-0 flex-1 grid-rows-3 gap-3">
-            {stage.options.map((verdict, index) => (
-              <Band
-                key={verdict}
-                main={verdict === 'clean'}
-                marked={stage.cursor === index}
-                onPress={() => judge(verdict)}
-                className="stand-number"
-              >
-                {verdict !== 'clean' && <VerdictSign verdict={verdict} size={56} />}
-                {verdict}
-              </Band>
-            ))}
-          </div>
-        </Ask>
+        <AskVerdict question={stage} bpm={item.state.bpm} onAnswer={judge} />
       )}
-      {stage.kind === 'suffered' && (
-        <Ask key="suffered" title="Stored. What suffered?" onOver={() => suffer(null)}>
-          <div className="grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2 lg:grid-cols-3">
-            {stage.options.map((what, index) => (
-              <Band
-                key={what ?? 'none'}
-                marked={stage.cursor === index}
-                onPress={() => suffer(what)}
-                className="stand-words leading-none"
-              >
-                {what === null ? 'go on' : sufferingName(what)}
-              </Band>
-            ))}
-          </div>
-        </Ask>
-      )}
+      {stage.kind === 'suffered' && <AskSuffered question={stage} onAnswer={suffer} />}
       {stage.kind === 'limb' && (
-        <Ask
-          key="limb"
-          title={`${sufferingName(stage.what)}: which limb?`}
-          onOver={() => suffer(stage.what, null)}
-        >
-          <div className="grid min-h-0 flex-1 auto-rows-fr gap-2">
-            {stage.options.map((limb, index) => (
-              <Band
-                key={limb ?? 'none'}
-                marked={stage.cursor === index}
-                onPress={() => suffer(stage.what, limb)}
-                className="stand-words"
-              >
-                {limbText(limb)}
-              </Band>
-            ))}
-          </div>
-        </Ask>
+        <AskLimb question={stage} what={stage.what} onAnswer={(limb) => suffer(stage.what, limb)} />
       )}
       {stage.kind === 'storing' && (
         <p role="status" className="stand-words m-auto">
@@ -263,62 +179,18 @@ export function Stand({
         </p>
       )}
       {stage.kind === 'unstored' && (
-        <div className="m-auto flex w-full max-w-4xl flex-col gap-4" role="alert">
-          <p className="stand-words">
-            {stage.issues
-              ? stage.issues.map(issueText).join(' ')
-              : 'Not stored yet: Mivvel cannot be reached. The try is kept here.'}
-          </p>
-          <Band
-            key="retry"
-            main
-            onPress={() => dispatch({ kind: 'retry' })}
-            className="stand-number h-48"
-          >
-            Store it again
-          </Band>
-          {stage.issues && (
-            <Band key="without" onPress={giveUp} className="stand-words h-24">
-              go on without it
-            </Band>
-          )}
-        </div>
+        <Unstored
+          issues={stage.issues}
+          onRetry={() => dispatch({ kind: 'retry' })}
+          onGiveUp={giveUp}
+        />
       )}
       {stage.kind === 'done' && (
-        <div className="flex min-h-0 flex-1 flex-col gap-4">
-          <h1 className="stand-words">Round done.</h1>
-          <ul className="min-h-0 flex-1 overflow-y-auto">
-            {stand.items.map((one) => (
-              <li key={`${one.assignmentId} ${one.item.id}`} className="stand-line">
-                <span className="truncate">{one.item.exercise.name}</span>
-                <span className="flex gap-1.5">
-                  {stand.stored
-                    .filter(({ item: { item: played } }) => played.id === one.item.id)
-                    .map(({ verdict }, index) => (
-                      <VerdictSign key={index} verdict={verdict} size={22} />
-                    ))}
-                </span>
-                <b>{one.state.bpm}</b>
-                <span className="col-span-3 text-lg text-soft">{one.reason}</span>
-              </li>
-            ))}
-          </ul>
-          <Band
-            key="again"
-            main
-            onPress={() => dispatch({ kind: 'again' })}
-            className="stand-number h-44 shrink-0"
-          >
-            Once more
-          </Band>
-          <Band
-            key="finish"
-            onPress={() => router.push('/today')}
-            className="stand-words h-24 shrink-0"
-          >
-            finish
-          </Band>
-        </div>
+        <Done
+          stand={stand}
+          onAgain={() => dispatch({ kind: 'again' })}
+          onFinish={() => router.push('/today')}
+        />
       )}
     </main>
   );
@@ -341,7 +213,7 @@ function Head({
   hear,
   onHear,
 }: {
-  stand: ReturnType<typeof startStand>;
+  stand: Round;
   item: StandItem;
   hear: boolean;
   onHear: (hear: boolean) => void;
@@ -362,76 +234,5 @@ function Head({
         <X size={24} aria-hidden />
       </Link>
     </header>
-  );
-}
-
-function Ready({
-  stand,
-  onStart,
-  children,
-}: {
-  stand: ReturnType<typeof startStand>;
-  onStart: () => void;
-  children: React.ReactNode;
-}) {
-  const { item, state, reason } = itemOf(stand);
-  const expanded = expand(item.exercise.recipe);
-  return (
-    <>
-      <p className="text-lg text-soft">{sentenceText(item.exercise.recipe)}</p>
-      <div className="stand-row">
-        <span data-testid="rung">
-          {expanded.ok && (
-            <TempoGlyph tempo={tempoFor(expanded.value.meter, state.bpm)} size={54} />
-          )}{' '}
-          {state.bpm}
-        </span>
-        <span>{sayDosage(item.course.dosage)}</span>
-      </div>
-      <p className="text-2xl" role="status">
-        {reason}
-      </p>
-      {children}
-      <Band main onPress={onStart} className="stand-number h-40 shrink-0">
-        Start
-      </Band>
-    </>
-  );
-}
-
-function Ask({
-  title,
-  onOver,
-  children,
-}: {
-  title: string;
-  onOver: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <>
-      <h2 className="stand-words" role="status">
-        {title}
-      </h2>
-      {children}
-      <Patience seconds={PATIENCE_SECONDS} onOver={onOver} />
-    </>
-  );
-}
-
-function Broken({ item, alone, onSkip }: { item: StandItem; alone: boolean; onSkip: () => void }) {
-  return (
-    <main className="m-auto flex max-w-2xl flex-col gap-4 p-8">
-      <h1 className="font-serif text-3xl">{item.item.exercise.name}</h1>
-      <p className="text-xl">This exercise cannot be played as it stands. Tell your teacher.</p>
-      {!alone && (
-        <Button look="main" onClick={onSkip}>
-          The next one
-        </Button>
-      )}
-      <Link href="/today" className={buttonLook()}>
-        Back to Today
-      </Link>
-    </main>
   );
 }
