@@ -287,3 +287,52 @@ test('the palette finds an exercise by name', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Exercise name')).toHaveValue('Slow waltz');
 });
+
+for (const [way, typed, reads] of [
+  ['as written', '4. 4 8 4', 'S S S S'],
+  ['accents in 16ths', '4. 4 8 4', 'RLRLRL RLRL RL RLRL'],
+  ['accents in triplets', '4. 4 8 4', 'RLRLR LRL R LRL'],
+  ['line in one hand', '4. 4 8 4', 'SSS SS S SS'],
+  ['line on cymbal and bass drum', '4. 4 8 4', 'CrKSS CrKS CrK CrKS'],
+  ['left-hand triplets', '8 4. 8 4.', 'SS KSSS SS KSSS'],
+] as const) {
+  test(`the line reads ${way}`, async ({ page }) => {
+    await page.getByLabel('Reading line').fill(typed);
+    await page.getByLabel('Reading line').press('Escape');
+    await phrase(page, 'Interpretation', way);
+    await expect(page.getByTestId('line-reading')).toHaveText(reads);
+    await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
+  });
+}
+
+test('a swung ride is written in triplets under what fills triplets', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
+  await page.getByLabel('Reading line').fill('8 4. 8 4.');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Interpretation', 'left-hand triplets');
+  await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('swung in triplets');
+  await expect(page.getByTestId('count-RH')).toHaveText('1 2 let 3 4 let');
+});
+
+test('every kind of change is said, and taken back', async ({ page }) => {
+  await page.getByLabel('Reading line').fill('16 16 16 16 4 16 16 16 16 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'On: voice', 'bass drum');
+  const changed = page.getByRole('group', { name: 'Changed by' });
+  for (const [option, limb, count] of [
+    ['line one 16th later', 'RF', 'e & a 2 e e & a 4 e'],
+    ['line, note 1 pushed one 16th', 'RF', 'e & a 2 3 e & a 4 a'],
+    ['line backwards in 16ths', 'RF', 'a e & a 2 a e & a 4'],
+    ['everything, double pedal by the grid', 'LF', 'e a e a'],
+    ['everything, double pedal, right leads each group', 'LF', 'e a e a'],
+    ['everything, feet swapped', 'LF', '1 e & a 2 3 e & a 4'],
+    ['everything mirrored, all limbs', 'LF', '1 e & a 2 3 e & a 4'],
+  ] as const) {
+    await page.getByRole('button', { name: /^Change it by/ }).click();
+    await page.getByRole('option', { name: option, exact: true }).click();
+    await expect(changed).toContainText(option);
+    await expect(page.getByTestId(`count-${limb}`)).toHaveText(count);
+    await page.getByRole('button', { name: `Take away ${option}` }).click();
+    await expect(changed).toBeHidden();
+  }
+});

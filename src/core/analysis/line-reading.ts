@@ -14,7 +14,7 @@ export function lineReading(exercise: Exercise): string {
       if (from.source === 'over' || stroke.at >= lineLength(exercise)) continue;
       const word = words.get(from.onset) ?? [];
       word.push({
-        order: from.source === 'fill' ? from.index : 0,
+        order: from.source === 'fill' ? from.offset : 0,
         letter: exercise.reads === 'sticking' ? letterOf(stroke.limb) : voice(stroke.voice).letter,
       });
       words.set(from.onset, word);

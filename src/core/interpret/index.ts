@@ -1,11 +1,15 @@
+export { accentGrid } from './accent-grid';
 export { cellAlternates } from './cell-alternates';
 export { LIMB_POLICIES, settleClaims } from './claims';
 export { USUAL_CELLS } from './data';
+export { lineFill } from './line-fill';
 export { cellFor, cellsOf, phraseCells } from './phrase-cells';
 export { claimsOf, interpret, INTERPRETATIONS, interpretationName, readsAs } from './registry';
 export { shortLong } from './short-long';
 export { verbatim } from './verbatim';
+export type { AccentGridOptions } from './accent-grid';
 export type { LimbPolicy, Settled } from './claims';
+export type { LineFillOptions } from './line-fill';
 export type { CellSet, PhraseCellsOptions } from './phrase-cells';
 export type { InterpretationKind, InterpretationOptions } from './registry';
 export type { ShortLongOptions } from './short-long';

@@ -33,7 +33,6 @@ const PROPOSALS = 5;
 export const phraseCells: Interpretation<PhraseCellsOptions> = {
   kind: 'phrase-cells',
   name: 'phrase cells by gap',
-  says: 'the lead hand plays the line, a sticking fills each gap',
   reads: 'sticking',
   claims: (options) => {
     const letters = Object.values({ ...options.cells.cells, ...options.chosen }).join('');

@@ -2,18 +2,21 @@ import { unreachable, type Result } from '../issue';
 import type { Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
+import { accentGrid, type AccentGridOptions } from './accent-grid';
+import { lineFill, type LineFillOptions } from './line-fill';
 import { phraseCells, type PhraseCellsOptions } from './phrase-cells';
 import { shortLong, type ShortLongOptions } from './short-long';
 import type { Reading } from './types';
 import { verbatim, type VerbatimOptions } from './verbatim';
 
 /** An interpretation with its options, as a recipe holds it. Add a kind here and below. */
-export type InterpretationOptions = VerbatimOptions | ShortLongOptions | PhraseCellsOptions;
+export type InterpretationOptions =
+  VerbatimOptions | ShortLongOptions | PhraseCellsOptions | AccentGridOptions | LineFillOptions;
 
 export type InterpretationKind = InterpretationOptions['kind'];
 
 /** Every interpretation, in the order in which a chooser offers them. */
-export const INTERPRETATIONS = [verbatim, shortLong, phraseCells] as const;
+export const INTERPRETATIONS = [verbatim, shortLong, phraseCells, accentGrid, lineFill] as const;
 
 export function interpretationName(kind: InterpretationKind): string {
   return INTERPRETATIONS.find((one) => one.kind === kind)?.name ?? kind;
@@ -32,6 +35,10 @@ export function claimsOf(options: InterpretationOptions): readonly Limb[] {
       return shortLong.claims(options);
     case 'phrase-cells':
       return phraseCells.claims(options);
+    case 'accent-grid':
+      return accentGrid.claims(options);
+    case 'line-fill':
+      return lineFill.claims(options);
     default:
       return unreachable(options);
   }
@@ -49,6 +56,10 @@ export function interpret(
       return shortLong.play(line, options);
     case 'phrase-cells':
       return phraseCells.play(line, options);
+    case 'accent-grid':
+      return accentGrid.play(line, options);
+    case 'line-fill':
+      return lineFill.play(line, options);
     default:
       return unreachable(options);
   }

@@ -18,8 +18,6 @@ export interface Interpretation<Options> {
   readonly kind: string;
   /** As said in the trade: `phrase cells by gap`. */
   readonly name: string;
-  /** One short line for a chooser. */
-  readonly says: string;
   /** How its strokes are read back: as limbs in words (`RLLK RL`) or as voices (`K K S K`). */
   readonly reads: Reading;
   readonly claims: (options: Options) => readonly Limb[];

@@ -11,7 +11,6 @@ export interface VerbatimOptions {
 export const verbatim: Interpretation<VerbatimOptions> = {
   kind: 'verbatim',
   name: 'as written',
-  says: 'every note on one limb',
   reads: 'voices',
   claims: ({ on }) => [on.limb],
   play: (line, { on }) =>

@@ -23,6 +23,7 @@ export type Issue =
   | Issued<'voice', { text: string; near: string | null }>
   | Issued<'limb', { text: string }>
   | Issued<'tempo', { text: string; least: number; most: number }>
+  | Issued<'onset-off-grid', { bar: number; count: string; grid: string }>
   | Issued<'gap-off-grid', { bar: number; count: string; slot: number }>
   | Issued<
       'gap-without-cell',

@@ -38,6 +38,8 @@ export function issueText(issue: Issue): string {
       return `“${issue.text}” is not a limb. Use RH, LH, RF or LF.`;
     case 'tempo':
       return `A tempo of “${issue.text}” cannot be played here. Set it between ${issue.least} and ${issue.most}.`;
+    case 'onset-off-grid':
+      return `Bar ${issue.bar}, ${issue.count}: this note falls between the ${issue.grid}. Choose a finer grid, or write the line so that its notes fall on them.`;
     case 'gap-off-grid':
       return `Bar ${issue.bar}, ${issue.count}: this note is not on a 16th, so no cell reaches it. Write the line without tuplets, or choose another interpretation.`;
     case 'gap-without-cell':

@@ -6,23 +6,91 @@ import { slotTicks, type SubdivisionId } from '../time';
 
 type As = ClosedRecipe['as'];
 
-/** What each interpretation starts with before the teacher changes it. */
-const STARTS: { readonly [Kind in As['kind']]: Extract<Recipe['as'], { kind: Kind }> } = {
-  verbatim: { kind: 'verbatim', on: { limb: 'LH', voice: 'snare' } },
-  'short-long': {
-    kind: 'short-long',
-    short: { limb: 'LH', voice: 'snare' },
-    long: { limb: 'RF', voice: 'bass' },
-    longFrom: '4',
+type OpenAs = Recipe['as'];
+
+/** A way to read a line, as a chooser offers it. */
+export interface InterpretationStart {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+  readonly as: OpenAs;
+}
+
+const snare = { limb: 'LH', voice: 'snare' } as const;
+const bass = { limb: 'RF', voice: 'bass' } as const;
+
+/** What each interpretation starts with before the teacher changes it; some start in several ways.
+ * The first of a kind is the kind's own start. */
+export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
+  {
+    id: 'verbatim',
+    name: 'as written',
+    says: 'every note on one limb',
+    as: { kind: 'verbatim', on: snare },
   },
-  'phrase-cells': {
-    kind: 'phrase-cells',
-    cells: { id: 'usual-cells', version: 1 },
-    chosen: {},
-    voices: { R: 'snare', L: 'snare', K: 'bass', F: 'hat-foot' },
-    accentLastOfSix: false,
+  {
+    id: 'short-long',
+    name: 'short / long',
+    says: 'short notes here, long notes there',
+    as: { kind: 'short-long', short: snare, long: bass, longFrom: '4' },
   },
-};
+  {
+    id: 'phrase-cells',
+    name: 'phrase cells by gap',
+    says: 'the lead hand plays the line, a sticking fills each gap',
+    as: {
+      kind: 'phrase-cells',
+      cells: { id: 'usual-cells', version: 1 },
+      chosen: {},
+      voices: { R: 'snare', L: 'snare', K: 'bass', F: 'hat-foot' },
+      accentLastOfSix: false,
+    },
+  },
+  {
+    id: 'accents-16ths',
+    name: 'accents in 16ths',
+    says: 'the hands play every 16th, the line is accented',
+    as: { kind: 'accent-grid', grid: '16', sticking: 'RL', voice: 'snare', doubled: false },
+  },
+  {
+    id: 'accents-triplets',
+    name: 'accents in triplets',
+    says: 'the same, swung',
+    as: { kind: 'accent-grid', grid: '8t', sticking: 'RL', voice: 'snare', doubled: false },
+  },
+  {
+    id: 'hand-against-hand',
+    name: 'line in one hand, fill in the other',
+    says: 'the fill low',
+    as: {
+      kind: 'line-fill',
+      short: [{ limb: 'RH', voice: 'snare' }],
+      long: [{ limb: 'RH', voice: 'snare' }],
+      longFrom: '4',
+      fill: snare,
+      grid: '8',
+    },
+  },
+  {
+    id: 'line-doubled',
+    name: 'line on cymbal and bass drum',
+    says: 'the snare fills',
+    as: {
+      kind: 'line-fill',
+      short: [{ limb: 'RH', voice: 'crash' }, bass],
+      long: [{ limb: 'RH', voice: 'crash' }, bass],
+      longFrom: '4',
+      fill: snare,
+      grid: '8',
+    },
+  },
+  {
+    id: 'left-triplets',
+    name: 'left-hand triplets around short and long',
+    says: 'short = snare, long = bass drum',
+    as: { kind: 'line-fill', short: [snare], long: [bass], longFrom: '4', fill: snare, grid: '8t' },
+  },
+];
 
 const BLANK: Recipe = {
   version: RECIPE_VERSION,
@@ -31,7 +99,7 @@ const BLANK: Recipe = {
   feel: { kind: 'straight' },
   over: [],
   play: null,
-  as: STARTS.verbatim,
+  as: { kind: 'verbatim', on: snare },
   clash: 'rest',
   changes: [],
   kit: { id: 'full-kit', version: 1 },
@@ -42,9 +110,20 @@ export function blankRecipe(): ClosedRecipe {
   return must(close(BLANK));
 }
 
-/** The interpretation that a chooser offers first for a kind. */
-export function startOf(kind: As['kind']): As {
-  return must(close({ ...BLANK, as: STARTS[kind] })).as;
+/** The start of a kind, or of a way by its id.
+ * @throws RangeError on anything else (a caller's bug) */
+export function startOf(id: As['kind'] | InterpretationStart['id']): As {
+  const start = INTERPRETATION_STARTS.find((one) => one.id === id || one.as.kind === id);
+  if (!start) throw new RangeError(`${id} is no interpretation`);
+  return must(close({ ...BLANK, as: start.as })).as;
+}
+
+/** The recipe read another way. What fills triplets is written in triplets: a swing that was heard
+ * only becomes a swing that is written, so that limbs meet on the page as they do in the ear. */
+export function readAs(recipe: ClosedRecipe, id: InterpretationStart['id']): ClosedRecipe {
+  const as = startOf(id);
+  const triplets = 'grid' in as && as.grid === '8t' && recipe.feel.kind === 'swung';
+  return { ...recipe, as, feel: triplets ? { kind: 'triplets' } : recipe.feel };
 }
 
 /** The recipe with an ostinato added or taken away. An ostinato that is meant swung, as the first

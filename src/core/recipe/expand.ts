@@ -8,17 +8,31 @@ import {
   type InterpretationOptions,
   type Reading,
 } from '../interpret';
-import { mirrorHand, mirrorLimb, type Limb } from '../kit';
+import { isHand, mirrorHand, mirrorLimb, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
-import { commonCycle, inTimeOrder, loopLayer, type Layer } from '../pattern';
+import { commonCycle, inTimeOrder, loopLayer, moveStrokes, type Layer } from '../pattern';
 import { lineTicks, parseLine, type ReadingLine } from '../reading';
-import { barTicks, parseMeter, slotTicks, type Meter } from '../time';
+import {
+  barTicks,
+  parseMeter,
+  slotTicks,
+  tick,
+  writtenSwing,
+  type Feel,
+  type Meter,
+} from '../time';
 import {
   displaceAccents,
   displacePattern,
   displaceSticking,
+  footLayers,
+  giveTo,
   mirrorHands,
   mirrorLimbs,
+  pushStroke,
+  reverseLayer,
+  revoice,
+  swapFeet,
 } from '../transform';
 import type { Exercise } from './exercise';
 import type { Change, ClosedRecipe } from './schema';
@@ -46,7 +60,7 @@ export function expand(recipe: ClosedRecipe): Result<Exercise> {
   if (issues.length > 0) return fail(...issues);
   const line = played?.ok ? played.value : null;
   const layers = [...over, ...(line ? [line.layer] : [])].map((layer) =>
-    recipe.changes.reduce(applyChange, layer),
+    recipe.changes.reduce(applyChange, writeSwing(layer, recipe.feel, meter.value)),
   );
   return settle(recipe, meter.value, layers, line?.line ?? null);
 }
@@ -74,6 +88,12 @@ export function interpretationOptions(as: ClosedRecipe['as']): InterpretationOpt
   return as.kind === 'phrase-cells' ? { ...as, cells: as.cells.content } : as;
 }
 
+/** Writes a swing in triplets, in meters that are counted in quarters or halves. */
+function writeSwing(layer: Layer, feel: Feel, meter: Meter): Layer {
+  if (feel.kind !== 'triplets' || meter.unit > 4) return layer;
+  return moveStrokes(layer, (stroke) => writtenSwing(stroke.at, feel));
+}
+
 function applyChange(layer: Layer, change: Change): Layer {
   if (change.part !== 'all' && change.part !== layer.role) return layer;
   switch (change.kind) {
@@ -85,6 +105,22 @@ function applyChange(layer: Layer, change: Change): Layer {
     }
     case 'mirror':
       return change.what === 'hands' ? mirrorHands(layer) : mirrorLimbs(layer);
+    case 'reverse':
+      return reverseLayer(layer, slotTicks(change.slot));
+    case 'push': {
+      const places = [...new Set(layer.strokes.map((stroke) => stroke.at))];
+      const at = places[(change.note - 1) % places.length];
+      const earlier = tick(change.by * slotTicks(change.slot));
+      return at === undefined ? layer : pushStroke(layer, at, earlier);
+    }
+    case 'swap-feet':
+      return swapFeet(layer);
+    case 'footing':
+      return layer;
+    case 'give':
+      return giveTo(layer, change.from, change.to);
+    case 'revoice':
+      return revoice(layer, change.from, change.to);
     default:
       return unreachable(change);
   }
@@ -109,7 +145,7 @@ function settle(
     ? settleClaims(
         overLayers,
         lineLayer,
-        recipe.changes.reduce(mirrorClaims, claimsOf(interpretationOptions(recipe.as))),
+        recipe.changes.reduce(moveClaims, claimsOf(interpretationOptions(recipe.as))),
         recipe.clash,
         interpretationName(recipe.as.kind),
       )
@@ -117,15 +153,20 @@ function settle(
   if (!settled.ok) return settled;
   const kit = recipe.kit.content;
   const reads = readsAs(recipe.as.kind);
-  const all = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])].map(
-    (layer) => fitHands(layer, kit.handedness, reads),
-  );
+  const both = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
+  const all = recipe.changes
+    .reduce(applyFooting, both)
+    .map((layer) => fitHands(layer, kit.handedness, reads));
+  const whole = tick(all[0]?.lengthTicks ?? cycle);
+  if (whole / bar > MOST_BARS) {
+    return fail({ code: 'cycle-too-long', path: ['changes'], bars: whole / bar, most: MOST_BARS });
+  }
   return ok({
     meter,
     feel: recipe.feel,
     barTicks: bar,
-    bars,
-    cycleTicks: cycle,
+    bars: whole / bar,
+    cycleTicks: whole,
     layers: all,
     strokes: all.flatMap((layer) => layer.strokes).sort(inTimeOrder),
     line,
@@ -135,10 +176,32 @@ function settle(
   });
 }
 
-/** A mirrored line needs the limbs of the other side. */
-function mirrorClaims(claims: readonly Limb[], change: Change): readonly Limb[] {
-  if (change.kind !== 'mirror' || change.part === 'over') return claims;
-  return claims.map(change.what === 'hands' ? mirrorHand : mirrorLimb);
+/** Footing looks at all bass drums of its part at once, so it comes after everything else. */
+function applyFooting(layers: readonly Layer[], change: Change): readonly Layer[] {
+  if (change.kind !== 'footing') return layers;
+  const mine = layers.filter((layer) => change.part === 'all' || change.part === layer.role);
+  const footed = footLayers(mine, change.school);
+  const length = footed[0]?.lengthTicks;
+  return layers.map((layer) => {
+    const index = mine.indexOf(layer);
+    if (index >= 0) return footed[index] ?? layer;
+    return length === undefined ? layer : loopLayer(layer, length);
+  });
+}
+
+/** A line that other limbs play needs those limbs. */
+function moveClaims(claims: readonly Limb[], change: Change): readonly Limb[] {
+  if (change.part === 'over') return claims;
+  switch (change.kind) {
+    case 'mirror':
+      return claims.map(change.what === 'hands' ? mirrorHand : mirrorLimb);
+    case 'swap-feet':
+      return claims.map((limb) => (isHand(limb) ? limb : mirrorLimb(limb)));
+    case 'give':
+      return [...new Set(claims.map((limb) => (limb === change.from ? change.to.limb : limb)))];
+    default:
+      return claims;
+  }
 }
 
 /** Three different kinds of left-handed; see `Handedness`. Open-handed players swap what the

@@ -8,9 +8,12 @@ import {
   blankRecipe,
   close,
   expand,
+  INTERPRETATION_STARTS,
+  readAs,
   readLink,
   readRecipe,
   recipeHash,
+  sayChange,
   sentence,
   sentenceText,
   startOf,
@@ -44,6 +47,78 @@ function codes(result: Result<unknown>): string[] {
   return result.ok ? [] : result.issues.map((issue) => issue.code);
 }
 
+describe('changes', () => {
+  const bassLine = { kind: 'verbatim', on: { limb: 'RF', voice: 'bass' } } as const;
+  const change = (...changes: Change[]) => recipe([], '4. 4 8 4', { as: bassLine, changes });
+
+  it.each([
+    [{ kind: 'reverse', part: 'line', slot: '8' }, 'line backwards in 8ths', '--K-K---K-----K-'],
+    [
+      { kind: 'push', part: 'line', note: 2, by: 1, slot: '16' },
+      'line, note 2 pushed one 16th',
+      'K----K----K-K---',
+    ],
+    [{ kind: 'swap-feet', part: 'all' }, 'everything, feet swapped', 'F-----F---F-F---'],
+    [
+      { kind: 'footing', part: 'all', school: 'groups' },
+      'everything, double pedal, right leads each group',
+      'K-----K---K-K---',
+    ],
+    [
+      { kind: 'give', part: 'line', from: 'RF', to: { limb: 'LF', voice: 'hat-foot' } },
+      'line, right foot given to hi-hat foot',
+      'F-----F---F-F---',
+    ],
+    [
+      { kind: 'revoice', part: 'line', from: 'bass', to: 'tom-floor' },
+      'line, bass drum to floor tom',
+      'K-----K---K-K---',
+    ],
+  ] as [Change, string, string][])('%j is said as “%s” and plays %s', (one, said, plays) => {
+    expect(sayChange(one)).toBe(said);
+    expect(letters(change(one))).toBe(plays);
+    expect(must(readLink(writeLink(change(one)))).changes).toEqual([one]);
+  });
+
+  it('a reversed line is reversed back', () => {
+    const one: Change = { kind: 'reverse', part: 'line', slot: '8' };
+    expect(letters(change(one, one))).toBe('K-----K---K-K---');
+  });
+
+  it('a note pushed from the first beat goes over the seam', () => {
+    const push: Change = { kind: 'push', part: 'line', note: 1, by: 1, slot: '16' };
+    expect(letters(change(push))).toBe('------K---K-K--K');
+  });
+
+  it('footing sees the feet of ostinato and line together', () => {
+    const one: Change = { kind: 'footing', part: 'all', school: 'grid' };
+    const exercise = must(expand(recipe(['double-bass-16ths'], '', { changes: [one] })));
+    expect(exercise.strokes.map((stroke) => letterOf(stroke.limb)).join('')).toBe(
+      'KFKFKFKFKFKFKFKF',
+    );
+  });
+
+  it('feet that change roles double the cycle', () => {
+    const one: Change = { kind: 'footing', part: 'line', school: 'grid' };
+    const text = '3(8 8 8) 3(8 8 8) 3(8 8 8)';
+    const closed = recipe([], text, { meter: '3/4', as: bassLine, changes: [one] });
+    const exercise = must(expand(closed));
+    expect(exercise.bars).toBe(2);
+    for (const layer of exercise.layers) expect(layer.lengthTicks).toBe(exercise.cycleTicks);
+  });
+
+  it('a limb that a part is given to is claimed', () => {
+    const give: Change = {
+      kind: 'give',
+      part: 'line',
+      from: 'RF',
+      to: { limb: 'LF', voice: 'hat-foot' },
+    };
+    const closed = recipe(['hats-2-4'], '4 4 4 4', { as: bassLine, changes: [give] });
+    expect(codes(expand({ ...closed, clash: 'refuse' }))).toEqual(['limb-claimed']);
+  });
+});
+
 describe('expand', () => {
   it('combines left-foot hi-hat on 2 and 4 with phrase cells', () => {
     const closed = recipe(['hats-2-4'], '4. 4 8 4', { as: startOf('phrase-cells') });
@@ -76,6 +151,28 @@ describe('expand', () => {
       [12, 'normal'],
     ]);
   });
+
+  it('what fills triplets meets a swung ride on the page', () => {
+    const ride = recipe(['jazz-ride'], '8 4. 8 4.');
+    expect(ride.feel).toEqual({ kind: 'swung', long: 2, short: 1 });
+    const read = readAs(ride, 'left-triplets');
+    expect(read.feel).toEqual({ kind: 'triplets' });
+    const triplets = must(expand(read)).strokes.map((one) => (one.at / quarters(1, 3)) % 1);
+    expect(new Set(triplets)).toEqual(new Set([0]));
+    expect(sentence(read).find((line) => line.key === 'as')?.text).toBe(
+      'short = snare, long = bass drum, snare fills the 8th triplets',
+    );
+  });
+
+  it.each(INTERPRETATION_STARTS)(
+    '$name plays, says itself, and comes back from a link',
+    (start) => {
+      const closed = readAs(recipe(['hats-2-4'], '4. 4 8 4'), start.id);
+      expect(must(expand(closed)).strokes.length).toBeGreaterThan(5);
+      expect(sentenceText(closed)).toContain('As ');
+      expect(must(readLink(writeLink(closed)))).toEqual(closed);
+    },
+  );
 
   it('a mirrored line claims the limbs of the other side', () => {
     const mirror: Change = { kind: 'mirror', what: 'hands', part: 'line' };

@@ -3,6 +3,7 @@ import { fail, ok, type Result } from '../issue';
 import { LIMB_POLICIES } from '../interpret';
 import { LIMBS, VOICE_IDS } from '../kit';
 import { SUBDIVISION_IDS } from '../time';
+import { FOOTINGS } from '../transform';
 
 /** Format of the recipes that this Mivvel writes. Raise it, with a reader for the old one, when
  * a recipe could otherwise mean something else than before. */
@@ -63,6 +64,21 @@ const interpretation = z.discriminatedUnion('kind', [
     voices: z.strictObject({ R: voiceId, L: voiceId, K: voiceId, F: voiceId }),
     accentLastOfSix: z.boolean(),
   }),
+  z.strictObject({
+    kind: z.literal('accent-grid'),
+    grid: subdivisionId,
+    sticking: z.string().regex(/^[RLKF]{1,32}$/),
+    voice: voiceId,
+    doubled: z.boolean(),
+  }),
+  z.strictObject({
+    kind: z.literal('line-fill'),
+    short: z.array(assignment).min(1).max(2),
+    long: z.array(assignment).min(1).max(2),
+    longFrom: subdivisionId,
+    fill: assignment,
+    grid: subdivisionId,
+  }),
 ]);
 
 const part = z.enum(['line', 'over', 'all']);
@@ -77,10 +93,24 @@ const change = z.discriminatedUnion('kind', [
     slot: subdivisionId,
   }),
   z.strictObject({ kind: z.literal('mirror'), what: z.enum(['hands', 'all limbs']), part }),
+  z.strictObject({ kind: z.literal('reverse'), part, slot: subdivisionId }),
+  /** `note` counts the instants of the line from 1; `by` is slots earlier. */
+  z.strictObject({
+    kind: z.literal('push'),
+    part,
+    note: z.int().min(1).max(512),
+    by: z.int().min(1).max(64),
+    slot: subdivisionId,
+  }),
+  z.strictObject({ kind: z.literal('swap-feet'), part }),
+  z.strictObject({ kind: z.literal('footing'), part, school: z.enum(FOOTINGS) }),
+  z.strictObject({ kind: z.literal('give'), part, from: limb, to: assignment }),
+  z.strictObject({ kind: z.literal('revoice'), part, from: voiceId, to: voiceId }),
 ]);
 
 const feel = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('straight') }),
+  z.strictObject({ kind: z.literal('triplets') }),
   z.strictObject({
     kind: z.literal('swung'),
     long: z.int().min(1).max(9),

@@ -1,3 +1,4 @@
+import { unreachable } from '../issue';
 import { cellsOf, interpretationName } from '../interpret';
 import { limbName, voice, type Limb, type VoiceId } from '../kit';
 import { parseLine } from '../reading';
@@ -69,6 +70,15 @@ function sayInterpretation(recipe: ClosedRecipe): string {
       const cells = sayCells(recipe);
       return `${interpretationName(as.kind)}${cells ? `: ${cells}` : ''}`;
     }
+    case 'accent-grid':
+      return `accents in ${subdivision(as.grid).name} on the ${voice(as.voice).name}, ${as.sticking}${as.doubled ? ', the rest doubled' : ''}`;
+    case 'line-fill': {
+      const same = JSON.stringify(as.short) === JSON.stringify(as.long);
+      const line = same
+        ? `line = ${sayParts(as.short)}`
+        : `short = ${sayParts(as.short)}, long = ${sayParts(as.long)}`;
+      return `${line}, ${sayPart(as.fill)} fills the ${subdivision(as.grid).name}`;
+    }
   }
 }
 
@@ -87,6 +97,10 @@ function sayCells(recipe: ClosedRecipe): string {
 function sayPart({ limb, voice: id }: { limb: Limb; voice: VoiceId }): string {
   const usual: Partial<Record<VoiceId, Limb>> = { bass: 'RF', snare: 'LH', 'hat-foot': 'LF' };
   return usual[id] === limb ? voice(id).name : `${voice(id).name} with the ${limbName(limb)}`;
+}
+
+function sayParts(parts: readonly { limb: Limb; voice: VoiceId }[]): string {
+  return parts.map(sayPart).join(' and ');
 }
 
 export function sayPolicy(policy: ClosedRecipe['clash']): string {
@@ -111,21 +125,45 @@ const SINGULAR: Partial<Record<SubdivisionId, string>> = {
 /** @example sayChange({ kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' }) // => 'line one 16th later' */
 export function sayChange(change: Change): string {
   const part = change.part === 'all' ? 'everything' : change.part === 'line' ? 'line' : 'ostinato';
-  if (change.kind === 'mirror') {
-    return change.what === 'hands' ? `${part} mirrored, feet stay` : `${part} mirrored, all limbs`;
+  switch (change.kind) {
+    case 'mirror':
+      return change.what === 'hands'
+        ? `${part} mirrored, feet stay`
+        : `${part} mirrored, all limbs`;
+    case 'reverse':
+      return `${part} backwards in ${subdivision(change.slot).name}`;
+    case 'push':
+      return `${part}, note ${change.note} pushed ${saySlots(change.by, change.slot)}`;
+    case 'swap-feet':
+      return `${part}, feet swapped`;
+    case 'footing':
+      return change.school === 'grid'
+        ? `${part}, double pedal by the grid`
+        : `${part}, double pedal, right leads each group`;
+    case 'give':
+      return `${part}, ${limbName(change.from)} given to ${sayPart(change.to)}`;
+    case 'revoice':
+      return `${part}, ${voice(change.from).name} to ${voice(change.to).name}`;
+    case 'displace':
+      return sayDisplacement(change, part);
+    default:
+      return unreachable(change);
   }
+}
+
+function saySlots(count: number, slot: SubdivisionId): string {
+  if (count !== 1) return `${count} ${subdivision(slot).name}`;
+  return `one ${SINGULAR[slot] ?? `slot of ${subdivision(slot).name}`}`;
+}
+
+function sayDisplacement(change: Extract<Change, { kind: 'displace' }>, part: string): string {
   const count = Math.abs(change.by);
-  const whole = count === 1 ? 'one' : String(count);
-  const unit =
+  const by =
     change.what === 'sticking'
-      ? count === 1
-        ? 'stroke'
-        : 'strokes'
-      : count === 1
-        ? (SINGULAR[change.slot] ?? `slot of ${subdivision(change.slot).name}`)
-        : subdivision(change.slot).name;
+      ? `${count === 1 ? 'one stroke' : `${count} strokes`}`
+      : saySlots(count, change.slot);
   const what = change.what === 'pattern' ? part : `${part} ${change.what}`;
-  return `${what} ${whole} ${unit} ${change.by < 0 ? 'earlier' : 'later'}`;
+  return `${what} ${by} ${change.by < 0 ? 'earlier' : 'later'}`;
 }
 
 function sayFeel(recipe: ClosedRecipe): string {

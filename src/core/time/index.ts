@@ -1,5 +1,5 @@
 export { countMark, countName } from './counting';
-export { formatFeel, parseFeel, swungTicks } from './feel';
+export { formatFeel, parseFeel, swungTicks, writtenSwing } from './feel';
 export {
   barTicks,
   beatIndexAt,

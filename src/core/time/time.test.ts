@@ -17,6 +17,7 @@ import {
   formatFeel,
   parseFeel,
   swungTicks,
+  writtenSwing,
   tempoFor,
   tempoOfTaps,
   tick,
@@ -138,6 +139,8 @@ describe('feels', () => {
   it.each([
     ['straight', 'straight'],
     ['2:1', 'swung 8ths 2:1'],
+    ['triplets', 'swung in triplets'],
+    ['swung in triplets', 'swung in triplets'],
     ['swung 3:2', 'swung 8ths 3:2'],
     ['swung 8ths 5:3', 'swung 8ths 5:3'],
   ])('%s is %s, and reads back', (text, expected) => {
@@ -148,6 +151,23 @@ describe('feels', () => {
 
   it.each(['', 'swung', '2', '0:1', '2:10', 'shuffle'])('refuses “%s”', (text) => {
     expect(parseFeel(text)).toMatchObject({ ok: false, issues: [{ code: 'feel', text }] });
+  });
+});
+
+describe('writtenSwing', () => {
+  it('puts every "&" on the last triplet and leaves the rest', () => {
+    const feel = { kind: 'triplets' } as const;
+    expect(writtenSwing(quarters(1, 2), feel)).toBe(quarters(2, 3));
+    expect(writtenSwing(quarters(7, 2), feel)).toBe(quarters(11, 3));
+    for (const at of [quarters(0), quarters(1, 3), quarters(1, 4), quarters(3)]) {
+      expect(writtenSwing(at, feel)).toBe(at);
+    }
+    expect(writtenSwing(quarters(1, 2), { kind: 'straight' })).toBe(quarters(1, 2));
+  });
+
+  it('sounds where a swing of 2:1 sounds', () => {
+    const heard = swungTicks(quarters(1, 2), { kind: 'swung', long: 2, short: 1 });
+    expect(writtenSwing(quarters(1, 2), { kind: 'triplets' })).toBe(heard);
   });
 });
 

@@ -7,9 +7,16 @@ import {
   displaceAccents,
   displacePattern,
   displaceSticking,
+  footingDifferences,
+  footLayers,
+  giveTo,
   mirrorHands,
   mirrorLimbs,
   pushStroke,
+  reverseLayer,
+  revoice,
+  swapFeet,
+  type Footing,
 } from '.';
 
 const slot = quarters(1, 4);
@@ -119,5 +126,133 @@ describe('mirror', () => {
     expect(letters(mirrorLimbs(layerOf('RLLK')))).toBe('LRRF');
     const layer = layerOf('RLKFRL');
     expect(mirrorLimbs(mirrorLimbs(layer))).toEqual(layer);
+  });
+});
+
+/** Words of letters, a slot each, as arbitrary input. */
+const words = fc.stringMatching(/^[RLKF-]{1,16}$/).filter((text) => /[RLKF]/.test(text));
+
+describe('reverseLayer', () => {
+  it.each([
+    ['RLRRLRLL', 'LLRLRRLR'],
+    ['RR--', '--RR'],
+    ['RLLK', 'KLLR'],
+  ])('%s backwards is %s (common practice, no source)', (text, expected) => {
+    expect(letters(reverseLayer(layerOf(text), slot))).toBe(expected);
+  });
+
+  it('twice is as before', () => {
+    fc.assert(
+      fc.property(words, (text) => {
+        expect(letters(reverseLayer(reverseLayer(layerOf(text), slot), slot))).toBe(
+          letters(layerOf(text)),
+        );
+      }),
+    );
+  });
+});
+
+describe('giveTo, revoice, swapFeet', () => {
+  it('LRRL RLLR as left hand and left foot (common practice, no source)', () => {
+    const given = giveTo(layerOf('LRRLRLLR'), 'RH', { limb: 'LF', voice: 'hat-foot' });
+    expect(letters(given)).toBe('LFFLFLLF');
+    expect(
+      given.strokes.filter((one) => one.limb === 'LF').every((one) => one.voice === 'hat-foot'),
+    ).toBe(true);
+  });
+
+  it('revoices one voice, by the same limbs', () => {
+    const ride = revoice(layerOf('RLKK'), 'snare', 'ride');
+    expect(ride.strokes.map((one) => one.voice)).toEqual(['ride', 'ride', 'bass', 'bass']);
+    expect(letters(ride)).toBe('RLKK');
+  });
+
+  it('feet swap what they play, each on its own pedal; twice is as before', () => {
+    const feet = giveTo(layerOf('KFKK'), 'LF', { limb: 'LF', voice: 'hat-foot' });
+    const swapped = swapFeet(feet);
+    expect(letters(swapped)).toBe('FKFF');
+    expect(swapped.strokes.map((one) => one.voice)).toEqual([
+      'hat-foot',
+      'bass',
+      'hat-foot',
+      'hat-foot',
+    ]);
+    expect(swapFeet(swapped)).toEqual(feet);
+  });
+
+  it('on a double pedal both feet stay on the bass drum', () => {
+    const double = giveTo(layerOf('KF-K'), 'LF', { limb: 'LF', voice: 'bass' });
+    expect(swapFeet(double).strokes.every((one) => one.voice === 'bass')).toBe(true);
+  });
+});
+
+describe('double-pedal footing, two schools (common practice, no source)', () => {
+  const feet = (text: string, school: Footing) =>
+    footLayers([layerOf(text)], school)
+      .map(letters)
+      .join('')
+      .replaceAll('K', 'r')
+      .replaceAll('F', 'l');
+
+  it.each([
+    ['---KK-----------', 'grid', '---lr-----------'],
+    ['---KK-----------', 'groups', '---rl-----------'],
+    ['KKKKKKKK', 'grid', 'rlrlrlrl'],
+    ['K-K-K-K-', 'grid', 'r-r-r-r-'],
+    ['K-K-K-K-', 'groups', 'r-r-r-r-'],
+    ['K--KK--K', 'groups', 'l--rl--r'],
+  ] as const)('%s %s is %s', (text, school, expected) => {
+    expect(feet(text, school)).toBe(expected);
+  });
+
+  it('says where the schools differ: slots 3 and 4, both', () => {
+    const places = footingDifferences([layerOf('---KK-----------')]);
+    expect(places.map((at) => at / slot)).toEqual([3, 4]);
+    expect(footingDifferences([layerOf('K-K-K-K-')])).toEqual([]);
+  });
+
+  it('nine triplets in 3/4 take two bars, and the left foot begins the second', () => {
+    const triplet = quarters(1, 3);
+    const layer: Layer = {
+      ...layerOf('K'),
+      lengthTicks: quarters(3),
+      strokes: Array.from({ length: 9 }, (_, index) => ({
+        at: tick(index * triplet),
+        limb: 'RF' as const,
+        voice: 'bass' as const,
+        dynamic: 'normal' as const,
+        from: { source: 'line' as const, onset: index },
+      })),
+    };
+    for (const school of ['grid', 'groups'] as const) {
+      const [footed] = footLayers([layer], school);
+      expect(footed?.lengthTicks).toBe(quarters(6));
+      expect(footed?.strokes.map((one) => one.limb)).toEqual(
+        Array.from({ length: 18 }, (_, index) => (index % 2 === 0 ? 'RF' : 'LF')),
+      );
+    }
+  });
+
+  it('in triplets of 4/4 the left lands on 2 and 4', () => {
+    const triplet = quarters(1, 3);
+    const strokes = layerOf('KKKKKKKKKKKK').strokes.map((one, index) => ({
+      ...one,
+      at: tick(index * triplet),
+    }));
+    const [footed] = footLayers([{ ...layerOf('K'), lengthTicks: quarters(4), strokes }], 'grid');
+    const at = (beat: number) => footed?.strokes.find((one) => one.at === quarters(beat))?.limb;
+    expect([0, 1, 2, 3].map(at)).toEqual(['RF', 'LF', 'RF', 'LF']);
+  });
+
+  it('moves no stroke, and within a group the feet alternate', () => {
+    fc.assert(
+      fc.property(fc.stringMatching(/^[K-]{2,16}$/), (text) => {
+        const [footed] = footLayers([layerOf(text)], 'groups');
+        const out = footed ? letters(footed) : '';
+        const shape = (one: string) => one.replaceAll('F', 'K');
+        expect([text, text + text]).toContain(shape(out));
+        expect(out + out).not.toMatch(out.includes('-') ? /KK|FF/ : /(KK|FF)(?=.)/);
+      }),
+    );
   });
 });

@@ -22,7 +22,7 @@ export function Choice<T extends string>({
   onType,
   children,
   className = 'phrase',
-  testId,
+  wide = false,
 }: {
   label: string;
   options: readonly Option<T>[];
@@ -31,7 +31,8 @@ export function Choice<T extends string>({
   onType?: (text: string) => Result<T>;
   children: ReactNode;
   className?: string;
-  testId?: string;
+  /** For options with long hints. */
+  wide?: boolean;
 }) {
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
@@ -66,7 +67,6 @@ export function Choice<T extends string>({
         ref={button}
         className={className}
         aria-label={`${label}: ${typeof children === 'string' ? children : ''}`}
-        data-testid={testId}
         onKeyDown={(event) => {
           const types = event.key.length === 1 && event.key !== ' ';
           if (!types || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -78,7 +78,11 @@ export function Choice<T extends string>({
         {children}
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content align="start" sideOffset={4} className="pop w-80">
+        <Popover.Content
+          align="start"
+          sideOffset={4}
+          className={wide ? 'pop w-[36rem]' : 'pop w-80'}
+        >
           <Command label={label} loop filter={contains} onKeyDown={takeTyped}>
             <Command.Input
               value={query}

@@ -1,26 +1,21 @@
 'use client';
 
-import { fail, ok, type Issue, type Result } from '@/core/issue';
-import {
-  cellAlternates,
-  cellsOf,
-  INTERPRETATIONS,
-  type InterpretationKind,
-} from '@/core/interpret';
+import { fail, ok, unreachable, type Issue, type Result } from '@/core/issue';
+import { cellAlternates, cellsOf, interpretationName } from '@/core/interpret';
 import { parseSticking } from '@/core/pattern';
 import { parseLine } from '@/core/reading';
-import { startOf, type ClosedRecipe } from '@/core/recipe';
-import { parseMeter, type SubdivisionId } from '@/core/time';
+import { INTERPRETATION_STARTS, type ClosedRecipe } from '@/core/recipe';
+import { parseMeter, subdivision, type SubdivisionId } from '@/core/time';
 import { Choice, Trouble, type Option } from '../base';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 
 type As = ClosedRecipe['as'];
 type PhraseCells = Extract<As, { kind: 'phrase-cells' }>;
 
-const KINDS: readonly Option<InterpretationKind>[] = INTERPRETATIONS.map((one) => ({
-  value: one.kind as InterpretationKind,
-  text: one.name,
-  hint: one.says,
+const STARTS: readonly Option<string>[] = INTERPRETATION_STARTS.map(({ id, name, says }) => ({
+  value: id,
+  text: name,
+  hint: says,
 }));
 
 const LONG_FROM: readonly Option<SubdivisionId>[] = [
@@ -29,34 +24,47 @@ const LONG_FROM: readonly Option<SubdivisionId>[] = [
   { value: '16', text: '16th' },
 ];
 
+const GRIDS: readonly Option<SubdivisionId>[] = (['8', '8t', '16', '16t', '32'] as const).map(
+  (id) => ({ value: id, text: subdivision(id).name }),
+);
+
 /** The interpretation and its options, in words that can be changed. */
 export function AsPhrase({
   recipe,
   issues,
   onChange,
+  onRead,
 }: {
   recipe: ClosedRecipe;
   issues: readonly Issue[];
   onChange: (as: As) => void;
+  /** Reads the line another way, by the id of its start. */
+  onRead: (id: string) => void;
 }) {
   const { as } = recipe;
   return (
     <>
-      <Choice
-        label="Interpretation"
-        options={KINDS}
-        value={as.kind}
-        onChoose={(kind) => kind !== as.kind && onChange(startOf(kind))}
-      >
-        {KINDS.find((one) => one.value === as.kind)?.text}
+      <Choice label="Interpretation" options={STARTS} onChoose={onRead} wide>
+        {interpretationName(as.kind)}
       </Choice>
-      {as.kind === 'verbatim' && (
+      <Options recipe={recipe} onChange={onChange} />
+      <Trouble issues={issues} />
+    </>
+  );
+}
+
+function Options({ recipe, onChange }: { recipe: ClosedRecipe; onChange: (as: As) => void }) {
+  const { as } = recipe;
+  switch (as.kind) {
+    case 'verbatim':
+      return (
         <>
           {' on '}
           <AssignmentPhrase label="On" value={as.on} onChange={(on) => onChange({ ...as, on })} />
         </>
-      )}
-      {as.kind === 'short-long' && (
+      );
+    case 'short-long':
+      return (
         <>
           {': short = '}
           <AssignmentPhrase
@@ -71,18 +79,124 @@ export function AsPhrase({
             onChange={(long) => onChange({ ...as, long })}
           />
           {', from a '}
-          <Choice
-            label="Long from a"
-            options={LONG_FROM}
-            value={as.longFrom}
-            onChoose={(longFrom) => onChange({ ...as, longFrom })}
-          >
-            {LONG_FROM.find((one) => one.value === as.longFrom)?.text ?? as.longFrom}
-          </Choice>
+          <LongFrom value={as.longFrom} onChoose={(longFrom) => onChange({ ...as, longFrom })} />
         </>
-      )}
-      {as.kind === 'phrase-cells' && <Cells as={as} recipe={recipe} onChange={onChange} />}
-      <Trouble issues={issues} />
+      );
+    case 'phrase-cells':
+      return <Cells as={as} recipe={recipe} onChange={onChange} />;
+    case 'accent-grid':
+      return (
+        <>
+          {': '}
+          <GridPhrase value={as.grid} onChoose={(grid) => onChange({ ...as, grid })} />
+          {', '}
+          <Choice
+            label="Sticking"
+            options={STICKINGS}
+            value={as.sticking}
+            onChoose={(sticking) => onChange({ ...as, sticking })}
+            onType={readSticking}
+          >
+            {as.sticking}
+          </Choice>
+          {' on '}
+          <VoicePhrase
+            label="Grid sounds"
+            value={as.voice}
+            onChoose={(voice) => onChange({ ...as, voice })}
+          />
+          {', the rest '}
+          <button
+            type="button"
+            className="phrase"
+            aria-pressed={as.doubled}
+            onClick={() => onChange({ ...as, doubled: !as.doubled })}
+          >
+            {as.doubled ? 'doubled' : 'single'}
+          </button>
+        </>
+      );
+    case 'line-fill':
+      return <LineFill as={as} onChange={onChange} />;
+    default:
+      return unreachable(as);
+  }
+}
+
+function LongFrom({
+  value,
+  onChoose,
+}: {
+  value: SubdivisionId;
+  onChoose: (value: SubdivisionId) => void;
+}) {
+  return (
+    <Choice label="Long from a" options={LONG_FROM} value={value} onChoose={onChoose}>
+      {LONG_FROM.find((one) => one.value === value)?.text ?? value}
+    </Choice>
+  );
+}
+
+function GridPhrase({
+  value,
+  onChoose,
+}: {
+  value: SubdivisionId;
+  onChoose: (value: SubdivisionId) => void;
+}) {
+  return (
+    <Choice label="Grid" options={GRIDS} value={value} onChoose={onChoose}>
+      {subdivision(value).name}
+    </Choice>
+  );
+}
+
+/** Hand orders that the trade has names for; others are typed. */
+const STICKINGS: readonly Option<string>[] = [
+  { value: 'RL', text: 'RL', hint: 'singles' },
+  { value: 'LR', text: 'LR', hint: 'singles, left lead' },
+  { value: 'RRLL', text: 'RRLL', hint: 'doubles' },
+  { value: 'RLRRLRLL', text: 'RLRRLRLL', hint: 'paradiddles' },
+  { value: 'RLLRLL', text: 'RLLRLL', hint: 'single and double' },
+];
+
+function readSticking(text: string): Result<string> {
+  const words = parseSticking(text.toUpperCase(), ['as', 'sticking']);
+  return words.ok ? ok(words.value.flat().join('').slice(0, 32)) : words;
+}
+
+type LineFillAs = Extract<As, { kind: 'line-fill' }>;
+
+function LineFill({ as, onChange }: { as: LineFillAs; onChange: (as: As) => void }) {
+  const part = (key: 'short' | 'long', label: string) =>
+    as[key].map((one, index) => (
+      <span key={index}>
+        {index > 0 && ' and '}
+        <AssignmentPhrase
+          label={as[key].length > 1 ? `${label} ${index + 1}` : label}
+          value={one}
+          onChange={(next) =>
+            onChange({ ...as, [key]: as[key].map((old, at) => (at === index ? next : old)) })
+          }
+        />
+      </span>
+    ));
+  return (
+    <>
+      {': short = '}
+      {part('short', 'Short notes')}
+      {', long = '}
+      {part('long', 'Long notes')}
+      {', from a '}
+      <LongFrom value={as.longFrom} onChoose={(longFrom) => onChange({ ...as, longFrom })} />
+      {'; '}
+      <AssignmentPhrase
+        label="Fill"
+        value={as.fill}
+        onChange={(fill) => onChange({ ...as, fill })}
+      />
+      {' fills the '}
+      <GridPhrase value={as.grid} onChoose={(grid) => onChange({ ...as, grid })} />
     </>
   );
 }

@@ -5,6 +5,7 @@ import { ok, type Issue } from '@/core/issue';
 import { LIMB_POLICIES, type LimbPolicy } from '@/core/interpret';
 import { SHIPPED_KITS, SHIPPED_OSTINATOS } from '@/core/materials';
 import {
+  readAs,
   sayPolicy,
   toggleOstinato,
   type ClosedRecipe,
@@ -40,7 +41,7 @@ const METERS: readonly Option<string>[] = [
   { value: '7/8 3+2+2', text: '7/8', hint: '3+2+2' },
 ];
 
-const FEELS = ['straight', '2:1', '3:2', '3:1', '5:3'];
+const FEELS = ['straight', 'triplets', '2:1', '3:2', '3:1', '5:3'];
 
 const POLICIES: readonly Option<LimbPolicy>[] = LIMB_POLICIES.map((policy) => ({
   value: policy,
@@ -87,6 +88,7 @@ export function SentenceEditor({
             recipe={recipe}
             issues={issuesAt(issues, 'as')}
             onChange={(as) => onChange({ ...recipe, as })}
+            onRead={(id) => onChange(readAs(recipe, id))}
           />
         </Line>
       )}

@@ -1,0 +1,61 @@
+import { fail, ok, type Issue } from '../issue';
+import { STICKING_LETTERS, type StickingLetter, type VoiceId } from '../kit';
+import type { Stroke } from '../pattern';
+import { lineTicks, onsets } from '../reading';
+import { slotTicks, tick, type SubdivisionId } from '../time';
+import { gridPlace, offGridIssue } from './grid-place';
+import type { Interpretation } from './types';
+
+export interface AccentGridOptions {
+  readonly kind: 'accent-grid';
+  /** What the hands fill: 16ths, or 8th triplets when the line is to swing. */
+  readonly grid: SubdivisionId;
+  /** Limb letters that go round slot by slot, from the start of the line; `RL` alternates. */
+  readonly sticking: string;
+  readonly voice: VoiceId;
+  /** Every stroke that is no accent becomes two of the same hand. */
+  readonly doubled: boolean;
+}
+
+/** The line as accents in a filled grid: every slot is played, the notes of the line loudest.
+ * @example `4. 4 8 4` in 8th triplets // => XggggXggXXgg */
+export const accentGrid: Interpretation<AccentGridOptions> = {
+  kind: 'accent-grid',
+  name: 'accents in a filled grid',
+  reads: 'sticking',
+  claims: ({ sticking }) => [
+    ...new Set([...sticking].map((letter) => STICKING_LETTERS[letter as StickingLetter])),
+  ],
+  play: (line, { grid, sticking, voice, doubled }) => {
+    const slot = slotTicks(grid);
+    const length = lineTicks(line);
+    const issues: Issue[] = [];
+    const accents = new Map<number, number>();
+    for (const onset of onsets(line)) {
+      const place = gridPlace(onset.at, grid);
+      if (place === null) issues.push(offGridIssue(onset, grid, line));
+      else accents.set(place, onset.index);
+    }
+    if (issues.length > 0) return fail(...issues);
+    const strokes: Stroke[] = [];
+    let before = { onset: -1, at: 0 };
+    for (let at = 0, index = 0; at < length; at += slot, index += 1) {
+      const letter = (sticking[index % sticking.length] ?? 'R') as StickingLetter;
+      const limb = STICKING_LETTERS[letter];
+      const onset = accents.get(at);
+      if (onset !== undefined) {
+        before = { onset, at };
+        const from = { source: 'line', onset } as const;
+        strokes.push({ at: tick(at), limb, voice, dynamic: 'accent', from });
+        continue;
+      }
+      for (const place of doubled ? [at, at + slot / 2] : [at]) {
+        const offset = tick(Math.max(0, place - before.at));
+        const fill = { source: 'fill', onset: before.onset, cell: sticking, index } as const;
+        const from = { ...fill, offset };
+        strokes.push({ at: tick(place), limb, voice, dynamic: 'ghost', from });
+      }
+    }
+    return ok(strokes);
+  },
+};

@@ -1,0 +1,62 @@
+import { fail, ok, type Issue } from '../issue';
+import type { Limb } from '../kit';
+import type { Stroke } from '../pattern';
+import { lineTicks, onsets } from '../reading';
+import { slotTicks, tick, type SubdivisionId } from '../time';
+import { gridPlace, offGridIssue } from './grid-place';
+import type { Assignment, Interpretation } from './types';
+
+export interface LineFillOptions {
+  readonly kind: 'line-fill';
+  /** Who plays the short notes of the line; two together double it. */
+  readonly short: readonly Assignment[];
+  /** Who plays the long ones; the same as `short` where length does not matter. */
+  readonly long: readonly Assignment[];
+  readonly longFrom: SubdivisionId;
+  /** Who plays every slot that the line leaves, low. */
+  readonly fill: Assignment;
+  readonly grid: SubdivisionId;
+}
+
+/** The line on one limb or two, every other slot filled low by another: one hand against the
+ * other, cymbal and bass drum against the snare, left-hand triplets around short and long.
+ * @example `8 4. 8 4.`, short snare, long bass drum, in triplets // => XgKgggXgKggg */
+export const lineFill: Interpretation<LineFillOptions> = {
+  kind: 'line-fill',
+  name: 'line and fill',
+  reads: 'voices',
+  claims: ({ short, long, fill }) => [
+    ...new Set<Limb>([...short, ...long, fill].map((one) => one.limb)),
+  ],
+  play: (line, { short, long, longFrom, fill, grid }) => {
+    const slot = slotTicks(grid);
+    const issues: Issue[] = [];
+    const strokes: Stroke[] = [];
+    const taken = new Map<number, number>();
+    for (const onset of onsets(line)) {
+      const at = gridPlace(onset.at, grid);
+      if (at === null) {
+        issues.push(offGridIssue(onset, grid, line));
+        continue;
+      }
+      taken.set(at, onset.index);
+      for (const { limb, voice } of onset.reads >= slotTicks(longFrom) ? long : short) {
+        const from = { source: 'line', onset: onset.index } as const;
+        strokes.push({ at, limb, voice, dynamic: 'accent', from });
+      }
+    }
+    if (issues.length > 0) return fail(...issues);
+    let before = { onset: -1, at: 0 };
+    for (let at = 0; at < lineTicks(line); at += slot) {
+      const onset = taken.get(at);
+      if (onset !== undefined) {
+        before = { onset, at };
+        continue;
+      }
+      const offset = tick(at - before.at);
+      const from = { source: 'fill', onset: before.onset, cell: '', index: 0, offset } as const;
+      strokes.push({ at: tick(at), ...fill, dynamic: 'ghost', from });
+    }
+    return ok(strokes);
+  },
+};
