@@ -322,7 +322,7 @@ test('every kind of change is said, and taken back', async ({ page }) => {
   for (const [option, limb, count] of [
     ['line one 16th later', 'RF', 'e & a 2 e e & a 4 e'],
     ['line, note 1 pushed one 16th', 'RF', 'e & a 2 3 e & a 4 a'],
-    ['line backwards in 16ths', 'RF', 'a e & a 2 a e & a 4'],
+    ['line backwards in 16ths', 'RF', 'a 2 e & a a 4 e & a'],
     ['everything, double pedal by the grid', 'LF', 'e a e a'],
     ['everything, double pedal, right leads each group', 'LF', 'e a e a'],
     ['everything, feet swapped', 'LF', '1 e & a 2 3 e & a 4'],
@@ -335,4 +335,17 @@ test('every kind of change is said, and taken back', async ({ page }) => {
     await page.getByRole('button', { name: `Take away ${option}` }).click();
     await expect(changed).toBeHidden();
   }
+});
+
+test('motions, the smallest part and what makes it hard are read back', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'rock in quarters');
+  const readback = page.getByRole('region', { name: 'Readback' });
+  await expect(readback).toContainText('2 beats, 2 events, 2 times.');
+  await expect(page.getByTestId('motions-LH')).toHaveText('all full');
+  await expect(readback.getByRole('group', { name: 'Hard by' })).toContainText('3 of four');
+  await page.getByRole('button', { name: 'Take away rock in quarters' }).click();
+  await page.getByLabel('Reading line').fill('4. 4 8 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Interpretation', 'accents in 16ths');
+  await expect(page.getByTestId('motions-RH')).toHaveText('down tap up full down up full down');
 });

@@ -1,8 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
-import type { Limb, VoiceId } from '../kit';
-import type { Lane } from '../materials';
 import {
   blankRecipe,
   expand,
@@ -11,7 +9,7 @@ import {
   type ClosedRecipe,
   type Exercise,
 } from '../recipe';
-import { bpm, quarters, tempoFor, type SubdivisionId } from '../time';
+import { quarters } from '../time';
 import {
   columnsOfBar,
   countStrings,
@@ -26,18 +24,7 @@ import {
   seamOf,
   spokenComposite,
 } from '.';
-
-type Part = readonly [Limb, VoiceId, SubdivisionId, string];
-
-function exerciseOf(parts: readonly Part[], more: Partial<ClosedRecipe> = {}): Exercise {
-  const lanes: Lane[] = parts.map(([limb, voice, slot, grid]) => ({ limb, voice, slot, grid }));
-  const over = [{ content: { name: 'parts', meter: '4/4', swung: false, lanes } }];
-  return must(expand({ ...blankRecipe(), over, ...more }));
-}
-
-function at(beatsPerMinute: number, exercise: Exercise) {
-  return tempoFor(exercise.meter, bpm(beatsPerMinute));
-}
+import { at, exerciseOf, type Part } from './analysis.fixture';
 
 describe('spokenComposite (common practice, no source)', () => {
   const triplets: Part = ['LH', 'snare', '4t', 'xxx'];
@@ -266,6 +253,36 @@ describe('hindrances', () => {
     expect(
       hindrances(exercise, at(60, exercise)).map((h) => hindranceText(h, exercise).reason),
     ).toEqual(['The right hand has ride and snare at once.', 'This kit has no ride.']);
+  });
+});
+
+describe('more that hinders (common practice, no source)', () => {
+  const rules = (exercise: Exercise, tempo: number) =>
+    hindrances(exercise, at(tempo, exercise)).map((one) => one.rule);
+
+  it('an open hi-hat while the foot closes it', () => {
+    const exercise = exerciseOf([
+      ['RH', 'hat-open', '4', '-x--'],
+      ['LF', 'hat-foot', '4', '-x-x'],
+    ]);
+    expect(rules(exercise, 60)).toEqual(['open-hat-closed']);
+  });
+
+  it('a ghost right after an accent of the same hand, by tempo and across the seam', () => {
+    const exercise = exerciseOf([['LH', 'snare', '16', 'g--------------X']]);
+    expect(rules(exercise, 60)).toEqual([]);
+    expect(rules(exercise, 100)).toEqual(['ghost-after-accent']);
+  });
+
+  it('a run of one limb that is too fast, once, with its length', () => {
+    const exercise = exerciseOf([['LH', 'snare', '8t', 'x--xxxxx----']]);
+    expect(rules(exercise, 120)).toEqual([]);
+    const [fast] = hindrances(exercise, at(220, exercise));
+    expect(fast).toMatchObject({ rule: 'fast-run', limb: 'LH', strokes: 5, at: quarters(1) });
+    expect(fast && hindranceText(fast, exercise)).toMatchObject({
+      where: 'Bar 1, 2',
+      reason: 'The left hand plays 5 in a row, 91 ms apart.',
+    });
   });
 });
 

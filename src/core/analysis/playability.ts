@@ -1,4 +1,4 @@
-import { isStickedHat, limbName, voice, type Limb, type VoiceId } from '../kit';
+import { isHand, isStickedHat, limbName, LIMBS, voice, type Limb, type VoiceId } from '../kit';
 import type { Exercise } from '../recipe';
 import { countName, ticksToSeconds, type Tempo, type Tick } from '../time';
 import { instantsOf } from './instants';
@@ -19,17 +19,43 @@ export type Hindrance =
       readonly limb: Limb;
       readonly voices: readonly VoiceId[];
     }
+  | { readonly rule: 'open-hat-closed'; readonly at: Tick; readonly limb: Limb }
+  | {
+      readonly rule: 'ghost-after-accent';
+      readonly at: Tick;
+      readonly limb: Limb;
+      readonly gapMs: number;
+    }
+  | {
+      readonly rule: 'fast-run';
+      readonly at: Tick;
+      readonly limb: Limb;
+      readonly strokes: number;
+      readonly gapMs: number;
+    }
   | { readonly rule: 'voice-missing'; readonly at: Tick; readonly voice: VoiceId };
 
 /** A hi-hat needs this long to sound closed before the foot closes it anew; common practice, no
  * source. */
 export const HAT_BEFORE_FOOT_MS = 300;
 
+/** A hand needs this long to come down from an accent to a ghost; common practice, no source. */
+export const GHOST_AFTER_ACCENT_MS = 180;
+
+/** Three strokes and more of one limb nearer than this are a fast run; common practice, no
+ * source. */
+export const FAST_RUN_MS = { hand: 110, foot: 150 } as const;
+
+const FEWEST_OF_A_RUN = 3;
+
 /** Everything that hinders playing, in order of time. */
 export function hindrances(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   return [
     ...limbTwice(exercise),
     ...hatBeforeFoot(exercise, tempo),
+    ...openHatClosed(exercise),
+    ...ghostAfterAccent(exercise, tempo),
+    ...fastRuns(exercise, tempo),
     ...missingVoices(exercise),
   ].sort((a, b) => a.at - b.at);
 }
@@ -65,6 +91,56 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
   );
 }
 
+/** An open hi-hat cannot ring while the foot closes it. */
+function openHatClosed(exercise: Exercise): readonly Hindrance[] {
+  return instantsOf(exercise).flatMap(({ at, strokes }): Hindrance[] => {
+    const open = strokes.find((one) => one.voice === 'hat-open' || one.voice === 'hat-half');
+    const closes = strokes.some((one) => one.voice === 'hat-foot');
+    return open && closes ? [{ rule: 'open-hat-closed', at, limb: open.limb }] : [];
+  });
+}
+
+/** Gaps from each stroke of a limb to its next one, the seam included. */
+function limbGaps(exercise: Exercise, limb: Limb, tempo: Tempo) {
+  const strokes = exercise.strokes.filter((stroke) => stroke.limb === limb);
+  return strokes.map((stroke, index) => {
+    const next = strokes[index + 1] ?? strokes[0] ?? stroke;
+    const ticks = next.at - stroke.at + (next.at <= stroke.at ? exercise.cycleTicks : 0);
+    return { stroke, next, gapMs: ticksToSeconds(ticks, tempo) * 1000 };
+  });
+}
+
+function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  return LIMBS.filter(isHand).flatMap((limb) =>
+    limbGaps(exercise, limb, tempo).flatMap(({ stroke, next, gapMs }): Hindrance[] => {
+      const sudden = stroke.dynamic === 'accent' && next.dynamic === 'ghost';
+      if (!sudden || gapMs >= GHOST_AFTER_ACCENT_MS) return [];
+      return [{ rule: 'ghost-after-accent', at: next.at, limb, gapMs }];
+    }),
+  );
+}
+
+/** The longest run of each limb whose strokes follow faster than a set gap. */
+function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  return LIMBS.flatMap((limb): Hindrance[] => {
+    const limit = isHand(limb) ? FAST_RUN_MS.hand : FAST_RUN_MS.foot;
+    const gaps = limbGaps(exercise, limb, tempo);
+    let best = { at: gaps[0]?.stroke.at, strokes: 0, gapMs: 0 };
+    let run = { at: gaps[0]?.stroke.at, strokes: 1, gapMs: 0 };
+    for (const { stroke, gapMs } of [...gaps, ...gaps]) {
+      if (gapMs >= limit) run = { at: undefined, strokes: 1, gapMs: 0 };
+      else {
+        const at = run.at ?? stroke.at;
+        run = { at, strokes: Math.min(run.strokes + 1, gaps.length), gapMs };
+      }
+      if (run.strokes > best.strokes) best = run;
+    }
+    const { at, strokes, gapMs } = best;
+    if (at === undefined || gapMs === 0 || strokes < FEWEST_OF_A_RUN) return [];
+    return [{ rule: 'fast-run', at, limb, strokes, gapMs }];
+  });
+}
+
 function missingVoices(exercise: Exercise): readonly Hindrance[] {
   const seen = new Set<VoiceId>(exercise.kit.voices);
   return exercise.strokes.flatMap((stroke): Hindrance[] => {
@@ -98,6 +174,24 @@ export function hindranceText(hindrance: Hindrance, exercise: Exercise): Hindran
         where,
         reason: `The ${limbName(hindrance.limb)} has ${sayTogether(hindrance.voices)} at once.`,
         mend: 'Take one of them away, or give it to another limb.',
+      };
+    case 'open-hat-closed':
+      return {
+        where,
+        reason: 'The foot closes the hi-hat while the stick opens it.',
+        mend: 'Let the foot rest there, or play it closed.',
+      };
+    case 'ghost-after-accent':
+      return {
+        where,
+        reason: `The ${limbName(hindrance.limb)} has ${Math.round(hindrance.gapMs)} ms from an accent down to a ghost.`,
+        mend: 'Give the ghost to the other hand, or slow down.',
+      };
+    case 'fast-run':
+      return {
+        where,
+        reason: `The ${limbName(hindrance.limb)} plays ${hindrance.strokes} in a row, ${Math.round(hindrance.gapMs)} ms apart.`,
+        mend: 'Share them with another limb, or slow down.',
       };
     case 'voice-missing':
       return {

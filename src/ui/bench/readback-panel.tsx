@@ -6,12 +6,14 @@ import {
   hindranceText,
   spokenComposite,
   type Hindrance,
+  type MotionAt,
   type Readback,
 } from '@/core/analysis';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
-import { countName, type Tick } from '@/core/time';
+import { sayCount } from '@/core/studio';
+import { countName, TICKS_PER_QUARTER, unitTicks, type Tick } from '@/core/time';
 import { LimbSign } from '../marks';
 
 /** What the exercise says back: warnings first, then counts, composite, lock-up, seam and load. */
@@ -52,10 +54,14 @@ export function ReadbackPanel({ exercise, readback }: { exercise: Exercise; read
         <LockUpList exercise={exercise} readback={readback} />
       </Part>
       <Part label="Cycle">
-        <CycleText readback={readback} />
+        <CycleText exercise={exercise} readback={readback} />
       </Part>
+      <Motions readback={readback} />
       <Part label="Load">
         <Loads readback={readback} />
+      </Part>
+      <Part label="Hard by">
+        <Difficulty readback={readback} />
       </Part>
       <p className="border-t border-faint pt-2 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
     </section>
@@ -177,8 +183,8 @@ function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Read
   );
 }
 
-function CycleText({ readback }: { readback: Readback }) {
-  const { bars, seam } = readback;
+function CycleText({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
+  const { bars, seam, smallest } = readback;
   return (
     <p>
       <b>{bars}</b> {bars === 1 ? 'bar' : 'bars'}
@@ -200,7 +206,73 @@ function CycleText({ readback }: { readback: Readback }) {
         </>
       )}
       .
+      {smallest && smallest.times > 1 && (
+        <>
+          {' '}
+          {sayPart(smallest.ticks, exercise)}, {sayCount(smallest.events, 'event')},{' '}
+          {smallest.times} times.
+        </>
+      )}
     </p>
+  );
+}
+
+/** A length in beats of the meter's unit, or in parts of one. */
+function sayPart(ticks: Tick, exercise: Exercise): string {
+  const units = ticks / unitTicks(exercise.meter);
+  if (Number.isInteger(units)) return sayCount(units, 'beat');
+  return `${sayCount(Math.round((ticks * 12) / TICKS_PER_QUARTER), 'twelfth')} of a quarter`;
+}
+
+/** Motions of the hands within the smallest part: full, down, tap, up. */
+function Motions({ readback }: { readback: Readback }) {
+  const times = readback.smallest?.times ?? 1;
+  if (readback.motions.length === 0) return null;
+  return (
+    <Part label="Motions">
+      <ul className="flex flex-col gap-0.5">
+        {readback.motions.map(({ limb, motions }) => (
+          <li key={limb} className="flex items-baseline gap-2">
+            <LimbSign limb={limb} />
+            <span data-testid={`motions-${limb}`}>
+              {sayMotions(motions.slice(0, motions.length / times))}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
+}
+
+function sayMotions(motions: readonly MotionAt[]): string {
+  const [first] = motions;
+  const same = motions.every(({ motion }) => motion === first?.motion);
+  return first && same ? `all ${first.motion}` : motions.map(({ motion }) => motion).join(' ');
+}
+
+/** What makes it hard, part by part; never one number alone. */
+function Difficulty({ readback }: { readback: Readback }) {
+  const most = Math.max(...readback.difficulty.map((one) => one.points));
+  return (
+    <table className="w-full text-left">
+      <tbody>
+        {readback.difficulty.map(({ part, points, says }) => (
+          <tr key={part}>
+            <th scope="row" className="pr-2 font-normal whitespace-nowrap">
+              {part}
+            </th>
+            <td className="w-12 pr-2 align-middle">
+              <span
+                className="block h-1.5 bg-ink"
+                style={{ width: `${(100 * points) / most}%` }}
+                title={points.toFixed(1)}
+              />
+            </td>
+            <td className="text-sm text-soft">{says}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

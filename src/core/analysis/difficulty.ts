@@ -1,0 +1,105 @@
+import { LIMBS, isHand } from '../kit';
+import type { Exercise } from '../recipe';
+import { beats, TICKS_PER_QUARTER, type Tempo } from '../time';
+import { instantsOf } from './instants';
+import { limbLoads } from './seam';
+import { transitionsOf } from './transitions';
+
+/** One part of what makes an exercise hard, in points that add up; `says` is the fact behind it. */
+export interface DifficultyPart {
+  readonly part: 'limbs' | 'combinations' | 'changes' | 'off the beat' | 'grids' | 'speed' | 'feet';
+  readonly points: number;
+  readonly says: string;
+}
+
+/** Points of each part per unit, weighed so that orderings of common practice hold (no source):
+ * hats alone below hats with one more limb below all; an extra bass drum under a hat below one
+ * between hats; a straight ride below one with a skip note. */
+const WEIGHT = { limb: 1, combination: 0.6, change: 0.25, offBeat: 2, grid: 1, feet: 0.5 } as const;
+
+/** Strokes of one limb nearer than this begin to cost; in ms, common practice, no source. */
+const EASY_GAP_MS = { hand: 250, foot: 350 } as const;
+
+/** How hard an exercise is at a tempo, explained part by part. */
+export function difficultyParts(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {
+  const transitions = transitionsOf(exercise, tempo);
+  const limbs = LIMBS.filter((limb) => exercise.strokes.some((stroke) => stroke.limb === limb));
+  const combinations = new Set(transitions.map(({ from }) => from.join(' '))).size;
+  const changes = new Set(
+    transitions
+      .map(({ from, to }) => `${from.join(' ')} → ${to.join(' ')}`)
+      .filter((one) => one.split(' → ')[0] !== one.split(' → ')[1]),
+  ).size;
+  const off = offBeatShare(exercise);
+  const grids = gridsOf(exercise);
+  const feet = footRuns(exercise);
+  const fast = limbLoads(exercise, tempo).map(({ limb, shortestGapMs }) => {
+    const easy = isHand(limb) ? EASY_GAP_MS.hand : EASY_GAP_MS.foot;
+    return { limb, ms: Math.round(shortestGapMs), points: Math.max(0, easy / shortestGapMs - 1) };
+  });
+  const fastest = fast.reduce((a, b) => (b.points > a.points ? b : a), {
+    limb: limbs[0] ?? 'RH',
+    ms: 0,
+    points: 0,
+  });
+  const all: DifficultyPart[] = [
+    part('limbs', limbs.length * WEIGHT.limb, `${limbs.length} of four`),
+    part('combinations', combinations * WEIGHT.combination, `${combinations} different`),
+    part('changes', changes * WEIGHT.change, `${changes} different, one to the next`),
+    part('off the beat', off * WEIGHT.offBeat, `${Math.round(off * 100)} % of what sounds`),
+    part('grids', (grids - 1) * WEIGHT.grid, `${grids} within the cycle`),
+    part('speed', fastest.points, `${fastest.limb}, ${fastest.ms} ms`),
+    part('feet', feet * WEIGHT.feet, `${feet} in a row by one foot`),
+  ];
+  return all.filter((one) => one.points > 0);
+}
+
+function part(name: DifficultyPart['part'], points: number, says: string): DifficultyPart {
+  return { part: name, points, says };
+}
+
+/** The parts added up, for putting exercises in order. */
+export function difficultyPoints(parts: readonly DifficultyPart[]): number {
+  return parts.reduce((sum, one) => sum + one.points, 0);
+}
+
+/** Share of the instants that lie on no felt beat, from 0 to 1. */
+function offBeatShare(exercise: Exercise): number {
+  const on = new Set<number>(beats(exercise.meter).map((beat) => beat.at));
+  const instants = instantsOf(exercise);
+  const off = instants.filter(({ at }) => !on.has(at % exercise.barTicks)).length;
+  return instants.length === 0 ? 0 : off / instants.length;
+}
+
+/** How many kinds of grid the beats of the cycle need: binary, triplet, five, seven. */
+function gridsOf(exercise: Exercise): number {
+  const kinds = new Set(
+    exercise.strokes
+      .map(({ at }) => at % TICKS_PER_QUARTER)
+      .filter((within) => within !== 0)
+      .map(gridKind),
+  );
+  return Math.max(1, kinds.size);
+}
+
+function gridKind(within: number): string {
+  if (within % (TICKS_PER_QUARTER / 64) === 0) return 'binary';
+  if (within % (TICKS_PER_QUARTER / 36) === 0) return 'triplet';
+  return within % (TICKS_PER_QUARTER / 5) === 0 ? 'five' : 'seven';
+}
+
+/** Longest run of one foot, beyond the first stroke, with nothing between them. */
+function footRuns(exercise: Exercise): number {
+  const instants = instantsOf(exercise);
+  let best = 0;
+  let run = 0;
+  let last = '';
+  for (const { strokes } of [...instants, ...instants]) {
+    const feet = strokes.filter((stroke) => !isHand(stroke.limb));
+    const only = feet.length === 1 && strokes.length === 1 ? (feet[0]?.limb ?? '') : '';
+    run = only !== '' && only === last ? run + 1 : 0;
+    last = only;
+    best = Math.max(best, Math.min(run, instants.length));
+  }
+  return best;
+}

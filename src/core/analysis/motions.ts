@@ -1,0 +1,34 @@
+import type { Limb } from '../kit';
+import { DYNAMICS, type Dynamic } from '../pattern';
+import type { Exercise } from '../recipe';
+import type { Tick } from '../time';
+
+/** How a hand moves in a stroke: where it starts, and where it has to be for its next one. */
+export type Motion = 'full' | 'down' | 'tap' | 'up';
+
+export interface MotionAt {
+  readonly at: Tick;
+  readonly motion: Motion;
+}
+
+/** Stroke motions of one hand over the cycle, from each level to the same hand's next: loud to
+ * loud full, loud to soft down, soft to soft tap, soft to loud up; the last one looks across the
+ * seam. Loud is the hand's own loudest level; a hand with one level only plays full strokes, or
+ * taps when it is soft throughout.
+ * @returns in order of time; empty when the hand rests
+ * @example LRLR at p p p f: left // => tap tap; right // => up down */
+export function motionsOf(exercise: Exercise, limb: Limb): readonly MotionAt[] {
+  const strokes = exercise.strokes.filter((stroke) => stroke.limb === limb);
+  const levels = strokes.map((stroke) => DYNAMICS.indexOf(stroke.dynamic));
+  const top = Math.max(...levels);
+  const loudest = Math.min(...levels) < top ? top : DYNAMICS.indexOf(SOFTEST_FULL);
+  const loud = levels.map((level) => level >= loudest);
+  return strokes.map(({ at }, index) => {
+    const now = loud[index] ?? false;
+    const next = loud[(index + 1) % loud.length] ?? false;
+    return { at, motion: now ? (next ? 'full' : 'down') : next ? 'up' : 'tap' };
+  });
+}
+
+/** A hand that plays all at this level, or louder, plays full strokes. */
+const SOFTEST_FULL: Dynamic = 'normal';

@@ -1,0 +1,30 @@
+import { LIMBS, type Limb } from '../kit';
+import type { Exercise } from '../recipe';
+import { ticksToSeconds, type Tempo, type Tick } from '../time';
+import { instantsOf, limbsOf } from './instants';
+
+/** From one set of limbs to the next. */
+export interface Transition {
+  readonly at: Tick;
+  /** Limb sets in limb order. */
+  readonly from: readonly Limb[];
+  readonly to: readonly Limb[];
+  readonly gapMs: number;
+  readonly acrossSeam: boolean;
+}
+
+/** The exercise as a chain of transitions over the cycle, the last across the loop seam. */
+export function transitionsOf(exercise: Exercise, tempo: Tempo): readonly Transition[] {
+  const chain = instantsOf(exercise).map((instant) => {
+    const playing = limbsOf(instant);
+    return { at: instant.at, limbs: LIMBS.filter((limb) => playing.includes(limb)) };
+  });
+  return chain.flatMap(({ at, limbs }, index): Transition[] => {
+    const acrossSeam = index === chain.length - 1;
+    const next = acrossSeam ? chain[0] : chain[index + 1];
+    if (!next) return [];
+    const gap = next.at - at + (acrossSeam ? exercise.cycleTicks : 0);
+    const gapMs = ticksToSeconds(gap, tempo) * 1000;
+    return [{ at, from: limbs, to: next.limbs, gapMs, acrossSeam }];
+  });
+}
