@@ -347,5 +347,5 @@ test('motions, the smallest part and what makes it hard are read back', async ({
   await page.getByLabel('Reading line').fill('4. 4 8 4');
   await page.getByLabel('Reading line').press('Escape');
   await phrase(page, 'Interpretation', 'accents in 16ths');
-  await expect(page.getByTestId('motions-RH')).toHaveText('down tap up full down up full down');
+  await expect(page.getByTestId('motions-RH')).toHaveText('down tap up down up full down up');
 });
