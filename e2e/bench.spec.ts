@@ -349,3 +349,33 @@ test('motions, the smallest part and what makes it hard are read back', async ({
   await phrase(page, 'Interpretation', 'accents in 16ths');
   await expect(page.getByTestId('motions-RH')).toHaveText('down tap up down up full down up');
 });
+
+test('a teacher makes an interpretation of their own from rules', async ({ page }) => {
+  await page.getByLabel('Reading line').fill('4. 4 8 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Interpretation', 'my own rules');
+  await expect(page.getByTestId('line-reading')).toHaveText('K K S K');
+  const second = page.getByRole('listitem', { name: 'Rule 2' });
+  await second.getByLabel('From, 16ths').fill('5');
+  const trouble = page.getByRole('group', { name: 'As', exact: true }).getByRole('alert');
+  await expect(trouble).toContainText(
+    'Bar 1, & of 2: no rule fits this note (4 16ths long, 4 16ths to the next, off the beat).',
+  );
+  await page.getByRole('button', { name: '+ rule' }).click();
+  await expect(trouble).toBeHidden();
+  await expect(page.getByTestId('line-reading')).toHaveText('K S S S');
+  const third = page.getByRole('listitem', { name: 'Rule 3' });
+  await third.getByRole('button', { name: /^Plays: voice/ }).click();
+  await page.keyboard.type('floor tom');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('line-reading')).toHaveText('K T3 S T3');
+  await second.getByLabel('From, 16ths').fill('4.5');
+  await second.getByLabel('To, 16ths').fill('2');
+  await expect(trouble).toContainText('Rule 2: nothing is from 4.5 to 2 16ths long.');
+  await page.getByRole('button', { name: 'Take away rule 2' }).click();
+  await expect(trouble).toBeHidden();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByTestId('line-reading')).toHaveText('T3 T3 S T3');
+});

@@ -5,18 +5,31 @@ import type { ReadingLine } from '../reading';
 import { accentGrid, type AccentGridOptions } from './accent-grid';
 import { lineFill, type LineFillOptions } from './line-fill';
 import { phraseCells, type PhraseCellsOptions } from './phrase-cells';
+import { byRules, type RulesOptions } from './rules';
 import { shortLong, type ShortLongOptions } from './short-long';
 import type { Reading } from './types';
 import { verbatim, type VerbatimOptions } from './verbatim';
 
 /** An interpretation with its options, as a recipe holds it. Add a kind here and below. */
 export type InterpretationOptions =
-  VerbatimOptions | ShortLongOptions | PhraseCellsOptions | AccentGridOptions | LineFillOptions;
+  | VerbatimOptions
+  | ShortLongOptions
+  | PhraseCellsOptions
+  | AccentGridOptions
+  | LineFillOptions
+  | RulesOptions;
 
 export type InterpretationKind = InterpretationOptions['kind'];
 
 /** Every interpretation, in the order in which a chooser offers them. */
-export const INTERPRETATIONS = [verbatim, shortLong, phraseCells, accentGrid, lineFill] as const;
+export const INTERPRETATIONS = [
+  verbatim,
+  shortLong,
+  phraseCells,
+  accentGrid,
+  lineFill,
+  byRules,
+] as const;
 
 export function interpretationName(kind: InterpretationKind): string {
   return INTERPRETATIONS.find((one) => one.kind === kind)?.name ?? kind;
@@ -39,6 +52,8 @@ export function claimsOf(options: InterpretationOptions): readonly Limb[] {
       return accentGrid.claims(options);
     case 'line-fill':
       return lineFill.claims(options);
+    case 'rules':
+      return byRules.claims(options);
     default:
       return unreachable(options);
   }
@@ -60,6 +75,8 @@ export function interpret(
       return accentGrid.play(line, options);
     case 'line-fill':
       return lineFill.play(line, options);
+    case 'rules':
+      return byRules.play(line, options);
     default:
       return unreachable(options);
   }

@@ -29,6 +29,12 @@ export type Issue =
       'gap-without-cell',
       { bar: number; slot: number; count: string; gap: number; proposals: readonly string[] }
     >
+  | Issued<
+      'rule-none',
+      { bar: number; count: string; length: number; gap: number; onBeat: boolean }
+    >
+  | Issued<'rules-contradict', { first: number; second: number }>
+  | Issued<'rule-range', { row: number; from: number; to: number }>
   | Issued<'limb-claimed', { limbs: readonly string[]; by: string; over: string }>
   | Issued<'cycle-too-long', { bars: number; most: number }>
   | Issued<'recipe-newer', { version: number; known: number }>

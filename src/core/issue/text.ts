@@ -44,6 +44,12 @@ export function issueText(issue: Issue): string {
       return `Bar ${issue.bar}, ${issue.count}: this note is not on a 16th, so no cell reaches it. Write the line without tuplets, or choose another interpretation.`;
     case 'gap-without-cell':
       return `Bar ${issue.bar}, slot ${issue.slot} (${issue.count}): the next note is ${issue.gap} 16ths away and no cell has that length. ${issue.proposals.length > 0 ? `Take ${issue.proposals.slice(0, 3).join(', ')}, or shorten the gap.` : 'Put a note in between, so that the gap is 10 or less.'}`;
+    case 'rule-none':
+      return `Bar ${issue.bar}, ${issue.count}: no rule fits this note (${sixteenths(issue.length)} long, ${sixteenths(issue.gap)} to the next, ${issue.onBeat ? 'on' : 'off'} the beat). Add a rule for it, or widen one.`;
+    case 'rules-contradict':
+      return `Rules ${issue.first} and ${issue.second} are about the same notes and say different things. Change one of them, or take it away.`;
+    case 'rule-range':
+      return `Rule ${issue.row}: nothing is from ${issue.from} to ${issue.to} 16ths long. Swap the two numbers.`;
     case 'limb-claimed':
       return `${issue.over} and ${issue.by} both need the ${issue.limbs.join(' and the ')}. Let the ostinato’s part rest, merge them, or choose another limb.`;
     case 'cycle-too-long':
@@ -83,6 +89,11 @@ export function issueText(issue: Issue): string {
     default:
       return unreachable(issue);
   }
+}
+
+/** @example sixteenths(1) // => 'one 16th' */
+function sixteenths(count: number): string {
+  return count === 1 ? 'one 16th' : `${Math.round(count * 100) / 100} 16ths`;
 }
 
 function signed(step: number): string {

@@ -7,6 +7,7 @@ import { slotTicks, type SubdivisionId } from '../time';
 type As = ClosedRecipe['as'];
 
 type OpenAs = Recipe['as'];
+type RecipeRule = Extract<OpenAs, { kind: 'rules' }>['rules'][number];
 
 /** A way to read a line, as a chooser offers it. */
 export interface InterpretationStart {
@@ -18,6 +19,18 @@ export interface InterpretationStart {
 
 const snare = { limb: 'LH', voice: 'snare' } as const;
 const bass = { limb: 'RF', voice: 'bass' } as const;
+
+/** A rule before the teacher says what it is about. */
+export const ANY_NOTE: RecipeRule = {
+  by: 'length',
+  from: null,
+  to: null,
+  place: 'any',
+  order: 'any',
+  plays: [snare],
+  dynamic: 'normal',
+  fill: null,
+};
 
 /** What each interpretation starts with before the teacher changes it; some start in several ways.
  * The first of a kind is the kind's own start. */
@@ -89,6 +102,18 @@ export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
     name: 'left-hand triplets around short and long',
     says: 'short = snare, long = bass drum',
     as: { kind: 'line-fill', short: [snare], long: [bass], longFrom: '4', fill: snare, grid: '8t' },
+  },
+  {
+    id: 'rules',
+    name: 'my own rules',
+    says: 'say for each kind of note what it becomes',
+    as: {
+      kind: 'rules',
+      rules: [
+        { ...ANY_NOTE, to: 2, plays: [snare] },
+        { ...ANY_NOTE, from: 3, plays: [bass] },
+      ],
+    },
   },
 ];
 

@@ -1,4 +1,5 @@
 export {
+  ANY_NOTE,
   blankRecipe,
   DISPLACEMENT_SLOTS,
   INTERPRETATION_STARTS,

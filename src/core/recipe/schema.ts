@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { fail, ok, type Result } from '../issue';
 import { LIMB_POLICIES } from '../interpret';
 import { LIMBS, VOICE_IDS } from '../kit';
+import { DYNAMICS } from '../pattern';
 import { SUBDIVISION_IDS } from '../time';
 import { FOOTINGS } from '../transform';
 
@@ -49,6 +50,19 @@ const kitProfile = z.strictObject({
   voices: z.array(voiceId),
 });
 
+const sixteenths = z.number().min(0).max(256).nullable();
+
+const rule = z.strictObject({
+  by: z.enum(['length', 'gap']),
+  from: sixteenths,
+  to: sixteenths,
+  place: z.enum(['any', 'on', 'off']),
+  order: z.enum(['any', 'first', 'last']),
+  plays: z.array(assignment).min(1).max(2),
+  dynamic: z.enum(DYNAMICS),
+  fill: assignment.nullable(),
+});
+
 const interpretation = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('verbatim'), on: assignment }),
   z.strictObject({
@@ -79,6 +93,7 @@ const interpretation = z.discriminatedUnion('kind', [
     fill: assignment,
     grid: subdivisionId,
   }),
+  z.strictObject({ kind: z.literal('rules'), rules: z.array(rule).min(1).max(24) }),
 ]);
 
 const part = z.enum(['line', 'over', 'all']);

@@ -1,5 +1,5 @@
 import { unreachable } from '../issue';
-import { cellsOf, interpretationName } from '../interpret';
+import { cellsOf, interpretationName, type Assignment, type Rule } from '../interpret';
 import { limbName, voice, type Limb, type VoiceId } from '../kit';
 import { parseLine } from '../reading';
 import { formatFeel, formatMeter, parseMeter, subdivision, type SubdivisionId } from '../time';
@@ -72,6 +72,8 @@ function sayInterpretation(recipe: ClosedRecipe): string {
     }
     case 'accent-grid':
       return `accents in ${subdivision(as.grid).name} on the ${voice(as.voice).name}, ${as.sticking}${as.doubled ? ', the rest doubled' : ''}`;
+    case 'rules':
+      return `my own rules: ${as.rules.map(sayRule).join('; ')}`;
     case 'line-fill': {
       const same = JSON.stringify(as.short) === JSON.stringify(as.long);
       const line = same
@@ -94,12 +96,29 @@ function sayCells(recipe: ClosedRecipe): string {
 }
 
 /** `snare`, or `left foot on the hi-hat foot` where the limb is not the usual one. */
-function sayPart({ limb, voice: id }: { limb: Limb; voice: VoiceId }): string {
+function sayPart({ limb, voice: id }: Assignment): string {
   const usual: Partial<Record<VoiceId, Limb>> = { bass: 'RF', snare: 'LH', 'hat-foot': 'LF' };
   return usual[id] === limb ? voice(id).name : `${voice(id).name} with the ${limbName(limb)}`;
 }
 
-function sayParts(parts: readonly { limb: Limb; voice: VoiceId }[]): string {
+/** @example '3 16ths and longer on the beat = bass drum' */
+function sayRule(rule: Rule): string {
+  const measure = rule.by === 'length' ? 'long' : 'to the next';
+  const range =
+    rule.from === null
+      ? rule.to === null
+        ? 'every note'
+        : `up to ${rule.to} 16ths ${measure}`
+      : rule.to === null
+        ? `${rule.from} 16ths and more ${measure}`
+        : `${rule.from} to ${rule.to} 16ths ${measure}`;
+  const place = { any: '', on: ' on the beat', off: ' off the beat' }[rule.place];
+  const order = { any: '', first: ', first of the bar', last: ', last of the bar' }[rule.order];
+  const fill = rule.fill ? `, ${sayPart(rule.fill)} fills` : '';
+  return `${range}${place}${order} = ${sayParts(rule.plays)}${fill}`;
+}
+
+function sayParts(parts: readonly Assignment[]): string {
   return parts.map(sayPart).join(' and ');
 }
 

@@ -4,20 +4,32 @@ import type { Bpm } from '@/core/time';
 import { keepPlace } from '../shell/last-place';
 import type { Draft } from './draft';
 
-/** Keeps the address up to date, so that it opens what lies on the Bench. */
+/** Some browsers take only so many addresses in a while; the rest waits this long. */
+const LATER_MS = 1000;
+
+/** Keeps the address up to date with every edit, so that it opens what lies on the Bench. */
 export function useAddress({ id, recipe }: Draft, tempo: Bpm, changed: boolean): void {
   useEffect(() => {
     if (!changed) return;
-    const timer = setTimeout(() => {
-      const parts = new URLSearchParams({ r: writeLink(recipe), t: String(tempo) });
-      if (id !== null) parts.set('x', id);
-      // Past the router, which would draw the page anew and drop a navigation that is under way.
-      const { history } = window;
-      History.prototype.replaceState.call(history, history.state, '', `/bench?${parts}`);
-      keepPlace('/bench', `/bench?${parts}`);
-    }, 250);
+    const parts = new URLSearchParams({ r: writeLink(recipe), t: String(tempo) });
+    if (id !== null) parts.set('x', id);
+    const address = `/bench?${parts}`;
+    keepPlace('/bench', address);
+    if (setAddress(address)) return;
+    const timer = setTimeout(() => setAddress(address), LATER_MS);
     return () => clearTimeout(timer);
   }, [id, recipe, tempo, changed]);
+}
+
+/** Past the router, which would draw the page anew and drop a navigation that is under way.
+ * @returns false when the browser refuses for now */
+function setAddress(address: string): boolean {
+  try {
+    History.prototype.replaceState.call(window.history, window.history.state, '', address);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 /** The recipe that the address holds, when it is another one than the page came with: on the way

@@ -8,6 +8,7 @@ import { INTERPRETATION_STARTS, type ClosedRecipe } from '@/core/recipe';
 import { parseMeter, subdivision, type SubdivisionId } from '@/core/time';
 import { Choice, Trouble, type Option } from '../base';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
+import { RulesPhrase } from './rules-phrase';
 
 type As = ClosedRecipe['as'];
 type PhraseCells = Extract<As, { kind: 'phrase-cells' }>;
@@ -116,6 +117,8 @@ function Options({ recipe, onChange }: { recipe: ClosedRecipe; onChange: (as: As
           </button>
         </>
       );
+    case 'rules':
+      return <RulesPhrase as={as} onChange={onChange} />;
     case 'line-fill':
       return <LineFill as={as} onChange={onChange} />;
     default:
