@@ -379,3 +379,34 @@ test('a teacher makes an interpretation of their own from rules', async ({ page 
   await page.reload();
   await expect(page.getByTestId('line-reading')).toHaveText('T3 T3 S T3');
 });
+
+test('an ostinato is typed as a grid or a count; what reads two ways lists its readings', async ({
+  page,
+}) => {
+  await phrase(page, 'What keeps going', 'K: 1 & 3 &; S: ----X--X');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 & 3 &');
+  await expect(page.getByTestId('count-LH')).toHaveText('3 &');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await page.getByRole('button', { name: /^What keeps going/ }).click();
+  await page.keyboard.type('ride: x--');
+  await expect(page.getByRole('dialog').getByRole('option')).toHaveText([
+    /x-- in 16ths$/,
+    /x-- in 8ths$/,
+    /x-- in 8th triplets$/,
+  ]);
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Readback' })).toContainText('3 bars');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await page.getByRole('button', { name: /^What keeps going/ }).click();
+  for (const [typed, says] of [
+    ['zither: x-x-', '“zither” is neither a limb nor a voice.'],
+    ['K: 1 5', '“5” is not counted there.'],
+    ['K:', 'Nothing is played after the colon.'],
+  ] as const) {
+    await page.getByRole('combobox', { name: 'What keeps going' }).fill(typed);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog')).toContainText(says);
+    await expect(page.getByRole('combobox', { name: 'What keeps going' })).toHaveValue(typed);
+  }
+});

@@ -14,6 +14,9 @@ export type Issue =
   | Issued<'line-tuplet', { bar: number; token: string; at: number }>
   | Issued<'bar-length', { bar: number; got: string; wanted: string; off: string; short: boolean }>
   | Issued<'grid-token', { token: string; at: number }>
+  | Issued<'part-who', { text: string }>
+  | Issued<'part-empty'>
+  | Issued<'count-token', { token: string; beats: number }>
   | Issued<'sticking-token', { token: string; at: number }>
   | Issued<'cell-length', { gap: number; sticking: string }>
   | Issued<'meter', { text: string }>

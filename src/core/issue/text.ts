@@ -18,6 +18,14 @@ export function issueText(issue: Issue): string {
         : `Bar ${issue.bar} holds ${issue.got}, ${issue.off} more than ${issue.wanted}. Take notes away, or put a bar line | after the full bar.`;
     case 'grid-token':
       return `Slot ${issue.at + 1}: “${issue.token}” is not a grid mark. Use x hit, X accent, g ghost, - rest.`;
+    case 'part-who':
+      return issue.text === ''
+        ? 'Who plays it? Put a limb or a voice and a colon in front, such as K: x--x--x-.'
+        : `“${issue.text}” is neither a limb nor a voice. Put K, F, R, L, ride, snare or another voice before the colon.`;
+    case 'part-empty':
+      return 'Nothing is played after the colon. Type a grid such as x--x--x-, or a count such as 1 & 3 &.';
+    case 'count-token':
+      return `“${issue.token}” is not counted there. Use beats 1 to ${issue.beats}, e & a, trip let, in order; 2& is the & of 2 alone.`;
     case 'sticking-token':
       return `Stroke ${issue.at + 1}: “${issue.token}” is not a limb. Use R and L for hands, K right foot, F left foot.`;
     case 'cell-length':

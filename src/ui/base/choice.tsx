@@ -20,6 +20,8 @@ export function Choice<T extends string>({
   value,
   onChoose,
   onType,
+  offer,
+  placeholder,
   children,
   className = 'phrase',
   wide = false,
@@ -29,6 +31,10 @@ export function Choice<T extends string>({
   value?: T;
   onChoose: (value: T) => void;
   onType?: (text: string) => Result<T>;
+  /** Options that typed text makes, put before the others. */
+  offer?: (text: string) => readonly Option<T>[];
+  /** What can be typed, where that is more than a search. */
+  placeholder?: string;
   children: ReactNode;
   className?: string;
   /** For options with long hints. */
@@ -38,6 +44,7 @@ export function Choice<T extends string>({
   const [query, setQuery] = useState('');
   const [trouble, setTrouble] = useState('');
   const button = useRef<HTMLButtonElement>(null);
+  const offered = query.trim() === '' ? [] : (offer?.(query) ?? []);
 
   function show(next: boolean, text = '') {
     setOpen(next);
@@ -54,7 +61,7 @@ export function Choice<T extends string>({
     if (event.key !== 'Enter' || !onType) return;
     const text = query.trim();
     const known = options.some((one) => one.text.toLowerCase().includes(text.toLowerCase()));
-    if (text === '' || known) return;
+    if (text === '' || known || offered.length > 0) return;
     event.preventDefault();
     const typed = onType(text);
     if (typed.ok) choose(typed.value);
@@ -90,7 +97,7 @@ export function Choice<T extends string>({
                 setQuery(text);
                 setTrouble('');
               }}
-              placeholder={label}
+              placeholder={placeholder ?? label}
               className="w-full border-b border-line px-3 py-2 outline-none"
               aria-invalid={trouble !== ''}
             />
@@ -107,11 +114,13 @@ export function Choice<T extends string>({
                     ? 'Press Enter to take what you typed.'
                     : 'Nothing like that.'}
               </Command.Empty>
-              {options.map((option) => (
+              {[...offered, ...options].map((option) => (
                 <Command.Item
                   key={option.value}
                   value={option.value}
-                  keywords={[option.text, option.hint ?? '']}
+                  keywords={[
+                    offered.includes(option) ? query : `${option.text} ${option.hint ?? ''}`,
+                  ]}
                   onSelect={() => choose(option.value)}
                   className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
                 >

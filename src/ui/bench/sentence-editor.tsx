@@ -1,9 +1,9 @@
 'use client';
 
 import { useId, type ReactNode } from 'react';
-import { ok, type Issue } from '@/core/issue';
+import { ok, type Issue, type Result } from '@/core/issue';
 import { LIMB_POLICIES, type LimbPolicy } from '@/core/interpret';
-import { SHIPPED_KITS, SHIPPED_OSTINATOS } from '@/core/materials';
+import { looksTyped, readOstinato, SHIPPED_KITS, SHIPPED_OSTINATOS } from '@/core/materials';
 import {
   readAs,
   sayPolicy,
@@ -171,6 +171,10 @@ function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnCh
             label="What keeps going"
             options={OSTINATI}
             value={one.id}
+            wide
+            placeholder={TYPE_IT}
+            offer={(text) => typedOptions(text, recipe)}
+            onType={(text) => readTyped(text, recipe)}
             onChoose={(id) => onChange(replaceOstinato(recipe, index, id))}
           >
             {one.content.name}
@@ -186,7 +190,11 @@ function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnCh
           label="What keeps going"
           options={free}
           className="phrase-add"
-          onChoose={(id) => onChange(toggleOstinato(recipe, id))}
+          wide
+          placeholder={TYPE_IT}
+          offer={(text) => typedOptions(text, recipe)}
+          onType={(text) => readTyped(text, recipe)}
+          onChoose={(id) => onChange(addOstinato(recipe, id))}
         >
           {over.length === 0 ? '+ what keeps going' : '+'}
         </Choice>
@@ -195,11 +203,41 @@ function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnCh
   );
 }
 
+const TYPE_IT = 'a name, or typed: K: x--x--x-, or K: 1 & 3 &; S: 2 4';
+
+/** Marks an ostinato that was typed and has no id: its content follows as JSON. */
+const TYPED = 'typed ';
+
+function typedOptions(text: string, recipe: ClosedRecipe): readonly Option<string>[] {
+  const meter = parseMeter(recipe.meter);
+  if (!looksTyped(text) || !meter.ok) return [];
+  const read = readOstinato(text, meter.value);
+  if (!read.ok) return [];
+  return read.value.map(({ ostinato, says }) => ({
+    value: TYPED + JSON.stringify(ostinato),
+    text: says,
+  }));
+}
+
+function readTyped(text: string, recipe: ClosedRecipe): Result<string> {
+  const meter = parseMeter(recipe.meter);
+  if (!meter.ok) return meter;
+  const read = readOstinato(text, meter.value);
+  if (!read.ok) return read;
+  return ok(TYPED + JSON.stringify(read.value[0]?.ostinato));
+}
+
+function addOstinato(recipe: ClosedRecipe, id: string): ClosedRecipe {
+  if (!id.startsWith(TYPED)) return toggleOstinato(recipe, id);
+  const content = JSON.parse(id.slice(TYPED.length)) as ClosedRecipe['over'][number]['content'];
+  return { ...recipe, over: [...recipe.over, { content }] };
+}
+
 /** Puts another ostinato in the place of one; choosing one that is there already moves nothing. */
 function replaceOstinato(recipe: ClosedRecipe, index: number, id: string): ClosedRecipe {
   if (recipe.over.some((one) => one.id === id)) return recipe;
   const without = { ...recipe, over: recipe.over.filter((_, at) => at !== index) };
-  const added = toggleOstinato(without, id);
+  const added = addOstinato(without, id);
   const over = [...added.over];
   const last = over.pop();
   if (last) over.splice(index, 0, last);

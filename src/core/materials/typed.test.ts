@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { countStrings } from '../analysis';
+import { issueText, must } from '../issue';
+import { blankRecipe, expand } from '../recipe';
+import { parseMeter } from '../time';
+import { readOstinato } from '.';
+
+const fourFour = must(parseMeter('4/4'));
+
+function says(text: string): readonly string[] {
+  return must(readOstinato(text, fourFour)).map((one) => one.says);
+}
+
+function counted(text: string): readonly string[] {
+  const [first] = must(readOstinato(text, fourFour));
+  if (!first) throw new Error('no reading');
+  const { name, meter, swung, lanes } = first.ostinato;
+  const over = [{ content: { name, meter, swung, lanes: [...lanes] } }];
+  const exercise = must(expand({ ...blankRecipe(), over }));
+  return countStrings(exercise).map(({ limb, bars }) => `${limb}: ${bars.join(' | ')}`);
+}
+
+describe('readOstinato', () => {
+  it.each([
+    ['K: x--x--x-', 'bass drum: x--x--x- in 8ths'],
+    ['F: -x-x', 'hi-hat foot: -x-x in quarters'],
+    ['ride: x--x-xx--x-x', 'ride, RH: x--x-xx--x-x in 8th triplets'],
+    ['S: ----X-------X---', 'snare, LH: ----X-------X--- in 16ths'],
+    ['LF bass drum: x-x-x-x-', 'bass drum, LF: x-x-x-x- in 8ths'],
+    ['K: 1 & 3 &', 'bass drum: xx--xx-- in 8ths'],
+    ['K: 1 2a 3 4a', 'bass drum: x------xx------x in 16ths'],
+    ['C: 1 2 let 3 4 let', 'ride, RH: x--x-xx--x-x in 8th triplets'],
+  ])('%s is %s', (text, expected) => {
+    expect(says(text)[0]).toBe(expected);
+  });
+
+  it('reads several parts at once', () => {
+    expect(counted('K: 1 3; S: 2 4; H: xxxxxxxx')).toEqual([
+      'RH: 1 & 2 & 3 & 4 &',
+      'LH: 2 4',
+      'RF: 1 3',
+    ]);
+  });
+
+  it('a cell that fills no bar lists the grids it may go over', () => {
+    expect(says('K: x--').slice(0, 3)).toEqual([
+      'bass drum: x-- in 16ths',
+      'bass drum: x-- in 8ths',
+      'bass drum: x-- in 8th triplets',
+    ]);
+  });
+
+  it('syllables that several beats may own list their readings, and the beat before them decides', () => {
+    expect(says('K: 1 & & 4').length).toBeGreaterThan(1);
+    expect(says('K: 1 2& 3& 4')).toEqual(['bass drum: x--x-xx- in 8ths']);
+  });
+
+  it.each([
+    ['x-x-', 'Who plays it?'],
+    ['zither: x-x-', '“zither” is neither a limb nor a voice.'],
+    ['K:', 'Nothing is played after the colon.'],
+    ['K: 1 5', '“5” is not counted there. Use beats 1 to 4'],
+    ['K: 3 1', '“1” is not counted there.'],
+    ['K: 1 uh', '“uh” is not counted there.'],
+  ])('%s is refused: %s', (text, expected) => {
+    const answer = readOstinato(text, fourFour);
+    expect(answer.ok ? '' : answer.issues.map(issueText).join(' ')).toContain(expected);
+  });
+
+  it('what is read back can be typed, and some reading of it reads back the same', () => {
+    fc.assert(
+      fc.property(
+        fc.stringMatching(/^[x-]{16}$/).filter((grid) => grid.includes('x')),
+        (grid) => {
+          const [back = ''] = counted(`K: ${grid}`);
+          const typed = back.replace('RF:', 'K:');
+          expect(counted(typed)).toEqual([back]);
+        },
+      ),
+    );
+  });
+});
