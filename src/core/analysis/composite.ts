@@ -1,4 +1,4 @@
-import { letterOf, type Limb } from '../kit';
+import { letterOf, LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { instantsOf } from './instants';
 
@@ -10,7 +10,7 @@ import { instantsOf } from './instants';
 export function spokenComposite(exercise: Exercise, limbs: readonly Limb[]): string {
   return instantsOf(exercise)
     .flatMap((instant) => {
-      const playing = limbs.filter((limb) => instant.strokes.some((s) => s.limb === limb));
+      const playing = limbs.filter((limb) => instant.limbs.includes(limb));
       const [only] = playing;
       if (only === undefined) return [];
       return [playing.length > 1 ? 'T' : letterOf(only)];
@@ -21,17 +21,12 @@ export function spokenComposite(exercise: Exercise, limbs: readonly Limb[]): str
 /** The two limbs that differ most: fewest notes together for the notes they play.
  * Null with fewer than two limbs. */
 export function differingLimbs(exercise: Exercise): readonly [Limb, Limb] | null {
-  const playing = [...new Set(exercise.strokes.map((stroke) => stroke.limb))];
+  const instants = instantsOf(exercise);
+  const playing = LIMBS.filter((limb) => instants.some(({ limbs }) => limbs.includes(limb)));
   let best: { pair: readonly [Limb, Limb]; apart: number } | null = null;
   for (const [index, a] of playing.entries()) {
     for (const b of playing.slice(index + 1)) {
-      const places = new Map<number, number>();
-      for (const stroke of exercise.strokes) {
-        if (stroke.limb === a || stroke.limb === b) {
-          places.set(stroke.at, (places.get(stroke.at) ?? 0) + 1);
-        }
-      }
-      const apart = [...places.values()].filter((count) => count === 1).length;
+      const apart = instants.filter(({ limbs }) => limbs.includes(a) !== limbs.includes(b)).length;
       if (best === null || apart > best.apart) best = { pair: [a, b], apart };
     }
   }

@@ -1,6 +1,6 @@
 export { differingLimbs, spokenComposite } from './composite';
 export { columnsOfBar, countStrings } from './count';
-export { instantsOf, limbsOf } from './instants';
+export { instantsOf } from './instants';
 export { lineReading } from './line-reading';
 export { lockUp } from './lock-up';
 export { difficultyParts, difficultyPoints } from './difficulty';

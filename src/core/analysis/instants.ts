@@ -1,4 +1,4 @@
-import type { Limb } from '../kit';
+import { LIMBS, type Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import type { Tick } from '../time';
@@ -7,19 +7,38 @@ import type { Tick } from '../time';
 export interface Instant {
   readonly at: Tick;
   readonly strokes: readonly Stroke[];
+  /** The limbs that play, in limb order. */
+  readonly limbs: readonly Limb[];
 }
+
+/** Nearly every reading begins with the chain of instants; it is made once for an exercise. */
+const MADE = new WeakMap<Exercise, readonly Instant[]>();
 
 /** The exercise as a chain of instants over one cycle, in order. */
 export function instantsOf(exercise: Exercise): readonly Instant[] {
-  const found: { at: Tick; strokes: Stroke[] }[] = [];
-  for (const stroke of exercise.strokes) {
-    const last = found.at(-1);
-    if (last?.at === stroke.at) last.strokes.push(stroke);
-    else found.push({ at: stroke.at, strokes: [stroke] });
+  let chain = MADE.get(exercise);
+  if (!chain) {
+    chain = makeInstants(exercise.strokes);
+    MADE.set(exercise, chain);
+  }
+  return chain;
+}
+
+function makeInstants(strokes: readonly Stroke[]): readonly Instant[] {
+  const found: Instant[] = [];
+  for (let first = 0; first < strokes.length;) {
+    const at = strokes[first]?.at;
+    let end = first + 1;
+    while (strokes[end]?.at === at) end += 1;
+    const together = strokes.slice(first, end);
+    if (at !== undefined) found.push({ at, strokes: together, limbs: limbsIn(together) });
+    first = end;
   }
   return found;
 }
 
-export function limbsOf(instant: Instant): readonly Limb[] {
-  return [...new Set(instant.strokes.map((stroke) => stroke.limb))];
+function limbsIn(strokes: readonly Stroke[]): readonly Limb[] {
+  const [only, second] = strokes;
+  if (only && !second) return [only.limb];
+  return LIMBS.filter((limb) => strokes.some((stroke) => stroke.limb === limb));
 }

@@ -1,7 +1,7 @@
 import { LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import type { Tick } from '../time';
-import { instantsOf, limbsOf } from './instants';
+import { instantsOf } from './instants';
 
 /** Where limbs coincide, in which sets, and which notes stand alone. */
 export interface LockUp {
@@ -18,10 +18,13 @@ export function lockUp(exercise: Exercise): LockUp {
   const alone = new Map<Limb, Tick[]>();
   const instants = instantsOf(exercise);
   for (const instant of instants) {
-    const limbs = LIMBS.filter((limb) => limbsOf(instant).includes(limb));
+    const { limbs } = instant;
     const [only] = limbs;
-    if (limbs.length === 1 && only) alone.set(only, [...(alone.get(only) ?? []), instant.at]);
-    else {
+    if (limbs.length === 1 && only) {
+      const places = alone.get(only);
+      if (places) places.push(instant.at);
+      else alone.set(only, [instant.at]);
+    } else {
       const key = limbs.join(' ');
       const set = together.get(key) ?? { limbs, at: [] };
       set.at.push(instant.at);

@@ -2,7 +2,7 @@ import { LIMBS, type Limb } from '../kit';
 import { isTail } from '../pattern';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick, tick } from '../time';
-import { instantsOf, limbsOf } from './instants';
+import { instantsOf } from './instants';
 
 /** How the loop closes. */
 export interface Seam {
@@ -33,11 +33,11 @@ export function seamOf(exercise: Exercise, tempo: Tempo): Seam | null {
   const last = instants.at(-1);
   if (!first || !last) return null;
   const gapTicks = tick(exercise.cycleTicks - last.at + first.at);
-  const before = limbsOf(last);
+  const before = last.limbs;
   return {
     gapTicks,
     gapMs: ticksToSeconds(gapTicks, tempo) * 1000,
-    doubled: instants.length > 1 ? limbsOf(first).filter((limb) => before.includes(limb)) : [],
+    doubled: instants.length > 1 ? first.limbs.filter((limb) => before.includes(limb)) : [],
     tails: exercise.strokes.filter(isTail).length,
   };
 }
@@ -73,7 +73,7 @@ function longestRuns(exercise: Exercise): Map<Limb, number> {
   let runLimb: Limb | null = null;
   let run = 0;
   for (const instant of [...instants, ...instants]) {
-    const limbs = limbsOf(instant);
+    const limbs = instant.limbs;
     const only = limbs.length === 1 ? (limbs[0] ?? null) : null;
     run = only !== null && only === runLimb ? run + 1 : 1;
     runLimb = only;

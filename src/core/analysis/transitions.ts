@@ -1,7 +1,7 @@
-import { LIMBS, type Limb } from '../kit';
+import type { Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick } from '../time';
-import { instantsOf, limbsOf } from './instants';
+import { instantsOf } from './instants';
 
 /** From one set of limbs to the next. */
 export interface Transition {
@@ -15,10 +15,7 @@ export interface Transition {
 
 /** The exercise as a chain of transitions over the cycle, the last across the loop seam. */
 export function transitionsOf(exercise: Exercise, tempo: Tempo): readonly Transition[] {
-  const chain = instantsOf(exercise).map((instant) => {
-    const playing = limbsOf(instant);
-    return { at: instant.at, limbs: LIMBS.filter((limb) => playing.includes(limb)) };
-  });
+  const chain = instantsOf(exercise);
   return chain.flatMap(({ at, limbs }, index): Transition[] => {
     const acrossSeam = index === chain.length - 1;
     const next = acrossSeam ? chain[0] : chain[index + 1];
