@@ -219,8 +219,10 @@ function Head({
   onHear: (hear: boolean) => void;
 }) {
   return (
-    <header className="flex items-baseline gap-4">
-      <h1 className="min-w-0 flex-1 truncate font-serif text-3xl">{item.item.exercise.name}</h1>
+    <header className="flex flex-wrap items-baseline gap-x-4">
+      <h1 className="min-w-0 basis-full truncate font-serif text-3xl sm:flex-1 sm:basis-0">
+        {item.item.exercise.name}
+      </h1>
       <span className="shrink-0 text-xl text-soft">
         {stand.index + 1} of {stand.items.length}
       </span>
