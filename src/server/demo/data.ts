@@ -202,9 +202,9 @@ export const STUDENTS: readonly StudentPlan[] = [
     about: 'adult beginner; full kit at home, quiet after eight',
     program: 'First coordination',
     daysAWeek: 4,
-    roundsADay: 1,
+    roundsADay: 2,
     reach: 0.15,
-    gain: 0.35,
+    gain: 0.5,
     walls: {},
     suffers: [
       ['followed', 'RF'],
@@ -217,9 +217,9 @@ export const STUDENTS: readonly StudentPlan[] = [
     about: '14, left-handed, mirrored kit; plays the revue',
     program: 'Cells for the revue',
     daysAWeek: 5,
-    roundsADay: 1,
+    roundsADay: 2,
     reach: 0.3,
-    gain: 0.42,
+    gain: 0.55,
     walls: {},
     suffers: [
       ['accents', null],
@@ -232,9 +232,9 @@ export const STUDENTS: readonly StudentPlan[] = [
     about: 'retired, loves jazz; pad on weekdays, kit on Sundays',
     program: 'Ride and answer',
     daysAWeek: 6,
-    roundsADay: 1,
+    roundsADay: 2,
     reach: 0.35,
-    gain: 0.25,
+    gain: 0.5,
     walls: {},
     suffers: [
       ['dragged', null],
@@ -249,7 +249,7 @@ export const STUDENTS: readonly StudentPlan[] = [
     daysAWeek: 4,
     roundsADay: 2,
     reach: 0.4,
-    gain: 0.3,
+    gain: 0.45,
     walls: {},
     suffers: [
       ['tense', null],
@@ -264,7 +264,7 @@ export const STUDENTS: readonly StudentPlan[] = [
     daysAWeek: 4,
     roundsADay: 2,
     reach: 0.2,
-    gain: 0.3,
+    gain: 0.5,
     walls: { claveFeet: 68 },
     suffers: [
       ['followed', 'LF'],

@@ -29,7 +29,8 @@ import { seeded } from './random';
 
 const DAY_MS = 24 * 3600 * 1000;
 const WEEKS = 6;
-const SEED = 2016;
+/** Chosen so that the log tells the scenario's story: one is stuck, the others get on. */
+const SEED = 101;
 
 /** How many bpm around the edge of what they can play a student is unsure. */
 const DOUBT_BPM = 4;
