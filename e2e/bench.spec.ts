@@ -410,3 +410,15 @@ test('an ostinato is typed as a grid or a count; what reads two ways lists its r
     await expect(page.getByRole('combobox', { name: 'What keeps going' })).toHaveValue(typed);
   }
 });
+
+test('with a double pedal the two schools of footing are told apart', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'K: 1a 2 4');
+  await page.getByRole('button', { name: /^Change it by/ }).click();
+  await page
+    .getByRole('option', { name: 'everything, double pedal by the grid', exact: true })
+    .click();
+  await expect(page.getByTestId('count-LF')).toHaveText('a');
+  await expect(page.getByTestId('feet')).toHaveText(
+    'The schools differ on a of 1, 2: by the grid l r, right leading each group r l.',
+  );
+});

@@ -1,6 +1,6 @@
 import type { Limb } from '../kit';
 import { gridOf, inTimeOrder, loopLayer, type Layer } from '../pattern';
-import { quarters, tick } from '../time';
+import { quarters, tick, type Tick } from '../time';
 
 /** Two schools of footing on a double pedal. `grid`: the place decides. `groups`: the right foot
  * leads every unbroken group. */
@@ -82,13 +82,24 @@ function byGroups(layer: Layer, slot: number): Map<number, Limb> {
   return feet;
 }
 
-/** Places of the bass drum where the two schools take different feet, within the longer of the
- * two cycles. */
-export function footingDifferences(layers: readonly Layer[]): readonly number[] {
+/** A bass drum that the two schools give to different feet. */
+export interface FootingDifference {
+  /** Within the longer of the two cycles. */
+  readonly at: Tick;
+  readonly byGrid: Limb;
+  readonly byGroups: Limb;
+}
+
+/** Where the two schools differ, in order of time. @param layers all of one length */
+export function footingDifferences(layers: readonly Layer[]): readonly FootingDifference[] {
   const layer = joined(layers);
   const slot = footSlot(layer);
   const whole = needsTwo(layer, 'grid', slot) ? doubled(layer) : layer;
   const grid = byGrid(whole, slot);
   const groups = byGroups(whole, slot);
-  return bassPlaces(whole).filter((at) => grid.get(at) !== groups.get(at));
+  return bassPlaces(whole).flatMap((at): FootingDifference[] => {
+    const one = grid.get(at);
+    const other = groups.get(at);
+    return one && other && one !== other ? [{ at: tick(at), byGrid: one, byGroups: other }] : [];
+  });
 }

@@ -3,4 +3,4 @@ export { mirrorHands, mirrorLimbs } from './mirror';
 export { footingDifferences, footLayers, FOOTINGS } from './footing';
 export { giveTo, revoice, swapFeet } from './reassign';
 export { reverseLayer } from './reverse';
-export type { Footing } from './footing';
+export type { Footing, FootingDifference } from './footing';

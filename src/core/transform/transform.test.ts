@@ -207,7 +207,10 @@ describe('double-pedal footing, two schools (common practice, no source)', () =>
 
   it('says where the schools differ: slots 3 and 4, both', () => {
     const places = footingDifferences([layerOf('---KK-----------')]);
-    expect(places.map((at) => at / slot)).toEqual([3, 4]);
+    expect(places).toEqual([
+      { at: 3 * slot, byGrid: 'LF', byGroups: 'RF' },
+      { at: 4 * slot, byGrid: 'RF', byGroups: 'LF' },
+    ]);
     expect(footingDifferences([layerOf('K-K-K-K-')])).toEqual([]);
   });
 

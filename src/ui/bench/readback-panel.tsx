@@ -12,6 +12,7 @@ import {
 import { limbName, LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
+import { footingDifferences } from '@/core/transform';
 import { sayCount } from '@/core/studio';
 import { countName, TICKS_PER_QUARTER, unitTicks, type Tick } from '@/core/time';
 import { LimbSign } from '../marks';
@@ -57,6 +58,7 @@ export function ReadbackPanel({ exercise, readback }: { exercise: Exercise; read
         <CycleText exercise={exercise} readback={readback} />
       </Part>
       <Motions readback={readback} />
+      <Feet exercise={exercise} />
       <Part label="Load">
         <Loads readback={readback} />
       </Part>
@@ -248,6 +250,31 @@ function sayMotions(motions: readonly MotionAt[]): string {
   const [first] = motions;
   const same = motions.every(({ motion }) => motion === first?.motion);
   return first && same ? `all ${first.motion}` : motions.map(({ motion }) => motion).join(' ');
+}
+
+/** With a double pedal: where the two schools of footing differ, and which foot each takes. */
+function Feet({ exercise }: { exercise: Exercise }) {
+  const double = exercise.strokes.some(({ limb, voice }) => limb === 'LF' && voice === 'bass');
+  if (!double) return null;
+  const differences = footingDifferences(exercise.layers);
+  const feet = (school: 'byGrid' | 'byGroups') =>
+    differences
+      .slice(0, MOST_PLACES)
+      .map((one) => (one[school] === 'RF' ? 'r' : 'l'))
+      .join(' ');
+  const places = differences.map(({ at }) => at);
+  return (
+    <Part label="Feet">
+      {differences.length === 0 ? (
+        <p>By the grid and by groups the feet are the same here.</p>
+      ) : (
+        <p data-testid="feet">
+          The schools differ on {sayPlaces(places, exercise)}: by the grid <b>{feet('byGrid')}</b>,
+          right leading each group <b>{feet('byGroups')}</b>.
+        </p>
+      )}
+    </Part>
+  );
 }
 
 /** What makes it hard, part by part; never one number alone. */
