@@ -1,6 +1,5 @@
 'use client';
 
-import { Archive, FilePlus2, Link2, Redo2, Save, Undo2 } from 'lucide-react';
 import {
   useCallback,
   useDeferredValue,
@@ -10,43 +9,23 @@ import {
   useRef,
   useState,
 } from 'react';
-import { useRouter } from 'next/navigation';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { toast } from 'sonner';
 import { readBack } from '@/core/analysis';
-import { issueText, type Issue, type Result } from '@/core/issue';
+import type { Issue } from '@/core/issue';
 import { scoreOf, type Score } from '@/core/playing';
-import {
-  blankRecipe,
-  expand,
-  suggestName,
-  writeLink,
-  type ClosedRecipe,
-  type Exercise,
-} from '@/core/recipe';
-import type { ExerciseId, ProgramId, ProgramSummary, SavedExercise } from '@/core/studio';
+import { expand, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { attempt, attemptOrSay, Button, Choice, Trouble, type Option } from '../base';
+import { Button, Trouble } from '../base';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
-import { historyReducer, isSaved, startHistory, type Draft } from './draft';
+import { BenchHeader } from './bench-header';
+import { historyReducer, startHistory, type Draft } from './draft';
 import { useAddress, useRecipeOfAddress } from './address';
 import { ReadbackPanel } from './readback-panel';
 import { SentenceEditor } from './sentence-editor';
 import { Transport, type TransportSettings } from './transport';
-
-export interface BenchActions {
-  readonly save: (input: {
-    id: ExerciseId | null;
-    name: string;
-    recipe: ClosedRecipe;
-  }) => Promise<Result<SavedExercise>>;
-  readonly archive: (id: ExerciseId, archived: boolean) => Promise<Result<null>>;
-  readonly addToProgram: (
-    program: { id: ProgramId } | { name: string },
-    exerciseId: ExerciseId,
-  ) => Promise<Result<ProgramId>>;
-}
+import { useDesk, type BenchActions } from './use-desk';
 
 /** The teacher's workbench: the sentence, lanes and staff in the same columns, the readback, and
  * the sound. The address keeps the recipe. */
@@ -82,9 +61,7 @@ export function Bench({
   });
   const [rows, setRows] = useState<RowKind>('voices');
   const [staff, setStaff] = useState(true);
-  const [saving, setSaving] = useState<'no' | 'yes' | readonly Issue[]>('no');
   const playback = usePlayback();
-  const router = useRouter();
 
   const expanded = useMemo(() => expand(recipe), [recipe]);
   const shown = useLast(expanded.ok ? expanded.value : null);
@@ -95,7 +72,6 @@ export function Bench({
     [shown, settings.tempo],
   );
   const sheet = useDeferredValue(shown);
-  const saved = isSaved(history);
 
   useAddress(draft, settings.tempo, history.past.length > 0 || settings.tempo !== tempo);
   usePlayAlong(playback, expanded.ok ? expanded.value : null, settings);
@@ -116,88 +92,18 @@ export function Bench({
     }
   }
 
-  async function save(): Promise<ExerciseId | null> {
-    if (!expanded.ok) {
-      toast.error(expanded.issues.map(issueText).join(' '));
-      return null;
-    }
-    setSaving('yes');
-    const name = draft.name.trim() || suggestName(recipe);
-    const answer = await attempt(() => actions.save({ id: draft.id, name, recipe }));
-    if (answer === null) {
-      setSaving('no');
-      toast.error('Not saved: no connection. Your work is still here; save again.');
-      return null;
-    }
-    if (!answer.ok) {
-      setSaving(answer.issues);
-      toast.error(answer.issues.map(issueText).join(' '));
-      return null;
-    }
-    setSaving('no');
-    const { id } = answer.value;
-    if (draft.name !== name) dispatch({ kind: 'edit', change: { name }, about: 'name' });
-    dispatch({ kind: 'saved', draft: { ...draft, id, name } });
-    toast.success(`Saved ${name}.`);
-    return id;
-  }
-
-  async function addToProgram(choice: string) {
-    const id = saved ? draft.id : await save();
-    if (id === null) return;
-    const known = programs.find((program) => program.id === choice);
-    const to = known ? { id: known.id } : { name: choice.slice(NEW.length) };
-    const answer = await attempt(() => actions.addToProgram(to, id));
-    if (answer?.ok) {
-      toast.success(`Added to ${known?.name ?? choice.slice(NEW.length)}.`, {
-        action: {
-          label: 'Open it',
-          onClick: () => router.push(`/programs/${answer.value}`),
-        },
-      });
-    } else {
-      toast.error(
-        answer
-          ? answer.issues.map(issueText).join(' ')
-          : 'Not added: no connection. Choose it again.',
-      );
-    }
-  }
-
-  function startNew() {
-    const next = { id: null, sheet: draft.sheet + 1, name: '', recipe: blankRecipe() };
-    dispatch({ kind: 'edit', change: next });
-    playback.stop();
-  }
-
-  async function archive(id: ExerciseId) {
-    const name = draft.name;
-    const done = await attemptOrSay(() => actions.archive(id, true));
-    if (!done) return;
-    startNew();
-    toast(`Archived ${name}. Programs that use it keep it.`, {
-      action: {
-        label: 'Undo',
-        onClick: async () => {
-          const back = await attemptOrSay(() => actions.archive(id, false));
-          if (back) router.push(`/bench?x=${id}`);
-        },
-      },
-    });
-  }
-
-  async function copyLink() {
-    const link = new URL(`/bench?r=${writeLink(recipe)}&t=${settings.tempo}`, window.location.href);
-    const copied = await attempt(async () => {
-      await navigator.clipboard.writeText(link.href);
-      return true;
-    });
-    if (copied) toast.success('Link copied.');
-    else toast('Copy the address of this page: it holds the exercise.');
-  }
+  const desk = useDesk({
+    history,
+    expanded,
+    programs,
+    actions,
+    link: () => `/bench?r=${writeLink(recipe)}&t=${settings.tempo}`,
+    dispatch,
+    onNew: playback.stop,
+  });
 
   const anywhere = { enableOnFormTags: true, preventDefault: true } as const;
-  useHotkeys('mod+s', () => void save(), anywhere);
+  useHotkeys('mod+s', () => void desk.save(), anywhere);
   useHotkeys('mod+z', () => dispatch({ kind: 'undo' }), anywhere);
   useHotkeys('mod+shift+z, mod+y', () => dispatch({ kind: 'redo' }), anywhere);
   useHotkeys('space', togglePlay, { preventDefault: true, ignoreEventWhen: onControl });
@@ -208,55 +114,20 @@ export function Bench({
   return (
     <main className="flex h-full min-h-0 flex-col">
       <h1 className="sr-only">{draft.name || 'Bench'}</h1>
-      <header className="flex flex-wrap items-center gap-x-2 gap-y-1 px-4 pt-3 pb-1">
-        <input
-          aria-label="Exercise name"
-          className="title-field min-w-0 flex-1 font-serif text-xl"
-          placeholder={nothing ? 'New exercise' : suggestName(recipe)}
-          maxLength={80}
-          value={draft.name}
-          onChange={(event) =>
-            dispatch({ kind: 'edit', change: { name: event.target.value }, about: 'name' })
-          }
-          onBlur={settle}
-        />
-        <span className="text-sm text-soft" role="status">
-          {saving === 'yes' ? 'Saving…' : saved ? 'Saved' : nothing ? '' : 'Not saved'}
-        </span>
-        <Button look="quiet" onClick={() => dispatch({ kind: 'undo' })} title="Undo (Ctrl Z)">
-          <Undo2 size={16} aria-hidden /> undo
-        </Button>
-        <Button look="quiet" onClick={() => dispatch({ kind: 'redo' })} title="Redo (Ctrl Shift Z)">
-          <Redo2 size={16} aria-hidden /> redo
-        </Button>
-        <Button look="quiet" onClick={startNew}>
-          <FilePlus2 size={16} aria-hidden /> new
-        </Button>
-        {draft.id !== null && (
-          <Button look="quiet" onClick={() => draft.id && void archive(draft.id)}>
-            <Archive size={16} aria-hidden /> archive
-          </Button>
-        )}
-        <Button look="quiet" onClick={() => void copyLink()}>
-          <Link2 size={16} aria-hidden /> link
-        </Button>
-        <Choice
-          label="Program to add it to, or a new name"
-          options={programs.map((one): Option<string> => ({ value: one.id, text: one.name }))}
-          className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
-          onChoose={(choice) => void addToProgram(choice)}
-          onType={(text) => ({ ok: true, value: NEW + text })}
-        >
-          to program…
-        </Choice>
-        <Button look="main" onClick={() => void save()} aria-keyshortcuts="Control+S">
-          <Save size={15} aria-hidden /> Save
-        </Button>
-      </header>
+      <BenchHeader
+        history={history}
+        nothing={nothing}
+        programs={programs}
+        desk={desk}
+        onName={(name) => dispatch({ kind: 'edit', change: { name }, about: 'name' })}
+        onSettle={settle}
+        onUndo={() => dispatch({ kind: 'undo' })}
+        onRedo={() => dispatch({ kind: 'redo' })}
+      />
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21.5rem]">
         <div className="min-w-0 overflow-y-auto px-4 pb-6">
           {history.past.length === 0 && <Trouble issues={openingIssues} />}
-          {Array.isArray(saving) && <Trouble issues={saving} />}
+          <Trouble issues={desk.refused} />
           <SentenceEditor
             recipe={recipe}
             exercise={expanded.ok ? expanded.value : null}
@@ -312,9 +183,6 @@ export function Bench({
     </main>
   );
 }
-
-/** Marks a program's name that is still to be made. */
-const NEW = 'new: ';
 
 function scoreFor(exercise: Exercise, settings: TransportSettings): Score {
   const { click, loop, countInBars, muted } = settings;

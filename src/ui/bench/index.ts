@@ -1,3 +1,3 @@
 export { Bench } from './bench';
-export type { BenchActions } from './bench';
+export type { BenchActions } from './use-desk';
 export type { Draft } from './draft';

@@ -1,0 +1,146 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, type Dispatch } from 'react';
+import { toast } from 'sonner';
+import { issueText, type Issue, type Result } from '@/core/issue';
+import { blankRecipe, suggestName, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import type { ExerciseId, ProgramId, ProgramSummary, SavedExercise } from '@/core/studio';
+import { attempt, attemptOrSay } from '../base';
+import { isSaved, type History, type HistoryAction } from './draft';
+
+export interface BenchActions {
+  readonly save: (input: {
+    id: ExerciseId | null;
+    name: string;
+    recipe: ClosedRecipe;
+  }) => Promise<Result<SavedExercise>>;
+  readonly archive: (id: ExerciseId, archived: boolean) => Promise<Result<null>>;
+  readonly addToProgram: (
+    program: { id: ProgramId } | { name: string },
+    exerciseId: ExerciseId,
+  ) => Promise<Result<ProgramId>>;
+}
+
+/** Marks a program's name that is still to be made. */
+export const NEW = 'new: ';
+
+/** What can be done with the exercise as a whole. */
+export interface Desk {
+  readonly saving: boolean;
+  /** Why the last saving was refused. */
+  readonly refused: readonly Issue[];
+  readonly save: () => Promise<ExerciseId | null>;
+  readonly addToProgram: (choice: string) => Promise<void>;
+  readonly startNew: () => void;
+  readonly archive: (id: ExerciseId) => Promise<void>;
+  readonly copyLink: () => Promise<void>;
+}
+
+/** Save, hand to a program, archive, link and begin anew; each says what came of it. */
+export function useDesk({
+  history,
+  expanded,
+  programs,
+  actions,
+  link,
+  dispatch,
+  onNew,
+}: {
+  history: History;
+  expanded: Result<Exercise>;
+  programs: readonly ProgramSummary[];
+  actions: BenchActions;
+  /** Address that opens the exercise. */
+  link: () => string;
+  dispatch: Dispatch<HistoryAction>;
+  onNew: () => void;
+}): Desk {
+  const [saving, setSaving] = useState(false);
+  const [refused, setRefused] = useState<readonly Issue[]>([]);
+  const router = useRouter();
+  const { draft } = history;
+  const { recipe } = draft;
+
+  async function save(): Promise<ExerciseId | null> {
+    if (!expanded.ok) {
+      toast.error(expanded.issues.map(issueText).join(' '));
+      return null;
+    }
+    setSaving(true);
+    setRefused([]);
+    const name = draft.name.trim() || suggestName(recipe);
+    const answer = await attempt(() => actions.save({ id: draft.id, name, recipe }));
+    setSaving(false);
+    if (answer === null) {
+      toast.error('Not saved: no connection. Your work is still here; save again.');
+      return null;
+    }
+    if (!answer.ok) {
+      setRefused(answer.issues);
+      toast.error(answer.issues.map(issueText).join(' '));
+      return null;
+    }
+    const { id } = answer.value;
+    if (draft.name !== name) dispatch({ kind: 'edit', change: { name }, about: 'name' });
+    dispatch({ kind: 'saved', draft: { ...draft, id, name } });
+    toast.success(`Saved ${name}.`);
+    return id;
+  }
+
+  async function addToProgram(choice: string) {
+    const id = isSaved(history) ? draft.id : await save();
+    if (id === null) return;
+    const known = programs.find((program) => program.id === choice);
+    const to = known ? { id: known.id } : { name: choice.slice(NEW.length) };
+    const answer = await attempt(() => actions.addToProgram(to, id));
+    if (answer?.ok) {
+      toast.success(`Added to ${known?.name ?? choice.slice(NEW.length)}.`, {
+        action: {
+          label: 'Open it',
+          onClick: () => router.push(`/programs/${answer.value}`),
+        },
+      });
+    } else {
+      toast.error(
+        answer
+          ? answer.issues.map(issueText).join(' ')
+          : 'Not added: no connection. Choose it again.',
+      );
+    }
+  }
+
+  function startNew() {
+    const next = { id: null, sheet: draft.sheet + 1, name: '', recipe: blankRecipe() };
+    dispatch({ kind: 'edit', change: next });
+    onNew();
+  }
+
+  async function archive(id: ExerciseId) {
+    const name = draft.name;
+    const done = await attemptOrSay(() => actions.archive(id, true));
+    if (!done) return;
+    startNew();
+    toast(`Archived ${name}. Programs that use it keep it.`, {
+      action: {
+        label: 'Undo',
+        onClick: async () => {
+          const back = await attemptOrSay(() => actions.archive(id, false));
+          if (back) router.push(`/bench?x=${id}`);
+        },
+      },
+    });
+  }
+
+  async function copyLink() {
+    const address = new URL(link(), window.location.href);
+    const copied = await attempt(async () => {
+      await navigator.clipboard.writeText(address.href);
+      return true;
+    });
+    if (copied) toast.success('Link copied.');
+    else toast('Copy the address of this page: it holds the exercise.');
+  }
+
+  return { saving, refused, save, addToProgram, startNew, archive, copyLink };
+}
