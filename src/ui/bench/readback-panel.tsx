@@ -1,21 +1,21 @@
 'use client';
 
-import { useId, useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import {
   differingLimbs,
   hindranceText,
   spokenComposite,
   type Hindrance,
-  type MotionAt,
   type Readback,
 } from '@/core/analysis';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
-import { footingDifferences } from '@/core/transform';
 import { sayCount } from '@/core/studio';
-import { countName, TICKS_PER_QUARTER, unitTicks, type Tick } from '@/core/time';
+import { TICKS_PER_QUARTER, unitTicks, type Tick } from '@/core/time';
 import { LimbSign } from '../marks';
+import { Difficulty, Feet, Loads, Motions } from './readback-hands';
+import { MOST_PLACES, Part, sayPlaces } from './readback-part';
 
 /** What the exercise says back: warnings first, then counts, composite, lock-up, seam and load. */
 export function ReadbackPanel({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
@@ -67,18 +67,6 @@ export function ReadbackPanel({ exercise, readback }: { exercise: Exercise; read
       </Part>
       <p className="border-t border-faint pt-2 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
     </section>
-  );
-}
-
-function Part({ label, children }: { label: string; children: ReactNode }) {
-  const id = useId();
-  return (
-    <div role="group" aria-labelledby={id} className="flex gap-3">
-      <h2 id={id} className="label w-16 shrink-0 pt-0.5">
-        {label}
-      </h2>
-      <div className="min-w-0 flex-1">{children}</div>
-    </div>
   );
 }
 
@@ -142,18 +130,6 @@ function Composite({ exercise }: { exercise: Exercise }) {
       </p>
     </Part>
   );
-}
-
-/** Most places that are listed one by one. */
-const MOST_PLACES = 8;
-
-function sayPlaces(places: readonly Tick[], exercise: Exercise): string {
-  const said = places.slice(0, MOST_PLACES).map((at) => {
-    const name = countName(at, exercise.meter);
-    return exercise.bars === 1 ? name : `${Math.floor(at / exercise.barTicks) + 1}: ${name}`;
-  });
-  const more = places.length - said.length;
-  return said.join(', ') + (more > 0 ? ` and ${more} more` : '');
 }
 
 function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
@@ -224,110 +200,4 @@ function sayPart(ticks: Tick, exercise: Exercise): string {
   const units = ticks / unitTicks(exercise.meter);
   if (Number.isInteger(units)) return sayCount(units, 'beat');
   return `${sayCount(Math.round((ticks * 12) / TICKS_PER_QUARTER), 'twelfth')} of a quarter`;
-}
-
-/** Motions of the hands within the smallest part: full, down, tap, up. */
-function Motions({ readback }: { readback: Readback }) {
-  const times = readback.smallest?.times ?? 1;
-  if (readback.motions.length === 0) return null;
-  return (
-    <Part label="Motions">
-      <ul className="flex flex-col gap-0.5">
-        {readback.motions.map(({ limb, motions }) => (
-          <li key={limb} className="flex items-baseline gap-2">
-            <LimbSign limb={limb} />
-            <span data-testid={`motions-${limb}`}>
-              {sayMotions(motions.slice(0, motions.length / times))}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </Part>
-  );
-}
-
-function sayMotions(motions: readonly MotionAt[]): string {
-  const [first] = motions;
-  const same = motions.every(({ motion }) => motion === first?.motion);
-  return first && same ? `all ${first.motion}` : motions.map(({ motion }) => motion).join(' ');
-}
-
-/** With a double pedal: where the two schools of footing differ, and which foot each takes. */
-function Feet({ exercise }: { exercise: Exercise }) {
-  const double = exercise.strokes.some(({ limb, voice }) => limb === 'LF' && voice === 'bass');
-  if (!double) return null;
-  const differences = footingDifferences(exercise.layers);
-  const feet = (school: 'byGrid' | 'byGroups') =>
-    differences
-      .slice(0, MOST_PLACES)
-      .map((one) => (one[school] === 'RF' ? 'r' : 'l'))
-      .join(' ');
-  const places = differences.map(({ at }) => at);
-  return (
-    <Part label="Feet">
-      {differences.length === 0 ? (
-        <p>By the grid and by groups the feet are the same here.</p>
-      ) : (
-        <p data-testid="feet">
-          The schools differ on {sayPlaces(places, exercise)}: by the grid <b>{feet('byGrid')}</b>,
-          right leading each group <b>{feet('byGroups')}</b>.
-        </p>
-      )}
-    </Part>
-  );
-}
-
-/** What makes it hard, part by part; never one number alone. */
-function Difficulty({ readback }: { readback: Readback }) {
-  const most = Math.max(...readback.difficulty.map((one) => one.points));
-  return (
-    <table className="w-full text-left">
-      <tbody>
-        {readback.difficulty.map(({ part, points, says }) => (
-          <tr key={part}>
-            <th scope="row" className="pr-2 font-normal whitespace-nowrap">
-              {part}
-            </th>
-            <td className="w-12 pr-2 align-middle">
-              <span
-                className="block h-1.5 bg-ink"
-                style={{ width: `${(100 * points) / most}%` }}
-                title={points.toFixed(1)}
-              />
-            </td>
-            <td className="text-sm text-soft">{says}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-function Loads({ readback }: { readback: Readback }) {
-  return (
-    <table className="w-full text-left">
-      <thead>
-        <tr className="label">
-          <th className="font-normal">
-            <span className="sr-only">limb</span>
-          </th>
-          <th className="font-normal">a second</th>
-          <th className="font-normal">nearest</th>
-          <th className="font-normal">in a row</th>
-        </tr>
-      </thead>
-      <tbody>
-        {readback.loads.map((load) => (
-          <tr key={load.limb}>
-            <th scope="row">
-              <LimbSign limb={load.limb} />
-            </th>
-            <td>{load.perSecond.toFixed(1)}</td>
-            <td>{Math.round(load.shortestGapMs)} ms</td>
-            <td>{load.longestRun}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
 }

@@ -1,0 +1,112 @@
+import type { MotionAt, Readback } from '@/core/analysis';
+import type { Exercise } from '@/core/recipe';
+import { footingDifferences } from '@/core/transform';
+import { LimbSign } from '../marks';
+import { MOST_PLACES, Part, sayPlaces } from './readback-part';
+
+/** Motions of the hands within the smallest part: full, down, tap, up. */
+export function Motions({ readback }: { readback: Readback }) {
+  const times = readback.smallest?.times ?? 1;
+  if (readback.motions.length === 0) return null;
+  return (
+    <Part label="Motions">
+      <ul className="flex flex-col gap-0.5">
+        {readback.motions.map(({ limb, motions }) => (
+          <li key={limb} className="flex items-baseline gap-2">
+            <LimbSign limb={limb} />
+            <span data-testid={`motions-${limb}`}>
+              {sayMotions(motions.slice(0, motions.length / times))}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Part>
+  );
+}
+
+function sayMotions(motions: readonly MotionAt[]): string {
+  const [first] = motions;
+  const same = motions.every(({ motion }) => motion === first?.motion);
+  return first && same ? `all ${first.motion}` : motions.map(({ motion }) => motion).join(' ');
+}
+
+/** With a double pedal: where the two schools of footing differ, and which foot each takes. */
+export function Feet({ exercise }: { exercise: Exercise }) {
+  const double = exercise.strokes.some(({ limb, voice }) => limb === 'LF' && voice === 'bass');
+  if (!double) return null;
+  const differences = footingDifferences(exercise.layers);
+  const feet = (school: 'byGrid' | 'byGroups') =>
+    differences
+      .slice(0, MOST_PLACES)
+      .map((one) => (one[school] === 'RF' ? 'r' : 'l'))
+      .join(' ');
+  const places = differences.map(({ at }) => at);
+  return (
+    <Part label="Feet">
+      {differences.length === 0 ? (
+        <p>By the grid and by groups the feet are the same here.</p>
+      ) : (
+        <p data-testid="feet">
+          The schools differ on {sayPlaces(places, exercise)}: by the grid <b>{feet('byGrid')}</b>,
+          right leading each group <b>{feet('byGroups')}</b>.
+        </p>
+      )}
+    </Part>
+  );
+}
+
+/** What makes it hard, part by part; never one number alone. */
+export function Difficulty({ readback }: { readback: Readback }) {
+  const most = Math.max(...readback.difficulty.map((one) => one.points));
+  return (
+    <table className="w-full text-left">
+      <tbody>
+        {readback.difficulty.map(({ part, points, says }) => (
+          <tr key={part}>
+            <th scope="row" className="pr-2 font-normal whitespace-nowrap">
+              {part}
+            </th>
+            <td className="w-12 pr-2 align-middle">
+              <span
+                className="block h-1.5 bg-ink"
+                style={{ width: `${(100 * points) / most}%` }}
+                title={points.toFixed(1)}
+              />
+            </td>
+            <td className="text-sm text-soft">{says}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How fast and how often each limb plays. */
+export function Loads({ readback }: { readback: Readback }) {
+  return (
+    <table className="w-full text-left">
+      <thead>
+        <tr className="label">
+          <th className="font-normal">
+            <span className="sr-only">limb</span>
+          </th>
+          <th className="font-normal">a second</th>
+          <th className="font-normal">nearest</th>
+          <th className="font-normal">in a row</th>
+        </tr>
+      </thead>
+      <tbody>
+        {readback.loads.map((load) => (
+          <tr key={load.limb}>
+            <th scope="row">
+              <LimbSign limb={load.limb} />
+            </th>
+            <td>{load.perSecond.toFixed(1)}</td>
+            <td>{Math.round(load.shortestGapMs)} ms</td>
+            <td>{load.longestRun}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
