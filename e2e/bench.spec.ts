@@ -356,6 +356,9 @@ test('a teacher makes an interpretation of their own from rules', async ({ page 
   await phrase(page, 'Interpretation', 'my own rules');
   await expect(page.getByTestId('line-reading')).toHaveText('K K S K');
   const second = page.getByRole('listitem', { name: 'Rule 2' });
+  await second.getByLabel('From, 16ths').fill('long');
+  await expect(second.getByRole('alert')).toContainText('“long” is not a number of 16ths.');
+  await expect(second.getByLabel('From, 16ths')).toHaveValue('long');
   await second.getByLabel('From, 16ths').fill('5');
   const trouble = page.getByRole('group', { name: 'As', exact: true }).getByRole('alert');
   await expect(trouble).toContainText(

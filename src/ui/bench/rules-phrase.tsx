@@ -151,21 +151,27 @@ function Sixteenths({
   const text = typed ?? (value === null ? '' : String(value));
   const read = readSixteenths(text);
   return (
-    <input
-      aria-label={`${label}, 16ths`}
-      title={read === undefined ? 'A number of 16ths from 0 to 256, or nothing' : undefined}
-      inputMode="decimal"
-      placeholder="any"
-      className="field w-10 text-center"
-      value={text}
-      aria-invalid={read === undefined}
-      onChange={(event) => {
-        setTyped(event.target.value);
-        const next = readSixteenths(event.target.value);
-        if (next !== undefined) onChange(next);
-      }}
-      onBlur={() => read !== undefined && setTyped(null)}
-    />
+    <>
+      <input
+        aria-label={`${label}, 16ths`}
+        inputMode="decimal"
+        placeholder="any"
+        className="field w-10 text-center"
+        value={text}
+        aria-invalid={read === undefined}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          const next = readSixteenths(event.target.value);
+          if (next !== undefined) onChange(next);
+        }}
+        onBlur={() => read !== undefined && setTyped(null)}
+      />
+      {read === undefined && (
+        <span role="alert" className="mx-1 border-l-3 border-warm pl-2 text-sm">
+          “{text}” is not a number of 16ths. Type one from 0 to 256, or nothing.
+        </span>
+      )}
+    </>
   );
 }
 
