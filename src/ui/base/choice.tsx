@@ -2,7 +2,7 @@
 
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
-import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { issueText, type Result } from '@/core/issue';
 
 export interface Option<T extends string> {
@@ -43,7 +43,6 @@ export function Choice<T extends string>({
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
   const [trouble, setTrouble] = useState('');
-  const button = useRef<HTMLButtonElement>(null);
   const offered = query.trim() === '' ? [] : (offer?.(query) ?? []);
 
   function show(next: boolean, text = '') {
@@ -71,7 +70,6 @@ export function Choice<T extends string>({
   return (
     <Popover.Root open={open} onOpenChange={(next) => show(next)}>
       <Popover.Trigger
-        ref={button}
         className={className}
         aria-label={`${label}: ${typeof children === 'string' ? children : ''}`}
         onKeyDown={(event) => {

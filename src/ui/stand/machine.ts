@@ -66,7 +66,7 @@ export type StandAction =
   | { readonly kind: 'suffered'; readonly what: SufferingId | null }
   | { readonly kind: 'restore'; readonly entry: Entry };
 
-export const VERDICT_OPTIONS: readonly Verdict[] = ['clean', 'shaky', 'lost'];
+const VERDICT_OPTIONS: readonly Verdict[] = ['clean', 'shaky', 'lost'];
 
 const SUFFERED_OPTIONS: readonly (SufferingId | null)[] = [
   null,
