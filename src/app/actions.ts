@@ -1,10 +1,11 @@
 'use server';
 
+import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
-import type { Issue } from '@/core/issue';
-import { parseId } from '@/core/studio';
-import { liveContext, openStudio, viewerOf } from '@/server';
-import { setViewer } from './viewer';
+import type { Issue, Result } from '@/core/issue';
+import { parseId, speechSchema } from '@/core/studio';
+import { liveContext, openStudio, setSpeech, viewerOf } from '@/server';
+import { setViewer, teacherVisit } from './viewer';
 
 /** The start page's choice of a person. */
 export async function enter(form: FormData): Promise<void> {
@@ -30,4 +31,12 @@ export async function open(_before: readonly Issue[], form: FormData): Promise<r
 export async function leave(): Promise<void> {
   await setViewer(null);
   redirect('/');
+}
+
+/** How the studio names note values and counts. */
+export async function setStudioSpeech(speech: unknown): Promise<Result<null>> {
+  const { context, viewer } = await teacherVisit();
+  const done = setSpeech(context, viewer, speechSchema.parse(speech));
+  revalidatePath('/', 'layout');
+  return done;
 }

@@ -1,5 +1,5 @@
 import { VOICE_IDS, type VoiceId } from '@/core/kit';
-import type { Dynamic } from '@/core/pattern';
+import type { Dynamic, Ornament } from '@/core/pattern';
 import type { SoundEvent } from '@/core/playing';
 import { clickSamples, voiceSamples } from './voices';
 
@@ -15,6 +15,40 @@ export interface Sounder {
 }
 
 const LEVEL: Readonly<Record<Dynamic, number>> = { ghost: 0.22, tap: 0.4, normal: 0.7, accent: 1 };
+
+const CLICK_GAIN = 0.6;
+
+interface Bounce {
+  /** From the main stroke; before it is negative. */
+  readonly seconds: number;
+  /** Of the main stroke's level. */
+  readonly share: number;
+}
+
+/** Grace notes and bounces around a stroke; common practice, no source. The second stroke of a
+ * diddle is a stroke of its own in the score. */
+const ORNAMENT: Readonly<Record<Ornament, readonly Bounce[]>> = {
+  flam: graces(1),
+  drag: graces(2),
+  ruff: graces(3),
+  diddle: [],
+  roll: bounces(4, 0.06, 0.75),
+  buzz: bounces(7, 0.022, 0.7),
+};
+
+function graces(count: number): readonly Bounce[] {
+  return Array.from({ length: count }, (_, index) => ({
+    seconds: -0.03 * (count - index),
+    share: 0.35,
+  }));
+}
+
+function bounces(count: number, apart: number, decay: number): readonly Bounce[] {
+  return Array.from({ length: count }, (_, index) => ({
+    seconds: apart * (index + 1),
+    share: decay ** (index + 1),
+  }));
+}
 
 /** Pitch of the click by what it marks, in Hz. */
 const CLICK_HZ = { bar: 1760, group: 1320, beat: 990 } as const;
@@ -40,24 +74,29 @@ export function sounderOf(context: BaseAudioContext): Sounder {
   const voice = (id: VoiceId) => buffer(id, () => voiceSamples(id, context.sampleRate));
   for (const id of VOICE_IDS) voice(id);
   let planned: { source: AudioBufferSourceNode; at: number }[] = [];
+  function play(samples: AudioBuffer, level: number, at: number): void {
+    const source = new AudioBufferSourceNode(context, { buffer: samples });
+    source.connect(new GainNode(context, { gain: level })).connect(master);
+    source.start(at);
+    planned = planned.filter((one) => one.at > context.currentTime);
+    planned.push({ source, at });
+  }
   return {
     audible: true,
     now: () => context.currentTime,
     latency: () => ('outputLatency' in context ? Number(context.outputLatency) || 0 : 0),
     sound(event, at) {
-      const source = new AudioBufferSourceNode(context, {
-        buffer:
-          event.kind === 'click'
-            ? buffer(event.level, () => clickSamples(CLICK_HZ[event.level], context.sampleRate))
-            : voice(event.voice),
-      });
-      const gain = new GainNode(context, {
-        gain: event.kind === 'click' ? 0.6 : LEVEL[event.dynamic],
-      });
-      source.connect(gain).connect(master);
-      source.start(at);
-      planned = planned.filter((one) => one.at > context.currentTime);
-      planned.push({ source, at });
+      if (event.kind === 'click') {
+        const click = () => clickSamples(CLICK_HZ[event.level], context.sampleRate);
+        play(buffer(event.level, click), CLICK_GAIN, at);
+        return;
+      }
+      const level = LEVEL[event.dynamic] * 10 ** (event.db / 20);
+      const samples = voice(event.voice);
+      play(samples, level, at);
+      for (const { seconds, share } of event.ornament ? ORNAMENT[event.ornament] : []) {
+        play(samples, level * share, Math.max(0, at + seconds));
+      }
     },
     cancelAfter(at) {
       for (const one of planned) if (one.at > at) one.source.stop();

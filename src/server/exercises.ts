@@ -1,3 +1,4 @@
+import { shapeKey } from '@/core/analysis';
 import { fail, ok, type Result } from '@/core/issue';
 import { expand, recipeHash, type ClosedRecipe } from '@/core/recipe';
 import type { ExerciseId, SavedExercise, Viewer } from '@/core/studio';
@@ -64,4 +65,32 @@ export function archiveExercise(
   if (!found.ok) return found;
   queries.updateExercise(context.db, id, { archivedAt: archived ? context.now() : null });
   return ok(null);
+}
+
+/** Sound shapes of what was expanded before, by what it plays. */
+const SHAPES = new Map<string, string>();
+
+/** Most shapes that are remembered. */
+const MOST_SHAPES = 20_000;
+
+function shapeOf({ recipe, hash }: SavedExercise): string {
+  const known = SHAPES.get(hash);
+  if (known !== undefined) return known;
+  const exercise = expand(recipe);
+  const shape = exercise.ok ? shapeKey(exercise.value, 'sound') : '';
+  if (SHAPES.size >= MOST_SHAPES) SHAPES.clear();
+  SHAPES.set(hash, shape);
+  return shape;
+}
+
+/** Saved exercises that sound the same up to where they begin.
+ * @param shape `shapeKey(exercise, 'sound')` of the one that is asked about */
+export function findTwins(
+  context: Context,
+  viewer: Viewer,
+  shape: string,
+): Result<readonly SavedExercise[]> {
+  const all = listExercises(context, viewer);
+  if (!all.ok) return all;
+  return ok(all.value.filter((one) => shape !== '' && shapeOf(one) === shape));
 }

@@ -1,5 +1,6 @@
 export { liveContext, newId } from './context';
-export { archiveExercise, getExercise, listExercises, saveExercise } from './exercises';
+export { archiveExercise, findTwins, getExercise, listExercises, saveExercise } from './exercises';
+export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { getToday, logSuffered, logTry, practiceDay } from './practice';
 export {
   addItem,
@@ -14,7 +15,7 @@ export {
   setCourse,
   takeBack,
 } from './programs';
-export { getRecord, listRoster, listStudents } from './students';
-export { addStudent, listDoors, openStudio, viewerOf } from './studios';
+export { getRecord, listRoster, listStudents, setKit } from './students';
+export { addStudent, getSpeech, listDoors, openStudio, setSpeech, viewerOf } from './studios';
 export type { Context } from './context';
 export type { StudioDoor } from './studios';

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '@/core/issue';
+import type { KitProfile } from '@/core/kit';
 import { PLATEAU_DAYS, plateauOf } from '@/core/ladder';
 import {
   dayOf,
@@ -78,4 +79,21 @@ export function getRecord(
     items: itemRecords(context, studentId, viewer),
     today: dayOf(context.now(), zone),
   });
+}
+
+/** What a student plays on, and how: handedness and the voices that are there. */
+export function setKit(
+  context: Context,
+  viewer: Viewer,
+  studentId: PersonId,
+  kit: KitProfile,
+): Result<null> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  const student = queries.findPerson(context.db, studentId);
+  if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
+    return fail({ code: 'not-found', path: ['id'], what: WHAT });
+  }
+  queries.setPersonKit(context.db, studentId, kit);
+  return ok(null);
 }

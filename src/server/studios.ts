@@ -1,5 +1,12 @@
 import { fail, ok, type Result } from '@/core/issue';
-import type { Person, PersonId, StudioId, Viewer } from '@/core/studio';
+import {
+  PLAIN_SPEECH,
+  type Person,
+  type PersonId,
+  type Speech,
+  type StudioId,
+  type Viewer,
+} from '@/core/studio';
 import { queries } from '@/db';
 import { newId, type Context } from './context';
 import { readName, teacherOnly } from './guard';
@@ -40,13 +47,15 @@ export function openStudio(
   }
   const studioId = newId<'studio'>(context);
   const personId = newId<'person'>(context);
-  queries.insertStudio(context.db, { id: studioId, name: name.value, zone: knownZone(input.zone) });
+  const zone = knownZone(input.zone);
+  queries.insertStudio(context.db, { id: studioId, name: name.value, zone, speech: null });
   queries.insertPerson(context.db, {
     id: personId,
     studioId,
     role: 'teacher',
     name: teacher.value,
     about: '',
+    kit: null,
   });
   return ok(personId);
 }
@@ -76,6 +85,19 @@ export function addStudent(
     role: 'student',
     name: name.value,
     about: input.about.trim().slice(0, 200),
+    kit: null,
   });
   return ok(id);
+}
+
+/** How the viewer's studio names note values and counts. */
+export function getSpeech(context: Context, viewer: Viewer): Speech {
+  return queries.findStudio(context.db, viewer.studioId)?.speech ?? PLAIN_SPEECH;
+}
+
+export function setSpeech(context: Context, viewer: Viewer, speech: Speech): Result<null> {
+  const refused = teacherOnly(viewer, 'studio');
+  if (refused) return refused;
+  queries.setStudioSpeech(context.db, viewer.studioId, speech);
+  return ok(null);
 }

@@ -1,21 +1,33 @@
 import type { ReactNode } from 'react';
+import { getSpeech } from '@/server';
+import { SpeechProvider } from '@/ui/base';
 import { TopBar } from '@/ui/shell';
-import { leave } from '../actions';
+import { leave, setStudioSpeech } from '../actions';
 import { teacherVisit } from '../viewer';
 import { findTargets } from './find';
 
 const PLACES = [
   { href: '/bench', name: 'Bench' },
+  { href: '/materials', name: 'Materials' },
   { href: '/programs', name: 'Programs' },
   { href: '/students', name: 'Students' },
 ];
 
 export default async function TeacherLayout({ children }: { children: ReactNode }) {
-  const { name } = await teacherVisit();
+  const { context, viewer, name } = await teacherVisit();
+  const speech = getSpeech(context, viewer);
   return (
-    <div className="flex h-dvh min-w-[64rem] flex-col">
-      <TopBar places={PLACES} who={name} find={findTargets} leave={leave} />
-      <div className="min-h-0 flex-1 overflow-y-auto">{children}</div>
-    </div>
+    <SpeechProvider speech={speech}>
+      <div className="flex h-dvh min-w-[64rem] flex-col">
+        <TopBar
+          places={PLACES}
+          who={name}
+          find={findTargets}
+          speak={setStudioSpeech}
+          leave={leave}
+        />
+        <div className="min-h-0 flex-1 overflow-y-auto">{children}</div>
+      </div>
+    </SpeechProvider>
   );
 }

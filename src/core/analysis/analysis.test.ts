@@ -252,7 +252,8 @@ describe('hindrances', () => {
     );
     expect(
       hindrances(exercise, at(60, exercise)).map((h) => hindranceText(h, exercise).reason),
-    ).toEqual(['The right hand has ride and snare at once.', 'This kit has no ride.']);
+    ).toEqual(['The right hand has snare 2 times at once.']);
+    expect(exercise.replaced).toEqual([{ voice: 'ride', by: 'snare' }]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { LIMBS, type Limb } from '../kit';
-import { countMark, tick, type Tick } from '../time';
+import { countMark, tick, type Syllables, type Tick } from '../time';
 import type { Exercise } from '../recipe';
 
 /** What one limb plays in one bar, in syllables. */
@@ -11,7 +11,7 @@ export interface LimbCount {
 
 /** Count strings of the limbs that play, right hand first.
  * @example the short/long reading of `4. 4 8 4`: RF // => ['1 & 4'] */
-export function countStrings(exercise: Exercise): readonly LimbCount[] {
+export function countStrings(exercise: Exercise, syllables?: Syllables): readonly LimbCount[] {
   const { meter, barTicks, bars } = exercise;
   return LIMBS.flatMap((limb) => {
     const mine = exercise.strokes.filter((stroke) => stroke.limb === limb);
@@ -19,7 +19,7 @@ export function countStrings(exercise: Exercise): readonly LimbCount[] {
     const texts = Array.from({ length: bars }, (_, bar) => {
       const inBar = mine.filter((stroke) => Math.floor(stroke.at / barTicks) === bar);
       const places = [...new Set(inBar.map((stroke) => stroke.at))].map(
-        (at) => countMark(at, meter).text,
+        (at) => countMark(at, meter, syllables).text,
       );
       return places.length > 0 ? places.join(' ') : '–';
     });

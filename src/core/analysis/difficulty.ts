@@ -1,4 +1,5 @@
 import { LIMBS, isHand } from '../kit';
+import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
 import { beats, TICKS_PER_QUARTER, type Tempo } from '../time';
 import { instantsOf } from './instants';
@@ -7,7 +8,15 @@ import { transitionsOf } from './transitions';
 
 /** One part of what makes an exercise hard, in points that add up; `says` is the fact behind it. */
 export interface DifficultyPart {
-  readonly part: 'limbs' | 'combinations' | 'changes' | 'off the beat' | 'grids' | 'speed' | 'feet';
+  readonly part:
+    | 'limbs'
+    | 'combinations'
+    | 'changes'
+    | 'off the beat'
+    | 'grids'
+    | 'speed'
+    | 'feet'
+    | 'ornaments';
   readonly points: number;
   readonly says: string;
 }
@@ -33,6 +42,7 @@ export function difficultyParts(exercise: Exercise, tempo: Tempo): readonly Diff
   const off = offBeatShare(exercise);
   const grids = gridsOf(exercise);
   const feet = footRuns(exercise);
+  const ornaments = [...new Set(exercise.strokes.flatMap((one) => one.ornament ?? []))];
   const fast = limbLoads(exercise, tempo).map(({ limb, shortestGapMs }) => {
     const easy = isHand(limb) ? EASY_GAP_MS.hand : EASY_GAP_MS.foot;
     return { limb, ms: Math.round(shortestGapMs), points: Math.max(0, easy / shortestGapMs - 1) };
@@ -50,8 +60,24 @@ export function difficultyParts(exercise: Exercise, tempo: Tempo): readonly Diff
     part('grids', (grids - 1) * WEIGHT.grid, `${grids} within the cycle`),
     part('speed', fastest.points, `${fastest.limb}, ${fastest.ms} ms`),
     part('feet', feet * WEIGHT.feet, `${feet} in a row by one foot`),
+    part('ornaments', ornamentPoints(ornaments), ornaments.join(', ')),
   ];
   return all.filter((one) => one.points > 0);
+}
+
+/** A skeleton is easier than with diddles, diddles are easier than grace notes; common practice,
+ * no source. */
+const ORNAMENT: Readonly<Record<Ornament, number>> = {
+  diddle: 0.6,
+  roll: 0.8,
+  buzz: 0.8,
+  flam: 1,
+  drag: 1.2,
+  ruff: 1.4,
+};
+
+function ornamentPoints(ornaments: readonly Ornament[]): number {
+  return ornaments.reduce((sum, one) => sum + ORNAMENT[one], 0);
 }
 
 function part(name: DifficultyPart['part'], points: number, says: string): DifficultyPart {

@@ -19,6 +19,7 @@ export type Hindrance =
       readonly limb: Limb;
       readonly voices: readonly VoiceId[];
     }
+  | { readonly rule: 'foot-to-foot'; readonly at: Tick; readonly gapMs: number }
   | { readonly rule: 'open-hat-closed'; readonly at: Tick; readonly limb: Limb }
   | {
       readonly rule: 'ghost-after-accent';
@@ -42,6 +43,9 @@ export const HAT_BEFORE_FOOT_MS = 300;
 /** A hand needs this long to come down from an accent to a ghost; common practice, no source. */
 export const GHOST_AFTER_ACCENT_MS = 180;
 
+/** Right foot into left foot nearer than this is a hindrance; common practice, no source. */
+export const FOOT_TO_FOOT_MS = 180;
+
 /** Three strokes and more of one limb nearer than this are a fast run; common practice, no
  * source. */
 export const FAST_RUN_MS = { hand: 110, foot: 150 } as const;
@@ -54,6 +58,7 @@ export function hindrances(exercise: Exercise, tempo: Tempo): readonly Hindrance
     ...limbTwice(exercise),
     ...hatBeforeFoot(exercise, tempo),
     ...openHatClosed(exercise),
+    ...footToFoot(exercise, tempo),
     ...ghostAfterAccent(exercise, tempo),
     ...fastRuns(exercise, tempo),
     ...missingVoices(exercise),
@@ -89,6 +94,21 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
       return voices.length > 1 ? [{ rule: 'limb-twice', at, limb, voices }] : [];
     }),
   );
+}
+
+/** Bass drum, then the hi-hat foot alone right after it. A double pedal is another matter. */
+function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  const chain = instantsOf(exercise);
+  return chain.flatMap(({ at, strokes }, index): Hindrance[] => {
+    const next = chain[(index + 1) % chain.length];
+    const bass =
+      strokes.some((one) => one.limb === 'RF') && strokes.every((one) => one.limb !== 'LF');
+    const chick = next?.strokes.length === 1 && next.strokes[0]?.voice === 'hat-foot';
+    if (!next || !bass || !chick) return [];
+    const ticks = next.at - at + (next.at <= at ? exercise.cycleTicks : 0);
+    const gapMs = ticksToSeconds(ticks, tempo) * 1000;
+    return gapMs < FOOT_TO_FOOT_MS ? [{ rule: 'foot-to-foot', at, gapMs }] : [];
+  });
 }
 
 /** An open hi-hat cannot ring while the foot closes it. */
@@ -144,7 +164,7 @@ function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
 function missingVoices(exercise: Exercise): readonly Hindrance[] {
   const seen = new Set<VoiceId>(exercise.kit.voices);
   return exercise.strokes.flatMap((stroke): Hindrance[] => {
-    if (seen.has(stroke.voice)) return [];
+    if (seen.has(stroke.voice) || !isHand(stroke.limb)) return [];
     seen.add(stroke.voice);
     return [{ rule: 'voice-missing', at: stroke.at, voice: stroke.voice }];
   });
@@ -174,6 +194,12 @@ export function hindranceText(hindrance: Hindrance, exercise: Exercise): Hindran
         where,
         reason: `The ${limbName(hindrance.limb)} has ${sayTogether(hindrance.voices)} at once.`,
         mend: 'Take one of them away, or give it to another limb.',
+      };
+    case 'foot-to-foot':
+      return {
+        where,
+        reason: `The right foot goes straight into the left foot, ${Math.round(hindrance.gapMs)} ms later.`,
+        mend: 'Give one of them to a hand, or slow down.',
       };
     case 'open-hat-closed':
       return {

@@ -1,15 +1,21 @@
 import type { Limb } from '../kit';
 import type { Exercise } from '../recipe';
-import type { Tempo } from '../time';
+import { gcd, type Syllables, type Tempo } from '../time';
 import { differingLimbs, spokenComposite } from './composite';
 import { countStrings, type LimbCount } from './count';
+import { cuesOf, type Cue } from './cues';
 import { difficultyParts, type DifficultyPart } from './difficulty';
+import { instantsOf } from './instants';
+import { feltPulses, type FeltPulse } from './felt';
+import { leadsOf, type Leads } from './leads';
 import { lineReading } from './line-reading';
 import { lockUp, type LockUp } from './lock-up';
 import { motionsOf, type MotionAt } from './motions';
 import { hindrances, type Hindrance } from './playability';
 import { limbLoads, seamOf, type LimbLoad, type Seam } from './seam';
 import { smallestPart, type SmallestPart } from './smallest-part';
+import { syncopationOf, type Syncopation } from './syncopation';
+import { travelOf, type Travel } from './travel';
 
 /** Everything that is said back about an exercise at a tempo. */
 export interface Readback {
@@ -26,14 +32,26 @@ export interface Readback {
   readonly seam: Seam | null;
   readonly loads: readonly LimbLoad[];
   readonly hindrances: readonly Hindrance[];
+  readonly leads: Leads | null;
+  readonly syncopation: readonly Syncopation[];
+  readonly felt: readonly FeltPulse[];
+  readonly travel: readonly Travel[];
+  readonly cues: readonly Cue[];
+  /** How many slots of the finest grid in use sound, in one cycle. */
+  readonly density: { readonly taken: number; readonly slots: number };
 }
 
 /** @param limbs whose composite is spoken; by default the two that differ most */
-export function readBack(exercise: Exercise, tempo: Tempo, limbs?: readonly Limb[]): Readback {
+export function readBack(
+  exercise: Exercise,
+  tempo: Tempo,
+  limbs?: readonly Limb[],
+  syllables?: Syllables,
+): Readback {
   const spoken = limbs ?? differingLimbs(exercise);
   return {
     line: lineReading(exercise),
-    counts: countStrings(exercise),
+    counts: countStrings(exercise, syllables),
     composite: spoken && { limbs: spoken, text: spokenComposite(exercise, spoken) },
     lockUp: lockUp(exercise),
     bars: exercise.bars,
@@ -45,5 +63,17 @@ export function readBack(exercise: Exercise, tempo: Tempo, limbs?: readonly Limb
     seam: seamOf(exercise, tempo),
     loads: limbLoads(exercise, tempo),
     hindrances: hindrances(exercise, tempo),
+    leads: leadsOf(exercise),
+    syncopation: syncopationOf(exercise),
+    felt: feltPulses(exercise, tempo),
+    travel: travelOf(exercise, tempo),
+    cues: cuesOf(exercise, tempo),
+    density: densityOf(exercise),
   };
+}
+
+function densityOf(exercise: Exercise): Readback['density'] {
+  const instants = instantsOf(exercise);
+  const slot = instants.reduce<number>((sum, { at }) => gcd(sum, at), exercise.barTicks);
+  return { taken: instants.length, slots: exercise.cycleTicks / slot };
 }

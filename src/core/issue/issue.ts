@@ -12,12 +12,18 @@ export type Issue =
   | Issued<'line-token', { bar: number; token: string; at: number }>
   | Issued<'line-tie', { bar: number; token: string; at: number }>
   | Issued<'line-tuplet', { bar: number; token: string; at: number }>
-  | Issued<'bar-length', { bar: number; got: string; wanted: string; off: string; short: boolean }>
+  | Issued<
+      'bar-length',
+      { bar: number; got: string; gotTicks: number; wanted: string; off: string; short: boolean }
+    >
   | Issued<'grid-token', { token: string; at: number }>
   | Issued<'part-who', { text: string }>
   | Issued<'part-empty'>
   | Issued<'count-token', { token: string; beats: number }>
   | Issued<'sticking-token', { token: string; at: number }>
+  | Issued<'count-bars', { got: number; wanted: number }>
+  | Issued<'line-letters', { letter: string | null; got: number; wanted: number }>
+  | Issued<'ending-length', { bars: number; ending: string; wanted: number }>
   | Issued<'cell-length', { gap: number; sticking: string }>
   | Issued<'meter', { text: string }>
   | Issued<'grouping', { text: string; count: number }>
@@ -40,6 +46,10 @@ export type Issue =
   | Issued<'rule-range', { row: number; from: number; to: number }>
   | Issued<'limb-claimed', { limbs: readonly string[]; by: string; over: string }>
   | Issued<'cycle-too-long', { bars: number; most: number }>
+  | Issued<'bars', { text: string }>
+  | Issued<'member-meter', { name: string; meter: string; wanted: string }>
+  | Issued<'member-feel', { name: string; feel: string; wanted: string }>
+  | Issued<'sequence-too-long', { bars: number; most: number }>
   | Issued<'recipe-newer', { version: number; known: number }>
   | Issued<'recipe-shape', { what: string }>
   | Issued<'ingredient-missing', { id: string; version: number }>

@@ -28,6 +28,14 @@ export function issueText(issue: Issue): string {
       return `“${issue.token}” is not counted there. Use beats 1 to ${issue.beats}, e & a, trip let, in order; 2& is the & of 2 alone.`;
     case 'sticking-token':
       return `Stroke ${issue.at + 1}: “${issue.token}” is not a limb. Use R and L for hands, K right foot, F left foot.`;
+    case 'count-bars':
+      return `${issue.got} bars are counted, but there are ${issue.wanted}. Type one bar, or all of them with | between.`;
+    case 'line-letters':
+      return issue.letter === null
+        ? `${issue.got} letters for ${issue.wanted} notes. Type one for each note of the line.`
+        : `“${issue.letter}” is no voice. Use the letters of the lanes, such as S, K, H, T1.`;
+    case 'ending-length':
+      return `The ending ${issue.ending || '(none)'} does not fill ${issue.bars === 1 ? 'the bar' : `${issue.bars} bars`}: ${issue.wanted} slots are left. Choose an ending of that length, or the full cycle.`;
     case 'cell-length':
       return `The cell ${issue.sticking} has ${issue.sticking.length} strokes, but stands for a gap of ${issue.gap}. Make it ${issue.gap} letters long.`;
     case 'meter':
@@ -62,6 +70,14 @@ export function issueText(issue: Issue): string {
       return `${issue.over} and ${issue.by} both need the ${issue.limbs.join(' and the ')}. Let the ostinato’s part rest, merge them, or choose another limb.`;
     case 'cycle-too-long':
       return `The parts come round together only after ${issue.bars} bars; ${issue.most} is the most. Shorten one of them so that it fits the bar.`;
+    case 'bars':
+      return `“${issue.text}” bars cannot be played. Type a whole number from 1 to 64.`;
+    case 'member-meter':
+      return `${issue.name} is in ${issue.meter}, what it follows in ${issue.wanted}. Take it away, or choose one in ${issue.wanted}.`;
+    case 'member-feel':
+      return `${issue.name} is ${issue.feel}, what it follows ${issue.wanted}. Take it away, or set both to the same feel.`;
+    case 'sequence-too-long':
+      return `The whole is ${issue.bars} bars long; ${issue.most} is the most. Take a part away, or give it fewer bars.`;
     case 'recipe-newer':
       return `This exercise was written by a newer Mivvel (format ${issue.version}; this one reads ${issue.known}). Update Mivvel, then open it again.`;
     case 'recipe-shape':

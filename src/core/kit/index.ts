@@ -1,7 +1,19 @@
 export { isHand, letterOf, limbName, LIMBS, mirrorLimb, parseLimb, STICKING_LETTERS } from './limb';
 export { FULL_KIT, mirrorHand } from './profile';
-export { isStickedHat, parseVoice, staffOrder, voice, VOICE_IDS, voicesOf } from './voice';
+export {
+  isStickedHat,
+  parseVoice,
+  staffOrder,
+  usualLimb,
+  voice,
+  VOICE_IDS,
+  voicesOf,
+} from './voice';
+export { fitVoice } from './fit';
+export { levelDb, loudestFirst, STYLES } from './levels';
 export { VOICES } from './data';
+export type { Replaced } from './fit';
+export type { Style } from './levels';
 export type { Limb, StickingLetter } from './limb';
 export type { Handedness, KitProfile } from './profile';
 export type { Voice, VoiceId } from './voice';

@@ -26,6 +26,13 @@ export function isStickedHat(id: VoiceId): boolean {
   return id === 'hat' || id === 'hat-half' || id === 'hat-open';
 }
 
+/** The limb that plays a voice on a right-handed kit when nothing else is said. */
+export function usualLimb(id: VoiceId): Limb {
+  if (id === 'bass') return 'RF';
+  if (id === 'hat-foot') return 'LF';
+  return id === 'snare' || id === 'cross-stick' ? 'LH' : 'RH';
+}
+
 /** Voices a limb usually plays: hands everything but the pedals, feet the pedals. */
 export function voicesOf(limb: Limb): readonly Voice[] {
   const pedals: readonly string[] = ['bass', 'hat-foot'];

@@ -1,6 +1,13 @@
-export { SHIPPED_KITS, SHIPPED_LINES, SHIPPED_OSTINATOS } from './data';
-export { ostinatoLayers } from './ostinato';
+export { countPlaces } from './count-places';
+export { SHIPPED_KITS, SHIPPED_LINES } from './data';
+export { SHIPPED_OSTINATOS } from './data-ostinatos';
+export { SHIPPED_STICKINGS } from './data-stickings';
+export { findShipped, MATERIAL_KINDS, ofKind, SHIPPED } from './library';
+export { LINE_SETS } from './line-sets';
+export { laneSlots, ostinatoLayers } from './ostinato';
 export { looksTyped, readOstinato } from './typed';
 export type { ShippedLine } from './data';
+export type { Material, MaterialContents, MaterialKind } from './library';
+export type { LineSet } from './line-sets';
 export type { Lane, Ostinato } from './ostinato';
 export type { TypedOstinato } from './typed';

@@ -1,9 +1,10 @@
-import { fail, ok, type Issue, type Result } from '../issue';
+import { fail, ok, type Issue, type Path, type Result } from '../issue';
 import type { Limb, VoiceId } from '../kit';
-import { parseGrid, type Layer, type Stroke } from '../pattern';
-import { slotTicks, tick, type SubdivisionId } from '../time';
+import { parseGrid, type Dynamic, type Layer, type Stroke } from '../pattern';
+import { slotTicks, SUBDIVISION_IDS, tick, type SubdivisionId, type Tick } from '../time';
 
-/** One limb's part of an ostinato, as a grid string over equal slots; it loops by itself. */
+/** One limb's part of an ostinato, as a grid string over equal slots; it loops by itself. A
+ * subdivision and a colon change the slots from there on: `x-x-x-x- 8t: xxxxxxxxxxxx`. */
 export interface Lane {
   readonly limb: Limb;
   readonly voice: VoiceId;
@@ -19,6 +20,43 @@ export interface Ostinato {
   readonly lanes: readonly Lane[];
 }
 
+interface LaneSlots {
+  readonly hits: readonly { readonly at: Tick; readonly slot: number; readonly dynamic: Dynamic }[];
+  readonly lengthTicks: Tick;
+}
+
+/** The hits of a lane, its subdivisions followed.
+ * @returns issue `grid-token` with slots counted through the whole lane */
+export function laneSlots(lane: Pick<Lane, 'slot' | 'grid'>, path: Path): Result<LaneSlots> {
+  const hits: { at: Tick; slot: number; dynamic: Dynamic }[] = [];
+  const issues: Issue[] = [];
+  let width = slotTicks(lane.slot);
+  let at = 0;
+  let slot = 0;
+  for (const part of lane.grid.split(/(\d+t?:)/)) {
+    const switched = SUBDIVISION_IDS.find((id) => part === `${id}:`);
+    if (switched) width = slotTicks(switched);
+    else if (part.trim() !== '') {
+      const read = parseGrid(part, path);
+      if (!read.ok) {
+        const before = slot;
+        const moved = (issue: Issue) =>
+          issue.code === 'grid-token' ? { ...issue, at: issue.at + before } : issue;
+        issues.push(...read.issues.map(moved));
+        continue;
+      }
+      for (const dynamic of read.value) {
+        if (dynamic !== null) hits.push({ at: tick(at), slot, dynamic });
+        at += width;
+        slot += 1;
+      }
+    }
+  }
+  if (issues.length > 0) return fail(...issues);
+  if (slot === 0) return fail({ code: 'grid-token', path, token: '', at: 0 });
+  return ok({ hits, lengthTicks: tick(at) });
+}
+
 /** The lanes of an ostinato as layers.
  * @param index place of the ostinato in its recipe, kept as provenance
  * @returns issues of the grids, with path `over`, index, `lanes`, lane */
@@ -26,30 +64,20 @@ export function ostinatoLayers(ostinato: Ostinato, index: number): Result<readon
   const issues: Issue[] = [];
   const layers: Layer[] = [];
   ostinato.lanes.forEach((lane, laneIndex) => {
-    const slots = parseGrid(lane.grid, ['over', index, 'lanes', laneIndex]);
+    const slots = laneSlots(lane, ['over', index, 'lanes', laneIndex]);
     if (!slots.ok) {
       issues.push(...slots.issues);
       return;
     }
-    const width = slotTicks(lane.slot);
-    const strokes = slots.value.flatMap((dynamic, slot): Stroke[] =>
-      dynamic === null
-        ? []
-        : [
-            {
-              at: tick(slot * width),
-              limb: lane.limb,
-              voice: lane.voice,
-              dynamic,
-              from: { source: 'over', ostinato: index, slot },
-            },
-          ],
-    );
+    const { limb, voice } = lane;
     layers.push({
       role: 'over',
       name: ostinato.name,
-      lengthTicks: tick(slots.value.length * width),
-      strokes,
+      lengthTicks: slots.value.lengthTicks,
+      strokes: slots.value.hits.map(({ at, slot, dynamic }): Stroke => {
+        const from = { source: 'over', ostinato: index, slot } as const;
+        return { at, limb, voice, dynamic, from };
+      }),
     });
   });
   return issues.length > 0 ? fail(...issues) : ok(layers);

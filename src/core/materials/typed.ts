@@ -1,5 +1,5 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
-import { isHand, parseVoice, VOICES, voice, type Limb, type VoiceId } from '../kit';
+import { isHand, parseVoice, usualLimb, VOICES, voice, type Limb, type VoiceId } from '../kit';
 import { parseGrid } from '../pattern';
 import {
   barTicks,
@@ -103,12 +103,6 @@ function readWho(text: string): Result<Who> {
   const found = byLetter ? ok(byLetter.id) : parseVoice(rest, PATH);
   if (!found.ok) return fail({ code: 'part-who', path: PATH, text: text.trim() });
   return ok({ limb: limb?.limb ?? usualLimb(found.value), voice: found.value });
-}
-
-function usualLimb(id: VoiceId): Limb {
-  if (id === 'bass') return 'RF';
-  if (id === 'hat-foot') return 'LF';
-  return id === 'snare' || id === 'cross-stick' ? 'LH' : 'RH';
 }
 
 /** A grid over the subdivisions that make it whole bars, the fewest bars first, then as a cell over

@@ -1,7 +1,7 @@
 export { formatGrid, parseGrid, rotateSlots } from './grid';
-export { commonCycle, cycleSlots, gridOf, loopLayer, moveStrokes } from './layer';
+export { alignLayers, commonCycle, cycleSlots, gridOf, loopLayer, moveStrokes } from './layer';
 export { mirrorSticking, parseSticking } from './sticking';
-export { DYNAMICS, inTimeOrder, isTail, louderOf } from './stroke';
+export { DYNAMICS, inTimeOrder, isTail, louderOf, ORNAMENTS } from './stroke';
 export type { GridSlot } from './grid';
 export type { Layer } from './layer';
 export type { Dynamic, Ornament, Provenance, Stroke } from './stroke';

@@ -6,6 +6,8 @@ export interface Layer {
   readonly role: 'over' | 'line';
   readonly name: string;
   readonly lengthTicks: Tick;
+  /** Its own length, where it was looped since. */
+  readonly ownTicks?: Tick;
   /** Sorted; every `at` is from 0 up to, not including, `lengthTicks`. */
   readonly strokes: readonly Stroke[];
 }
@@ -25,7 +27,21 @@ export function loopLayer(layer: Layer, cycleTicks: Tick): Layer {
       strokes.push({ ...stroke, at: tick(stroke.at + pass * layer.lengthTicks) });
     }
   }
-  return { ...layer, lengthTicks: cycleTicks, strokes };
+  const ownTicks = layer.ownTicks ?? layer.lengthTicks;
+  return { ...layer, lengthTicks: cycleTicks, ownTicks, strokes };
+}
+
+/** Layers looped until they realign with the bar.
+ * @param mostBars longest cycle that is made
+ * @returns the bars they would need where that is more */
+export function alignLayers(
+  layers: readonly Layer[],
+  bar: Tick,
+  mostBars: number,
+): readonly Layer[] | number {
+  const cycle = commonCycle([bar, ...layers.map((layer) => layer.lengthTicks)]);
+  if (cycle / bar > mostBars) return cycle / bar;
+  return layers.map((layer) => loopLayer(layer, cycle));
 }
 
 /** Moves every stroke through a change of place within the layer, cyclically, and sorts. */

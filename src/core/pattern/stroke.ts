@@ -4,13 +4,16 @@ import type { Tick } from '../time';
 export const DYNAMICS = ['ghost', 'tap', 'normal', 'accent'] as const;
 export type Dynamic = (typeof DYNAMICS)[number];
 
-export type Ornament = 'flam' | 'drag' | 'ruff' | 'diddle' | 'roll' | 'buzz';
+export const ORNAMENTS = ['flam', 'drag', 'ruff', 'diddle', 'roll', 'buzz'] as const;
+export type Ornament = (typeof ORNAMENTS)[number];
 
-/** Why a stroke is there. `over`: which ostinato lane. `line`: which onset of the reading line.
- * `fill`: which place of which cell, `offset` ticks after the note that the cell belongs to. */
+/** Why a stroke is there. `over`: which ostinato lane. `line`: which onset of the reading line, or
+ * which cell of a sticking.
+ * `fill`: which place of which cell, `offset` ticks after the note that the cell belongs to. `added`: by which change, or by hand. */
 export type Provenance =
   | { readonly source: 'over'; readonly ostinato: number; readonly slot: number }
-  | { readonly source: 'line'; readonly onset: number }
+  | { readonly source: 'line'; readonly onset: number; readonly cell?: string }
+  | { readonly source: 'added'; readonly by: 'every-nth' | 'place' | 'thicken' | 'hand' }
   | {
       readonly source: 'fill';
       readonly onset: number;
@@ -27,6 +30,8 @@ export interface Stroke {
   readonly dynamic: Dynamic;
   readonly ornament?: Ornament;
   readonly from: Provenance;
+  /** What the recipe says, where handedness or kit made something else of it. */
+  readonly written?: { readonly limb: Limb; readonly voice: VoiceId };
 }
 
 /** The end of a phrase that began before the loop's end: silent the first time round. */

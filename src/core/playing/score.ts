@@ -1,7 +1,7 @@
-import type { Limb, VoiceId } from '../kit';
-import { isTail, type Dynamic } from '../pattern';
+import { levelDb, type Limb, type VoiceId } from '../kit';
+import { isTail, type Dynamic, type Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
-import { beats, swungTicks, tick, wrap, type Tick } from '../time';
+import { beats, quarters, swungTicks, tick, wrap, type Tick } from '../time';
 
 /** What is to be heard, in fractional ticks from the downbeat after the count-in; the count-in
  * itself lies before 0. */
@@ -12,8 +12,15 @@ export type SoundEvent =
       readonly limb: Limb;
       readonly voice: VoiceId;
       readonly dynamic: Dynamic;
+      /** How loud the voice is in its style, in decibels; 0 is full. */
+      readonly db: number;
+      /** Grace notes before it, or what the stroke turns into; null is a plain stroke. */
+      readonly ornament: Ornament | null;
     }
   | { readonly kind: 'click'; readonly at: number; readonly level: 'bar' | 'group' | 'beat' };
+
+/** A diddle halves a 16th. */
+const SECOND_OF_A_DIDDLE = quarters(1, 8);
 
 /** How an exercise is to be played. */
 export interface Score {
@@ -47,7 +54,14 @@ export function eventsBetween(score: Score, from: number, to: number): readonly 
       if (at < start || at >= end) continue;
       if (score.muted.has(stroke.limb) || (pass === 0 && isTail(stroke))) continue;
       const { limb, voice, dynamic } = stroke;
-      found.push({ kind: 'stroke', at: swungTicks(at, exercise.feel), limb, voice, dynamic });
+      const db = exercise.levels ? levelDb(exercise.levels, voice) : 0;
+      const ornament = stroke.ornament ?? null;
+      const event = { kind: 'stroke', limb, voice, dynamic, db, ornament } as const;
+      const due = swungTicks(at, exercise.feel);
+      found.push({ ...event, at: due });
+      if (ornament === 'diddle') {
+        found.push({ ...event, at: due + SECOND_OF_A_DIDDLE, ornament: null });
+      }
     }
   }
   return found.sort((a, b) => a.at - b.at);

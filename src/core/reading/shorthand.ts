@@ -102,6 +102,7 @@ function barLengthIssue(length: number, meter: Meter, bar: number, path: Path): 
     path,
     bar,
     got: saySixteenths(length),
+    gotTicks: length,
     wanted: `a bar of ${formatMeter(meter)}`,
     off: saySixteenths(Math.abs(wanted - length)),
     short: length < wanted,

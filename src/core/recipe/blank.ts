@@ -2,6 +2,7 @@ import type { ClosedRecipe, Recipe } from './schema';
 import { RECIPE_VERSION } from './schema';
 import { close } from './close';
 import { must } from '../issue';
+import { findShipped, type Ostinato } from '../materials';
 import { slotTicks, type SubdivisionId } from '../time';
 
 type As = ClosedRecipe['as'];
@@ -152,19 +153,26 @@ export function readAs(recipe: ClosedRecipe, id: InterpretationStart['id']): Clo
 }
 
 /** The recipe with an ostinato added or taken away. An ostinato that is meant swung, as the first
- * ingredient of a straight exercise, brings its feel, and its meter with it. */
-export function toggleOstinato(recipe: ClosedRecipe, id: string): ClosedRecipe {
+ * ingredient of a straight exercise, brings its feel, and its meter with it.
+ * @param own the studio's own ostinato of this id; a shipped one is known */
+export function toggleOstinato(
+  recipe: ClosedRecipe,
+  id: string,
+  own?: { readonly version: number; readonly content: Ostinato },
+): ClosedRecipe {
   const over = recipe.over.filter((one) => one.id !== id);
   if (over.length < recipe.over.length) return { ...recipe, over };
-  const added = must(close({ ...BLANK, over: [{ id, version: 1 }] })).over[0];
-  if (!added) return recipe;
+  const { version, content } = own ?? { version: 1, content: findShipped('ostinato', id)?.content };
+  if (!content) return recipe;
+  const { name, meter, swung, lanes } = content;
+  const added = { id, version, content: { name, meter, swung, lanes: [...lanes] } };
   const first = recipe.over.length === 0;
-  const swings = added.content.swung && recipe.feel.kind === 'straight';
+  const swings = swung && recipe.feel.kind === 'straight';
   return {
     ...recipe,
     over: [...over, added],
     feel: swings ? { kind: 'swung', long: 2, short: 1 } : recipe.feel,
-    meter: first && recipe.play === null ? added.content.meter : recipe.meter,
+    meter: first && recipe.play === null ? meter : recipe.meter,
   };
 }
 

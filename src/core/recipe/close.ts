@@ -1,9 +1,8 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { fail, ok, type Issue, type Result } from '../issue';
-import { USUAL_CELLS } from '../interpret';
-import { SHIPPED_KITS, SHIPPED_LINES, SHIPPED_OSTINATOS } from '../materials';
-import type { ClosedRecipe, Recipe } from './schema';
+import { findShipped } from '../materials';
+import type { ClosedMember, ClosedRecipe, Recipe } from './schema';
 
 export type IngredientKind = 'ostinato' | 'line' | 'cells' | 'kit';
 
@@ -12,25 +11,31 @@ export type Lookup = (kind: IngredientKind, id: string, version: number) => unkn
 
 /** The shipped materials, all in version 1. */
 export const shippedIngredients: Lookup = (kind, id, version) => {
-  if (version !== 1) return undefined;
-  switch (kind) {
-    case 'ostinato':
-      return SHIPPED_OSTINATOS[id];
-    case 'line': {
-      const line = SHIPPED_LINES[id];
-      return line && { name: line.name, text: line.text };
-    }
-    case 'cells':
-      return id === 'usual-cells' ? USUAL_CELLS : undefined;
-    case 'kit':
-      return SHIPPED_KITS[id];
-  }
+  const kinds = kind === 'line' ? (['line', 'sticking'] as const) : ([kind] as const);
+  const found = kinds.map((one) => findShipped(one, id)).find((one) => one !== undefined);
+  return version === 1 ? found?.content : undefined;
 };
 
-/** Embeds the contents of all ingredients.
+/** Embeds the contents of all ingredients, those of a sequence's members too.
  * @returns issue `ingredient-missing` for each that is not found */
 export function close(recipe: Recipe, lookup: Lookup = shippedIngredients): Result<ClosedRecipe> {
+  const { then, ...first } = recipe;
   const issues: Issue[] = [];
+  const closed = closeMember(first, lookup, issues, []);
+  if (!then) return issues.length > 0 ? fail(...issues) : ok(closed);
+  const members = then.members.map((member, index) => ({
+    ...member,
+    recipe: closeMember(member.recipe, lookup, issues, ['then', 'members', index]),
+  }));
+  return issues.length > 0 ? fail(...issues) : ok({ ...closed, then: { ...then, members } });
+}
+
+function closeMember(
+  recipe: Omit<Recipe, 'then'>,
+  lookup: Lookup,
+  issues: Issue[],
+  root: readonly (string | number)[],
+): ClosedMember {
   function embed(
     ingredient: { id?: string; version?: number; content?: unknown },
     kind: IngredientKind,
@@ -39,10 +44,12 @@ export function close(recipe: Recipe, lookup: Lookup = shippedIngredients): Resu
     if (ingredient.content !== undefined) return ingredient;
     const { id = '', version = 0 } = ingredient;
     const content = lookup(kind, id, version);
-    if (content === undefined) issues.push({ code: 'ingredient-missing', path, id, version });
+    if (content === undefined) {
+      issues.push({ code: 'ingredient-missing', path: [...root, ...path], id, version });
+    }
     return { id, version, content };
   }
-  const closed = {
+  return {
     ...recipe,
     over: recipe.over.map((one, index) => embed(one, 'ostinato', ['over', index])),
     play: recipe.play && embed(recipe.play, 'line', ['play']),
@@ -51,8 +58,7 @@ export function close(recipe: Recipe, lookup: Lookup = shippedIngredients): Resu
         ? { ...recipe.as, cells: embed(recipe.as.cells, 'cells', ['as', 'cells']) }
         : recipe.as,
     kit: embed(recipe.kit, 'kit', ['kit']),
-  };
-  return issues.length > 0 ? fail(...issues) : ok(closed as ClosedRecipe);
+  } as ClosedMember;
 }
 
 /** The same value always as the same text: keys sorted, undefined left out. */
@@ -67,12 +73,21 @@ function canonical(value: unknown): unknown {
   );
 }
 
-/** Ids, versions and names say where a thing came from, not what is played. */
-function musicOnly(recipe: ClosedRecipe): unknown {
+/** Ids, versions, names and notes say where a thing came from, not what is played. */
+function musicOnly({ then, ...recipe }: ClosedRecipe): unknown {
+  const first = musicOf(recipe);
+  if (!then) return first;
+  const members = then.members.map((one) => ({ bars: one.bars, recipe: musicOf(one.recipe) }));
+  return { ...first, then: { bars: then.bars, members } };
+}
+
+function musicOf({ kept: _, ...recipe }: ClosedMember) {
+  const content = recipe.play?.content;
+  const phrase = content && 'sticking' in content ? { ...content, name: undefined } : content?.text;
   return {
     ...recipe,
     over: recipe.over.map((one) => ({ lanes: one.content.lanes })),
-    play: recipe.play?.content.text,
+    play: phrase,
     as:
       recipe.as.kind === 'phrase-cells'
         ? { ...recipe.as, cells: recipe.as.cells.content.cells }

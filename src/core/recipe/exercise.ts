@@ -1,8 +1,9 @@
 import type { Reading } from '../interpret';
-import type { KitProfile, Limb } from '../kit';
+import type { KitProfile, Limb, Replaced, Style } from '../kit';
 import type { Layer, Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
 import type { Feel, Meter, Tick } from '../time';
+import type { ClosedMember } from './schema';
 
 /** What a recipe plays. Everything else (readback, notation, sound, files) is computed from it. */
 export interface Exercise {
@@ -22,4 +23,24 @@ export interface Exercise {
   /** Limbs that ostinato and interpretation both wanted; the recipe's policy settled them. */
   readonly shared: readonly Limb[];
   readonly kit: KitProfile;
+  /** Voices that the kit lacks, and what is played instead. */
+  readonly replaced: readonly Replaced[];
+  /** How loud the voices are against each other; null leaves it to the dynamics. */
+  readonly levels: Style | null;
+  /** Hindrances that the teacher keeps, with the reason. */
+  readonly kept: NonNullable<ClosedMember['kept']>;
+  /** Hand edits whose stroke is not there any more. */
+  readonly stale: number;
+  /** The parts of a sequence in order; empty for a single exercise. */
+  readonly members: readonly Member[];
+}
+
+/** One part of a sequence. */
+export interface Member {
+  /** Empty for the first, which is the exercise itself. */
+  readonly name: string;
+  readonly fromBar: number;
+  readonly bars: number;
+  /** Length of its own cycle. */
+  readonly cycleBars: number;
 }

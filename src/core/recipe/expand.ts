@@ -1,41 +1,26 @@
-import { fail, ok, unreachable, type Issue, type Result } from '../issue';
-import {
-  claimsOf,
-  interpret,
-  interpretationName,
-  readsAs,
-  settleClaims,
-  type InterpretationOptions,
-  type Reading,
-} from '../interpret';
-import { isHand, mirrorHand, mirrorLimb, type Limb } from '../kit';
+import { fail, ok, type Issue, type Result } from '../issue';
+import { claimsOf, interpret, interpretationName, readsAs, settleClaims } from '../interpret';
+import type { InterpretationOptions, Reading } from '../interpret';
+import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
-import { commonCycle, inTimeOrder, loopLayer, moveStrokes, type Layer } from '../pattern';
+import { alignLayers, inTimeOrder, moveStrokes, type Layer } from '../pattern';
 import { lineTicks, parseLine, type ReadingLine } from '../reading';
+import { stickingLayer } from '../sticking';
 import {
   barTicks,
   parseMeter,
-  slotTicks,
   tick,
   writtenSwing,
   type Feel,
   type Meter,
+  type Tick,
 } from '../time';
-import {
-  displaceAccents,
-  displacePattern,
-  displaceSticking,
-  footLayers,
-  giveTo,
-  mirrorHands,
-  mirrorLimbs,
-  pushStroke,
-  reverseLayer,
-  revoice,
-  swapFeet,
-} from '../transform';
+import { footLayers } from '../transform';
+import { changeLayer, changeWhole, isLayerChange, isWholeChange, moveClaims } from './change';
 import type { Exercise } from './exercise';
-import type { Change, ClosedRecipe } from './schema';
+import { fitKit } from './fit';
+import type { ClosedMember, ClosedRecipe } from './schema';
+import { expandSequence } from './sequence';
 
 /** Longest cycle that is shown whole. */
 export const MOST_BARS = 64;
@@ -43,9 +28,14 @@ export const MOST_BARS = 64;
 /** Turns a closed recipe into strokes: a pure function, the only one that does.
  * @returns the issues of every ingredient at once, each with its path in the recipe */
 export function expand(recipe: ClosedRecipe): Result<Exercise> {
+  const { then, ...first } = recipe;
+  return then ? expandSequence(first, then, expandMember) : expandMember(first);
+}
+
+function expandMember(recipe: ClosedMember): Result<Exercise> {
   const meter = parseMeter(recipe.meter);
   if (!meter.ok) return meter;
-  if (recipe.over.length === 0 && recipe.play === null) {
+  if (recipe.over.length === 0 && recipe.play === null && recipe.changes.length === 0) {
     return fail({ code: 'nothing-to-play', path: [] });
   }
   const issues: Issue[] = [];
@@ -55,24 +45,37 @@ export function expand(recipe: ClosedRecipe): Result<Exercise> {
     issues.push(...layers.issues);
     return [];
   });
-  const played = recipe.play ? playLine(recipe.play.content, recipe.as, meter.value) : null;
+  const played = recipe.play ? playPhrase(recipe.play.content, recipe.as, meter.value) : null;
   if (played && !played.ok) issues.push(...played.issues);
   if (issues.length > 0) return fail(...issues);
-  const line = played?.ok ? played.value : null;
-  const layers = [...over, ...(line ? [line.layer] : [])].map((layer) =>
-    recipe.changes.reduce(applyChange, writeSwing(layer, recipe.feel, meter.value)),
-  );
-  return settle(recipe, meter.value, layers, line?.line ?? null);
+  return settle(recipe, meter.value, over, played?.ok ? played.value : null);
 }
 
-function playLine(
-  content: NonNullable<ClosedRecipe['play']>['content'],
-  as: ClosedRecipe['as'],
+/** What is played over the ostinato, before any change. */
+interface Phrase {
+  readonly line: ReadingLine | null;
+  readonly layer: Layer;
+  readonly claims: readonly Limb[];
+  readonly reads: Reading;
+  readonly name: string;
+}
+
+function playPhrase(
+  content: NonNullable<ClosedMember['play']>['content'],
+  as: ClosedMember['as'],
   meter: Meter,
-): Result<{ line: ReadingLine; layer: Layer }> {
+): Result<Phrase> {
+  if ('sticking' in content) {
+    const layer = stickingLayer(content, meter);
+    if (!layer.ok) return layer;
+    const used = new Set(layer.value.strokes.map((stroke) => stroke.limb));
+    const claims = LIMBS.filter((limb) => used.has(limb));
+    return ok({ line: null, layer: layer.value, claims, reads: 'sticking', name: 'the sticking' });
+  }
   const line = parseLine(content.text, meter);
   if (!line.ok) return line;
-  const strokes = interpret(line.value, interpretationOptions(as));
+  const options = interpretationOptions(as);
+  const strokes = interpret(line.value, options);
   if (!strokes.ok) return strokes;
   const layer: Layer = {
     role: 'line',
@@ -80,11 +83,17 @@ function playLine(
     lengthTicks: lineTicks(line.value),
     strokes: [...strokes.value].sort(inTimeOrder),
   };
-  return ok({ line: line.value, layer });
+  return ok({
+    line: line.value,
+    layer,
+    claims: claimsOf(options),
+    reads: readsAs(as.kind),
+    name: interpretationName(as.kind),
+  });
 }
 
 /** The recipe's interpretation with embedded contents taken out of their wrapping. */
-export function interpretationOptions(as: ClosedRecipe['as']): InterpretationOptions {
+export function interpretationOptions(as: ClosedMember['as']): InterpretationOptions {
   return as.kind === 'phrase-cells' ? { ...as, cells: as.cells.content } : as;
 }
 
@@ -94,72 +103,59 @@ function writeSwing(layer: Layer, feel: Feel, meter: Meter): Layer {
   return moveStrokes(layer, (stroke) => writtenSwing(stroke.at, feel));
 }
 
-function applyChange(layer: Layer, change: Change): Layer {
-  if (change.part !== 'all' && change.part !== layer.role) return layer;
-  switch (change.kind) {
-    case 'displace': {
-      const ticks = change.by * slotTicks(change.slot);
-      if (change.what === 'pattern') return displacePattern(layer, ticks);
-      if (change.what === 'accents') return displaceAccents(layer, ticks);
-      return displaceSticking(layer, change.by);
-    }
-    case 'mirror':
-      return change.what === 'hands' ? mirrorHands(layer) : mirrorLimbs(layer);
-    case 'reverse':
-      return reverseLayer(layer, slotTicks(change.slot));
-    case 'push': {
-      const places = [...new Set(layer.strokes.map((stroke) => stroke.at))];
-      const at = places[(change.note - 1) % places.length];
-      const earlier = tick(change.by * slotTicks(change.slot));
-      return at === undefined ? layer : pushStroke(layer, at, earlier);
-    }
-    case 'swap-feet':
-      return swapFeet(layer);
-    case 'footing':
-      return layer;
-    case 'give':
-      return giveTo(layer, change.from, change.to);
-    case 'revoice':
-      return revoice(layer, change.from, change.to);
-    default:
-      return unreachable(change);
-  }
-}
-
+/** Each layer is changed by itself first; from the first change on that looks at all of them, they
+ * are looped to one cycle and changed together. Footing and the kit come last. */
 function settle(
-  recipe: ClosedRecipe,
+  recipe: ClosedMember,
   meter: Meter,
-  layers: readonly Layer[],
-  line: ReadingLine | null,
+  over: readonly Layer[],
+  phrase: Phrase | null,
 ): Result<Exercise> {
   const bar = barTicks(meter);
-  const cycle = commonCycle([bar, ...layers.map((layer) => layer.lengthTicks)]);
-  const bars = cycle / bar;
-  if (bars > MOST_BARS) {
-    return fail({ code: 'cycle-too-long', path: ['over'], bars, most: MOST_BARS });
-  }
-  const looped = layers.map((layer) => loopLayer(layer, cycle));
-  const lineLayer = looped.find((layer) => layer.role === 'line');
-  const overLayers = looped.filter((layer) => layer.role === 'over');
-  const settled = lineLayer
-    ? settleClaims(
-        overLayers,
-        lineLayer,
-        recipe.changes.reduce(moveClaims, claimsOf(interpretationOptions(recipe.as))),
-        recipe.clash,
-        interpretationName(recipe.as.kind),
-      )
-    : ok({ over: overLayers, line: null, shared: [] });
+  const firstWhole = recipe.changes.findIndex(isWholeChange);
+  const split = firstWhole < 0 ? recipe.changes.length : firstWhole;
+  const early = recipe.changes.slice(0, split).filter(isLayerChange);
+  const parts = [...over, ...(phrase ? [phrase.layer] : [])].map((layer) =>
+    early.reduce(
+      (one, change) => changeLayer(one, change, meter),
+      writeSwing(layer, recipe.feel, meter),
+    ),
+  );
+  const looped = inOneCycle(parts, bar, 'over');
+  if (!looped.ok) return looped;
+  const line = looped.value.find((layer) => layer.role === 'line');
+  const under = looped.value.filter((layer) => layer.role === 'over');
+  const settled =
+    line && phrase
+      ? settleClaims(
+          under,
+          line,
+          early.reduce(moveClaims, phrase.claims),
+          recipe.clash,
+          phrase.name,
+        )
+      : ok({ over: under, line: null, shared: [] });
   if (!settled.ok) return settled;
-  const kit = recipe.kit.content;
-  const reads = readsAs(recipe.as.kind);
-  const both = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
-  const all = recipe.changes
-    .reduce(applyFooting, both)
-    .map((layer) => fitHands(layer, kit.handedness, reads));
-  const whole = tick(all[0]?.lengthTicks ?? cycle);
-  if (whole / bar > MOST_BARS) {
-    return fail({ code: 'cycle-too-long', path: ['changes'], bars: whole / bar, most: MOST_BARS });
+  const frame = { meter, barTicks: bar, feel: recipe.feel };
+  let layers = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
+  if (layers.length === 0) layers = [silence(bar)];
+  let stale = 0;
+  for (const change of recipe.changes.slice(split)) {
+    const changed = isWholeChange(change)
+      ? changeWhole(layers, change, frame)
+      : { layers: layers.map((layer) => changeLayer(layer, change, meter)), stale: 0 };
+    stale += changed.stale;
+    const aligned = inOneCycle(changed.layers, bar, 'changes');
+    if (!aligned.ok) return aligned;
+    layers = [...aligned.value];
+  }
+  const footed = inOneCycle(recipe.changes.reduce(foot, layers), bar, 'changes');
+  if (!footed.ok) return footed;
+  const reads = phrase?.reads ?? 'voices';
+  const fitted = fitKit(footed.value, recipe.kit.content, reads);
+  const whole = tick(fitted.layers[0]?.lengthTicks ?? bar);
+  if (fitted.layers.every((layer) => layer.strokes.length === 0) && recipe.changes.length > 0) {
+    if (recipe.over.length === 0 && !phrase) return fail({ code: 'nothing-to-play', path: [] });
   }
   return ok({
     meter,
@@ -167,60 +163,39 @@ function settle(
     barTicks: bar,
     bars: whole / bar,
     cycleTicks: whole,
-    layers: all,
-    strokes: all.flatMap((layer) => layer.strokes).sort(inTimeOrder),
-    line,
+    layers: fitted.layers,
+    strokes: fitted.layers.flatMap((layer) => layer.strokes).sort(inTimeOrder),
+    line: phrase?.line ?? null,
     reads,
     shared: settled.value.shared,
-    kit,
+    kit: recipe.kit.content,
+    replaced: fitted.replaced,
+    levels: recipe.levels ?? null,
+    kept: recipe.kept ?? [],
+    stale,
+    members: [],
   });
+}
+
+/** A bar in which nothing plays, for changes that add something. */
+function silence(bar: Tick): Layer {
+  return { role: 'over', name: '', lengthTicks: bar, strokes: [] };
+}
+
+function inOneCycle(
+  layers: readonly Layer[],
+  bar: Tick,
+  path: 'over' | 'changes',
+): Result<readonly Layer[]> {
+  const aligned = alignLayers(layers, bar, MOST_BARS);
+  if (typeof aligned !== 'number') return ok(aligned);
+  return fail({ code: 'cycle-too-long', path: [path], bars: aligned, most: MOST_BARS });
 }
 
 /** Footing looks at all bass drums of its part at once, so it comes after everything else. */
-function applyFooting(layers: readonly Layer[], change: Change): readonly Layer[] {
+function foot(layers: Layer[], change: ClosedMember['changes'][number]): Layer[] {
   if (change.kind !== 'footing') return layers;
   const mine = layers.filter((layer) => change.part === 'all' || change.part === layer.role);
   const footed = footLayers(mine, change.school);
-  const length = footed[0]?.lengthTicks;
-  return layers.map((layer) => {
-    const index = mine.indexOf(layer);
-    if (index >= 0) return footed[index] ?? layer;
-    return length === undefined ? layer : loopLayer(layer, length);
-  });
-}
-
-/** A line that other limbs play needs those limbs. */
-function moveClaims(claims: readonly Limb[], change: Change): readonly Limb[] {
-  if (change.part === 'over') return claims;
-  switch (change.kind) {
-    case 'mirror':
-      return claims.map(change.what === 'hands' ? mirrorHand : mirrorLimb);
-    case 'swap-feet':
-      return claims.map((limb) => (isHand(limb) ? limb : mirrorLimb(limb)));
-    case 'give':
-      return [...new Set(claims.map((limb) => (limb === change.from ? change.to.limb : limb)))];
-    default:
-      return claims;
-  }
-}
-
-/** Three different kinds of left-handed; see `Handedness`. Open-handed players swap what the
- * hands play on the kit, but keep a sticking's own lead. */
-function fitHands(
-  layer: Layer,
-  handedness: ClosedRecipe['kit']['content']['handedness'],
-  reads: Reading,
-): Layer {
-  switch (handedness) {
-    case 'right':
-      return layer;
-    case 'mirrored':
-      return mirrorLimbs(layer);
-    case 'open-handed':
-      return layer.role === 'line' && reads === 'sticking' ? layer : mirrorHands(layer);
-    case 'left-lead':
-      return mirrorHands(layer);
-    default:
-      return unreachable(handedness);
-  }
+  return layers.map((layer) => footed[mine.indexOf(layer)] ?? layer);
 }

@@ -9,12 +9,22 @@ export {
 } from './blank';
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';
+export { editByHand, strokesByHand } from './hand';
+export { retypeComposite, retypeCount, retypeLine } from './retype';
 export { readLink, writeLink } from './link';
 export { suggestName } from './name';
-export { readRecipe, RECIPE_VERSION, recipeSchema } from './schema';
-export { sayChange, sayPolicy, sentence, sentenceText } from './sentence';
+export {
+  HINDRANCE_RULES,
+  materialSchemas,
+  readRecipe,
+  RECIPE_VERSION,
+  recipeSchema,
+} from './schema';
+export { sayChange, sayPart } from './say-change';
+export { sayPolicy, sentence, sentenceText } from './sentence';
 export type { InterpretationStart } from './blank';
 export type { IngredientKind, Lookup } from './close';
-export type { Exercise } from './exercise';
-export type { Change, ClosedRecipe, Recipe } from './schema';
+export type { Retyped } from './retype';
+export type { Exercise, Member } from './exercise';
+export type { Change, ClosedMember, ClosedRecipe, PlayContent, Recipe } from './schema';
 export type { SentenceKey, SentenceLine } from './sentence';

@@ -7,8 +7,11 @@ const LONGEST = 80;
  * @example suggestName(recipe) // => 'jazz ride, hats on 2 and 4 · 4. 4 8 4 · short / long' */
 export function suggestName(recipe: ClosedRecipe): string {
   const over = recipe.over.map((one) => one.content.name).join(' + ');
-  const line = recipe.play ? (recipe.play.content.name ?? recipe.play.content.text).trim() : '';
-  const as = line ? interpretationName(recipe.as.kind) : '';
+  const content = recipe.play?.content;
+  const sticks = content !== undefined && 'sticking' in content;
+  const written = sticks ? content.sticking : (content?.text ?? '');
+  const line = (content?.name ?? written).trim();
+  const as = line && !sticks ? interpretationName(recipe.as.kind) : '';
   const name = [over, line, as].filter(Boolean).join(' · ');
   return name.length > LONGEST ? `${name.slice(0, LONGEST - 1).trimEnd()}…` : name;
 }

@@ -30,7 +30,7 @@ function recipe(
   text: string,
   more: Partial<ClosedRecipe> = {},
 ): ClosedRecipe {
-  const blank = over.reduce(toggleOstinato, blankRecipe());
+  const blank = over.reduce((one: ClosedRecipe, id) => toggleOstinato(one, id), blankRecipe());
   return { ...blank, play: text ? { content: { text } } : null, ...more };
 }
 
@@ -370,6 +370,7 @@ describe('sentence', () => {
       'Changed by: line one 8th later',
       'At: 4/4, swung 8ths 2:1',
       'For: full kit',
+      'Then: ',
     ]);
   });
 

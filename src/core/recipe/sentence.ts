@@ -1,12 +1,14 @@
-import { unreachable } from '../issue';
 import { cellsOf, interpretationName, type Assignment, type Rule } from '../interpret';
-import { limbName, voice, type Limb, type VoiceId } from '../kit';
+import { letterOf, voice } from '../kit';
 import { parseLine } from '../reading';
-import { formatFeel, formatMeter, parseMeter, subdivision, type SubdivisionId } from '../time';
+import { sayCount } from '../issue';
+import type { Sticking } from '../sticking';
+import { formatFeel, formatMeter, parseMeter, subdivision } from '../time';
 import { interpretationOptions } from './expand';
-import type { Change, ClosedRecipe } from './schema';
+import { sayChange, sayPart } from './say-change';
+import type { ClosedRecipe } from './schema';
 
-export type SentenceKey = 'over' | 'play' | 'as' | 'clash' | 'changes' | 'at' | 'kit';
+export type SentenceKey = 'over' | 'play' | 'as' | 'clash' | 'changes' | 'at' | 'kit' | 'then';
 
 /** One short line of the sentence; `text` is empty where the recipe has nothing to say. */
 export interface SentenceLine {
@@ -23,6 +25,7 @@ const LABELS: Readonly<Record<SentenceKey, string>> = {
   changes: 'Changed by',
   at: 'At',
   kit: 'For',
+  then: 'Then',
 };
 
 /** The recipe as a sentence in fixed short lines, in fixed order.
@@ -36,6 +39,7 @@ export function sentence(recipe: ClosedRecipe): readonly SentenceLine[] {
     changes: recipe.changes.map(sayChange).join(', then '),
     at: sayFeel(recipe),
     kit: recipe.kit.content.name,
+    then: sayThen(recipe.then),
   };
   return (Object.keys(LABELS) as SentenceKey[]).map((key) => ({
     key,
@@ -56,11 +60,17 @@ export function sentenceText(recipe: ClosedRecipe): string {
 function sayLine(recipe: ClosedRecipe): string {
   const content = recipe.play?.content;
   if (!content) return '';
+  if ('sticking' in content) {
+    const name = content.name ? `${content.name}: ` : '';
+    return `${name}${content.sticking} in ${subdivision(content.slot).name}`;
+  }
   return content.name ? `${content.name}: ${content.text}` : content.text;
 }
 
 function sayInterpretation(recipe: ClosedRecipe): string {
   const { as } = recipe;
+  const content = recipe.play?.content;
+  if (content && 'sticking' in content) return saySticking(content);
   switch (as.kind) {
     case 'verbatim':
       return `written, ${sayPart(as.on)}`;
@@ -84,21 +94,46 @@ function sayInterpretation(recipe: ClosedRecipe): string {
   }
 }
 
+const ACCENTS = {
+  cells: 'each cell accented',
+  bars: 'each bar accented',
+  beats: 'each beat accented',
+  none: 'no accents',
+} as const;
+
+/** How a sticking is played: what each limb sounds, the accents, and how it meets the bar. */
+function saySticking(content: Sticking): string {
+  const letters = { R: 'RH', L: 'LH', K: 'RF', F: 'LF', r: 'RF', l: 'LF', T: 'RH' } as const;
+  const used = new Set([...content.sticking].flatMap((one) => letters[one as 'R'] ?? []));
+  const voices = [...used].map((limb) => `${letterOf(limb)} = ${voice(content.voices[limb]).name}`);
+  const fit =
+    content.bars === null
+      ? ''
+      : `, fitted to ${content.bars === 1 ? 'a bar' : `${content.bars} bars`}${content.ending ? ` with ${content.ending}` : ''}`;
+  const sides = content.sides === 'written' ? '' : ', changing sides';
+  return `${voices.join(', ')}; ${ACCENTS[content.accents]}${fit}${sides}`;
+}
+
+function sayThen(then: ClosedRecipe['then']): string {
+  if (!then) return '';
+  const members = then.members.map(({ name, bars }) => `${name}${sayBars(bars)}`);
+  return `${then.bars === null ? '' : `after ${sayCount(then.bars, 'bar')}: `}${members.join(', then ')}`;
+}
+
+function sayBars(bars: number | null): string {
+  return bars === null ? '' : `, ${sayCount(bars, 'bar')}`;
+}
+
 function sayCells(recipe: ClosedRecipe): string {
   const options = interpretationOptions(recipe.as);
   const meter = parseMeter(recipe.meter);
   if (options.kind !== 'phrase-cells' || !meter.ok || !recipe.play) return '';
+  if ('sticking' in recipe.play.content) return '';
   const line = parseLine(recipe.play.content.text, meter.value);
   if (!line.ok) return '';
   return cellsOf(line.value, options)
     .map(({ cell }) => cell ?? '?')
     .join(' ');
-}
-
-/** `snare`, or `left foot on the hi-hat foot` where the limb is not the usual one. */
-function sayPart({ limb, voice: id }: Assignment): string {
-  const usual: Partial<Record<VoiceId, Limb>> = { bass: 'RF', snare: 'LH', 'hat-foot': 'LF' };
-  return usual[id] === limb ? voice(id).name : `${voice(id).name} with the ${limbName(limb)}`;
 }
 
 /** @example '3 16ths and longer on the beat = bass drum' */
@@ -131,58 +166,6 @@ export function sayPolicy(policy: ClosedRecipe['clash']): string {
     case 'refuse':
       return 'refuse';
   }
-}
-
-const SINGULAR: Partial<Record<SubdivisionId, string>> = {
-  '4': 'quarter',
-  '8': '8th',
-  '8t': '8th triplet',
-  '16': '16th',
-  '16t': 'sextuplet',
-};
-
-/** @example sayChange({ kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' }) // => 'line one 16th later' */
-export function sayChange(change: Change): string {
-  const part = change.part === 'all' ? 'everything' : change.part === 'line' ? 'line' : 'ostinato';
-  switch (change.kind) {
-    case 'mirror':
-      return change.what === 'hands'
-        ? `${part} mirrored, feet stay`
-        : `${part} mirrored, all limbs`;
-    case 'reverse':
-      return `${part} backwards in ${subdivision(change.slot).name}`;
-    case 'push':
-      return `${part}, note ${change.note} pushed ${saySlots(change.by, change.slot)}`;
-    case 'swap-feet':
-      return `${part}, feet swapped`;
-    case 'footing':
-      return change.school === 'grid'
-        ? `${part}, double pedal by the grid`
-        : `${part}, double pedal, right leads each group`;
-    case 'give':
-      return `${part}, ${limbName(change.from)} given to ${sayPart(change.to)}`;
-    case 'revoice':
-      return `${part}, ${voice(change.from).name} to ${voice(change.to).name}`;
-    case 'displace':
-      return sayDisplacement(change, part);
-    default:
-      return unreachable(change);
-  }
-}
-
-function saySlots(count: number, slot: SubdivisionId): string {
-  if (count !== 1) return `${count} ${subdivision(slot).name}`;
-  return `one ${SINGULAR[slot] ?? `slot of ${subdivision(slot).name}`}`;
-}
-
-function sayDisplacement(change: Extract<Change, { kind: 'displace' }>, part: string): string {
-  const count = Math.abs(change.by);
-  const by =
-    change.what === 'sticking'
-      ? `${count === 1 ? 'one stroke' : `${count} strokes`}`
-      : saySlots(count, change.slot);
-  const what = change.what === 'pattern' ? part : `${part} ${change.what}`;
-  return `${what} ${by} ${change.by < 0 ? 'earlier' : 'later'}`;
 }
 
 function sayFeel(recipe: ClosedRecipe): string {

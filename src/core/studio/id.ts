@@ -13,6 +13,7 @@ export type ItemId = Id<'item'>;
 export type AssignmentId = Id<'assignment'>;
 export type SessionId = Id<'session'>;
 export type EntryId = Id<'entry'>;
+export type MaterialId = Id<'material'>;
 
 /** Crockford's base 32: sorts like the numbers it writes, no letters that look alike. */
 const LETTERS = '0123456789abcdefghjkmnpqrstvwxyz';

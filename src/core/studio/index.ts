@@ -1,7 +1,6 @@
 export { dayOf, sayDay } from './day';
 export { idSchema, makeId, parseId } from './id';
-export { sayCount } from './say';
-export { sufferedInputSchema, tryInputSchema } from './records';
+export { PLAIN_SPEECH, speechSchema, sufferedInputSchema, tryInputSchema } from './records';
 export type { Day } from './day';
 export type {
   AssignmentId,
@@ -9,6 +8,7 @@ export type {
   ExerciseId,
   Id,
   ItemId,
+  MaterialId,
   PersonId,
   ProgramId,
   SessionId,
@@ -22,6 +22,7 @@ export type {
   ProgramItem,
   ProgramSummary,
   SavedExercise,
+  Speech,
   StandItem,
   StoredTry,
   StudentRecord,

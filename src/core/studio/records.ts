@@ -7,8 +7,9 @@ import {
   type SufferingId,
   type Verdict,
 } from '../ladder';
-import { LIMBS, type Limb } from '../kit';
+import { LIMBS, type KitProfile, type Limb } from '../kit';
 import type { ClosedRecipe } from '../recipe';
+import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
 import {
   idSchema,
   type AssignmentId,
@@ -34,7 +35,23 @@ export interface Person {
   readonly role: Viewer['role'];
   /** A line about a student: level, goal, kit. */
   readonly about: string;
+  /** What a student plays on and how; null until somebody says so. */
+  readonly kit: KitProfile | null;
 }
+
+/** How a studio names note values and counts. */
+export const speechSchema = z.strictObject({
+  notes: z.enum(NOTE_NAMES),
+  /** A system by its id, or the studio's own syllables: three for 16ths, two for triplets. */
+  syllables: z.union([
+    z.enum(SYLLABLES_IDS),
+    z.strictObject({ sixteenths: z.string().max(40), triplets: z.string().max(40) }),
+  ]),
+});
+
+export type Speech = z.infer<typeof speechSchema>;
+
+export const PLAIN_SPEECH: Speech = { notes: 'american', syllables: 'english' };
 
 export interface SavedExercise {
   readonly id: ExerciseId;

@@ -1,4 +1,5 @@
 import { beats, unitTicks, type Meter } from './meter';
+import { SYLLABLES, type Syllables } from './syllables';
 import { wrap, type Tick } from './tick';
 
 /** How big a place is written over its column: beats above halves above the rest. */
@@ -9,38 +10,58 @@ export interface CountMark {
   readonly level: CountLevel;
 }
 
-/** Syllables by the fraction of the counted note, as `numerator/denominator` of 12.
- * American syllables; common practice, no source. */
-const SYLLABLES: Readonly<Record<number, string>> = {
-  2: 'ta',
-  3: 'e',
-  4: 'trip',
-  6: '&',
-  8: 'let',
-  9: 'a',
-  10: 'ta',
-};
-
 /** The syllable of a place in the bar: 16ths `1 e & a`, triplets `1 trip let`. In 8ths meters
- * every 8th has a number. Places without a syllable (32nds, fives, sevens) read `·`.
+ * every 8th has a number. Sextuplets between the triplets read `ta`; places without a syllable
+ * (32nds, fives, sevens) read `·`.
  * @param at ticks from the start of a bar; places beyond it wrap
  * @example countMark(quarters(7, 4), meter44).text // => 'a' */
-export function countMark(at: Tick | number, meter: Meter): CountMark {
+export function countMark(
+  at: Tick | number,
+  meter: Meter,
+  syllables: Syllables = SYLLABLES.english,
+): CountMark {
   const unit = unitTicks(meter);
   const inBar = wrap(at, unit * meter.count);
   const within = inBar % unit;
   if (within === 0) {
     const level = beats(meter).some((beat) => beat.at === inBar) ? 'beat' : 'half';
-    return { text: String(inBar / unit + 1), level };
+    return { text: syllables.beat ?? String(inBar / unit + 1), level };
   }
   const twelfths = (within * 12) / unit;
-  return { text: SYLLABLES[twelfths] ?? '·', level: twelfths === 6 ? 'half' : 'part' };
+  return { text: syllable(twelfths, syllables), level: twelfths === 6 ? 'half' : 'part' };
 }
 
-/** A place said in full, with the beat it belongs to: `3`, `& of 2`, `let of 4`. */
-export function countName(at: Tick | number, meter: Meter): string {
+/** @param twelfths place within the counted note, in twelfths of it */
+function syllable(twelfths: number, { sixteenths, triplets }: Syllables): string {
+  switch (twelfths) {
+    case 3:
+      return sixteenths[0];
+    case 6:
+      return sixteenths[1];
+    case 9:
+      return sixteenths[2];
+    case 4:
+      return triplets[0];
+    case 8:
+      return triplets[1];
+    case 2:
+    case 10:
+      return 'ta';
+    default:
+      return '·';
+  }
+}
+
+/** A place said in full, with the beat it belongs to: `3`, `& of 2`, `let of 4`. Beats keep their
+ * number in every system: a place has to be found. */
+export function countName(
+  at: Tick | number,
+  meter: Meter,
+  syllables: Syllables = SYLLABLES.english,
+): string {
   const unit = unitTicks(meter);
   const inBar = wrap(at, unit * meter.count);
-  const mark = countMark(inBar, meter);
-  return inBar % unit === 0 ? mark.text : `${mark.text} of ${Math.floor(inBar / unit) + 1}`;
+  const number = String(Math.floor(inBar / unit) + 1);
+  if (inBar % unit === 0) return number;
+  return `${countMark(inBar, meter, syllables).text} of ${number}`;
 }

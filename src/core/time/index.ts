@@ -9,6 +9,8 @@ export {
   tempoBeatTicks,
   unitTicks,
 } from './meter';
+export { NOTE_NAMES, noteWords } from './note-names';
+export { ownSyllables, SYLLABLES, SYLLABLES_IDS } from './syllables';
 export { slotTicks, subdivision, SUBDIVISION_IDS, SUBDIVISIONS } from './subdivision';
 export {
   bpm,
@@ -21,10 +23,13 @@ export {
   tempoOfTaps,
   ticksToSeconds,
 } from './tempo';
+export { metricalWeight, syncopatedNotes } from './weight';
 export { gcd, lcm, quarters, tick, TICKS_PER_QUARTER, wrap } from './tick';
 export type { CountLevel, CountMark } from './counting';
 export type { Feel } from './feel';
 export type { Beat, Meter } from './meter';
+export type { NoteNames } from './note-names';
+export type { Syllables, SyllablesId } from './syllables';
 export type { SubdivisionId } from './subdivision';
 export type { Bpm, Tempo } from './tempo';
 export type { Tick } from './tick';

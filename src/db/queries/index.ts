@@ -1,4 +1,5 @@
 export * from './exercises';
 export * from './log';
+export * from './materials';
 export * from './people';
 export * from './programs';

@@ -1,5 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import type { Person, PersonId, StudioId } from '@/core/studio';
+import type { KitProfile } from '@/core/kit';
+import type { Person, PersonId, Speech, StudioId } from '@/core/studio';
 import type { Db } from '../open';
 import { person, studio } from '../schema';
 
@@ -7,6 +8,7 @@ export interface Studio {
   readonly id: StudioId;
   readonly name: string;
   readonly zone: string;
+  readonly speech: Speech | null;
 }
 
 export function listStudios(db: Db): Studio[] {
@@ -21,7 +23,13 @@ export function insertStudio(db: Db, row: Studio): void {
   db.insert(studio).values(row).run();
 }
 
-const columns = { id: person.id, name: person.name, role: person.role, about: person.about };
+const columns = {
+  id: person.id,
+  name: person.name,
+  role: person.role,
+  about: person.about,
+  kit: person.kit,
+};
 
 /** Teachers first, then students, each in the order in which they came. */
 export function listPeople(db: Db, studioId: StudioId): Person[] {
@@ -46,4 +54,12 @@ export function findPerson(db: Db, id: PersonId): (Person & { studioId: StudioId
 
 export function insertPerson(db: Db, row: Person & { studioId: StudioId }): void {
   db.insert(person).values(row).run();
+}
+
+export function setPersonKit(db: Db, id: PersonId, kit: KitProfile): void {
+  db.update(person).set({ kit }).where(eq(person.id, id)).run();
+}
+
+export function setStudioSpeech(db: Db, id: StudioId, speech: Speech): void {
+  db.update(studio).set({ speech }).where(eq(studio.id, id)).run();
 }

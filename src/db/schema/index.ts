@@ -2,6 +2,7 @@ export { assignment } from './assignment';
 export { exercise } from './exercise';
 export { ladder } from './ladder';
 export { logEntry } from './log-entry';
+export { material, materialVersion } from './material';
 export { person } from './person';
 export { program } from './program';
 export { programItem } from './program-item';

@@ -1,4 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { KitProfile } from '@/core/kit';
 import type { PersonId, StudioId } from '@/core/studio';
 import { studio } from './studio';
 
@@ -13,6 +14,8 @@ export const person = sqliteTable(
     role: text({ enum: ['teacher', 'student'] }).notNull(),
     name: text().notNull(),
     about: text().notNull().default(''),
+    /** A student's kit profile; null until somebody says so. */
+    kit: text({ mode: 'json' }).$type<KitProfile>(),
     archivedAt: integer('archived_at'),
   },
   (table) => [index('person_by_studio').on(table.studioId)],

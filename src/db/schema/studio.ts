@@ -1,9 +1,11 @@
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { StudioId } from '@/core/studio';
+import type { Speech, StudioId } from '@/core/studio';
 
 /** Owns everything; `zone` is the IANA time zone that practice days are counted in. */
 export const studio = sqliteTable('studio', {
   id: text().$type<StudioId>().primaryKey(),
   name: text().notNull(),
   zone: text().notNull(),
+  /** How note values are named and counted; null is American and English. */
+  speech: text({ mode: 'json' }).$type<Speech>(),
 });

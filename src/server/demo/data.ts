@@ -106,7 +106,7 @@ export const EXERCISES = {
 export type ExerciseKey = keyof typeof EXERCISES;
 
 export function recipeOf(plan: ExercisePlan): ClosedRecipe {
-  const base = plan.over.reduce<ClosedRecipe>(toggleOstinato, blankRecipe());
+  const base = plan.over.reduce<ClosedRecipe>((one, id) => toggleOstinato(one, id), blankRecipe());
   const recipe: Recipe = {
     ...base,
     play: plan.line === null ? null : { id: plan.line, version: 1 },

@@ -4,6 +4,7 @@ import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { issueText, type Result } from '@/core/issue';
+import { useSpeech } from './speech';
 
 export interface Option<T extends string> {
   readonly value: T;
@@ -40,6 +41,7 @@ export function Choice<T extends string>({
   /** For options with long hints. */
   wide?: boolean;
 }) {
+  const { words } = useSpeech();
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
   const [trouble, setTrouble] = useState('');
@@ -71,7 +73,7 @@ export function Choice<T extends string>({
     <Popover.Root open={open} onOpenChange={(next) => show(next)}>
       <Popover.Trigger
         className={className}
-        aria-label={`${label}: ${typeof children === 'string' ? children : ''}`}
+        aria-label={`${label}: ${typeof children === 'string' ? words(children) : ''}`}
         onKeyDown={(event) => {
           const types = event.key.length === 1 && event.key !== ' ';
           if (!types || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -80,7 +82,7 @@ export function Choice<T extends string>({
           show(true, event.key);
         }}
       >
-        {children}
+        {typeof children === 'string' ? words(children) : children}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -117,7 +119,9 @@ export function Choice<T extends string>({
                   key={option.value}
                   value={option.value}
                   keywords={[
-                    offered.includes(option) ? query : `${option.text} ${option.hint ?? ''}`,
+                    offered.includes(option)
+                      ? query
+                      : `${option.text} ${words(option.text)} ${option.hint ?? ''}`,
                   ]}
                   onSelect={() => choose(option.value)}
                   className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
@@ -125,8 +129,10 @@ export function Choice<T extends string>({
                   <span className="w-3 shrink-0" aria-hidden>
                     {option.value === value ? '●' : ''}
                   </span>
-                  <span>{option.text}</span>
-                  {option.hint && <span className="ml-auto text-sm text-soft">{option.hint}</span>}
+                  <span>{words(option.text)}</span>
+                  {option.hint && (
+                    <span className="ml-auto text-sm text-soft">{words(option.hint)}</span>
+                  )}
                 </Command.Item>
               ))}
             </Command.List>

@@ -2,6 +2,7 @@ export { attempt, attemptOrSay } from './attempt';
 export { Button, buttonLook } from './button';
 export { Choice } from './choice';
 export { Field } from './field';
+export { SpeechProvider, useSpeech, Words } from './speech';
 export { issuesAt, Trouble } from './trouble';
 export { useFormAction } from './use-form-action';
 export type { Option } from './choice';

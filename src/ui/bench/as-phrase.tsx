@@ -214,7 +214,9 @@ function Cells({
   onChange: (as: As) => void;
 }) {
   const meter = parseMeter(recipe.meter);
-  const line = meter.ok && recipe.play ? parseLine(recipe.play.content.text, meter.value) : null;
+  const content = recipe.play?.content;
+  const text = content && 'text' in content ? content.text : null;
+  const line = meter.ok && text !== null ? parseLine(text, meter.value) : null;
   const cells = line?.ok ? cellsOf(line.value, { cells: as.cells.content, chosen: as.chosen }) : [];
   const setCell = (gap: number, cell: string) =>
     onChange({ ...as, chosen: { ...as.chosen, [gap]: cell } });

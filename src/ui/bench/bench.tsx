@@ -8,20 +8,23 @@ import {
   useReducer,
   useRef,
   useState,
+  type ComponentProps,
 } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { readBack } from '@/core/analysis';
+import { readBack, shapeKey } from '@/core/analysis';
 import type { Issue } from '@/core/issue';
+import type { Material } from '@/core/materials';
 import { scoreOf, type Score } from '@/core/playing';
 import { expand, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { Button, Trouble } from '../base';
+import { attempt, Button, Trouble, useSpeech } from '../base';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
 import { BenchHeader } from './bench-header';
 import { historyReducer, startHistory, type Draft } from './draft';
 import { useAddress, useRecipeOfAddress } from './address';
+import { ShelfProvider, type SavedTwin, type Shelf, type StudentKit } from './library';
 import { ReadbackPanel } from './readback-panel';
 import { SentenceEditor } from './sentence-editor';
 import { Transport, type TransportSettings } from './transport';
@@ -30,6 +33,47 @@ import { useDesk, type BenchActions } from './use-desk';
 /** The teacher's workbench: the sentence, lanes and staff in the same columns, the readback, and
  * the sound. The address keeps the recipe. */
 export function Bench({
+  own,
+  students,
+  exercises,
+  ...props
+}: ComponentProps<typeof Workbench> & {
+  own: readonly Material[];
+  students: readonly StudentKit[];
+  exercises: Shelf['exercises'];
+}) {
+  const { open, twins } = props.actions;
+  const load = useCallback(
+    async (id: string) => {
+      const found = await attempt(() => open(id));
+      return found?.ok ? found.value.recipe : null;
+    },
+    [open],
+  );
+  const findSame = useCallback(
+    async (exercise: Exercise) => {
+      const found = await attempt(() => twins(shapeKey(exercise, 'sound')));
+      return (found?.ok ? found.value : []).flatMap(({ id, name, recipe }): SavedTwin[] => {
+        const other = expand(recipe);
+        return other.ok ? [{ id, name, exercise: other.value }] : [];
+      });
+    },
+    [twins],
+  );
+  return (
+    <ShelfProvider
+      own={own}
+      students={students}
+      exercises={exercises}
+      load={load}
+      findSame={findSame}
+    >
+      <Workbench {...props} />
+    </ShelfProvider>
+  );
+}
+
+function Workbench({
   draft: first,
   saved: stored,
   tempo,
@@ -50,6 +94,7 @@ export function Bench({
     { draft: first, saved: stored },
     startHistory,
   );
+  const { syllables } = useSpeech();
   const { draft } = history;
   const { recipe } = draft;
   const [settings, setSettings] = useState<TransportSettings>({
@@ -68,8 +113,8 @@ export function Bench({
   const issues = expanded.ok ? [] : expanded.issues;
   const nothing = issues.some((issue) => issue.code === 'nothing-to-play');
   const readback = useMemo(
-    () => shown && readBack(shown, tempoFor(shown.meter, settings.tempo)),
-    [shown, settings.tempo],
+    () => shown && readBack(shown, tempoFor(shown.meter, settings.tempo), undefined, syllables),
+    [shown, settings.tempo, syllables],
   );
   const sheet = useDeferredValue(shown);
 
@@ -166,7 +211,14 @@ export function Bench({
         <aside className="min-w-0 overflow-y-auto border-l border-line px-4 py-2">
           {shown && readback && !nothing && (
             <div className={expanded.ok ? '' : 'opacity-35'}>
-              <ReadbackPanel exercise={shown} readback={readback} />
+              <ReadbackPanel
+                id={draft.id}
+                recipe={recipe}
+                exercise={shown}
+                readback={readback}
+                tempo={tempoFor(shown.meter, settings.tempo)}
+                onChange={edit}
+              />
             </div>
           )}
         </aside>

@@ -1,12 +1,11 @@
 'use client';
 
-import { ToggleGroup } from 'radix-ui';
-import type { ReactNode } from 'react';
 import { unreachable } from '@/core/issue';
-import { LIMBS, type Limb } from '@/core/kit';
-import { DISPLACEMENT_SLOTS, type Change } from '@/core/recipe';
-import { subdivision, type SubdivisionId } from '@/core/time';
+import { type Change } from '@/core/recipe';
+import { AddingDetails, type AddingChange } from './change-adding';
+import { LIMB_WORDS, Row, Slots, Toggle } from './change-parts';
 import { AssignmentPhrase, Stepper, VoicePhrase } from './phrase-parts';
+import { TurnDetails } from './change-turn';
 
 const FURTHEST = 64;
 
@@ -14,10 +13,8 @@ const PARTS = { line: 'line', over: 'ostinato', all: 'everything' } as const;
 const WHATS = { pattern: 'all of it', accents: 'accents only', sticking: 'sticking only' } as const;
 const MIRRORS = { hands: 'hands, feet stay', 'all limbs': 'all limbs' } as const;
 const SCHOOLS = { grid: 'by the grid', groups: 'right leads each group' } as const;
-const SLOTS = Object.fromEntries(
-  DISPLACEMENT_SLOTS.map((id) => [id, subdivision(id).name]),
-) as Record<SubdivisionId, string>;
-const LIMB_NAMES = Object.fromEntries(LIMBS.map((limb) => [limb, limb])) as Record<Limb, string>;
+const HANDS = { kept: 'as they were', anew: 'alternate anew' } as const;
+const KEEPS = { accents: 'accents', beats: 'beats', 'every other': 'every other' } as const;
 
 type OnChange = (change: Change) => void;
 
@@ -25,18 +22,34 @@ type OnChange = (change: Change) => void;
 export function ChangeEditor({ change, onChange }: { change: Change; onChange: OnChange }) {
   return (
     <div className="flex flex-col gap-2">
-      <Toggle
-        label="Of"
-        options={PARTS}
-        value={change.part}
-        onChoose={(part) => onChange({ ...change, part })}
-      />
-      <Details change={change} onChange={onChange} />
+      {'part' in change && (
+        <Toggle
+          label="Of"
+          options={PARTS}
+          value={change.part}
+          onChoose={(part) => onChange({ ...change, part })}
+        />
+      )}
+      {isAdding(change) ? (
+        <AddingDetails change={change} onChange={onChange} />
+      ) : (
+        <Details change={change} onChange={onChange} />
+      )}
     </div>
   );
 }
 
-function Details({ change, onChange }: { change: Change; onChange: OnChange }) {
+function isAdding(change: Change): change is AddingChange {
+  return ['place', 'every-nth', 'thicken', 'orchestrate', 'aim'].includes(change.kind);
+}
+
+function Details({
+  change,
+  onChange,
+}: {
+  change: Exclude<Change, AddingChange>;
+  onChange: OnChange;
+}) {
   switch (change.kind) {
     case 'displace':
       return (
@@ -102,7 +115,7 @@ function Details({ change, onChange }: { change: Change; onChange: OnChange }) {
         <>
           <Toggle
             label="From"
-            options={LIMB_NAMES}
+            options={LIMB_WORDS}
             value={change.from}
             onChoose={(from) => onChange({ ...change, from })}
           />
@@ -134,12 +147,69 @@ function Details({ change, onChange }: { change: Change; onChange: OnChange }) {
           </Row>
         </>
       );
+    case 'substitute':
+      return (
+        <>
+          <Row label="Stroke">
+            <Stepper
+              label="Stroke"
+              value={change.place}
+              onChange={(place) =>
+                onChange({ ...change, place: Math.min(within(place, 1), change.every) })
+              }
+            />
+            of every
+            <Stepper
+              label="Of every"
+              value={change.every}
+              onChange={(every) => {
+                const most = within(every, 1);
+                onChange({ ...change, every: most, place: Math.min(change.place, most) });
+              }}
+            />
+          </Row>
+          <Row label="To">
+            <AssignmentPhrase
+              label="Given to"
+              value={change.to}
+              onChange={(to) => onChange({ ...change, to })}
+            />
+          </Row>
+          <Toggle
+            label="Hands"
+            options={HANDS}
+            value={change.hands}
+            onChoose={(hands) => onChange({ ...change, hands })}
+          />
+        </>
+      );
+    case 'turn':
+      return <TurnDetails change={change} onChange={onChange} />;
+    case 'thin':
+      return (
+        <>
+          <Toggle
+            label="Limb"
+            options={LIMB_WORDS}
+            value={change.limb}
+            onChoose={(limb) => onChange({ ...change, limb })}
+          />
+          <Toggle
+            label="Keep"
+            options={KEEPS}
+            value={change.keep}
+            onChoose={(keep) => onChange({ ...change, keep })}
+          />
+        </>
+      );
     case 'reverse':
       return (
         <Row label="In">
           <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
         </Row>
       );
+    case 'hand':
+      return <p className="max-w-72 text-sm text-soft">Made on the lanes, and changed there.</p>;
     case 'swap-feet':
       return null;
     default:
@@ -149,59 +219,4 @@ function Details({ change, onChange }: { change: Change; onChange: OnChange }) {
 
 function within(count: number, least: number): number {
   return Math.max(least, Math.min(FURTHEST, count));
-}
-
-function Row({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <div className="flex items-center gap-2">
-      <span className="label w-16">{label}</span>
-      {children}
-    </div>
-  );
-}
-
-function Slots({
-  value,
-  onChoose,
-}: {
-  value: SubdivisionId;
-  onChoose: (value: SubdivisionId) => void;
-}) {
-  return <Toggle label="Unit" bare options={SLOTS} value={value} onChoose={onChoose} />;
-}
-
-function Toggle<T extends string>({
-  label,
-  options,
-  value,
-  onChoose,
-  bare = false,
-}: {
-  label: string;
-  options: Readonly<Record<T, string>>;
-  value: T;
-  onChoose: (value: T) => void;
-  /** Without its label beside it. */
-  bare?: boolean;
-}) {
-  const group = (
-    <ToggleGroup.Root
-      type="single"
-      aria-label={label}
-      value={value}
-      onValueChange={(next) => next && onChoose(next as T)}
-      className="flex flex-wrap rounded-sm border border-line"
-    >
-      {Object.entries<string>(options).map(([key, text]) => (
-        <ToggleGroup.Item
-          key={key}
-          value={key}
-          className="px-2 py-0.5 text-sm data-[state=on]:bg-ink data-[state=on]:text-paper"
-        >
-          {text}
-        </ToggleGroup.Item>
-      ))}
-    </ToggleGroup.Root>
-  );
-  return bare ? group : <Row label={label}>{group}</Row>;
 }

@@ -2,41 +2,21 @@
 
 import { Popover } from 'radix-ui';
 import { sayChange, type Change } from '@/core/recipe';
-import { Choice, type Option } from '../base';
+import { Choice } from '../base';
 import { ChangeEditor } from './change-editor';
+import { CHANGE_OPTIONS, CHANGE_STARTS } from './change-starts';
 import { TakeAway } from './phrase-parts';
-
-const STARTS: Readonly<Record<string, Change>> = {
-  line: { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' },
-  accents: { kind: 'displace', what: 'accents', part: 'line', by: 1, slot: '16' },
-  sticking: { kind: 'displace', what: 'sticking', part: 'line', by: 1, slot: '16' },
-  over: { kind: 'displace', what: 'pattern', part: 'over', by: 1, slot: '8' },
-  push: { kind: 'push', part: 'line', note: 1, by: 1, slot: '16' },
-  hands: { kind: 'mirror', what: 'hands', part: 'line' },
-  limbs: { kind: 'mirror', what: 'all limbs', part: 'all' },
-  reverse: { kind: 'reverse', part: 'line', slot: '16' },
-  feet: { kind: 'swap-feet', part: 'all' },
-  grid: { kind: 'footing', part: 'all', school: 'grid' },
-  groups: { kind: 'footing', part: 'all', school: 'groups' },
-  give: { kind: 'give', part: 'line', from: 'RH', to: { limb: 'LF', voice: 'hat-foot' } },
-  revoice: { kind: 'revoice', part: 'over', from: 'hat', to: 'ride' },
-};
-
-const START_OPTIONS: readonly Option<string>[] = Object.entries(STARTS).map(([value, change]) => ({
-  value,
-  text: sayChange(change),
-}));
 
 /** Adds a change; empty sentences show nothing else. */
 export function AddChange({ onAdd }: { onAdd: (change: Change) => void }) {
   return (
     <Choice
       label="Change it by"
-      options={START_OPTIONS}
+      options={CHANGE_OPTIONS}
       wide
       className="phrase-add"
       onChoose={(key) => {
-        const start = STARTS[key];
+        const start = CHANGE_STARTS[Number(key)];
         if (start) onAdd(start);
       }}
     >
@@ -62,12 +42,16 @@ export function ChangesPhrase({
             `change-${index}`,
           );
         return (
-          <span key={index} className="whitespace-nowrap">
+          <span key={index}>
             {index > 0 && <span className="text-soft">then </span>}
             <Popover.Root>
               <Popover.Trigger className="phrase">{sayChange(change)}</Popover.Trigger>
               <Popover.Portal>
-                <Popover.Content align="start" sideOffset={4} className="pop p-3">
+                <Popover.Content
+                  align="start"
+                  sideOffset={4}
+                  className="pop max-h-[70vh] max-w-[44rem] overflow-y-auto p-3"
+                >
                   <ChangeEditor change={change} onChange={replace} />
                 </Popover.Content>
               </Popover.Portal>

@@ -4,16 +4,20 @@ import { CircleHelp } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { Issue } from '@/core/issue';
-import { SHIPPED_LINES } from '@/core/materials';
-import type { ClosedRecipe } from '@/core/recipe';
+import type { Material } from '@/core/materials';
+import type { ClosedRecipe, PlayContent } from '@/core/recipe';
+import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking';
+import { parseMeter, subdivision } from '@/core/time';
 import { Trouble } from '../base';
+import { useMaterials } from './library';
 
 type Play = ClosedRecipe['play'];
 
 interface Offer {
-  readonly id: string;
+  readonly key: string;
   readonly name: string;
   readonly text: string;
+  readonly play: NonNullable<Play>;
 }
 
 const EXAMPLES = [
@@ -23,6 +27,9 @@ const EXAMPLES = [
   ['4~8', 'tied'],
   ['3(8 8 8)', 'triplet; also 5( ), 6( ), 7( )'],
   ['|', 'bar line'],
+  ['RLLK RL', 'a sticking: R L hands, K F feet, T both, - rest'],
+  ['fR dL zR >R', 'flam, drag, buzz, accent'],
+  ['8t: RLL', 'from here in 8th triplets'],
   ['dotted quarter, 8th rest', 'words do, too'],
 ] as const;
 
@@ -44,11 +51,14 @@ export function LineField({
   const input = useRef<HTMLInputElement>(null);
   const [active, setActive] = useState<number | null>(null);
   const [open, setOpen] = useState(false);
-  const text = play?.content.text ?? '';
-  const offers = open ? offersFor(text, meter) : [];
+  const lines = useMaterials('line');
+  const stickings = useMaterials('sticking');
+  const text = play ? textOf(play.content) : '';
+  const offersNow = () => offersFor(text, meter, lines, stickings);
+  const offers = open ? offersNow() : [];
 
   function choose(offer: Offer) {
-    onChange({ id: offer.id, version: 1, content: { name: offer.name, text: offer.text } });
+    onChange(offer.play);
     onSettle();
     setOpen(false);
     setActive(null);
@@ -59,7 +69,7 @@ export function LineField({
       event.preventDefault();
       setOpen(true);
       const step = event.key === 'ArrowDown' ? 1 : -1;
-      const count = offersFor(text, meter).length;
+      const count = offersNow().length;
       if (count > 0) setActive((now) => ((now ?? (step > 0 ? -1 : 0)) + step + count) % count);
     } else if (event.key === 'Enter' && active !== null) {
       const offer = offers[active];
@@ -85,12 +95,12 @@ export function LineField({
           autoComplete="off"
           spellCheck={false}
           maxLength={2000}
-          placeholder="type a line, such as 4. 4 8 4"
+          placeholder="type a line, such as 4. 4 8 4, or a sticking, RLLK RL"
           className="phrase-field w-full"
           value={text}
           onChange={(event) => {
             const next = event.target.value;
-            onChange(next === '' ? null : { content: { text: next } });
+            onChange(next === '' ? null : { content: readPlay(next, play) });
             setOpen(true);
             setActive(null);
           }}
@@ -114,7 +124,7 @@ export function LineField({
         >
           {offers.map((offer, index) => (
             <li
-              key={offer.id}
+              key={offer.key}
               id={`${id}-${index}`}
               role="option"
               aria-selected={index === active}
@@ -135,13 +145,64 @@ export function LineField({
   );
 }
 
-/** Shipped lines of this meter that begin with what is typed, or are called so. */
-function offersFor(text: string, meter: string): readonly Offer[] {
+function textOf(content: PlayContent): string {
+  return 'sticking' in content ? content.sticking : content.text;
+}
+
+/** What typed text is: limb letters are a sticking, all else a line. A sticking keeps how it is
+ * played while it is typed. */
+function readPlay(text: string, before: Play): PlayContent {
+  if (!looksSticking(text)) return { text };
+  const kept = before && 'sticking' in before.content ? before.content : null;
+  return kept ? { ...kept, name: undefined, sticking: text } : stickingStart(text);
+}
+
+const MOST_OFFERS = 60;
+
+/** Lines of this meter and stickings that begin with what is typed, or are called so; and rhythms
+ * of two hands that read as the letters do. */
+function offersFor(
+  text: string,
+  meter: string,
+  lines: readonly Material<'line'>[],
+  stickings: readonly Material<'sticking'>[],
+): readonly Offer[] {
   const typed = text.trim().toLowerCase();
-  return Object.entries(SHIPPED_LINES)
-    .filter(([, line]) => meter.startsWith(line.meter) && line.text !== typed)
-    .filter(([, line]) => line.text.startsWith(typed) || line.name.includes(typed))
-    .map(([id, { name, text: line }]) => ({ id, name, text: line }));
+  const fits = (one: string, name: string) =>
+    one !== text.trim() &&
+    (one.toLowerCase().startsWith(typed) || name.toLowerCase().includes(typed));
+  return [
+    ...compositeOffers(text, meter),
+    ...lines
+      .filter((one) => one.meter !== null && meter.startsWith(one.meter))
+      .filter(({ content, name }) => fits(content.text, name))
+      .map(({ id, version, name, content }): Offer => ({
+        key: id,
+        name,
+        text: content.text,
+        play: { id, version, content: { ...content } },
+      })),
+    ...stickings
+      .filter(({ content, name }) => fits(content.sticking, name))
+      .map(({ id, version, name, content }): Offer => ({
+        key: id,
+        name,
+        text: content.sticking,
+        play: { id, version, content: { ...content } },
+      })),
+  ].slice(0, MOST_OFFERS);
+}
+
+function compositeOffers(text: string, meterText: string): readonly Offer[] {
+  const meter = parseMeter(meterText);
+  const letters = text.toUpperCase().replace(/\s/g, '');
+  if (!meter.ok) return [];
+  return compositeReadings(letters, meter.value).map(({ sticking, slot, says }) => ({
+    key: `${sticking} ${slot}`,
+    name: says.split(',')[0] ?? '',
+    text: `${sticking} in ${subdivision(slot).name}`,
+    play: { content: { ...stickingStart(sticking), slot, accents: 'none' } },
+  }));
 }
 
 function ShorthandHelp() {

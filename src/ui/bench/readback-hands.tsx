@@ -1,15 +1,23 @@
 import type { MotionAt, Readback } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
 import { footingDifferences } from '@/core/transform';
+import { loudestFirst, voice } from '@/core/kit';
+import type { Tempo } from '@/core/time';
 import { LimbSign } from '../marks';
 import { MOST_PLACES, Part, sayPlaces } from './readback-part';
 
 /** Motions of the hands within the smallest part: full, down, tap, up. */
-export function Motions({ readback }: { readback: Readback }) {
+export function Motions({
+  readback,
+  how,
+}: {
+  readback: Readback;
+  how: { readonly exercise: Exercise; readonly tempo: Tempo };
+}) {
   const times = readback.smallest?.times ?? 1;
   if (readback.motions.length === 0) return null;
   return (
-    <Part label="Motions">
+    <Part label="Motions" how={{ part: 'motions', ...how }}>
       <ul className="flex flex-col gap-0.5">
         {readback.motions.map(({ limb, motions }) => (
           <li key={limb} className="flex items-baseline gap-2">
@@ -108,5 +116,33 @@ export function Loads({ readback }: { readback: Readback }) {
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** Where a hand has to get from one surface to another, and how long it has. */
+export function Travels({ readback }: { readback: Readback }) {
+  return readback.travel.map(({ limb, moves, shortest }) => (
+    <p key={limb} className="mt-1 flex items-baseline gap-2 text-sm" data-testid={`travel-${limb}`}>
+      <LimbSign limb={limb} />
+      <span>
+        {moves} {moves === 1 ? 'move' : 'moves'}, shortest {voice(shortest.from).name} to{' '}
+        {voice(shortest.to).name} in {Math.round(shortest.ms)} ms
+      </span>
+    </p>
+  ));
+}
+
+/** How loud the voices are in the chosen style, from the loudest down. */
+export function Levels({ exercise }: { exercise: Exercise }) {
+  if (!exercise.levels) return null;
+  const voices = [...new Set(exercise.strokes.map((stroke) => stroke.voice))];
+  return (
+    <Part label="Levels">
+      <p data-testid="levels">
+        {loudestFirst(exercise.levels, voices)
+          .map((group) => group.voices.map((id) => voice(id).name).join(', '))
+          .join(' over ')}
+      </p>
+    </Part>
   );
 }

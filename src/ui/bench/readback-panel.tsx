@@ -1,68 +1,107 @@
 'use client';
 
 import { useState } from 'react';
-import {
-  differingLimbs,
-  hindranceText,
-  spokenComposite,
-  type Hindrance,
-  type Readback,
-} from '@/core/analysis';
+import { differingLimbs, spokenComposite, type Readback } from '@/core/analysis';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
-import type { Exercise } from '@/core/recipe';
+import {
+  retypeComposite,
+  retypeCount,
+  retypeLine,
+  type ClosedRecipe,
+  type Exercise,
+} from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
-import { sayCount } from '@/core/studio';
-import { TICKS_PER_QUARTER, unitTicks, type Tick } from '@/core/time';
+import { sayCount } from '@/core/issue';
+import { TICKS_PER_QUARTER, unitTicks, type Tempo, type Tick } from '@/core/time';
+import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { Difficulty, Feet, Loads, Motions } from './readback-hands';
-import { MOST_PLACES, Part, sayPlaces } from './readback-part';
+import { Difficulty, Feet, Levels, Loads, Motions, Travels } from './readback-hands';
+import { Hindrances } from './readback-hindrances';
+import { Part, sayPlaces } from './readback-part';
+import { Cues, FeltText, LeadsText, SameAs, SyncopationList } from './readback-more';
+import { Retype } from './retype';
 
-/** What the exercise says back: warnings first, then counts, composite, lock-up, seam and load. */
-export function ReadbackPanel({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
+/** What the exercise says back: warnings first, then counts, composite, lock-up, seam and load.
+ * Counts, composite and line can be typed anew where they stand. */
+export function ReadbackPanel({
+  id,
+  recipe,
+  exercise,
+  readback,
+  tempo,
+  onChange,
+}: {
+  /** Of the exercise as it is saved, if it is. */
+  id: string | null;
+  recipe: ClosedRecipe;
+  exercise: Exercise;
+  readback: Readback;
+  tempo: Tempo;
+  onChange: (recipe: ClosedRecipe) => void;
+}) {
+  const how = { exercise, tempo };
+  const kept = readback.hindrances.length > 0;
+  const whole = exercise.members.length > 0;
   return (
     <section aria-label="Readback" className="flex flex-col gap-4">
-      {readback.hindrances.length > 0 && (
+      {kept && (
         <Part label="Watch out">
-          <Hindrances hindrances={readback.hindrances} exercise={exercise} />
+          <Hindrances
+            hindrances={readback.hindrances}
+            exercise={exercise}
+            onKeep={(next) => onChange({ ...recipe, kept: [...next] })}
+          />
         </Part>
       )}
+      {exercise.stale > 0 && (
+        <p className="border-l-3 border-warm pl-2 text-sm">
+          {sayCount(exercise.stale, 'note')} changed by hand {exercise.stale === 1 ? 'is' : 'are'}{' '}
+          not there any more.
+        </p>
+      )}
+      <SameAs id={id} exercise={exercise} />
       {readback.line && (
         <Part label="Line">
-          <p className="text-lg leading-6 font-semibold tracking-wide" data-testid="line-reading">
-            {readback.line}
-          </p>
+          <Retype
+            label="Line, read back"
+            text={readback.line}
+            read={(text) => retypeLine(recipe, exercise, text)}
+            onChoose={(one) => onChange(one.recipe)}
+            className="phrase text-left text-lg leading-6 font-semibold tracking-wide"
+          >
+            <span data-testid="line-reading">{readback.line}</span>
+          </Retype>
+          <LeadsText readback={readback} />
         </Part>
       )}
-      <Part label="Count">
-        <ul className="flex flex-col gap-0.5">
-          {readback.counts.map(({ limb, bars }) => (
-            <li key={limb} className="flex items-baseline gap-2">
-              <LimbSign limb={limb} />
-              <span className="min-w-0" data-testid={`count-${limb}`}>
-                {bars.map((bar, index) => (
-                  <span key={index}>
-                    {index > 0 && <span className="px-1.5 text-soft">|</span>}
-                    {bar}
-                  </span>
-                ))}
-              </span>
-            </li>
-          ))}
-        </ul>
+      <Part label="Count" how={{ part: 'count', ...how }}>
+        <Counts
+          recipe={recipe}
+          exercise={exercise}
+          readback={readback}
+          onChange={whole ? null : onChange}
+        />
       </Part>
-      <Composite exercise={exercise} />
-      <Part label="Together">
+      <Composite recipe={recipe} exercise={exercise} tempo={tempo} onChange={onChange} />
+      <Part label="Together" how={{ part: 'together', ...how }}>
         <LockUpList exercise={exercise} readback={readback} />
       </Part>
-      <Part label="Cycle">
+      <Part label="Cycle" how={{ part: 'cycle', ...how }}>
         <CycleText exercise={exercise} readback={readback} />
+        <FeltText readback={readback} />
       </Part>
-      <Motions readback={readback} />
+      <Cues readback={readback} />
+      <Motions readback={readback} how={how} />
       <Feet exercise={exercise} />
-      <Part label="Load">
+      <Part label="Load" how={{ part: 'load', ...how }}>
         <Loads readback={readback} />
+        <Travels readback={readback} />
       </Part>
-      <Part label="Hard by">
+      <Part label="Against the beat" how={{ part: 'syncopation', ...how }}>
+        <SyncopationList exercise={exercise} readback={readback} />
+      </Part>
+      <Levels exercise={exercise} />
+      <Part label="Hard by" how={{ part: 'difficulty', ...how }}>
         <Difficulty readback={readback} />
       </Part>
       <p className="border-t border-faint pt-2 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
@@ -70,44 +109,77 @@ export function ReadbackPanel({ exercise, readback }: { exercise: Exercise; read
   );
 }
 
-function Hindrances({
-  hindrances,
+/** Most bars of a count that are written out. */
+const MOST_BARS = 8;
+
+function Counts({
+  recipe,
   exercise,
+  readback,
+  onChange,
 }: {
-  hindrances: readonly Hindrance[];
+  recipe: ClosedRecipe;
   exercise: Exercise;
+  readback: Readback;
+  /** Null where a count stands for several exercises and cannot be typed anew. */
+  onChange: ((recipe: ClosedRecipe) => void) | null;
 }) {
-  const groups = new Map<string, { places: string[]; reason: string; mend: string }>();
-  for (const hindrance of hindrances) {
-    const { where, reason, mend } = hindranceText(hindrance, exercise);
-    const group = groups.get(reason) ?? { places: [], reason, mend };
-    group.places.push(where);
-    groups.set(reason, group);
-  }
   return (
-    <ul className="flex flex-col gap-2">
-      {[...groups].map(([key, { places, reason, mend }]) => (
-        <li key={key} className="border-l-3 border-warm pl-2 text-sm leading-5">
-          <b>{sayWheres(places)}.</b> {reason} <span className="text-soft">{mend}</span>
-        </li>
-      ))}
+    <ul className="flex flex-col gap-0.5">
+      {readback.counts.map(({ limb, bars }) => {
+        const said = (
+          <span className="min-w-0" data-testid={`count-${limb}`}>
+            {bars.slice(0, MOST_BARS).map((bar, index) => (
+              <span key={index}>
+                {index > 0 && <span className="px-1.5 text-soft">|</span>}
+                {bar}
+              </span>
+            ))}
+            {bars.length > MOST_BARS && <span className="px-1.5 text-soft">| …</span>}
+          </span>
+        );
+        return (
+          <li key={limb} className="flex items-baseline gap-2">
+            <LimbSign limb={limb} />
+            {onChange ? (
+              <Retype
+                label={`Count of the ${limbName(limb)}`}
+                text={bars.join(' | ')}
+                read={(text) => retypeCount(recipe, exercise, limb, text)}
+                onChoose={(one) => onChange(one.recipe)}
+                className="phrase min-w-0 text-left"
+              >
+                {said}
+              </Retype>
+            ) : (
+              said
+            )}
+          </li>
+        );
+      })}
     </ul>
   );
 }
 
-function sayWheres(places: readonly string[]): string {
-  const said = places.slice(0, MOST_PLACES).join('; ');
-  return places.length > MOST_PLACES ? `${said} and ${places.length - MOST_PLACES} more` : said;
-}
-
 /** The limbs that matter, said as one rhythm; a touch on a limb takes it in or out. */
-function Composite({ exercise }: { exercise: Exercise }) {
+function Composite({
+  recipe,
+  exercise,
+  tempo,
+  onChange,
+}: {
+  recipe: ClosedRecipe;
+  exercise: Exercise;
+  tempo: Tempo;
+  onChange: (recipe: ClosedRecipe) => void;
+}) {
   const [chosen, setChosen] = useState<readonly Limb[] | null>(null);
   const playing = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
   if (playing.length < 2) return null;
   const limbs = (chosen ?? differingLimbs(exercise) ?? []).filter((limb) => playing.includes(limb));
+  const said = spokenComposite(exercise, limbs);
   return (
-    <Part label="Said as one">
+    <Part label="Said as one" how={{ part: 'composite', exercise, tempo }}>
       <div className="flex gap-1" role="group" aria-label="Limbs said as one">
         {playing.map((limb) => {
           const on = limbs.includes(limb);
@@ -125,15 +197,27 @@ function Composite({ exercise }: { exercise: Exercise }) {
           );
         })}
       </div>
-      <p className="mt-1" data-testid="composite">
-        {spokenComposite(exercise, limbs) || <span className="text-soft">Choose a limb.</span>}
-      </p>
+      <div className="mt-1" data-testid="composite">
+        {said ? (
+          <Retype
+            label="Said as one"
+            text={said}
+            read={(text) => retypeComposite(recipe, exercise.meter, text)}
+            onChoose={(one) => onChange(one.recipe)}
+          >
+            {said}
+          </Retype>
+        ) : (
+          <span className="text-soft">Choose a limb.</span>
+        )}
+      </div>
     </Part>
   );
 }
 
 function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
   const { together, alone } = readback.lockUp;
+  const { syllables } = useSpeech();
   return (
     <ul className="flex flex-col gap-0.5">
       {together.map(({ limbs, at }) => (
@@ -144,7 +228,8 @@ function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Read
             ))}
           </span>
           <span>
-            <b>{at.length}</b> <span className="text-soft">on</span> {sayPlaces(at, exercise)}
+            <b>{at.length}</b> <span className="text-soft">on</span>{' '}
+            {sayPlaces(at, exercise, syllables)}
           </span>
         </li>
       ))}
@@ -153,7 +238,8 @@ function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Read
         <li key={limb} className="flex items-baseline gap-2">
           <LimbSign limb={limb} />
           <span>
-            <b>{at.length}</b> <span className="text-soft">alone on</span> {sayPlaces(at, exercise)}
+            <b>{at.length}</b> <span className="text-soft">alone on</span>{' '}
+            {sayPlaces(at, exercise, syllables)}
           </span>
         </li>
       ))}
@@ -163,6 +249,7 @@ function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Read
 
 function CycleText({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
   const { bars, seam, smallest } = readback;
+  const { density } = readback;
   return (
     <p>
       <b>{bars}</b> {bars === 1 ? 'bar' : 'bars'}
@@ -190,7 +277,10 @@ function CycleText({ exercise, readback }: { exercise: Exercise; readback: Readb
           {sayPart(smallest.ticks, exercise)}, {sayCount(smallest.events, 'event')},{' '}
           {smallest.times} times.
         </>
-      )}
+      )}{' '}
+      <span className="text-soft">
+        {Math.round((100 * density.taken) / density.slots)} % of the {density.slots} slots sound.
+      </span>
     </p>
   );
 }

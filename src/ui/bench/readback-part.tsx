@@ -1,17 +1,64 @@
-import { useId, type ReactNode } from 'react';
-import type { Exercise } from '@/core/recipe';
-import { countName, type Tick } from '@/core/time';
+'use client';
 
-/** A part of the readback with its word in the margin. */
-export function Part({ label, children }: { label: string; children: ReactNode }) {
+import { Popover } from 'radix-ui';
+import { useId, type ReactNode } from 'react';
+import { derive, type DerivedPart } from '@/core/analysis';
+import type { Exercise } from '@/core/recipe';
+import { countName, type Syllables, type Tempo, type Tick } from '@/core/time';
+import { useSpeech } from '../base';
+
+/** A part of the readback with its word in the margin; where it can be worked out by hand, the word
+ * shows how. */
+export function Part({
+  label,
+  how,
+  children,
+}: {
+  label: string;
+  how?: { readonly part: DerivedPart; readonly exercise: Exercise; readonly tempo: Tempo };
+  children: ReactNode;
+}) {
   const id = useId();
   return (
     <div role="group" aria-labelledby={id} className="flex gap-3">
       <h2 id={id} className="label w-16 shrink-0 pt-0.5">
-        {label}
+        {how ? <How label={label} {...how} /> : label}
       </h2>
       <div className="min-w-0 flex-1">{children}</div>
     </div>
+  );
+}
+
+function How({
+  label,
+  part,
+  exercise,
+  tempo,
+}: {
+  label: string;
+  part: DerivedPart;
+  exercise: Exercise;
+  tempo: Tempo;
+}) {
+  const { words, syllables } = useSpeech();
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className="text-left underline decoration-line decoration-dotted underline-offset-4 hover:text-ink"
+        title={`How ${label.toLowerCase()} comes about`}
+      >
+        {label}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="start" side="left" sideOffset={8} className="pop max-w-md p-3">
+          <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
+            {derive(part, exercise, tempo, syllables).map((line, index) => (
+              <li key={index}>{words(line)}</li>
+            ))}
+          </ol>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 
@@ -19,9 +66,13 @@ export function Part({ label, children }: { label: string; children: ReactNode }
 export const MOST_PLACES = 8;
 
 /** Places of the cycle, with their bar where there are several; long lists are cut. */
-export function sayPlaces(places: readonly Tick[], exercise: Exercise): string {
+export function sayPlaces(
+  places: readonly Tick[],
+  exercise: Exercise,
+  syllables?: Syllables,
+): string {
   const said = places.slice(0, MOST_PLACES).map((at) => {
-    const name = countName(at, exercise.meter);
+    const name = countName(at, exercise.meter, syllables);
     return exercise.bars === 1 ? name : `${Math.floor(at / exercise.barTicks) + 1}: ${name}`;
   });
   const more = places.length - said.length;

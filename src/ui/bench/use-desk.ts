@@ -16,6 +16,8 @@ export interface BenchActions {
     recipe: ClosedRecipe;
   }) => Promise<Result<SavedExercise>>;
   readonly archive: (id: ExerciseId, archived: boolean) => Promise<Result<null>>;
+  readonly open: (id: string) => Promise<Result<SavedExercise>>;
+  readonly twins: (shape: string) => Promise<Result<readonly SavedExercise[]>>;
   readonly addToProgram: (
     program: { id: ProgramId } | { name: string },
     exerciseId: ExerciseId,

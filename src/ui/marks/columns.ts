@@ -1,6 +1,6 @@
 import { columnsOfBar } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
-import { beats, countMark, type CountMark } from '@/core/time';
+import { beats, countMark, type CountMark, type Syllables } from '@/core/time';
 
 /** A bar, or a part of one, on the page. Time runs evenly from `left` to `right`, in CSS px from
  * the system's left edge, so that lanes, count, staff and playhead share their columns. */
@@ -108,8 +108,12 @@ export function placeX(box: BarBox, at: number): number {
 }
 
 /** The counted columns of a bar. */
-export function columnsIn(box: BarBox, exercise: Exercise): readonly Column[] {
+export function columnsIn(
+  box: BarBox,
+  exercise: Exercise,
+  syllables?: Syllables,
+): readonly Column[] {
   return columnsOfBar(exercise, box.bar)
     .filter((at) => at >= box.from && at < box.to)
-    .map((at) => ({ ...countMark(at, exercise.meter), at, x: placeX(box, at) }));
+    .map((at) => ({ ...countMark(at, exercise.meter, syllables), at, x: placeX(box, at) }));
 }

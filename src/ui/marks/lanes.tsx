@@ -6,6 +6,7 @@ import { LIMBS, limbName, staffOrder, voice, type Limb, type VoiceId } from '@/c
 import type { Stroke } from '@/core/pattern';
 import type { Position } from '@/core/playing';
 import type { Exercise } from '@/core/recipe';
+import { useSpeech } from '../base';
 import { columnsIn, placeX, type BarBox, type System } from './columns';
 import { Mark } from './mark';
 
@@ -117,6 +118,7 @@ function Bar({
   muted?: ReadonlySet<Limb>;
   lastOfSystem: boolean;
 }) {
+  const { syllables } = useSpeech();
   const start = box.bar * exercise.barTicks;
   const instants = instantsOf(exercise).filter(
     (instant) => instant.at >= start + box.from && instant.at < start + box.to,
@@ -140,7 +142,7 @@ function Bar({
           className="stroke-soft"
         />
       )}
-      {columnsIn(box, exercise).map((column) => (
+      {columnsIn(box, exercise, syllables).map((column) => (
         <g key={column.at}>
           {column.level === 'beat' && (
             <line

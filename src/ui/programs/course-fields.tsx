@@ -1,5 +1,6 @@
 'use client';
 
+import { sayCount } from '@/core/issue';
 import { useId, useRef, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
 import {
@@ -10,7 +11,7 @@ import {
   type Dosage,
   type TypedCourse,
 } from '@/core/ladder';
-import { sayCount } from '@/core/studio';
+
 import type { Tempo } from '@/core/time';
 import { attempt, issuesAt, Trouble } from '../base';
 import { TempoGlyph } from '../play';

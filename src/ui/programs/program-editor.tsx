@@ -21,7 +21,7 @@ import type {
   ProgramItem,
 } from '@/core/studio';
 import { parseMeter, tempoBeatTicks } from '@/core/time';
-import { attempt, attemptOrSay, Button, Choice, Trouble } from '../base';
+import { attempt, attemptOrSay, Button, Choice, Trouble, Words } from '../base';
 import { CourseFields } from './course-fields';
 
 export interface ProgramActions {
@@ -97,7 +97,9 @@ export function ProgramEditor({
                 >
                   {item.exercise.name}
                 </Link>
-                <p className="mb-1.5 text-sm text-soft">{sentenceText(item.exercise.recipe)}</p>
+                <p className="mb-1.5 text-sm text-soft">
+                  <Words text={sentenceText(item.exercise.recipe)} />
+                </p>
                 <CourseFields
                   course={item.course}
                   tempo={{ beatTicks: beatOf(item) }}

@@ -3,7 +3,10 @@
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { clsx } from 'clsx';
+import type { Result } from '@/core/issue';
+import type { Speech } from '@/core/studio';
 import { lastPlace } from './last-place';
+import { SpeechSwitch } from './speech-switch';
 import { ThemeSwitch } from './theme-switch';
 import { Palette, type PaletteEntry } from './palette';
 
@@ -17,12 +20,15 @@ export function TopBar({
   places,
   who,
   find,
+  speak,
   leave,
 }: {
   places: readonly Place[];
   who: string;
   /** What the palette offers besides the places; without it there is no palette. */
   find?: () => Promise<readonly PaletteEntry[]>;
+  /** Sets how the studio names and counts; without it there is no choice. */
+  speak?: (speech: Speech) => Promise<Result<null>>;
   leave: () => Promise<void>;
 }) {
   const path = usePathname();
@@ -57,6 +63,7 @@ export function TopBar({
       </nav>
       <div className="ml-auto flex items-center gap-2">
         {find && <Palette places={places} find={find} />}
+        {speak && <SpeechSwitch speak={speak} />}
         <ThemeSwitch />
         <form action={leave}>
           <button className="px-2 text-soft hover:text-ink" title="Look as someone else">

@@ -9,7 +9,7 @@ import type { Score } from '@/core/playing';
 import { sentenceText, type Exercise } from '@/core/recipe';
 import type { StandItem } from '@/core/studio';
 import type { Tempo } from '@/core/time';
-import { Button, buttonLook } from '../base';
+import { Button, buttonLook, Words } from '../base';
 import { VerdictSign } from '../marks';
 import { TempoGlyph, type Playback } from '../play';
 import { Band, Patience } from './bands';
@@ -34,7 +34,9 @@ export function Ready({
 }) {
   return (
     <>
-      <p className="text-lg text-soft">{sentenceText(item.exercise.recipe)}</p>
+      <p className="text-lg text-soft">
+        <Words text={sentenceText(item.exercise.recipe)} />
+      </p>
       <div className="stand-row">
         <span data-testid="rung">
           <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}

@@ -5,11 +5,11 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import type { Result } from '@/core/issue';
+import { sayCount, type Result } from '@/core/issue';
+import { FULL_KIT, type KitProfile } from '@/core/kit';
 import { sayDosage, sufferingName } from '@/core/ladder';
 import { sentenceText } from '@/core/recipe';
 import {
-  sayCount,
   sayDay,
   type AssignmentId,
   type ItemRecord,
@@ -18,8 +18,9 @@ import {
   type ProgramSummary,
   type StudentRecord,
 } from '@/core/studio';
-import { attemptOrSay, Button, Choice } from '../base';
+import { attemptOrSay, Button, Choice, Words } from '../base';
 import { VerdictSign } from '../marks';
+import { KitEditor } from './kit-editor';
 
 const TempoChart = dynamic(() => import('./tempo-chart'), {
   ssr: false,
@@ -31,10 +32,12 @@ export function Record({
   record,
   programs,
   give,
+  setKit,
 }: {
   record: StudentRecord;
   programs: readonly ProgramSummary[];
   give: (program: ProgramId) => Promise<Result<AssignmentId>>;
+  setKit: (kit: KitProfile) => Promise<Result<null>>;
 }) {
   const { student, items } = record;
   const [chosen, setChosen] = useState<string | null>(null);
@@ -47,6 +50,7 @@ export function Record({
       <header className="mb-6 flex items-baseline gap-4">
         <h1 className="font-serif text-3xl">{student.name}</h1>
         <p className="flex-1 text-soft">{student.about}</p>
+        <KitEditor name={student.name} kit={student.kit ?? FULL_KIT} onSet={setKit} />
         {free.length > 0 && (
           <Choice
             label="Program to give"
@@ -136,7 +140,9 @@ function Item({ record }: { record: ItemRecord }) {
           {item.exercise.name}
         </Link>
       </h2>
-      <p className="text-sm text-soft">{sentenceText(item.exercise.recipe)}</p>
+      <p className="text-sm text-soft">
+        <Words text={sentenceText(item.exercise.recipe)} />
+      </p>
       <p className="mt-2">
         Next: <b>{state.bpm}</b>, {sayDosage(dosage)}. {record.reason}
       </p>

@@ -1,9 +1,10 @@
 'use client';
 
+import { sayCount } from '@/core/issue';
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import type { Issue } from '@/core/issue';
-import { sayCount, sayDay, type StudentSummary } from '@/core/studio';
+import { sayDay, type StudentSummary } from '@/core/studio';
 import { Button, Field, issuesAt, useFormAction } from '../base';
 
 interface Answer {

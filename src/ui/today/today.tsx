@@ -1,9 +1,10 @@
+import { Words } from '../base';
 import Link from 'next/link';
-import { must } from '@/core/issue';
+import { must, sayCount } from '@/core/issue';
 import { dosageBars, sayDosage } from '@/core/ladder';
 import { expand, sentenceText } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
-import { sayCount, type StandItem } from '@/core/studio';
+import { type StandItem } from '@/core/studio';
 import { parseMeter, tempoFor, ticksToSeconds } from '@/core/time';
 import { TempoGlyph } from '../play';
 
@@ -47,7 +48,7 @@ export function Today({ name, items }: { name: string; items: readonly StandItem
                     {item.item.exercise.name}
                   </span>
                   <span className="block text-sm text-soft">
-                    {sentenceText(item.item.exercise.recipe)}
+                    <Words text={sentenceText(item.item.exercise.recipe)} />
                   </span>
                   <span className="mt-1 block">
                     {item.reason}

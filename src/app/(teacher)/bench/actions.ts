@@ -4,7 +4,14 @@ import { z } from 'zod';
 import { fail, type Result } from '@/core/issue';
 import { close, readRecipe } from '@/core/recipe';
 import { idSchema, type ProgramId, type SavedExercise } from '@/core/studio';
-import { addItem, archiveExercise, createProgram, saveExercise } from '@/server';
+import {
+  addItem,
+  archiveExercise,
+  createProgram,
+  findTwins,
+  getExercise,
+  saveExercise,
+} from '@/server';
 import { teacherVisit } from '../../viewer';
 
 const saveSchema = z.object({
@@ -48,4 +55,16 @@ export async function addToProgram(
   if (!made.ok) return made;
   const added = addItem(context, viewer, made.value, exercise.data);
   return added.ok ? made : added;
+}
+
+/** A saved exercise, to be put behind another one. */
+export async function open(id: unknown): Promise<Result<SavedExercise>> {
+  const { context, viewer } = await teacherVisit();
+  return getExercise(context, viewer, idSchema<'exercise'>().parse(id));
+}
+
+/** Saved exercises that sound like this one, by its shape. */
+export async function twins(shape: unknown): Promise<Result<readonly SavedExercise[]>> {
+  const { context, viewer } = await teacherVisit();
+  return findTwins(context, viewer, z.string().max(100_000).parse(shape));
 }

@@ -3,10 +3,11 @@ import type { Issue } from '@/core/issue';
 import { blankRecipe, readLink } from '@/core/recipe';
 import { parseId } from '@/core/studio';
 import { bpm, parseBpm } from '@/core/time';
-import { getExercise, listPrograms } from '@/server';
+import { FULL_KIT } from '@/core/kit';
+import { getExercise, listExercises, listMaterials, listPrograms, listRoster } from '@/server';
 import { Bench, type Draft } from '@/ui/bench';
 import { teacherVisit } from '../../viewer';
-import { addToProgram, archive, save } from './actions';
+import { addToProgram, archive, open, save, twins } from './actions';
 
 export const metadata: Metadata = { title: 'Bench' };
 
@@ -38,6 +39,9 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   const tempo = parseBpm(text('t') || '80');
   if (!tempo.ok) issues.push(...tempo.issues);
   const programs = listPrograms(context, viewer);
+  const own = listMaterials(context, viewer);
+  const roster = listRoster(context, viewer);
+  const exercises = listExercises(context, viewer);
   return (
     <Bench
       key={`${text('x')} ${text('r')}`}
@@ -46,7 +50,17 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
       tempo={tempo.ok ? tempo.value : bpm(80)}
       issues={issues}
       programs={programs.ok ? programs.value : []}
-      actions={{ save, archive, addToProgram }}
+      own={own.ok ? own.value : []}
+      students={(roster.ok ? roster.value : []).map(({ id: student, name, kit }) => ({
+        id: student,
+        name,
+        kit: kit ?? FULL_KIT,
+      }))}
+      exercises={(exercises.ok ? exercises.value : []).map(({ id: one, name }) => ({
+        id: one,
+        name,
+      }))}
+      actions={{ save, archive, addToProgram, open, twins }}
     />
   );
 }

@@ -1,10 +1,12 @@
 import type { Metadata } from 'next';
+import type { KitProfile } from '@/core/kit';
 import { parseId, type ProgramId } from '@/core/studio';
 import { getRecord, listPrograms } from '@/server';
 import { Record } from '@/ui/students';
 import { found, idOr404 } from '../../../found';
 import { teacherVisit } from '../../../viewer';
 import { give } from '../../programs/actions';
+import { setStudentKit } from '../actions';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -25,5 +27,16 @@ export default async function StudentPage(params: Params) {
     'use server';
     return give(program, id);
   }
-  return <Record record={record} programs={found(listPrograms(context, viewer))} give={giveHere} />;
+  async function setKitHere(kit: KitProfile) {
+    'use server';
+    return setStudentKit(id, kit);
+  }
+  return (
+    <Record
+      record={record}
+      programs={found(listPrograms(context, viewer))}
+      give={giveHere}
+      setKit={setKitHere}
+    />
+  );
 }

@@ -1,0 +1,83 @@
+import type { Stroke } from '../pattern';
+import type { Exercise } from '../recipe';
+import { wrap } from '../time';
+import { instantsOf } from './instants';
+
+/** How two exercises are one and the same. `limbs`: the same sound, played by other limbs. */
+export interface Disguise {
+  readonly kind: 'same' | 'rotated' | 'limbs';
+  /** Ticks that the other one lies later, within its cycle. */
+  readonly laterTicks: number;
+}
+
+type Sameness = 'limbs' | 'sound';
+
+/** A text that is equal for exercises that are equal up to where they begin: with limbs, or only
+ * as they sound. A repeated part counts once.
+ * @example shapeKey of x-x- and -x-x // => the same */
+export function shapeKey(exercise: Exercise, of: Sameness): string {
+  const events = eventsOf(exercise, of);
+  if (events.length === 0) return '';
+  const start = leastRotation(events);
+  const turned = [...events.slice(start), ...events.slice(0, start)];
+  return partOf(turned).join(' ');
+}
+
+/** Whether one exercise is the other in disguise; null where it is not. */
+export function disguiseOf(one: Exercise, other: Exercise): Disguise | null {
+  for (const of of ['limbs', 'sound'] as const) {
+    const key = shapeKey(one, of);
+    if (key === '' || key !== shapeKey(other, of)) continue;
+    const [from, to] = [one, other].map((exercise) => {
+      const place = leastRotation(eventsOf(exercise, of));
+      return instantsOf(exercise)[place]?.at ?? 0;
+    });
+    const part = one.cycleTicks / repeatsOf(eventsOf(one, of));
+    const laterTicks = Math.round(wrap((to ?? 0) - (from ?? 0), part));
+    const kind = of === 'sound' ? 'limbs' : laterTicks === 0 ? 'same' : 'rotated';
+    return { kind, laterTicks };
+  }
+  return null;
+}
+
+/** What happens at each instant, and how long until the next, over the seam. */
+function eventsOf(exercise: Exercise, of: Sameness): readonly string[] {
+  const instants = instantsOf(exercise);
+  return instants.map(({ at, strokes }, index) => {
+    const next = instants[index + 1]?.at ?? (instants[0]?.at ?? 0) + exercise.cycleTicks;
+    const says = strokes.map((stroke) => sayStroke(stroke, of)).sort();
+    return `${says.join('+')}:${next - at}`;
+  });
+}
+
+function sayStroke({ limb, voice, dynamic, ornament }: Stroke, of: Sameness): string {
+  return `${of === 'limbs' ? limb : ''}/${voice}/${dynamic}/${ornament ?? ''}`;
+}
+
+/** Where the rotation begins that sorts first. */
+function leastRotation(items: readonly string[]): number {
+  const count = items.length;
+  let best = 0;
+  for (let start = 1; start < count; start += 1) {
+    for (let index = 0; index < count; index += 1) {
+      const a = items[(start + index) % count] ?? '';
+      const b = items[(best + index) % count] ?? '';
+      if (a < b) best = start;
+      if (a !== b) break;
+    }
+  }
+  return best;
+}
+
+function repeatsOf(items: readonly string[]): number {
+  const count = items.length;
+  for (let length = 1; length < count; length += 1) {
+    if (count % length !== 0) continue;
+    if (items.every((item, index) => item === items[index % length])) return count / length;
+  }
+  return 1;
+}
+
+function partOf(items: readonly string[]): readonly string[] {
+  return items.slice(0, items.length / repeatsOf(items));
+}

@@ -1,0 +1,271 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import {
+  metricalWeight,
+  parseMeter,
+  quarters,
+  SYLLABLES,
+  countMark,
+  noteWords,
+  slotTicks,
+} from '../time';
+import { at, exerciseOf, type Part } from './analysis.fixture';
+import {
+  countStrings,
+  cuesOf,
+  derive,
+  difficultyParts,
+  difficultyPoints,
+  disguiseOf,
+  feltPulses,
+  metricalComplexity,
+  shapeKey,
+  syncopationOf,
+  travelOf,
+} from '.';
+
+const fourFour = must(parseMeter('4/4'));
+const SIXTEENTH = slotTicks('16');
+
+function hits(grid: string): number[] {
+  return [...grid].flatMap((mark, slot) => (mark === 'x' ? [slot] : []));
+}
+
+describe('metricalWeight', () => {
+  it('4/4 in 16ths has the weights of Longuet-Higgins & Lee 1984', () => {
+    const weights = Array.from({ length: 16 }, (_, slot) =>
+      metricalWeight(slot * SIXTEENTH, fourFour),
+    );
+    expect(weights).toEqual([0, -4, -3, -4, -2, -4, -3, -4, -1, -4, -3, -4, -2, -4, -3, -4]);
+  });
+
+  it('6/8 has two dotted beats, 7/8 its groups', () => {
+    const eighths = (meter: string, count: number) =>
+      Array.from({ length: count }, (_, slot) =>
+        metricalWeight(slot * slotTicks('8'), must(parseMeter(meter))),
+      );
+    expect(eighths('6/8', 6)).toEqual([0, -3, -3, -1, -3, -3]);
+    expect(eighths('7/8', 7)).toEqual([0, -3, -1, -3, -1, -3, -3]);
+  });
+});
+
+describe('metricalComplexity', () => {
+  it.each([
+    ['shiko', 'x---x-x---x-x---', 2],
+    ['son', 'x--x--x---x-x---', 4],
+    ['rumba', 'x--x---x--x-x---', 5],
+    ['gahu', 'x--x--x---x---x-', 5],
+    ['soukous', 'x--x--x---xx----', 6],
+    ['bossa', 'x--x--x---x--x--', 6],
+  ])('%s %s is %i (Toussaint 2002, from memory)', (_, grid, value) => {
+    expect(metricalComplexity(hits(grid), SIXTEENTH, fourFour)).toBe(value);
+  });
+});
+
+describe('syncopationOf, after Longuet-Higgins & Lee 1984 (worked by hand)', () => {
+  it.each([
+    ['xxxx', '4', 0],
+    ['-x-x-x-x', '8', 7],
+    ['x--x--x---x-x---', '16', 4],
+  ] as const)('%s in %s is %i', (grid, slot, value) => {
+    const exercise = exerciseOf([['RF', 'bass', slot, grid]]);
+    expect(syncopationOf(exercise)[0]?.value).toBe(value);
+  });
+});
+
+describe('disguiseOf', () => {
+  const line = (grid: string, limb: Part[0] = 'LH') =>
+    exerciseOf([
+      ['RH', 'ride', '8', 'xxxxxxxx'],
+      [limb, limb === 'LH' ? 'snare' : 'snare', '8', grid],
+    ]);
+
+  it('names a rotation and how far it is', () => {
+    expect(disguiseOf(line('x---x---'), line('-x---x--'))).toEqual({
+      kind: 'rotated',
+      laterTicks: quarters(1, 2),
+    });
+    expect(disguiseOf(line('x-------'), line('x-x-----'))).toBeNull();
+  });
+
+  it('names equal sound with other limbs', () => {
+    const one = exerciseOf([['RH', 'snare', '8', 'x---x---']]);
+    const other = exerciseOf([['LH', 'snare', '8', 'x---x---']]);
+    expect(disguiseOf(one, other)?.kind).toBe('limbs');
+    expect(disguiseOf(one, one)?.kind).toBe('same');
+  });
+
+  it('every rotation has one shape; a change of one note has another', () => {
+    fc.assert(
+      fc.property(fc.stringMatching(/^[x-]{8}$/), fc.integer({ min: 0, max: 7 }), (grid, by) => {
+        if (!grid.includes('x')) return;
+        const turned = grid.slice(by) + grid.slice(0, by);
+        const key = (text: string) => shapeKey(exerciseOf([['LH', 'snare', '8', text]]), 'limbs');
+        expect(key(turned)).toBe(key(grid));
+        const flipped = (grid[0] === 'x' ? '-' : 'x') + grid.slice(1);
+        if (hits(flipped).length > 0 && hits(grid).length % hits(flipped).length !== 0) {
+          expect(key(flipped)).not.toBe(key(grid));
+        }
+      }),
+    );
+  });
+
+  it('two colours of length 8 have 36 necklaces (Burnside)', () => {
+    const keys = new Set<string>();
+    for (let bits = 0; bits < 256; bits += 1) {
+      const grid = bits.toString(2).padStart(8, '0').replaceAll('1', 'x').replaceAll('0', 'g');
+      const layer = exerciseOf([['LH', 'snare', '8', grid]]);
+      const whole = layer.strokes.length === 8 ? shapeKey(layer, 'limbs') : '';
+      keys.add(whole);
+    }
+    expect(keys.size).toBe(36);
+  });
+});
+
+describe('feltPulses and travelOf', () => {
+  it('every 2nd triplet at 100 feels like 150: three felt bars are two real ones', () => {
+    const exercise = exerciseOf([['RF', 'bass', '8t', 'x-']]);
+    expect(feltPulses(exercise, at(100, exercise))).toEqual([
+      { limb: 'RF', ratio: [3, 2], bpm: 150 },
+    ]);
+    expect(feltPulses(exerciseOf([['RF', 'bass', '8', 'x-']]), at(100, exercise))).toEqual([]);
+  });
+
+  it('two quarters at 70 are 1714 ms to get from ride to snare', () => {
+    const exercise = exerciseOf([
+      ['RH', 'ride', '4', 'x---'],
+      ['RH', 'snare', '4', '--x-'],
+    ]);
+    const [travel] = travelOf(exercise, at(70, exercise));
+    expect(travel?.moves).toBe(2);
+    expect(Math.round(travel?.shortest.ms ?? 0)).toBe(1714);
+  });
+});
+
+describe('cuesOf', () => {
+  it('names at most three, the seam first', () => {
+    const exercise = exerciseOf([
+      ['RH', 'ride', '8', 'x-xxx-xx'],
+      ['LH', 'snare', '16', 'x--X-----------x'],
+      ['RF', 'bass', '4', 'xxxx'],
+    ]);
+    const cues = cuesOf(exercise, at(120, exercise));
+    expect(cues.map((cue) => cue.kind)).toEqual(['seam', 'accent', 'unison']);
+    expect(cues[1]?.says).toBe('The accent on a of 1 tends to creep back to the beat.');
+  });
+
+  it('a foot right before a hand tends to follow it', () => {
+    const exercise = exerciseOf([
+      ['LH', 'snare', '8', 'xxxxxxxx'],
+      ['RF', 'bass', '16', '-x-x-x-x-x-x-x-x'],
+    ]);
+    expect(cuesOf(exercise, at(80, exercise))[0]?.says).toBe(
+      'The right foot tends to follow the left hand: keep its notes apart.',
+    );
+  });
+
+  it('few notes get rushed', () => {
+    const exercise = exerciseOf([['RF', 'bass', '4', 'x-x-']]);
+    expect(cuesOf(exercise, at(60, exercise)).map((cue) => cue.kind)).toEqual(['bare']);
+  });
+});
+
+describe('difficulty follows orderings of common practice (no source)', () => {
+  const HATS: Part = ['RH', 'hat', '8', 'xxxxxxxx'];
+  const BACK: Part = ['LH', 'snare', '4', '-x-x'];
+  const ONES: Part = ['RF', 'bass', '4', 'x-x-'];
+  const points = (...parts: Part[]) => {
+    const exercise = exerciseOf(parts);
+    return difficultyPoints(difficultyParts(exercise, at(80, exercise)));
+  };
+  const ornamented = (grid: string, ornament: 'diddle' | 'flam' | null) => {
+    const note = { at: 0, limb: 'LH', voice: 'snare' } as const;
+    const edits = ornament
+      ? [{ from: note, to: { ...note, dynamic: 'normal' as const, ornament } }]
+      : [];
+    const changes = [{ kind: 'hand' as const, length: quarters(4), edits }];
+    const exercise = exerciseOf([['LH', 'snare', '8', grid]], { changes });
+    return difficultyPoints(difficultyParts(exercise, at(80, exercise)));
+  };
+
+  it('hats alone < with one more limb < all', () => {
+    expect(points(HATS)).toBeLessThan(points(HATS, BACK));
+    expect(points(HATS, BACK)).toBeLessThan(points(HATS, BACK, ONES));
+  });
+
+  it('an extra bass drum under a hat < between hats', () => {
+    const under = points(HATS, BACK, ['RF', 'bass', '16', 'x---x---x-------']);
+    const between = points(HATS, BACK, ['RF', 'bass', '16', 'x----x--x-------']);
+    expect(under).toBeLessThan(between);
+  });
+
+  it('straight ride < with skip note; skeleton < with diddles < with grace notes', () => {
+    expect(points(['RH', 'ride', '4', 'xxxx'])).toBeLessThan(
+      points(['RH', 'ride', '8', 'x-xxx-xx']),
+    );
+    expect(ornamented('x-x-x-x-', null)).toBeLessThan(ornamented('x-x-x-x-', 'diddle'));
+    expect(ornamented('x-x-x-x-', 'diddle')).toBeLessThan(ornamented('x-x-x-x-', 'flam'));
+  });
+});
+
+describe('derivations', () => {
+  it('show the sum behind the cycle and the seam', () => {
+    const exercise = exerciseOf([['RH', 'snare', '16', 'x--']]);
+    expect(derive('cycle', exercise, at(60, exercise))).toEqual([
+      'The bar: 4 beats',
+      'parts: 0.75 beats',
+      'All begin together again after 12 beats, the least that all divide.',
+      '12 beats ÷ 4 beats = 3 bars',
+      'Seam: 0.75 of a beat × 60000 ÷ 60 = 750 ms',
+    ]);
+  });
+
+  it('show slots and syllables, instants, strokes a second', () => {
+    const exercise = exerciseOf([
+      ['RF', 'bass', '8', 'x--x----'],
+      ['LH', 'snare', '4', 'x---'],
+    ]);
+    expect(derive('count', exercise, at(60, exercise))[0]).toBe(
+      'L: slots of quarters in bar 1, from 0: 0 = 1',
+    );
+    expect(derive('composite', exercise, at(60, exercise))).toEqual(['1: L + K = T', '& of 2: K']);
+    expect(derive('together', exercise, at(60, exercise))[2]).toBe(
+      '3 − 2 = 1 strokes meet another.',
+    );
+    expect(derive('load', exercise, at(60, exercise))).toContain(
+      'K: 2 strokes ÷ 4 s = 0.5 a second',
+    );
+    expect(derive('syncopation', exercise, at(60, exercise)).at(-1)).toBe('right foot: 2 in all');
+    expect(derive('difficulty', exercise, at(60, exercise)).at(-1)).toMatch(/^Sum /);
+    expect(derive('motions', exercise, at(60, exercise))[0]).toBe(
+      'L on 1: normal, next normal = full',
+    );
+  });
+});
+
+describe('counting systems and note names (common practice, no source)', () => {
+  it.each([
+    ['english', '1 & 3 &', '1 trip let'],
+    ['german', '1 und 3 und', '1 tri ole'],
+    ['takadimi', 'ta di ta di', 'ta ki da'],
+  ] as const)('%s', (id, eighths, triplets) => {
+    const exercise = exerciseOf([['RF', 'bass', '8', 'xx--xx--']]);
+    expect(countStrings(exercise, SYLLABLES[id])[0]?.bars[0]).toBe(eighths);
+    const said = [0, 1, 2].map(
+      (slot) => countMark(slot * slotTicks('8t'), fourFour, SYLLABLES[id]).text,
+    );
+    expect(said.join(' ')).toBe(triplets);
+  });
+
+  it.each([
+    ['swung 8ths 2:1', 'swung quavers 2:1'],
+    ['line one 16th later', 'line one semiquaver later'],
+    ['8th triplets', 'quaver triplets'],
+    ['Bar 1 holds 3 quarters, an 8th short', 'Bar 1 holds 3 crotchets, a quaver short'],
+    ['4/4, 128 bpm', '4/4, 128 bpm'],
+  ])('%s is %s in British names', (american, british) => {
+    expect(noteWords(american, 'british')).toBe(british);
+    expect(noteWords(american, 'american')).toBe(american);
+  });
+});

@@ -1,0 +1,61 @@
+import { isHand, mirrorHand, mirrorLimb, type Limb } from '../kit';
+import type { Stroke } from '../pattern';
+import { joinEdit, type EditedStroke, type HandEdit, type StrokePlace } from '../transform';
+import type { Exercise } from './exercise';
+import type { ClosedRecipe } from './schema';
+
+/** What a hand does to a stroke that is seen; null takes it away, or adds one where there is none. */
+export interface SeenEdit {
+  readonly from: Stroke | null;
+  readonly to: EditedStroke | null;
+}
+
+/** The recipe with edits made on what is seen. What is seen stands on the player's kit: the edits
+ * are kept as the recipe is written, so that they follow to another kit. Edits in a row are one
+ * change; a change that undoes itself goes. */
+export function editByHand(
+  recipe: ClosedRecipe,
+  exercise: Exercise,
+  edits: readonly SeenEdit[],
+): ClosedRecipe {
+  const length = exercise.cycleTicks;
+  const last = recipe.changes.at(-1);
+  const joins = last?.kind === 'hand' && last.length === length;
+  const before: readonly HandEdit[] = joins ? last.edits : [];
+  const after = edits.reduce((all, edit) => joinEdit(all, asWritten(edit, recipe)), before);
+  const rest = joins ? recipe.changes.slice(0, -1) : recipe.changes;
+  const change = { kind: 'hand' as const, length, edits: after.map(plain) };
+  return { ...recipe, changes: after.length === 0 ? rest : [...rest, change] };
+}
+
+function plain({ from, to }: HandEdit) {
+  return { from: from && { ...from }, to: to && { ...to } };
+}
+
+function asWritten({ from, to }: SeenEdit, recipe: ClosedRecipe): HandEdit {
+  const limbOf = (limb: Limb) => writtenLimb(limb, recipe);
+  const place: StrokePlace | null = from && {
+    at: from.at,
+    limb: from.written?.limb ?? from.limb,
+    voice: from.written?.voice ?? from.voice,
+  };
+  if (!to) return { from: place, to: null };
+  const limb = from && to.limb === from.limb ? (place?.limb ?? to.limb) : limbOf(to.limb);
+  const voice = from && to.voice === from.voice ? (place?.voice ?? to.voice) : to.voice;
+  return { from: place, to: { ...to, limb, voice } };
+}
+
+/** The limb on a right-handed kit that this player's limb stands for. */
+function writtenLimb(limb: Limb, recipe: ClosedRecipe): Limb {
+  const { handedness } = recipe.kit.content;
+  if (handedness === 'mirrored') return mirrorLimb(limb);
+  return handedness === 'right' || !isHand(limb) ? limb : mirrorHand(limb);
+}
+
+/** How many strokes were changed by hand. */
+export function strokesByHand(recipe: Pick<ClosedRecipe, 'changes'>): number {
+  return recipe.changes.reduce(
+    (sum, change) => sum + (change.kind === 'hand' ? change.edits.length : 0),
+    0,
+  );
+}

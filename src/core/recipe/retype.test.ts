@@ -1,0 +1,114 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { countStrings, lineReading, spokenComposite } from '../analysis';
+import { issueText, must } from '../issue';
+import { compositeReadings } from '../sticking';
+import { parseMeter } from '../time';
+import {
+  blankRecipe,
+  expand,
+  retypeComposite,
+  retypeCount,
+  retypeLine,
+  startOf,
+  toggleOstinato,
+  type ClosedRecipe,
+} from '.';
+
+const fourFour = must(parseMeter('4/4'));
+const rock = toggleOstinato(blankRecipe(), 'rock-8ths');
+
+function withLine(text: string, as: ClosedRecipe['as']): ClosedRecipe {
+  return { ...blankRecipe(), play: { content: { text } }, as };
+}
+
+describe('a count typed where it stands', () => {
+  it('is what the limb then plays, and reads back as typed', () => {
+    const read = must(retypeCount(rock, must(expand(rock)), 'RF', '1 &'));
+    const exercise = must(expand(read[0]?.recipe ?? rock));
+    const said = countStrings(exercise).find((one) => one.limb === 'RF')?.bars;
+    expect(said).toEqual(['1 &']);
+    expect(read.length).toBeGreaterThan(1);
+  });
+
+  it('gives back any count of 8ths of the bass drum', () => {
+    fc.assert(
+      fc.property(fc.subarray(['1', '2', '3', '4'], { minLength: 1 }), (beats) => {
+        const text = beats.map((beat, index) => (index % 2 ? beat : `${beat} &`)).join(' ');
+        const read = must(retypeCount(rock, must(expand(rock)), 'RF', text));
+        const said = read.map(({ recipe }) => {
+          const found = countStrings(must(expand(recipe))).find((one) => one.limb === 'RF');
+          return found?.bars[0];
+        });
+        expect(said).toContain(text);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('with too many bars says how many there are', () => {
+    const read = retypeCount(rock, must(expand(rock)), 'RF', '1 | 2 | 3');
+    expect(read.ok ? [] : read.issues.map(issueText)).toEqual([
+      '3 bars are counted, but there are 1. Type one bar, or all of them with | between.',
+    ]);
+  });
+});
+
+describe('compositeReadings', () => {
+  it('T L R L is 2 against 3: quarters against quarter triplets', () => {
+    const [first] = compositeReadings('TLRL', fourFour);
+    expect(first).toMatchObject({ sticking: 'T-LRL-', slot: '8t' });
+  });
+
+  it('with the skip note T L R L R', () => {
+    const readings = compositeReadings('TLRLR', fourFour);
+    expect(readings.map((one) => one.sticking)).toContain('T-LRLR');
+  });
+
+  it('composites 3:2 = 2 1 1 2 and 4:3 = 3 1 2 2 1 3 (common practice, no source)', () => {
+    const gaps = (sticking: string) => {
+      const places = [...sticking].flatMap((letter, slot) => (letter === '-' ? [] : [slot]));
+      return places.map((place, index) => (places[index + 1] ?? sticking.length) - place);
+    };
+    expect(gaps(compositeReadings('TLRL', fourFour)[0]?.sticking ?? '')).toEqual([2, 1, 1, 2]);
+    const four = compositeReadings('TRLRLR', fourFour).find((one) => one.sticking.length === 12);
+    expect(gaps(four?.sticking ?? '')).toEqual([3, 1, 2, 2, 1, 3]);
+  });
+
+  it('every reading reads back as typed', () => {
+    fc.assert(
+      fc.property(fc.stringMatching(/^T[RLT]{1,5}$/), (letters) => {
+        for (const { recipe } of must(retypeComposite(blankRecipe(), fourFour, letters))) {
+          const exercise = must(expand(recipe));
+          const said = spokenComposite(exercise, ['RH', 'LH']).replaceAll(' ', '');
+          expect(said.startsWith(letters)).toBe(true);
+          expect(said.replaceAll(letters, '')).toBe('');
+        }
+      }),
+    );
+  });
+});
+
+describe('what the line became, typed anew', () => {
+  it('letters of voices change what each note sounds', () => {
+    const recipe = withLine('4. 4 8 4', startOf('short-long'));
+    const exercise = must(expand(recipe));
+    expect(lineReading(exercise)).toBe('K K S K');
+    const [read] = must(retypeLine(recipe, exercise, 'K S S T1'));
+    expect(lineReading(must(expand(read?.recipe ?? recipe)))).toBe('K S S T1');
+  });
+
+  it('letters that do not match the notes are refused, saying how many there are', () => {
+    const recipe = withLine('4. 4 8 4', startOf('short-long'));
+    const read = retypeLine(recipe, must(expand(recipe)), 'K S');
+    expect(read.ok ? [] : read.issues.map(issueText)).toEqual([
+      '2 letters for 4 notes. Type one for each note of the line.',
+    ]);
+  });
+
+  it('a sticking takes the place of the line', () => {
+    const recipe = withLine('4. 4 8 4', startOf('phrase-cells'));
+    const [read] = must(retypeLine(recipe, must(expand(recipe)), 'RLLK RLLK'));
+    expect(lineReading(must(expand(read?.recipe ?? recipe)))).toBe('RLLK RLLK');
+  });
+});

@@ -1,0 +1,8 @@
+export { compositeReadings } from './composite';
+export { fittings, nextLead } from './fit';
+export { limbsOfLetter, looksSticking, mirrorLetters, ornamentMark, parsePhrase } from './parse';
+export { stickingLayer, stickingStart } from './play';
+export type { CompositeReading } from './composite';
+export type { Fitting, Lead } from './fit';
+export type { StickingPhrase, StickingSlot } from './parse';
+export type { Sticking } from './play';

@@ -1,0 +1,132 @@
+import { ok, type Result } from '../issue';
+import type { Limb, VoiceId } from '../kit';
+import { inTimeOrder, type Dynamic, type Layer, type Stroke } from '../pattern';
+import { beats, barTicks, tick, type Meter, type SubdivisionId } from '../time';
+import { fitted, nextLead } from './fit';
+import {
+  limbsOfLetter,
+  mirrorLetters,
+  ornamentMark,
+  parsePhrase,
+  type StickingSlot,
+} from './parse';
+
+/** A sticking to be played: cells in slots, what each limb sounds, and how it meets the bar. */
+export interface Sticking {
+  readonly name?: string;
+  /** `RLL RLL RLRR`; see `parsePhrase`. */
+  readonly sticking: string;
+  readonly slot: SubdivisionId;
+  readonly voices: Readonly<Record<Limb, VoiceId>>;
+  /** What is accented where the sticking itself marks nothing: the first stroke of each cell, bar
+   * or beat, or nothing. */
+  readonly accents: 'cells' | 'bars' | 'beats' | 'none';
+  /** What the other strokes are. */
+  readonly soft: Dynamic;
+  /** Null plays the full cycle over the bar line; else so many bars are filled. */
+  readonly bars: number | null;
+  /** Fills what whole repeats leave of the bars. */
+  readonly ending: string;
+  /** `hand over`: each time round is led by the hand that follows naturally. */
+  readonly sides: 'written' | 'hand over';
+}
+
+/** A sticking as it is first typed: 16ths on the snare, each cell accented, the full cycle. */
+export function stickingStart(sticking: string): Sticking {
+  return {
+    sticking,
+    slot: '16',
+    voices: { RH: 'snare', LH: 'snare', RF: 'bass', LF: 'hat-foot' },
+    accents: 'cells',
+    soft: 'tap',
+    bars: null,
+    ending: '',
+    sides: 'written',
+  };
+}
+
+/** A sticking as a layer. Its length is the phrase's own, or the bars it is fitted to, twice that
+ * where it hands over to the other side.
+ * @returns issues `sticking-token`, `ending-length` */
+export function stickingLayer(sticking: Sticking, meter: Meter): Result<Layer> {
+  const phrase = parsePhrase(sticking.sticking, sticking.slot);
+  if (!phrase.ok) return phrase;
+  const once =
+    sticking.bars === null
+      ? ok(phrase.value.slots)
+      : fitted(phrase.value, sticking.ending, sticking.bars, meter);
+  if (!once.ok) return once;
+  const slots = sticking.sides === 'written' ? once.value : bothSides(once.value);
+  const length = slots.reduce((sum, one) => sum + one.ticks, 0);
+  return ok({
+    role: 'line',
+    name: sticking.name ?? sticking.sticking,
+    lengthTicks: tick(length),
+    strokes: strokesOf(slots, sticking, meter),
+  });
+}
+
+/** The phrase, and after it the mirrored one where the other hand has the lead by then. */
+function bothSides(slots: readonly StickingSlot[]): readonly StickingSlot[] {
+  const letters = slots.map((one) => one.letter).join('');
+  const first = [...letters].find((letter) => letter === 'R' || letter === 'L');
+  const next = nextLead(letters);
+  if (next === null || next === first) return slots;
+  const cells = (slots.at(-1)?.cell ?? 0) + 1;
+  const other = slots.map((one) => ({
+    ...one,
+    letter: mirrorLetters(one.letter),
+    cell: one.cell + cells,
+  }));
+  return [...slots, ...other];
+}
+
+function strokesOf(
+  slots: readonly StickingSlot[],
+  sticking: Sticking,
+  meter: Meter,
+): readonly Stroke[] {
+  const words = new Map<number, string>();
+  for (const one of slots) words.set(one.cell, (words.get(one.cell) ?? '') + write(one));
+  const accented = accentPlaces(sticking.accents, meter);
+  const started = new Set<number>();
+  const strokes: Stroke[] = [];
+  let at = 0;
+  let cellStart = 0;
+  const marked = slots.some((one) => one.accent);
+  for (const { letter, ornament, accent: mark, ticks, cell: onset, index } of slots) {
+    if (index === 0) cellStart = at;
+    const cell = words.get(onset) ?? letter;
+    for (const limb of limbsOfLetter(letter)) {
+      const leads = !started.has(onset);
+      const ruled = sticking.accents === 'cells' ? leads : accented(at);
+      const accent = marked ? mark : ruled;
+      const offset = tick(at - cellStart);
+      strokes.push({
+        at: tick(at),
+        limb,
+        voice: /[rl]/.test(letter) ? 'bass' : sticking.voices[limb],
+        dynamic: accent ? 'accent' : sticking.soft,
+        ...(ornament ? { ornament } : {}),
+        from:
+          index === 0
+            ? { source: 'line', onset, cell }
+            : { source: 'fill', onset, cell, index, offset },
+      });
+    }
+    if (limbsOfLetter(letter).length > 0) started.add(onset);
+    at += ticks;
+  }
+  return strokes.sort(inTimeOrder);
+}
+
+function write({ letter, ornament, accent }: StickingSlot): string {
+  return `${accent ? '>' : ''}${ornament ? ornamentMark(ornament) : ''}${letter}`;
+}
+
+function accentPlaces(accents: Sticking['accents'], meter: Meter): (at: number) => boolean {
+  const bar = barTicks(meter);
+  const on = new Set<number>(beats(meter).map((beat) => beat.at));
+  if (accents === 'bars') return (at) => at % bar === 0;
+  return accents === 'beats' ? (at) => on.has(at % bar) : () => false;
+}

@@ -1,0 +1,85 @@
+import type { Limb, VoiceId } from '../kit';
+import { inTimeOrder, type Dynamic, type Layer, type Ornament, type Stroke } from '../pattern';
+import { tick, type Tick } from '../time';
+import { addStrokes } from './add';
+
+/** Names one stroke: no limb has two on one voice at one instant. */
+export interface StrokePlace {
+  readonly at: number;
+  readonly limb: Limb;
+  readonly voice: VoiceId;
+}
+
+/** What a hand edit makes of a place. */
+export interface EditedStroke extends StrokePlace {
+  readonly dynamic: Dynamic;
+  readonly ornament: Ornament | null;
+}
+
+/** One edit: from nothing to a stroke adds it, from a stroke to nothing takes it away, else the
+ * stroke becomes another one. */
+export interface HandEdit {
+  readonly from: StrokePlace | null;
+  readonly to: EditedStroke | null;
+}
+
+export interface Edited {
+  readonly layers: readonly Layer[];
+  /** Edits whose stroke is not there any more. */
+  readonly stale: number;
+}
+
+/** Applies edits made by hand, at every repeat of the length they were made in.
+ * @param layers all of one length  @param lengthTicks length that the edits were made in */
+export function editStrokes(
+  layers: readonly Layer[],
+  edits: readonly HandEdit[],
+  lengthTicks: Tick,
+  name: string,
+): Edited {
+  const length = layers[0]?.lengthTicks ?? lengthTicks;
+  const repeats = length % lengthTicks === 0 ? length / lengthTicks : 1;
+  const changed = new Map<string, EditedStroke | null>();
+  const added: Stroke[] = [];
+  for (let pass = 0; pass < repeats; pass += 1) {
+    const later = pass * lengthTicks;
+    for (const { from, to } of edits) {
+      const moved = to && { ...to, at: to.at + later };
+      if (from) changed.set(key({ ...from, at: from.at + later }), moved);
+      else if (moved && moved.at < length) added.push(strokeOf(moved));
+    }
+  }
+  const found = new Set<string>();
+  const edited = layers.map((layer): Layer => {
+    const strokes = layer.strokes.flatMap((stroke): Stroke[] => {
+      const change = changed.get(key(stroke));
+      if (change === undefined) return [stroke];
+      found.add(key(stroke));
+      return change && change.at < length ? [{ ...strokeOf(change), from: stroke.from }] : [];
+    });
+    return { ...layer, strokes: strokes.sort(inTimeOrder) };
+  });
+  return { layers: addStrokes(edited, name, added), stale: changed.size - found.size };
+}
+
+function strokeOf({ at, limb, voice, dynamic, ornament }: EditedStroke): Stroke {
+  const plain = { at: tick(at), limb, voice, dynamic } as const;
+  const from = { source: 'added', by: 'hand' } as const;
+  return ornament ? { ...plain, ornament, from } : { ...plain, from };
+}
+
+/** Adds an edit to those that were made before: edits of one stroke become one, and what undoes
+ * itself goes.
+ * @example added, then taken away // => no edit */
+export function joinEdit(edits: readonly HandEdit[], edit: HandEdit): readonly HandEdit[] {
+  const { from, to } = edit;
+  const before = from && edits.find((one) => one.to && key(one.to) === key(from));
+  if (!before) return [...edits, edit];
+  const rest = edits.filter((one) => one !== before);
+  if (before.from === null && to === null) return rest;
+  return [...rest, { from: before.from, to }];
+}
+
+function key({ at, limb, voice }: StrokePlace): string {
+  return `${at} ${limb} ${voice}`;
+}

@@ -1,0 +1,77 @@
+import { isHand, type Limb, type VoiceId } from '../kit';
+import { loopLayer, type Layer, type Stroke } from '../pattern';
+import { beats, tick, type Meter } from '../time';
+
+/** Notes that a rule can choose. `lone`: no other limb plays with it; `unisons`: one does. */
+export const CHOSEN_NOTES = [
+  'all',
+  'lone',
+  'unisons',
+  'accents',
+  'ghosts',
+  'on the beat',
+  'off the beat',
+] as const;
+export type ChosenNotes = (typeof CHOSEN_NOTES)[number];
+
+export interface Orchestration {
+  readonly notes: ChosenNotes;
+  /** Whose notes; null is both hands. */
+  readonly limb: Limb | null;
+  readonly to: VoiceId;
+  /** `second`: only every second time round, so the cycle doubles. */
+  readonly pass: 'every' | 'second';
+}
+
+/** Plays the chosen notes on another surface; limbs and dynamics stay.
+ * @param layers all of one length; `mine` tells which of them the rule is about
+ * @example lone left-hand notes to the floor tom */
+export function orchestrate(
+  layers: readonly Layer[],
+  rule: Orchestration,
+  mine: (layer: Layer) => boolean,
+  meter: Meter,
+): readonly Layer[] {
+  const length = layers[0]?.lengthTicks ?? 0;
+  const whole =
+    rule.pass === 'every'
+      ? layers
+      : layers.map((layer) => loopLayer(layer, tick(layer.lengthTicks * 2)));
+  const chosen = chooser(whole, rule.notes, meter);
+  return whole.map((layer) => {
+    if (!mine(layer)) return layer;
+    const strokes = layer.strokes.map((stroke) => {
+      const limb = rule.limb === null ? isHand(stroke.limb) : stroke.limb === rule.limb;
+      const pass = rule.pass === 'every' || stroke.at >= length;
+      return limb && pass && chosen(stroke) ? { ...stroke, voice: rule.to } : stroke;
+    });
+    return { ...layer, strokes };
+  });
+}
+
+function chooser(layers: readonly Layer[], notes: ChosenNotes, meter: Meter) {
+  const limbs = new Map<number, Set<Limb>>();
+  for (const { at, limb } of layers.flatMap((layer) => layer.strokes)) {
+    limbs.set(at, (limbs.get(at) ?? new Set()).add(limb));
+  }
+  const onBeat = new Set<number>(beats(meter).map((beat) => beat.at));
+  const bar = beats(meter).reduce((sum, beat) => sum + beat.ticks, 0);
+  return ({ at, dynamic }: Stroke): boolean => {
+    switch (notes) {
+      case 'all':
+        return true;
+      case 'lone':
+        return limbs.get(at)?.size === 1;
+      case 'unisons':
+        return (limbs.get(at)?.size ?? 0) > 1;
+      case 'accents':
+        return dynamic === 'accent';
+      case 'ghosts':
+        return dynamic === 'ghost';
+      case 'on the beat':
+        return onBeat.has(at % bar);
+      case 'off the beat':
+        return !onBeat.has(at % bar);
+    }
+  };
+}

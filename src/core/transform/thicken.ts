@@ -1,0 +1,69 @@
+import type { Limb, VoiceId } from '../kit';
+import { type Dynamic, type Layer, type Stroke } from '../pattern';
+import { beats, tick, wrap, type Meter, type Tick } from '../time';
+import { addStrokes } from './add';
+
+export interface Thickening {
+  /** What the added notes stand around: every accent, or every note of one voice. */
+  readonly around: 'accents' | VoiceId;
+  readonly side: 'before' | 'after' | 'both';
+  /** Notes on each side, >= 1. */
+  readonly count: number;
+  readonly to: { readonly limb: Limb; readonly voice: VoiceId };
+  readonly dynamic: Dynamic;
+}
+
+/** Adds notes next to anchors, over the seam too. An anchor itself is never added to, nor is a
+ * place where the adding limb already plays.
+ * @param slot distance of the notes from the anchor and from each other
+ * @example backbeat on 4 and 12 of 16, one snare before // => 3 and 11 */
+export function thicken(
+  layers: readonly Layer[],
+  rule: Thickening,
+  slot: Tick,
+  name: string,
+): readonly Layer[] {
+  const length = layers[0]?.lengthTicks ?? slot;
+  const all = layers.flatMap((layer) => layer.strokes);
+  const anchors = new Set(all.filter((stroke) => isAnchor(stroke, rule)).map(({ at }) => at));
+  const busy = new Set(all.filter(({ limb }) => limb === rule.to.limb).map(({ at }) => at));
+  const places = new Set<number>();
+  for (const anchor of anchors) {
+    for (let step = 1; step <= rule.count; step += 1) {
+      if (rule.side !== 'after') places.add(wrap(anchor - step * slot, length));
+      if (rule.side !== 'before') places.add(wrap(anchor + step * slot, length));
+    }
+  }
+  const added = [...places]
+    .filter((at) => !anchors.has(tick(at)) && !busy.has(tick(at)))
+    .map((at): Stroke => ({
+      at: tick(at),
+      ...rule.to,
+      dynamic: rule.dynamic,
+      from: { source: 'added', by: 'thicken' },
+    }));
+  return addStrokes(layers, name, added);
+}
+
+function isAnchor(stroke: Stroke, { around }: Thickening): boolean {
+  return around === 'accents' ? stroke.dynamic === 'accent' : stroke.voice === around;
+}
+
+/** What is kept of a limb that is thinned. */
+export const THINNINGS = ['accents', 'beats', 'every other'] as const;
+export type Thinning = (typeof THINNINGS)[number];
+
+/** Takes notes of one limb away around its anchors: all but the accents, all but those on the felt
+ * beats, or every other one from the second. */
+export function thin(layer: Layer, limb: Limb, keep: Thinning, meter: Meter): Layer {
+  const onBeat = new Set<number>(beats(meter).map((beat) => beat.at));
+  const bar = beats(meter).reduce((sum, beat) => sum + beat.ticks, 0);
+  let number = -1;
+  const strokes = layer.strokes.filter((stroke) => {
+    if (stroke.limb !== limb) return true;
+    number += 1;
+    if (keep === 'accents') return stroke.dynamic === 'accent';
+    return keep === 'beats' ? onBeat.has(stroke.at % bar) : number % 2 === 0;
+  });
+  return { ...layer, strokes };
+}

@@ -1,0 +1,39 @@
+'use client';
+
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { PLAIN_SPEECH, type Speech } from '@/core/studio';
+import { noteWords, ownSyllables, SYLLABLES, type Syllables } from '@/core/time';
+
+interface Spoken {
+  readonly speech: Speech;
+  /** Words with the studio's note names. */
+  readonly words: (text: string) => string;
+  readonly syllables: Syllables;
+}
+
+const SpeechContext = createContext<Spoken>(spokenOf(PLAIN_SPEECH));
+
+function spokenOf(speech: Speech): Spoken {
+  const { notes, syllables: chosen } = speech;
+  const own = typeof chosen === 'string' ? null : ownSyllables(chosen.sixteenths, chosen.triplets);
+  return {
+    speech,
+    words: (text) => noteWords(text, notes),
+    syllables: own ?? (typeof chosen === 'string' ? SYLLABLES[chosen] : SYLLABLES.english),
+  };
+}
+
+/** How the studio names note values and counts, for everything below. */
+export function SpeechProvider({ speech, children }: { speech: Speech; children: ReactNode }) {
+  const spoken = useMemo(() => spokenOf(speech), [speech]);
+  return <SpeechContext value={spoken}>{children}</SpeechContext>;
+}
+
+export function useSpeech(): Spoken {
+  return useContext(SpeechContext);
+}
+
+/** Words with the studio's note names, where a hook cannot be. */
+export function Words({ text }: { text: string }) {
+  return <>{useSpeech().words(text)}</>;
+}

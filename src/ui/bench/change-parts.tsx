@@ -1,0 +1,88 @@
+'use client';
+
+import { ToggleGroup } from 'radix-ui';
+import type { ReactNode } from 'react';
+import type { Assignment } from '@/core/interpret';
+import { LIMBS, type Limb } from '@/core/kit';
+import { DISPLACEMENT_SLOTS } from '@/core/recipe';
+import { subdivision, type SubdivisionId } from '@/core/time';
+import { AssignmentPhrase } from './phrase-parts';
+
+const SLOTS = Object.fromEntries(
+  DISPLACEMENT_SLOTS.map((id) => [id, subdivision(id).name]),
+) as Record<SubdivisionId, string>;
+
+export const LIMB_WORDS = Object.fromEntries(LIMBS.map((limb) => [limb, limb])) as Record<
+  Limb,
+  string
+>;
+
+export function Row({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="flex items-center gap-2">
+      <span className="label w-20 shrink-0">{label}</span>
+      <div className="flex min-w-0 flex-wrap items-center gap-1">{children}</div>
+    </div>
+  );
+}
+
+export function PlayedBy({
+  value,
+  onChange,
+}: {
+  value: Assignment;
+  onChange: (value: Assignment) => void;
+}) {
+  return (
+    <Row label="Add">
+      <AssignmentPhrase label="Added" value={value} onChange={onChange} />
+    </Row>
+  );
+}
+
+export function Slots({
+  value,
+  onChoose,
+}: {
+  value: SubdivisionId;
+  onChoose: (value: SubdivisionId) => void;
+}) {
+  return <Toggle label="Unit" bare options={SLOTS} value={value} onChoose={onChoose} />;
+}
+
+/** One of a few choices, all in sight. */
+export function Toggle<T extends string>({
+  label,
+  options,
+  value,
+  onChoose,
+  bare = false,
+}: {
+  label: string;
+  options: Readonly<Record<T, string>>;
+  value: T;
+  onChoose: (value: T) => void;
+  /** Without its label beside it. */
+  bare?: boolean;
+}) {
+  const group = (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={label}
+      value={value}
+      onValueChange={(next) => next && onChoose(next as T)}
+      className="flex flex-wrap rounded-sm border border-line"
+    >
+      {Object.entries<string>(options).map(([key, text]) => (
+        <ToggleGroup.Item
+          key={key}
+          value={key}
+          className="px-2 py-0.5 text-sm data-[state=on]:bg-ink data-[state=on]:text-paper"
+        >
+          {text}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+  return bare ? group : <Row label={label}>{group}</Row>;
+}

@@ -1,0 +1,113 @@
+import { sayChange, type Change } from '@/core/recipe';
+import type { Option } from '../base';
+
+const BASS = { limb: 'RF', voice: 'bass' } as const;
+const SNARE = { limb: 'LH', voice: 'snare' } as const;
+
+/** What each change begins as, in the order in which they are offered. */
+export const CHANGE_STARTS: readonly Change[] = [
+  { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' },
+  { kind: 'displace', what: 'accents', part: 'line', by: 1, slot: '16' },
+  { kind: 'displace', what: 'sticking', part: 'line', by: 1, slot: '16' },
+  { kind: 'displace', what: 'pattern', part: 'over', by: 1, slot: '8' },
+  { kind: 'push', part: 'line', note: 1, by: 1, slot: '16' },
+  { kind: 'mirror', what: 'hands', part: 'line' },
+  { kind: 'mirror', what: 'all limbs', part: 'all' },
+  { kind: 'reverse', part: 'line', slot: '16' },
+  {
+    kind: 'turn',
+    part: 'all',
+    voices: ['bass', 'tom-high', 'tom-floor'],
+    turn: 1,
+    reversed: false,
+  },
+  { kind: 'swap-feet', part: 'all' },
+  { kind: 'footing', part: 'all', school: 'grid' },
+  { kind: 'footing', part: 'all', school: 'groups' },
+  { kind: 'give', part: 'line', from: 'RH', to: { limb: 'LF', voice: 'hat-foot' } },
+  { kind: 'substitute', part: 'line', every: 4, place: 4, to: BASS, hands: 'kept' },
+  { kind: 'revoice', part: 'over', from: 'hat', to: 'ride' },
+  {
+    kind: 'orchestrate',
+    part: 'all',
+    notes: 'lone',
+    limb: null,
+    to: 'tom-floor',
+    pass: 'every',
+  },
+  {
+    kind: 'orchestrate',
+    part: 'all',
+    notes: 'all',
+    limb: 'RH',
+    to: 'ride',
+    pass: 'second',
+  },
+  { kind: 'place', to: BASS, slot: '16', grid: 'x--x' },
+  { kind: 'place', to: SNARE, slot: '16', grid: '-g--' },
+  {
+    kind: 'every-nth',
+    of: { limb: 'RH', voice: null },
+    nth: 2,
+    first: 1,
+    to: BASS,
+    dynamic: 'normal',
+  },
+  {
+    kind: 'thicken',
+    around: 'accents',
+    side: 'before',
+    count: 1,
+    slot: '16',
+    to: SNARE,
+    dynamic: 'ghost',
+  },
+  { kind: 'thin', part: 'over', limb: 'RH', keep: 'beats' },
+  { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end', over: 'goes on' },
+];
+
+export const CHANGE_OPTIONS: readonly Option<string>[] = CHANGE_STARTS.map((change, index) => ({
+  value: String(index),
+  text: sayChange(change),
+  hint: tradeWord(change),
+}));
+
+/** The trade's word for a change, so that it can be found by typing it. */
+function tradeWord(change: Change): string {
+  switch (change.kind) {
+    case 'displace':
+      return 'displace';
+    case 'push':
+      return 'push';
+    case 'mirror':
+      return 'mirror';
+    case 'reverse':
+      return 'retrograde';
+    case 'turn':
+      return 'rotate, invert';
+    case 'swap-feet':
+      return 'swap feet';
+    case 'footing':
+      return 'double pedal';
+    case 'give':
+      return 'letters to limbs';
+    case 'substitute':
+      return 'substitute';
+    case 'revoice':
+      return 're-voice';
+    case 'orchestrate':
+      return change.pass === 'second' ? 'second pass' : 'orchestrate';
+    case 'place':
+      return 'placement';
+    case 'every-nth':
+      return 'every nth';
+    case 'thicken':
+      return 'thicken';
+    case 'thin':
+      return 'thin';
+    case 'aim':
+      return 'place in time';
+    case 'hand':
+      return 'by hand';
+  }
+}

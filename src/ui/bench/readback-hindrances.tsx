@@ -1,0 +1,104 @@
+'use client';
+
+import { useState } from 'react';
+import { hindranceText, type Hindrance } from '@/core/analysis';
+import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { Button, useSpeech } from '../base';
+import { MOST_PLACES } from './readback-part';
+
+type Rule = Hindrance['rule'];
+type Kept = NonNullable<ClosedRecipe['kept']>;
+
+/** What hinders playing, each with place, reason and mend; the teacher may keep it with a note. */
+export function Hindrances({
+  hindrances,
+  exercise,
+  onKeep,
+}: {
+  hindrances: readonly Hindrance[];
+  exercise: Exercise;
+  onKeep: (kept: Kept) => void;
+}) {
+  const { words } = useSpeech();
+  const { kept } = exercise;
+  const groups = groupsOf(
+    hindrances.filter(({ rule }) => !kept.some((one) => one.rule === rule)),
+    exercise,
+  );
+  return (
+    <ul className="flex flex-col gap-2">
+      {groups.map(({ rule, places, reason, mend }) => (
+        <li key={reason} className="border-l-3 border-warm pl-2 text-sm leading-5">
+          <b>{words(sayWheres(places))}.</b> {words(reason)}{' '}
+          <span className="text-soft">{words(mend)}</span>{' '}
+          <Keep onKeep={(note) => onKeep([...kept, { rule, note }])} />
+        </li>
+      ))}
+      {kept
+        .filter(({ rule }) => hindrances.some((one) => one.rule === rule))
+        .map(({ rule, note }) => (
+          <li key={rule} className="border-l-3 border-line pl-2 text-sm leading-5 text-soft">
+            kept: {note}{' '}
+            <button
+              type="button"
+              className="phrase"
+              onClick={() => onKeep(kept.filter((one) => one.rule !== rule))}
+            >
+              warn again
+            </button>
+          </li>
+        ))}
+    </ul>
+  );
+}
+
+function groupsOf(hindrances: readonly Hindrance[], exercise: Exercise) {
+  const groups = new Map<string, { rule: Rule; places: string[]; reason: string; mend: string }>();
+  for (const hindrance of hindrances) {
+    const { where, reason, mend } = hindranceText(hindrance, exercise);
+    const group = groups.get(reason) ?? { rule: hindrance.rule, places: [], reason, mend };
+    group.places.push(where);
+    groups.set(reason, group);
+  }
+  return [...groups.values()];
+}
+
+function sayWheres(places: readonly string[]): string {
+  const said = places.slice(0, MOST_PLACES).join('; ');
+  return places.length > MOST_PLACES ? `${said} and ${places.length - MOST_PLACES} more` : said;
+}
+
+/** Asks why before it keeps. */
+function Keep({ onKeep }: { onKeep: (note: string) => void }) {
+  const [note, setNote] = useState<string | null>(null);
+  if (note === null) {
+    return (
+      <button type="button" className="phrase" onClick={() => setNote('')}>
+        keep
+      </button>
+    );
+  }
+  return (
+    <form
+      className="mt-1 flex gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (note.trim()) onKeep(note.trim());
+      }}
+    >
+      <input
+        aria-label="Why it is kept"
+        placeholder="why"
+        maxLength={200}
+        autoFocus
+        className="min-w-0 flex-1 rounded-sm border border-line px-1.5"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        onKeyDown={(event) => event.key === 'Escape' && setNote(null)}
+      />
+      <Button look="quiet" type="submit">
+        keep
+      </Button>
+    </form>
+  );
+}

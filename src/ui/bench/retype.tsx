@@ -1,0 +1,90 @@
+'use client';
+
+import { Popover } from 'radix-ui';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { issueText, type Result } from '@/core/issue';
+import type { Retyped } from '@/core/recipe';
+import { useSpeech } from '../base';
+
+/** Read text that can be typed anew where it stands: the recipe follows. Text that reads in several
+ * ways lists them; Enter takes the first. */
+export function Retype({
+  label,
+  text,
+  read,
+  onChoose,
+  children,
+  className,
+}: {
+  label: string;
+  text: string;
+  read: (text: string) => Result<readonly Retyped[]>;
+  onChoose: (retyped: Retyped) => void;
+  children: ReactNode;
+  className?: string;
+}) {
+  const { words } = useSpeech();
+  const [open, setOpen] = useState(false);
+  const [typed, setTyped] = useState(text);
+  const changed = typed.trim() !== text.trim();
+  const found = changed && typed.trim() !== '' ? read(typed) : null;
+  const readings = found?.ok ? found.value : [];
+
+  function show(next: boolean) {
+    setOpen(next);
+    setTyped(text);
+  }
+
+  function take(one: Retyped | undefined) {
+    if (!one) return;
+    setOpen(false);
+    onChoose(one);
+  }
+
+  function onKeyDown(event: KeyboardEvent) {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    if (!changed) setOpen(false);
+    else take(readings[0]);
+  }
+
+  return (
+    <Popover.Root open={open} onOpenChange={show}>
+      <Popover.Trigger className={className ?? 'phrase text-left'} aria-label={`${label}: ${text}`}>
+        {children}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="start" sideOffset={4} className="pop w-96 p-2">
+          <input
+            aria-label={label}
+            className="w-full border-b border-line px-1 py-1.5 outline-none"
+            value={typed}
+            autoComplete="off"
+            spellCheck={false}
+            aria-invalid={found !== null && !found.ok}
+            onChange={(event) => setTyped(event.target.value)}
+            onKeyDown={onKeyDown}
+          />
+          {found && !found.ok && (
+            <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
+              {words(found.issues.map(issueText).join(' '))}
+            </p>
+          )}
+          <ul aria-label="Readings" className="mt-1 max-h-60 overflow-y-auto">
+            {readings.map((one, index) => (
+              <li key={index}>
+                <button
+                  type="button"
+                  className="w-full rounded-sm px-2 py-1 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
+                  onClick={() => take(one)}
+                >
+                  {words(one.says)}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,125 @@
+'use client';
+
+import { toast } from 'sonner';
+import { fail, ok, sayCount } from '@/core/issue';
+import type { ClosedMember, ClosedRecipe } from '@/core/recipe';
+import { Choice, type Option } from '../base';
+import { useShelf } from './library';
+import { TakeAway } from './phrase-parts';
+
+type Then = NonNullable<ClosedRecipe['then']>;
+type OnChange = (recipe: ClosedRecipe) => void;
+
+/** Marks the exercise itself among those that can follow. */
+const ITSELF = 'itself';
+
+const BARS: readonly Option<string>[] = [
+  { value: '', text: 'its whole cycle' },
+  ...[1, 2, 3, 4, 8, 16].map((bars) => ({ value: String(bars), text: sayCount(bars, 'bar') })),
+];
+
+/** What follows, back to back: groove and phrase, A and B, a run. */
+export function ThenPhrase({
+  recipe,
+  then,
+  onChange,
+}: {
+  recipe: ClosedRecipe;
+  then: Then;
+  onChange: OnChange;
+}) {
+  const setMembers = (members: Then['members']) =>
+    onChange({ ...recipe, then: members.length > 0 ? { ...then, members } : undefined });
+  return (
+    <>
+      {'after '}
+      <Bars
+        label="Bars of this"
+        bars={then.bars}
+        onChoose={(bars) => onChange({ ...recipe, then: { ...then, bars } })}
+      />
+      {': '}
+      {then.members.map((member, index) => (
+        <span key={index}>
+          {index > 0 && <span className="text-soft">then </span>}
+          <span className="font-semibold">{member.name}</span>{' '}
+          <Bars
+            label={`Bars of ${member.name}`}
+            bars={member.bars}
+            onChoose={(bars) =>
+              setMembers(then.members.map((one, at) => (at === index ? { ...one, bars } : one)))
+            }
+          />
+          <TakeAway
+            what={member.name}
+            onClick={() => setMembers(then.members.filter((_, at) => at !== index))}
+          />{' '}
+        </span>
+      ))}
+      <AddMember recipe={recipe} onChange={onChange} />
+    </>
+  );
+}
+
+function Bars({
+  label,
+  bars,
+  onChoose,
+}: {
+  label: string;
+  bars: number | null;
+  onChoose: (bars: number | null) => void;
+}) {
+  return (
+    <Choice
+      label={label}
+      options={BARS}
+      value={bars === null ? '' : String(bars)}
+      onChoose={(value) => onChoose(value === '' ? null : Number(value))}
+      onType={(text) => {
+        const count = Number(text);
+        return Number.isInteger(count) && count >= 1 && count <= 64
+          ? ok(text)
+          : fail({ code: 'bars', path: ['then'], text });
+      }}
+    >
+      {bars === null ? 'its whole cycle' : sayCount(bars, 'bar')}
+    </Choice>
+  );
+}
+
+/** Puts another exercise behind this one, or this one again. */
+export function AddMember({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+  const { exercises, load } = useShelf();
+  const options: readonly Option<string>[] = [
+    { value: ITSELF, text: 'the same, to be changed', hint: 'A and B' },
+    ...exercises.map(({ id, name }) => ({ value: id, text: name })),
+  ];
+  async function add(value: string) {
+    const { then, ...own } = recipe;
+    const known = exercises.find((one) => one.id === value);
+    const loaded = value === ITSELF ? own : await load(value);
+    if (!loaded) {
+      toast.error('Not added: no connection. Choose it again.');
+      return;
+    }
+    const { then: _, ...member } = loaded as ClosedRecipe;
+    const name = known?.name ?? 'the same';
+    const next = { name, bars: null, recipe: { ...member, feel: recipe.feel } as ClosedMember };
+    onChange({
+      ...recipe,
+      then: { bars: then?.bars ?? null, members: [...(then?.members ?? []), next] },
+    });
+  }
+  return (
+    <Choice
+      label="Then"
+      options={options}
+      wide
+      className="phrase-add"
+      onChoose={(value) => void add(value)}
+    >
+      + then
+    </Choice>
+  );
+}

@@ -1,0 +1,123 @@
+'use client';
+
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import type { Result } from '@/core/issue';
+import type { Speech } from '@/core/studio';
+import { ownSyllables, SYLLABLES, SYLLABLES_IDS, type NoteNames } from '@/core/time';
+import { attemptOrSay, useSpeech } from '../base';
+
+const NAMES: Readonly<Record<NoteNames, string>> = {
+  american: 'quarter, 8th, 16th',
+  british: 'crotchet, quaver, semiquaver',
+};
+
+const OWN = 'own';
+
+/** How the studio names note values, and how it counts. */
+export function SpeechSwitch({ speak }: { speak: (speech: Speech) => Promise<Result<null>> }) {
+  const { speech } = useSpeech();
+  const set = (change: Partial<Speech>) => void attemptOrSay(() => speak({ ...speech, ...change }));
+  const chosen = typeof speech.syllables === 'string' ? speech.syllables : OWN;
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="px-2 text-soft hover:text-ink" title="Note names and counting">
+        1 e & a
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="end" sideOffset={6} className="pop flex w-80 flex-col gap-3 p-4">
+          <fieldset>
+            <legend className="label mb-1">Note names</legend>
+            {Object.entries(NAMES).map(([id, text]) => (
+              <Pick
+                key={id}
+                group="notes"
+                text={text}
+                checked={speech.notes === id}
+                onPick={() => set({ notes: id as NoteNames })}
+              />
+            ))}
+          </fieldset>
+          <fieldset>
+            <legend className="label mb-1">Counting</legend>
+            {SYLLABLES_IDS.map((id) => (
+              <Pick
+                key={id}
+                group="syllables"
+                text={SYLLABLES[id].name}
+                checked={chosen === id}
+                onPick={() => set({ syllables: id })}
+              />
+            ))}
+            <OwnSyllables
+              key={chosen}
+              now={typeof speech.syllables === 'string' ? null : speech.syllables}
+              onSet={(syllables) => set({ syllables })}
+            />
+          </fieldset>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Pick({
+  group,
+  text,
+  checked,
+  onPick,
+}: {
+  group: string;
+  text: string;
+  checked: boolean;
+  onPick: () => void;
+}) {
+  return (
+    <label className="flex items-baseline gap-2 py-0.5">
+      <input type="radio" name={group} checked={checked} onChange={onPick} />
+      {text}
+    </label>
+  );
+}
+
+type Own = Exclude<Speech['syllables'], string>;
+
+/** A teacher's own syllables, taken when there are three and two. */
+function OwnSyllables({ now, onSet }: { now: Own | null; onSet: (own: Own) => void }) {
+  const [typed, setTyped] = useState<Own>(now ?? { sixteenths: '', triplets: '' });
+  const whole = ownSyllables(typed.sixteenths, typed.triplets) !== null;
+  const begun = typed.sixteenths !== '' || typed.triplets !== '';
+  function take(change: Partial<Own>) {
+    const next = { ...typed, ...change };
+    setTyped(next);
+    if (ownSyllables(next.sixteenths, next.triplets)) onSet(next);
+  }
+  return (
+    <div className="mt-1 flex flex-col gap-1">
+      <span className="text-sm text-soft">my own: 1 and then</span>
+      <div className="flex gap-2">
+        <input
+          aria-label="My syllables for 16ths"
+          placeholder="e & a"
+          maxLength={40}
+          className="w-1/2 rounded-sm border border-line px-1.5"
+          value={typed.sixteenths}
+          onChange={(event) => take({ sixteenths: event.target.value })}
+        />
+        <input
+          aria-label="My syllables for triplets"
+          placeholder="trip let"
+          maxLength={40}
+          className="w-1/2 rounded-sm border border-line px-1.5"
+          value={typed.triplets}
+          onChange={(event) => take({ triplets: event.target.value })}
+        />
+      </div>
+      {begun && !whole && (
+        <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
+          Three syllables for 16ths and two for triplets, with spaces between.
+        </p>
+      )}
+    </div>
+  );
+}
