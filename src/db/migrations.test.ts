@@ -61,6 +61,19 @@ describe('migrations', () => {
     expect(after.prepare("delete from log_entry where id = 'e'").run().changes).toBe(1);
   });
 
+  it('0002 materials, kits, speech: what was there stays, with no kit and no speech yet', () => {
+    const before = fileAfter(2);
+    before.exec(ENTRY);
+    expect(() => before.prepare('select kit from person').all()).toThrow('no such column');
+    const sql = readFileSync(join(FOLDER, `${journal.entries[2]?.tag}.sql`), 'utf8');
+    for (const statement of sql.split('--> statement-breakpoint')) before.exec(statement);
+    expect(before.prepare('select name, kit from person').all()).toEqual([
+      { name: 'Ines', kit: null },
+    ]);
+    expect(before.prepare('select speech from studio').pluck().all()).toEqual([null]);
+    expect(before.prepare('select count(*) from material').pluck().get()).toBe(0);
+  });
+
   it('opening a file brings it up to date, and again changes nothing', () => {
     const { $client } = openDb(':memory:');
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({

@@ -29,11 +29,13 @@ export function countStrings(exercise: Exercise, syllables?: Syllables): readonl
 
 /** Places that need a column: every place where a layer's own grid has a slot, for one bar.
  * Layers on different grids (triplets against 16ths) give the union of both.
+ * @param slot a grid that has its columns in any case, as for writing on it
  * @returns ticks from the bar's start, rising, beginning with 0 */
-export function columnsOfBar(exercise: Exercise, bar: number): readonly Tick[] {
+export function columnsOfBar(exercise: Exercise, bar: number, slot?: Tick): readonly Tick[] {
   const { meter, barTicks } = exercise;
   const from = bar * barTicks;
   const places = new Set<number>();
+  if (slot !== undefined) for (let at = 0; at < barTicks; at += slot) places.add(at);
   for (const beat of countedNotes(meter.count, barTicks)) {
     const grids = exercise.layers.map((layer) => {
       const inBeat = layer.strokes.filter(

@@ -25,16 +25,16 @@ export function shapeKey(exercise: Exercise, of: Sameness): string {
 
 /** Whether one exercise is the other in disguise; null where it is not. */
 export function disguiseOf(one: Exercise, other: Exercise): Disguise | null {
-  for (const of of ['limbs', 'sound'] as const) {
-    const key = shapeKey(one, of);
-    if (key === '' || key !== shapeKey(other, of)) continue;
+  for (const sameness of ['limbs', 'sound'] as const) {
+    const key = shapeKey(one, sameness);
+    if (key === '' || key !== shapeKey(other, sameness)) continue;
     const [from, to] = [one, other].map((exercise) => {
-      const place = leastRotation(eventsOf(exercise, of));
+      const place = leastRotation(eventsOf(exercise, sameness));
       return instantsOf(exercise)[place]?.at ?? 0;
     });
-    const part = one.cycleTicks / repeatsOf(eventsOf(one, of));
+    const part = one.cycleTicks / repeatsOf(eventsOf(one, sameness));
     const laterTicks = Math.round(wrap((to ?? 0) - (from ?? 0), part));
-    const kind = of === 'sound' ? 'limbs' : laterTicks === 0 ? 'same' : 'rotated';
+    const kind = sameness === 'sound' ? 'limbs' : laterTicks === 0 ? 'same' : 'rotated';
     return { kind, laterTicks };
   }
   return null;

@@ -3,6 +3,7 @@ export { SHIPPED_KITS, SHIPPED_LINES } from './data';
 export { SHIPPED_OSTINATOS } from './data-ostinatos';
 export { SHIPPED_STICKINGS } from './data-stickings';
 export { findShipped, MATERIAL_KINDS, ofKind, SHIPPED } from './library';
+export { ostinatoOf } from './from-exercise';
 export { LINE_SETS } from './line-sets';
 export { laneSlots, ostinatoLayers } from './ostinato';
 export { looksTyped, readOstinato } from './typed';

@@ -2,7 +2,7 @@ import type { ClosedRecipe, Recipe } from './schema';
 import { RECIPE_VERSION } from './schema';
 import { close } from './close';
 import { must } from '../issue';
-import { findShipped, type Ostinato } from '../materials';
+import { findShipped, type Material, type Ostinato } from '../materials';
 import { slotTicks, type SubdivisionId } from '../time';
 
 type As = ClosedRecipe['as'];
@@ -174,6 +174,42 @@ export function toggleOstinato(
     feel: swings ? { kind: 'swung', long: 2, short: 1 } : recipe.feel,
     meter: first && recipe.play === null ? meter : recipe.meter,
   };
+}
+
+/** An exercise that shows a material by itself: an ostinato or a line alone, a sticking, a line in
+ * these cells or rules, a beat on this kit. */
+export function recipeOfMaterial(material: Material): ClosedRecipe {
+  const blank = blankRecipe();
+  const { id, version } = material;
+  const line = { content: { text: '4. 4 8 4' } };
+  switch (material.kind) {
+    case 'ostinato':
+      return toggleOstinato(blank, id, material);
+    case 'line':
+      return {
+        ...blank,
+        meter: material.meter ?? blank.meter,
+        play: { id, version, content: { ...material.content } },
+      };
+    case 'sticking':
+      return { ...blank, play: { id, version, content: { ...material.content } } };
+    case 'cells': {
+      const { name, cells } = material.content;
+      const as = startOf('phrase-cells');
+      const content = { name, cells: { ...cells } };
+      return as.kind === 'phrase-cells'
+        ? { ...blank, play: line, as: { ...as, cells: { id, version, content } } }
+        : blank;
+    }
+    case 'rules': {
+      const rules = material.content.rules.map((rule) => ({ ...rule, plays: [...rule.plays] }));
+      return { ...blank, play: line, as: { kind: 'rules', rules } };
+    }
+    case 'kit': {
+      const content = { ...material.content, voices: [...material.content.voices] };
+      return { ...toggleOstinato(blank, 'rock-8ths'), kit: { id, version, content } };
+    }
+  }
 }
 
 /** Slot lengths that a displacement may take, from the coarsest. */

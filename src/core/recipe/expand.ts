@@ -154,8 +154,10 @@ function settle(
   const reads = phrase?.reads ?? 'voices';
   const fitted = fitKit(footed.value, recipe.kit.content, reads);
   const whole = tick(fitted.layers[0]?.lengthTicks ?? bar);
-  if (fitted.layers.every((layer) => layer.strokes.length === 0) && recipe.changes.length > 0) {
-    if (recipe.over.length === 0 && !phrase) return fail({ code: 'nothing-to-play', path: [] });
+  const blank = fitted.layers.every((layer) => layer.strokes.length === 0);
+  const written = recipe.changes.some((change) => change.kind === 'hand');
+  if (blank && !written && over.length === 0 && !phrase) {
+    return fail({ code: 'nothing-to-play', path: [] });
   }
   return ok({
     meter,

@@ -20,7 +20,7 @@ export function editByHand(
 ): ClosedRecipe {
   const length = exercise.cycleTicks;
   const last = recipe.changes.at(-1);
-  const joins = last?.kind === 'hand' && last.length === length;
+  const joins = last?.kind === 'hand' && (last.length === length || last.edits.length === 0);
   const before: readonly HandEdit[] = joins ? last.edits : [];
   const after = edits.reduce((all, edit) => joinEdit(all, asWritten(edit, recipe)), before);
   const rest = joins ? recipe.changes.slice(0, -1) : recipe.changes;

@@ -4,6 +4,7 @@ export {
   DISPLACEMENT_SLOTS,
   INTERPRETATION_STARTS,
   readAs,
+  recipeOfMaterial,
   startOf,
   toggleOstinato,
 } from './blank';
@@ -24,6 +25,7 @@ export { sayChange, sayPart } from './say-change';
 export { sayPolicy, sentence, sentenceText } from './sentence';
 export type { InterpretationStart } from './blank';
 export type { IngredientKind, Lookup } from './close';
+export type { SeenEdit } from './hand';
 export type { Retyped } from './retype';
 export type { Exercise, Member } from './exercise';
 export type { Change, ClosedMember, ClosedRecipe, PlayContent, Recipe } from './schema';

@@ -1,4 +1,5 @@
 import { interpretationName } from '../interpret';
+import { sayChange } from './say-change';
 import type { ClosedRecipe } from './schema';
 
 const LONGEST = 80;
@@ -12,6 +13,8 @@ export function suggestName(recipe: ClosedRecipe): string {
   const written = sticks ? content.sticking : (content?.text ?? '');
   const line = (content?.name ?? written).trim();
   const as = line && !sticks ? interpretationName(recipe.as.kind) : '';
-  const name = [over, line, as].filter(Boolean).join(' · ');
+  const [change] = over || line ? [] : recipe.changes;
+  const changed = change ? sayChange(change) : '';
+  const name = [over, line, as, changed].filter(Boolean).join(' · ');
   return name.length > LONGEST ? `${name.slice(0, LONGEST - 1).trimEnd()}…` : name;
 }

@@ -59,8 +59,13 @@ export function sayChange(change: Change): string {
     }
     case 'place':
       return `${sayPart(change.to)} placed ${change.grid} in ${subdivision(change.slot).name}`;
-    case 'thicken':
-      return `${sayPart(change.to)} ${sayCount(change.count, 'time')} ${SIDES[change.side]} each ${change.around === 'accents' ? 'accent' : voice(change.around).name}, a ${SINGULAR[change.slot] ?? subdivision(change.slot).name} apart`;
+    case 'thicken': {
+      const slot = SINGULAR[change.slot] ?? `slot of ${subdivision(change.slot).name}`;
+      const where = `${SIDES[change.side]} each ${change.around === 'accents' ? 'accent' : voice(change.around).name}`;
+      return change.count === 1
+        ? `${sayPart(change.to)} one ${slot} ${where}`
+        : `${change.count} × ${sayPart(change.to)} ${where}, one ${slot} apart`;
+    }
     case 'thin':
       return `${part}, ${limbName(change.limb)} thinned to ${change.keep}`;
     case 'orchestrate': {

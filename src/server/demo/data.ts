@@ -1,6 +1,8 @@
 import type { Course, SufferingId } from '@/core/ladder';
-import type { Limb } from '@/core/kit';
+import { FULL_KIT, type KitProfile, type Limb, type VoiceId } from '@/core/kit';
+import type { MaterialKind } from '@/core/materials';
 import {
+  ANY_NOTE,
   blankRecipe,
   close,
   startOf,
@@ -187,6 +189,7 @@ export const PROGRAMS: readonly ProgramPlan[] = [
 export interface StudentPlan {
   readonly name: string;
   readonly about: string;
+  readonly kit: KitProfile;
   readonly program: string;
   readonly daysAWeek: number;
   readonly roundsADay: number;
@@ -196,10 +199,79 @@ export interface StudentPlan {
   readonly suffers: readonly (readonly [SufferingId, Limb | null])[];
 }
 
+/** A small kit at home: one tom less, no ride, no cowbell. */
+const HOME_KIT: readonly VoiceId[] = [
+  'crash',
+  'hat-open',
+  'hat-half',
+  'hat',
+  'tom-high',
+  'tom-floor',
+  'snare',
+  'cross-stick',
+  'rim-shot',
+  'bass',
+  'hat-foot',
+];
+
+/** What the teacher put on the shelf. */
+export const OWN_MATERIALS: readonly {
+  readonly kind: MaterialKind;
+  readonly name: string;
+  readonly trains: string;
+  readonly meter: string | null;
+  readonly content: object;
+}[] = [
+  {
+    kind: 'line',
+    name: 'opening number, bar 9',
+    trains: 'revue',
+    meter: '4/4',
+    content: { text: '8r 4 8 8~4 8 | 4. 8 4 8 8' },
+  },
+  {
+    kind: 'ostinato',
+    name: 'curtain call',
+    trains: 'revue',
+    meter: '4/4',
+    content: {
+      meter: '4/4',
+      swung: false,
+      lanes: [
+        { limb: 'RH', voice: 'tom-floor', slot: '8', grid: 'X-xxX-xx' },
+        { limb: 'RF', voice: 'bass', slot: '4', grid: 'x-x-' },
+        { limb: 'LF', voice: 'hat-foot', slot: '4', grid: '-x-x' },
+      ],
+    },
+  },
+  {
+    kind: 'rules',
+    name: 'pit reading: hits and holds',
+    trains: 'revue',
+    meter: null,
+    content: {
+      rules: [
+        { ...ANY_NOTE, by: 'gap', to: 2, plays: [{ limb: 'LH', voice: 'snare' }] },
+        {
+          ...ANY_NOTE,
+          by: 'gap',
+          from: 3,
+          dynamic: 'accent',
+          plays: [
+            { limb: 'RH', voice: 'crash' },
+            { limb: 'RF', voice: 'bass' },
+          ],
+        },
+      ],
+    },
+  },
+];
+
 export const STUDENTS: readonly StudentPlan[] = [
   {
     name: 'Bruno',
     about: 'adult beginner; full kit at home, quiet after eight',
+    kit: { ...FULL_KIT, name: 'Bruno', voices: HOME_KIT },
     program: 'First coordination',
     daysAWeek: 4,
     roundsADay: 2,
@@ -215,6 +287,7 @@ export const STUDENTS: readonly StudentPlan[] = [
   {
     name: 'Pia',
     about: '14, left-handed, mirrored kit; plays the revue',
+    kit: { ...FULL_KIT, name: 'Pia', handedness: 'mirrored', voices: HOME_KIT },
     program: 'Cells for the revue',
     daysAWeek: 5,
     roundsADay: 2,
@@ -230,6 +303,7 @@ export const STUDENTS: readonly StudentPlan[] = [
   {
     name: 'Walter',
     about: 'retired, loves jazz; pad on weekdays, kit on Sundays',
+    kit: { ...FULL_KIT, name: 'Walter', voices: ['pad'] },
     program: 'Ride and answer',
     daysAWeek: 6,
     roundsADay: 2,
@@ -245,6 +319,7 @@ export const STUDENTS: readonly StudentPlan[] = [
   {
     name: 'Deniz',
     about: 'double pedal, strong feet; wants even 16ths',
+    kit: { ...FULL_KIT, name: 'Deniz' },
     program: 'Feet that run',
     daysAWeek: 4,
     roundsADay: 2,
@@ -260,6 +335,7 @@ export const STUDENTS: readonly StudentPlan[] = [
   {
     name: 'Lotte',
     about: 'plays in the pit already; stuck on the clave since weeks',
+    kit: { ...FULL_KIT, name: 'Lotte' },
     program: 'Pit grooves',
     daysAWeek: 4,
     roundsADay: 2,

@@ -13,11 +13,14 @@ import type {
 import { tempoFor, ticksToSeconds } from '@/core/time';
 import { newId, type Context } from '../context';
 import { saveExercise } from '../exercises';
+import { saveMaterial } from '../materials';
 import { getToday, logSuffered, logTry } from '../practice';
 import { addItem, createProgram, giveProgram } from '../programs';
+import { setKit } from '../students';
 import { addStudent, openStudio, viewerOf } from '../studios';
 import {
   EXERCISES,
+  OWN_MATERIALS,
   PROGRAMS,
   recipeOf,
   STUDENTS,
@@ -44,11 +47,13 @@ export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
   db.transaction(() => {
     const teacher = viewerFor(context, must(openStudio(context, { ...STUDIO, zone })));
     const programs = makePrograms(context, teacher, () => (clock += 1000));
+    for (const own of OWN_MATERIALS) must(saveMaterial(context, teacher, { id: null, ...own }));
     const starts = clock;
     STUDENTS.forEach((plan, index) => {
       clock = starts + index * 60_000;
       const student = must(addStudent(context, teacher, plan));
       const program = programs.get(plan.program);
+      must(setKit(context, teacher, student, plan.kit));
       if (program) must(giveProgram(context, teacher, program, student));
       practise(context, plan, viewerFor(context, student), seeded(SEED + index), (at) => {
         clock = at;

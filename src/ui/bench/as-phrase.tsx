@@ -8,7 +8,10 @@ import { INTERPRETATION_STARTS, type ClosedRecipe } from '@/core/recipe';
 import { parseMeter, subdivision, type SubdivisionId } from '@/core/time';
 import { Choice, Trouble, type Option } from '../base';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
+import { KeepRules } from './keep-rules';
+import { useMaterials } from './library';
 import { RulesPhrase } from './rules-phrase';
+import { VersionNote } from './version-note';
 
 type As = ClosedRecipe['as'];
 type PhraseCells = Extract<As, { kind: 'phrase-cells' }>;
@@ -18,6 +21,9 @@ const STARTS: readonly Option<string>[] = INTERPRETATION_STARTS.map(({ id, name,
   text: name,
   hint: says,
 }));
+
+/** Marks a studio's own rules among the interpretations. */
+const OWN = 'own ';
 
 const LONG_FROM: readonly Option<SubdivisionId>[] = [
   { value: '4', text: 'quarter' },
@@ -43,9 +49,20 @@ export function AsPhrase({
   onRead: (id: string) => void;
 }) {
   const { as } = recipe;
+  const rules = useMaterials('rules').filter((one) => !one.archived);
+  const options = [
+    ...rules.map(({ id, name }) => ({ value: OWN + id, text: name, hint: 'own rules' })),
+    ...STARTS,
+  ];
+  function choose(value: string) {
+    const own = rules.find(({ id }) => value === OWN + id);
+    if (!own) return onRead(value);
+    const copies = own.content.rules.map((rule) => ({ ...rule, plays: [...rule.plays] }));
+    onChange({ kind: 'rules', rules: copies });
+  }
   return (
     <>
-      <Choice label="Interpretation" options={STARTS} onChoose={onRead} wide>
+      <Choice label="Interpretation" options={options} onChoose={choose} wide>
         {interpretationName(as.kind)}
       </Choice>
       <Options recipe={recipe} onChange={onChange} />
@@ -118,7 +135,12 @@ function Options({ recipe, onChange }: { recipe: ClosedRecipe; onChange: (as: As
         </>
       );
     case 'rules':
-      return <RulesPhrase as={as} onChange={onChange} />;
+      return (
+        <>
+          <RulesPhrase as={as} onChange={onChange} />
+          <KeepRules rules={as.rules} />
+        </>
+      );
     case 'line-fill':
       return <LineFill as={as} onChange={onChange} />;
     default:
@@ -222,6 +244,7 @@ function Cells({
     onChange({ ...as, chosen: { ...as.chosen, [gap]: cell } });
   return (
     <>
+      <CellSetPhrase as={as} onChange={onChange} />
       {cells.length > 0 && ': '}
       {cells.map(({ gap, cell }, index) => (
         <span key={index}>
@@ -265,6 +288,36 @@ function Cells({
           last left of a six {as.accentLastOfSix ? 'accented' : 'ghosted'}
         </button>
       </span>
+    </>
+  );
+}
+
+/** Which set the cells come from, where there is more than one. */
+function CellSetPhrase({ as, onChange }: { as: PhraseCells; onChange: (as: As) => void }) {
+  const sets = useMaterials('cells');
+  const free = sets.filter((one) => !one.archived);
+  const take = ({ id, version, content }: (typeof sets)[number]) =>
+    onChange({
+      ...as,
+      cells: { id, version, content: { name: content.name, cells: { ...content.cells } } },
+      chosen: {},
+    });
+  if (free.length < 2) return null;
+  return (
+    <>
+      {' from '}
+      <Choice
+        label="Cell set"
+        options={free.map(({ id, name }) => ({ value: id, text: name }))}
+        value={as.cells.id}
+        onChoose={(id) => {
+          const set = free.find((one) => one.id === id);
+          if (set) take(set);
+        }}
+      >
+        {as.cells.content.name}
+      </Choice>
+      <VersionNote of={as.cells} kind="cells" onUpdate={take} />
     </>
   );
 }

@@ -15,7 +15,14 @@ import { readBack, shapeKey } from '@/core/analysis';
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { scoreOf, type Score } from '@/core/playing';
-import { expand, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import {
+  editByHand,
+  expand,
+  writeLink,
+  type Change,
+  type ClosedRecipe,
+  type Exercise,
+} from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
 import { attempt, Button, Trouble, useSpeech } from '../base';
@@ -25,6 +32,7 @@ import { BenchHeader } from './bench-header';
 import { historyReducer, startHistory, type Draft } from './draft';
 import { useAddress, useRecipeOfAddress } from './address';
 import { ShelfProvider, type SavedTwin, type Shelf, type StudentKit } from './library';
+import { EditableSheet } from './edit/editable-sheet';
 import { ReadbackPanel } from './readback-panel';
 import { SentenceEditor } from './sentence-editor';
 import { Transport, type TransportSettings } from './transport';
@@ -42,7 +50,7 @@ export function Bench({
   students: readonly StudentKit[];
   exercises: Shelf['exercises'];
 }) {
-  const { open, twins } = props.actions;
+  const { open, twins, saveRules } = props.actions;
   const load = useCallback(
     async (id: string) => {
       const found = await attempt(() => open(id));
@@ -67,6 +75,7 @@ export function Bench({
       exercises={exercises}
       load={load}
       findSame={findSame}
+      saveRules={saveRules}
     >
       <Workbench {...props} />
     </ShelfProvider>
@@ -106,6 +115,7 @@ function Workbench({
   });
   const [rows, setRows] = useState<RowKind>('voices');
   const [staff, setStaff] = useState(true);
+  const [writing, setWriting] = useState(false);
   const playback = usePlayback();
 
   const expanded = useMemo(() => expand(recipe), [recipe]);
@@ -193,18 +203,43 @@ function Workbench({
                 <Button look="quiet" aria-pressed={staff} onClick={() => setStaff(!staff)}>
                   staff
                 </Button>
+                {sheet.members.length === 0 && (
+                  <Button look="quiet" aria-pressed={writing} onClick={() => setWriting(!writing)}>
+                    write
+                  </Button>
+                )}
               </div>
-              <ScoreSheet
-                exercise={sheet}
-                rows={rows}
-                staff={staff}
-                subscribe={playback.subscribe}
-                muted={settings.muted}
-              />
+              {writing && sheet.members.length === 0 ? (
+                <EditableSheet
+                  exercise={sheet}
+                  rows={rows}
+                  staff={staff}
+                  subscribe={playback.subscribe}
+                  onEdit={(edits) => edit(editByHand(recipe, sheet, edits))}
+                />
+              ) : (
+                <ScoreSheet
+                  exercise={sheet}
+                  rows={rows}
+                  staff={staff}
+                  subscribe={playback.subscribe}
+                  muted={settings.muted}
+                />
+              )}
             </div>
           ) : (
             <p className="mt-10 pl-27 text-soft">
-              Choose what keeps going, or type a line: it is drawn here as you go.
+              Choose what keeps going, or type a line: it is drawn here as you go.{' '}
+              <button
+                type="button"
+                className="phrase"
+                onClick={() => {
+                  setWriting(true);
+                  edit({ ...recipe, changes: [...recipe.changes, BLANK_HAND] });
+                }}
+              >
+                Or write it on the lanes.
+              </button>
             </p>
           )}
         </div>
@@ -235,6 +270,9 @@ function Workbench({
     </main>
   );
 }
+
+/** Edits by hand before the first one: empty lanes to write on. */
+const BLANK_HAND: Change = { kind: 'hand', length: 1, edits: [] };
 
 function scoreFor(exercise: Exercise, settings: TransportSettings): Score {
   const { click, loop, countInBars, muted } = settings;

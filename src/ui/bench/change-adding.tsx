@@ -170,6 +170,7 @@ export function AddingDetails({
           <Row label="After beat 1">
             <Stepper
               label="After beat 1"
+              signed
               value={change.lands}
               onChange={(lands) =>
                 onChange({ ...change, lands: Math.max(-64, Math.min(64, lands)) })

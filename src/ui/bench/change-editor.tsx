@@ -63,6 +63,7 @@ function Details({
           <Row label="Later by">
             <Stepper
               label="Later by"
+              signed
               value={change.by}
               onChange={(by) => onChange({ ...change, by: within(by, -FURTHEST) })}
             />

@@ -2,7 +2,7 @@
 
 import { Popover } from 'radix-ui';
 import { sayChange, type Change } from '@/core/recipe';
-import { Choice } from '../base';
+import { Choice, useSpeech } from '../base';
 import { ChangeEditor } from './change-editor';
 import { CHANGE_OPTIONS, CHANGE_STARTS } from './change-starts';
 import { TakeAway } from './phrase-parts';
@@ -33,6 +33,7 @@ export function ChangesPhrase({
   changes: readonly Change[];
   onChange: (changes: Change[], about?: string) => void;
 }) {
+  const { words } = useSpeech();
   return (
     <>
       {changes.map((change, index) => {
@@ -45,7 +46,7 @@ export function ChangesPhrase({
           <span key={index}>
             {index > 0 && <span className="text-soft">then </span>}
             <Popover.Root>
-              <Popover.Trigger className="phrase">{sayChange(change)}</Popover.Trigger>
+              <Popover.Trigger className="phrase">{words(sayChange(change))}</Popover.Trigger>
               <Popover.Portal>
                 <Popover.Content
                   align="start"
@@ -57,7 +58,7 @@ export function ChangesPhrase({
               </Popover.Portal>
             </Popover.Root>
             <TakeAway
-              what={sayChange(change)}
+              what={words(sayChange(change))}
               onClick={() => onChange(changes.filter((_, at) => at !== index))}
             />{' '}
           </span>

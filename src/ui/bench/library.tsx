@@ -1,7 +1,14 @@
 'use client';
 
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { ofKind, SHIPPED, type Material, type MaterialKind } from '@/core/materials';
+import { fail, type Result } from '@/core/issue';
+import {
+  ofKind,
+  SHIPPED,
+  type Material,
+  type MaterialContents,
+  type MaterialKind,
+} from '@/core/materials';
 import type { KitProfile } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 
@@ -15,6 +22,10 @@ export interface Shelf {
   readonly load: (id: string) => Promise<ClosedRecipe | null>;
   /** Saved exercises that are this one in disguise; none without a connection. */
   readonly findSame: (exercise: Exercise) => Promise<readonly SavedTwin[]>;
+  readonly saveRules: (
+    name: string,
+    rules: MaterialContents['rules']['rules'],
+  ) => Promise<Result<unknown>>;
 }
 
 export interface SavedTwin {
@@ -35,6 +46,7 @@ const ShelfContext = createContext<Shelf>({
   exercises: [],
   load: () => Promise.resolve(null),
   findSame: () => Promise.resolve([]),
+  saveRules: () => Promise.resolve(fail({ code: 'not-found', path: [], what: 'shelf' })),
 });
 
 /** @param own the studio's own materials */
@@ -44,11 +56,12 @@ export function ShelfProvider({
   exercises,
   load,
   findSame,
+  saveRules,
   children,
 }: Omit<Shelf, 'materials'> & { own: readonly Material[]; children: ReactNode }) {
   const shelf = useMemo(
-    () => ({ materials: [...own, ...SHIPPED], students, exercises, load, findSame }),
-    [own, students, exercises, load, findSame],
+    () => ({ materials: [...own, ...SHIPPED], students, exercises, load, findSame, saveRules }),
+    [own, students, exercises, load, findSame, saveRules],
   );
   return <ShelfContext value={shelf}>{children}</ShelfContext>;
 }

@@ -100,10 +100,13 @@ export function TakeAway({ what, onClick }: { what: string; onClick: () => void 
 export function Stepper({
   label,
   value,
+  signed = false,
   onChange,
 }: {
   label: string;
   value: number;
+  /** Says which way, as for what can be earlier or later. */
+  signed?: boolean;
   onChange: (value: number) => void;
 }) {
   const look = 'hover:bg-faint inline-flex size-7 items-center justify-center rounded-sm';
@@ -112,7 +115,7 @@ export function Stepper({
       <button type="button" className={look} aria-label="less" onClick={() => onChange(value - 1)}>
         <Minus size={14} aria-hidden />
       </button>
-      <output className="min-w-7 text-center">{value > 0 ? `+${value}` : value}</output>
+      <output className="min-w-7 text-center">{signed && value > 0 ? `+${value}` : value}</output>
       <button type="button" className={look} aria-label="more" onClick={() => onChange(value + 1)}>
         <Plus size={14} aria-hidden />
       </button>

@@ -110,7 +110,7 @@ export function ReadbackPanel({
 }
 
 /** Most bars of a count that are written out. */
-const MOST_BARS = 8;
+const MOST_BARS = 4;
 
 function Counts({
   recipe,
@@ -205,7 +205,7 @@ function Composite({
             read={(text) => retypeComposite(recipe, exercise.meter, text)}
             onChoose={(one) => onChange(one.recipe)}
           >
-            {said}
+            {shorten(said)}
           </Retype>
         ) : (
           <span className="text-soft">Choose a limb.</span>
@@ -213,6 +213,14 @@ function Composite({
       </div>
     </Part>
   );
+}
+
+/** Most letters of a composite that are written out. */
+const MOST_LETTERS = 48;
+
+function shorten(said: string): string {
+  const letters = said.split(' ');
+  return letters.length > MOST_LETTERS ? `${letters.slice(0, MOST_LETTERS).join(' ')} …` : said;
 }
 
 function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Readback }) {

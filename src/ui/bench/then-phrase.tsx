@@ -2,7 +2,7 @@
 
 import { toast } from 'sonner';
 import { fail, ok, sayCount } from '@/core/issue';
-import type { ClosedMember, ClosedRecipe } from '@/core/recipe';
+import { suggestName, type ClosedMember, type ClosedRecipe } from '@/core/recipe';
 import { Choice, type Option } from '../base';
 import { useShelf } from './library';
 import { TakeAway } from './phrase-parts';
@@ -92,7 +92,7 @@ function Bars({
 export function AddMember({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
   const { exercises, load } = useShelf();
   const options: readonly Option<string>[] = [
-    { value: ITSELF, text: 'the same, to be changed', hint: 'A and B' },
+    { value: ITSELF, text: 'this one as it is now', hint: 'A and B' },
     ...exercises.map(({ id, name }) => ({ value: id, text: name })),
   ];
   async function add(value: string) {
@@ -104,7 +104,7 @@ export function AddMember({ recipe, onChange }: { recipe: ClosedRecipe; onChange
       return;
     }
     const { then: _, ...member } = loaded as ClosedRecipe;
-    const name = known?.name ?? 'the same';
+    const name = known?.name ?? (suggestName(own) || 'as it was');
     const next = { name, bars: null, recipe: { ...member, feel: recipe.feel } as ClosedMember };
     onChange({
       ...recipe,

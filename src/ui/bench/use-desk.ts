@@ -7,6 +7,7 @@ import { issueText, type Issue, type Result } from '@/core/issue';
 import { blankRecipe, suggestName, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ExerciseId, ProgramId, ProgramSummary, SavedExercise } from '@/core/studio';
 import { attempt, attemptOrSay } from '../base';
+import type { Shelf } from './library';
 import { isSaved, type History, type HistoryAction } from './draft';
 
 export interface BenchActions {
@@ -18,6 +19,7 @@ export interface BenchActions {
   readonly archive: (id: ExerciseId, archived: boolean) => Promise<Result<null>>;
   readonly open: (id: string) => Promise<Result<SavedExercise>>;
   readonly twins: (shape: string) => Promise<Result<readonly SavedExercise[]>>;
+  readonly saveRules: Shelf['saveRules'];
   readonly addToProgram: (
     program: { id: ProgramId } | { name: string },
     exerciseId: ExerciseId,

@@ -1,6 +1,6 @@
 import { columnsOfBar } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
-import { beats, countMark, type CountMark, type Syllables } from '@/core/time';
+import { beats, countMark, type CountMark, type Syllables, type Tick } from '@/core/time';
 
 /** A bar, or a part of one, on the page. Time runs evenly from `left` to `right`, in CSS px from
  * the system's left edge, so that lanes, count, staff and playhead share their columns. */
@@ -45,16 +45,18 @@ export interface Room {
   readonly scale?: number;
   /** Breaks every bar in two, at the beat nearest to its middle. */
   readonly halves?: boolean;
+  /** A grid that has columns in any case. */
+  readonly slot?: Tick;
 }
 
 /** Breaks an exercise into rows that fit the room. */
 export function systemsOf(
   exercise: Exercise,
-  { width, gutter, scale = 1, halves = false }: Room,
+  { width, gutter, scale = 1, halves = false, slot }: Room,
 ): readonly System[] {
   const room = Math.max(60, width - gutter);
   const parts = partsOf(exercise, halves);
-  const perSystem = halves ? 1 : barsThatFit(exercise, room, scale);
+  const perSystem = halves ? 1 : barsThatFit(exercise, room, scale, slot);
   const boxWidth = room / Math.min(perSystem, parts.length);
   const systems: System[] = [];
   for (let first = 0; first < parts.length; first += perSystem) {
@@ -90,10 +92,10 @@ export function holdsMarks(exercise: Exercise, systems: readonly System[], scale
   return Math.min(...widths) >= NARROWEST * scale * ALMOST;
 }
 
-function barsThatFit(exercise: Exercise, room: number, scale: number): number {
+function barsThatFit(exercise: Exercise, room: number, scale: number, slot?: Tick): number {
   let gap: number = exercise.barTicks;
   for (let bar = 0; bar < exercise.bars; bar += 1) {
-    const places = [...columnsOfBar(exercise, bar), exercise.barTicks];
+    const places = [...columnsOfBar(exercise, bar, slot), exercise.barTicks];
     places.slice(1).forEach((place, index) => {
       gap = Math.min(gap, place - (places[index] ?? 0));
     });
@@ -112,8 +114,9 @@ export function columnsIn(
   box: BarBox,
   exercise: Exercise,
   syllables?: Syllables,
+  slot?: Tick,
 ): readonly Column[] {
-  return columnsOfBar(exercise, box.bar)
+  return columnsOfBar(exercise, box.bar, slot)
     .filter((at) => at >= box.from && at < box.to)
     .map((at) => ({ ...countMark(at, exercise.meter, syllables), at, x: placeX(box, at) }));
 }

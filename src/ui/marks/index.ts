@@ -1,10 +1,10 @@
 export { holdsMarks, systemsOf } from './columns';
-export { Lanes, lanesHeight } from './lanes';
+export { Lanes, lanesHeight, rowKey, rowsOf, strokeKey } from './lanes';
 export { LimbSign } from './limb-sign';
 export { Mark } from './mark';
 export { ScoreSheet } from './score-sheet';
 export { Staff } from './staff';
 export { useSize } from './use-size';
 export type { BarBox, System } from './columns';
-export type { RowKind, Subscribe } from './lanes';
+export type { Cell, Editing, Row, RowKind, Subscribe } from './lanes';
 export { VerdictSign } from './verdict-sign';

@@ -3,30 +3,56 @@
 import { useEffect, useMemo, useRef } from 'react';
 import { instantsOf } from '@/core/analysis';
 import { LIMBS, limbName, staffOrder, voice, type Limb, type VoiceId } from '@/core/kit';
+import type { Tick } from '@/core/time';
 import type { Stroke } from '@/core/pattern';
 import type { Position } from '@/core/playing';
 import type { Exercise } from '@/core/recipe';
 import { useSpeech } from '../base';
-import { columnsIn, placeX, type BarBox, type System } from './columns';
+import { columnsIn, placeX, type BarBox, type Column, type System } from './columns';
 import { Mark } from './mark';
 
 /** What a row stands for: a voice, or a limb. */
 export type RowKind = 'voices' | 'limbs';
 
-interface Row {
+export interface Row {
   readonly key: VoiceId | Limb;
   readonly name: string;
 }
 
+/** A place on the lanes: a row, and ticks from the cycle's start. */
+export interface Cell {
+  readonly row: Row['key'];
+  readonly at: number;
+}
+
+/** Lanes that are written on. */
+export interface Editing {
+  /** A grid that has columns in any case. */
+  readonly slot: Tick;
+  /** Rows that are there although nothing sounds on them. */
+  readonly extraRows: readonly VoiceId[];
+  readonly cursor: Cell | null;
+  /** Names of chosen strokes; see `strokeKey`. */
+  readonly chosen: ReadonlySet<string>;
+  /** A press on a cell, and where it was let go. */
+  readonly onDrag: (from: Cell, to: Cell, keys: { shift: boolean; mod: boolean }) => void;
+}
+
+export function strokeKey({ at, limb, voice: id }: Stroke): string {
+  return `${at} ${limb} ${id}`;
+}
+
 /** Tells at every frame where playing stands; null when nothing plays. */
 export type Subscribe = (tell: (position: Position | null) => void) => () => void;
+
+const NO_ROWS: readonly VoiceId[] = [];
 
 const HEAD = 30;
 const ROW = 30;
 const FOOT = 6;
 
 export function lanesHeight(exercise: Exercise, rows: RowKind, scale = 1): number {
-  return (HEAD + rowsOf(exercise, rows).length * ROW + FOOT) * scale;
+  return (HEAD + rowsOf(exercise, rows, []).length * ROW + FOOT) * scale;
 }
 
 /** The lanes of one system: the count on top, a row for each voice or limb, lock lines between
@@ -39,6 +65,7 @@ export function Lanes({
   scale = 1,
   names = true,
   muted,
+  editing,
 }: {
   exercise: Exercise;
   system: System;
@@ -47,8 +74,10 @@ export function Lanes({
   scale?: number;
   names?: boolean;
   muted?: ReadonlySet<Limb>;
+  editing?: Editing;
 }) {
-  const rows = useMemo(() => rowsOf(exercise, kind), [exercise, kind]);
+  const extra = editing?.extraRows ?? NO_ROWS;
+  const rows = useMemo(() => rowsOf(exercise, kind, extra), [exercise, kind, extra]);
   const height = (HEAD + rows.length * ROW + FOOT) * scale;
   const yOf = (stroke: Stroke) => {
     const index = rows.findIndex((row) => row.key === rowKey(stroke, kind));
@@ -88,7 +117,7 @@ export function Lanes({
       {system.bars.map((box) => (
         <Bar
           key={`${box.bar} ${box.from}`}
-          {...{ exercise, box, kind, yOf, height, scale, muted }}
+          {...{ exercise, box, kind, rows, yOf, height, scale, muted, editing }}
           lastOfSystem={box === system.bars.at(-1)}
         />
       ))}
@@ -103,22 +132,27 @@ function Bar({
   exercise,
   box,
   kind,
+  rows,
   yOf,
   height,
   scale,
   muted,
+  editing,
   lastOfSystem,
 }: {
   exercise: Exercise;
   box: BarBox;
   kind: RowKind;
+  rows: readonly Row[];
   yOf: (stroke: Stroke) => number;
   height: number;
   scale: number;
   muted?: ReadonlySet<Limb>;
+  editing?: Editing;
   lastOfSystem: boolean;
 }) {
   const { syllables } = useSpeech();
+  const columns = columnsIn(box, exercise, syllables, editing?.slot);
   const start = box.bar * exercise.barTicks;
   const instants = instantsOf(exercise).filter(
     (instant) => instant.at >= start + box.from && instant.at < start + box.to,
@@ -142,7 +176,7 @@ function Bar({
           className="stroke-soft"
         />
       )}
-      {columnsIn(box, exercise, syllables).map((column) => (
+      {columns.map((column) => (
         <g key={column.at}>
           {column.level === 'beat' && (
             <line
@@ -183,6 +217,15 @@ function Bar({
             )}
             {instant.strokes.map((stroke, index) => (
               <g key={index} opacity={muted?.has(stroke.limb) ? 0.3 : 1}>
+                {editing?.chosen.has(strokeKey(stroke)) && (
+                  <circle
+                    cx={x}
+                    cy={yOf(stroke)}
+                    r={13.5 * scale}
+                    className="fill-warm-wash stroke-warm"
+                    data-chosen
+                  />
+                )}
                 <Mark
                   stroke={stroke}
                   x={x}
@@ -195,9 +238,68 @@ function Bar({
           </g>
         );
       })}
+      {editing && <Cells {...{ box, columns, rows, start, editing }} />}
     </g>
   );
 }
+
+/** A place to press for every row and column; the cursor stands on one. */
+function Cells({
+  box,
+  columns,
+  rows,
+  start,
+  editing,
+}: {
+  box: BarBox;
+  columns: readonly Column[];
+  rows: readonly Row[];
+  start: number;
+  editing: Editing;
+}) {
+  const { cursor, onDrag } = editing;
+  return rows.map((row, index) =>
+    columns.map((column, nth) => {
+      const before = columns[nth - 1]?.x ?? box.left;
+      const after = columns[nth + 1]?.x ?? box.right;
+      const left = nth === 0 ? column.x - CELL : (before + column.x) / 2;
+      const right = nth === columns.length - 1 ? column.x + CELL : (column.x + after) / 2;
+      const at = start + column.at;
+      const on = cursor?.row === row.key && cursor.at === at;
+      return (
+        <rect
+          key={`${row.key} ${column.at}`}
+          x={left}
+          width={right - left}
+          y={HEAD + index * ROW + 1}
+          height={ROW - 2}
+          className={on ? 'cell stroke-warm' : 'cell hover:stroke-line'}
+          strokeWidth={on ? 2 : 1}
+          data-cell={`${row.key} ${at}`}
+          data-cursor={on || undefined}
+          onPointerDown={(event) => {
+            const from = { row: row.key, at };
+            const keys = { shift: event.shiftKey, mod: event.ctrlKey || event.metaKey };
+            event.currentTarget.ownerDocument.addEventListener(
+              'pointerup',
+              (up) => {
+                const under =
+                  up.target instanceof Element ? up.target.closest('[data-cell]') : null;
+                const [key, place] = under?.getAttribute('data-cell')?.split(' ') ?? [];
+                const to = key && place ? { row: key as Row['key'], at: Number(place) } : from;
+                onDrag(from, to, keys);
+              },
+              { once: true },
+            );
+          }}
+        />
+      );
+    }),
+  );
+}
+
+/** Half the width of a lone cell. */
+const CELL = 12;
 
 /** Moves by itself, without drawing the lanes anew. */
 function Playhead({
@@ -241,16 +343,25 @@ function Playhead({
   );
 }
 
-function rowKey(stroke: Stroke, kind: RowKind): Row['key'] {
+export function rowKey(stroke: Stroke, kind: RowKind): Row['key'] {
   return kind === 'voices' ? stroke.voice : stroke.limb;
 }
 
-function rowsOf(exercise: Exercise, kind: RowKind): readonly Row[] {
+/** Rows from the top of the staff down; in limbs, right hand first.
+ * @param extra voices that have a row although nothing sounds on them */
+export function rowsOf(
+  exercise: Exercise,
+  kind: RowKind,
+  extra: readonly VoiceId[],
+): readonly Row[] {
   const used = new Set(exercise.strokes.map((stroke) => rowKey(stroke, kind)));
   if (kind === 'limbs') {
-    return LIMBS.filter((limb) => used.has(limb)).map((key) => ({ key, name: limbName(key) }));
+    return LIMBS.filter((limb) => used.has(limb) || extra.length > 0).map((key) => ({
+      key,
+      name: limbName(key),
+    }));
   }
-  return [...(used as Set<VoiceId>)]
+  return [...new Set([...(used as Set<VoiceId>), ...extra])]
     .sort((a, b) => staffOrder(a) - staffOrder(b))
     .map((key) => ({ key, name: voice(key).name }));
 }

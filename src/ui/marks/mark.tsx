@@ -1,5 +1,5 @@
 import { isHand, limbName, voice } from '@/core/kit';
-import type { Stroke } from '@/core/pattern';
+import type { Ornament, Stroke } from '@/core/pattern';
 
 const RADIUS: Readonly<Record<Stroke['dynamic'], number>> = {
   ghost: 4.6,
@@ -56,6 +56,7 @@ export function Mark({
           {text}
         </text>
       )}
+      {stroke.ornament && <OrnamentMark stroke={stroke} x={x} y={y} r={r} scale={scale} />}
       {stroke.dynamic === 'accent' && (
         <path
           d={`M${x - 4 * scale} ${y - r - 2.5 * scale}l${4 * scale} ${-4.5 * scale}l${4 * scale} ${4.5 * scale}`}
@@ -77,4 +78,61 @@ export function Mark({
 function bracket(x: number, y: number, side: number): string {
   const h = 6 * Math.abs(side);
   return `M${x} ${y - h}q${3.2 * side} ${h} 0 ${2 * h}`;
+}
+
+const GRACES: Readonly<Partial<Record<Ornament, number>>> = { flam: 1, drag: 2, ruff: 3 };
+
+/** Grace notes are small dots before the mark; a diddle has a stroke through it, a roll two, a buzz
+ * a wave under it. */
+function OrnamentMark({
+  stroke,
+  x,
+  y,
+  r,
+  scale,
+}: {
+  stroke: Stroke;
+  x: number;
+  y: number;
+  r: number;
+  scale: number;
+}) {
+  const ornament = stroke.ornament;
+  const graces = ornament ? (GRACES[ornament] ?? 0) : 0;
+  const line = 'fill-none stroke-ink';
+  const under = y + r + 3 * scale;
+  return (
+    <g data-ornament={ornament}>
+      {Array.from({ length: graces }, (_, index) => (
+        <circle
+          key={index}
+          cx={x - r - (3.5 + index * 5) * scale}
+          cy={y - 3 * scale}
+          r={2 * scale}
+          className="fill-ink"
+        />
+      ))}
+      {(ornament === 'diddle' || ornament === 'roll') && (
+        <path
+          d={`M${x - 5 * scale} ${under + 2 * scale}l${10 * scale} ${-3 * scale}`}
+          className={line}
+          strokeWidth={1.8 * scale}
+        />
+      )}
+      {ornament === 'roll' && (
+        <path
+          d={`M${x - 5 * scale} ${under + 5 * scale}l${10 * scale} ${-3 * scale}`}
+          className={line}
+          strokeWidth={1.8 * scale}
+        />
+      )}
+      {ornament === 'buzz' && (
+        <path
+          d={`M${x - 6 * scale} ${under + 1 * scale}q${2 * scale} ${-3 * scale} ${4 * scale} 0t${4 * scale} 0t${4 * scale} 0`}
+          className={line}
+          strokeWidth={1.6 * scale}
+        />
+      )}
+    </g>
+  );
 }

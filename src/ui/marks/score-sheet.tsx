@@ -4,7 +4,7 @@ import { useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { systemsOf } from './columns';
-import { Lanes, type RowKind, type Subscribe } from './lanes';
+import { Lanes, type Editing, type RowKind, type Subscribe } from './lanes';
 import { Staff } from './staff';
 import { useSize } from './use-size';
 
@@ -19,21 +19,27 @@ export function ScoreSheet({
   staff = true,
   subscribe,
   muted,
+  editing,
 }: {
   exercise: Exercise;
   rows?: RowKind;
   staff?: boolean;
   subscribe?: Subscribe;
   muted?: ReadonlySet<Limb>;
+  editing?: Editing;
 }) {
   const place = useRef<HTMLDivElement>(null);
   const { width } = useSize(place, START);
-  const systems = useMemo(() => systemsOf(exercise, { width, gutter: GUTTER }), [exercise, width]);
+  const slot = editing?.slot;
+  const systems = useMemo(
+    () => systemsOf(exercise, { width, gutter: GUTTER, slot }),
+    [exercise, width, slot],
+  );
   return (
     <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
       {systems.map((system, index) => (
         <div key={index}>
-          <Lanes {...{ exercise, system, rows, subscribe, muted }} />
+          <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
           {staff && <Staff exercise={exercise} system={system} first={index === 0} />}
         </div>
       ))}

@@ -1,5 +1,6 @@
 'use server';
 
+import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { fail, type Result } from '@/core/issue';
 import { close, readRecipe } from '@/core/recipe';
@@ -11,6 +12,7 @@ import {
   findTwins,
   getExercise,
   saveExercise,
+  saveMaterial,
 } from '@/server';
 import { teacherVisit } from '../../viewer';
 
@@ -67,4 +69,19 @@ export async function open(id: unknown): Promise<Result<SavedExercise>> {
 export async function twins(shape: unknown): Promise<Result<readonly SavedExercise[]>> {
   const { context, viewer } = await teacherVisit();
   return findTwins(context, viewer, z.string().max(100_000).parse(shape));
+}
+
+/** Puts a rules table on the shelf. */
+export async function saveRules(name: unknown, rules: unknown): Promise<Result<unknown>> {
+  const { context, viewer } = await teacherVisit();
+  const saved = saveMaterial(context, viewer, {
+    id: null,
+    kind: 'rules',
+    name: z.string().max(200).parse(name),
+    trains: '',
+    meter: null,
+    content: { rules },
+  });
+  revalidatePath('/bench');
+  return saved;
 }

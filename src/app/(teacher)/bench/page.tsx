@@ -7,7 +7,7 @@ import { FULL_KIT } from '@/core/kit';
 import { getExercise, listExercises, listMaterials, listPrograms, listRoster } from '@/server';
 import { Bench, type Draft } from '@/ui/bench';
 import { teacherVisit } from '../../viewer';
-import { addToProgram, archive, open, save, twins } from './actions';
+import { addToProgram, archive, open, save, saveRules, twins } from './actions';
 
 export const metadata: Metadata = { title: 'Bench' };
 
@@ -60,7 +60,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
         id: one,
         name,
       }))}
-      actions={{ save, archive, addToProgram, open, twins }}
+      actions={{ save, archive, addToProgram, open, saveRules, twins }}
     />
   );
 }

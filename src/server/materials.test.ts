@@ -1,0 +1,157 @@
+import { describe, expect, it } from 'vitest';
+import { issueText, must } from '@/core/issue';
+import { FULL_KIT } from '@/core/kit';
+import { blankRecipe, close, expand, shippedIngredients, toggleOstinato } from '@/core/recipe';
+import { shapeKey } from '@/core/analysis';
+import type { MaterialContents, MaterialKind } from '@/core/materials';
+import type { MaterialId } from '@/core/studio';
+import {
+  archiveMaterial,
+  findTwins,
+  getSpeech,
+  listMaterials,
+  listRoster,
+  saveExercise,
+  saveMaterial,
+  setKit,
+  setSpeech,
+} from '.';
+import { cells, smallStudio, testContext } from './studio.fixture';
+
+const LANES = [{ limb: 'RF', voice: 'bass', slot: '16', grid: 'x--x--x-' }] as const;
+const OSTINATO = { meter: '4/4', swung: false, lanes: LANES };
+
+function input(kind: MaterialKind, content: object, id: MaterialId | null = null) {
+  return { id, kind, name: 'mine', trains: 'feet', meter: '4/4', content };
+}
+
+describe('own materials', () => {
+  it('are versioned: an exercise keeps the version it was made with', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const first = must(saveMaterial(context, teacher, input('ostinato', OSTINATO)));
+    const [made] = must(listMaterials(context, teacher));
+    if (made?.kind !== 'ostinato') throw new Error('no ostinato');
+    const recipe = toggleOstinato(blankRecipe(), made.id, made);
+    context.at += 1000;
+    const edited = { ...OSTINATO, lanes: [{ ...LANES[0], grid: 'xxxx' }] };
+    const second = must(saveMaterial(context, teacher, input('ostinato', edited, first.id)));
+    expect([first.version, second.version]).toEqual([1, 2]);
+    const [now] = must(listMaterials(context, teacher));
+    expect((now?.content as MaterialContents['ostinato']).lanes[0]?.grid).toBe('xxxx');
+    expect(recipe.over[0]?.version).toBe(1);
+    expect(must(expand(recipe)).strokes).toHaveLength(6);
+  });
+
+  it('archived ones stay for what was made with them', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const { id } = must(saveMaterial(context, teacher, input('line', { text: '4 4 4 4' })));
+    must(archiveMaterial(context, teacher, id, true));
+    expect(must(listMaterials(context, teacher))).toMatchObject([{ id, archived: true }]);
+    must(archiveMaterial(context, teacher, id, false));
+    expect(must(listMaterials(context, teacher))).toMatchObject([{ id, archived: false }]);
+  });
+
+  it.each([
+    ['line', { text: '4 4 4' }, 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
+    ['sticking', { ...sticking(), sticking: 'RLX' }, 'Stroke 3: “X” is not a limb.'],
+    ['cells', { cells: { 3: 'RL' } }, 'The cell RL has 2 strokes, but stands for a gap of 3.'],
+    [
+      'ostinato',
+      { ...OSTINATO, lanes: [{ ...LANES[0], grid: 'x-q-' }] },
+      'Slot 3: “q” is not a grid mark.',
+    ],
+    ['rules', { rules: [] }, 'This exercise cannot be read: rules'],
+  ] as const)(
+    'a %s that cannot be read is refused and nothing is stored',
+    (kind, content, says) => {
+      const context = testContext();
+      const { teacher } = smallStudio(context);
+      const saved = saveMaterial(context, teacher, input(kind, content));
+      expect(saved.ok ? '' : issueText(saved.issues[0] ?? never())).toContain(says);
+      expect(must(listMaterials(context, teacher))).toEqual([]);
+    },
+  );
+
+  it('belong to their studio, and to teachers', () => {
+    const context = testContext();
+    const { teacher, student } = smallStudio(context);
+    const other = smallStudio(context).teacher;
+    const { id } = must(saveMaterial(context, teacher, input('line', { text: '4 4 4 4' })));
+    expect(must(listMaterials(context, other))).toEqual([]);
+    expect(archiveMaterial(context, other, id, true)).toMatchObject({ ok: false });
+    expect(saveMaterial(context, other, input('line', { text: '2 2' }, id))).toMatchObject({
+      ok: false,
+    });
+    for (const refused of [
+      listMaterials(context, student),
+      saveMaterial(context, student, input('line', { text: '4 4 4 4' })),
+      archiveMaterial(context, student, id, true),
+      setKit(context, student, student.personId, FULL_KIT),
+      setSpeech(context, student, getSpeech(context, student)),
+    ]) {
+      expect(refused).toMatchObject({ ok: false, issues: [{ code: 'not-yours' }] });
+    }
+  });
+
+  it('shipped ones are found by id, and only in their version', () => {
+    expect(shippedIngredients('line', 'rudiment-16', 1)).toMatchObject({ slot: '16' });
+    const missing = close({
+      ...blankRecipe(),
+      play: { id: 'rudiment-16', version: 2 },
+    });
+    expect(missing).toMatchObject({ ok: false, issues: [{ code: 'ingredient-missing' }] });
+  });
+});
+
+function never(): never {
+  throw new Error('no issue');
+}
+
+function sticking() {
+  return {
+    sticking: 'RL',
+    slot: '16',
+    voices: { RH: 'snare', LH: 'snare', RF: 'bass', LF: 'hat-foot' },
+    accents: 'cells',
+    soft: 'tap',
+    bars: null,
+    ending: '',
+    sides: 'written',
+  };
+}
+
+describe('kits and speech', () => {
+  it('a student keeps the kit that was set; another studio cannot set it', () => {
+    const context = testContext();
+    const { teacher, student } = smallStudio(context);
+    const kit = { ...FULL_KIT, name: 'Ines', handedness: 'mirrored' as const };
+    must(setKit(context, teacher, student.personId, kit));
+    expect(must(listRoster(context, teacher))[0]?.kit).toEqual(kit);
+    const other = smallStudio(context).teacher;
+    expect(setKit(context, other, student.personId, kit)).toMatchObject({ ok: false });
+  });
+
+  it('a studio counts as it likes; its students see it', () => {
+    const context = testContext();
+    const { teacher, student } = smallStudio(context);
+    expect(getSpeech(context, student)).toEqual({ notes: 'american', syllables: 'english' });
+    must(setSpeech(context, teacher, { notes: 'british', syllables: 'takadimi' }));
+    expect(getSpeech(context, student)).toEqual({ notes: 'british', syllables: 'takadimi' });
+  });
+});
+
+describe('findTwins', () => {
+  it('finds what sounds the same from another place on', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const change = { kind: 'displace', what: 'pattern', part: 'all', by: 1, slot: '8' } as const;
+    const recipe = { ...cells(), changes: [change] };
+    must(saveExercise(context, teacher, { id: null, name: 'later', recipe }));
+    const shape = shapeKey(must(expand(cells())), 'sound');
+    const names = must(findTwins(context, teacher, shape)).map((one) => one.name);
+    expect(names.sort()).toEqual(['Cells', 'later']);
+    expect(must(findTwins(context, teacher, ''))).toEqual([]);
+  });
+});

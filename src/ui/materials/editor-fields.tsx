@@ -1,0 +1,116 @@
+'use client';
+
+import type { Issue } from '@/core/issue';
+import { VOICES, type Handedness, type VoiceId } from '@/core/kit';
+import type { MaterialContents } from '@/core/materials';
+import { Button, issuesAt, Trouble } from '../base';
+
+const MOST_GAP = 32;
+
+/** A sticking for each gap; empty ones are gaps without a cell. */
+export function CellsFields({
+  content,
+  issues,
+  onContent,
+}: {
+  content: MaterialContents['cells'];
+  issues: readonly Issue[];
+  onContent: (change: object) => void;
+}) {
+  const { cells } = content;
+  const gaps = Object.keys(cells).map(Number);
+  const next = Array.from({ length: MOST_GAP }, (_, index) => index + 1).find(
+    (gap) => !gaps.includes(gap),
+  );
+  function set(gap: number, cell: string) {
+    const rest = Object.entries(cells).filter(([key]) => key !== String(gap));
+    const letters = cell.toUpperCase().replace(/\s/g, '');
+    onContent({ cells: Object.fromEntries([...rest, [String(gap), letters]]) });
+  }
+  return (
+    <div className="flex flex-col gap-1">
+      <span className="label">Cells by gap, in slots</span>
+      {gaps.map((gap) => (
+        <div key={gap} className="flex items-center gap-3">
+          <span className="w-6 text-right text-soft">{gap}</span>
+          <input
+            aria-label={`Cell for ${gap}`}
+            className="field w-72 tracking-widest"
+            maxLength={MOST_GAP}
+            value={cells[gap] ?? ''}
+            onChange={(event) => set(gap, event.target.value)}
+          />
+          <span className="text-sm text-soft">
+            {(cells[gap] ?? '').length} of {gap}
+          </span>
+          <Button
+            look="quiet"
+            onClick={() =>
+              onContent({
+                cells: Object.fromEntries(
+                  Object.entries(cells).filter(([key]) => key !== String(gap)),
+                ),
+              })
+            }
+          >
+            take away
+          </Button>
+          <Trouble issues={issuesAt(issues, 'cells', String(gap))} />
+        </div>
+      ))}
+      {next !== undefined && (
+        <Button look="quiet" className="self-start" onClick={() => set(next, '')}>
+          + cell for {next}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+const HANDS: Readonly<Record<Handedness, string>> = {
+  right: 'right-handed',
+  mirrored: 'mirrored',
+  'open-handed': 'open-handed',
+  'left-lead': 'left lead',
+};
+
+export function KitFields({
+  content,
+  onContent,
+}: {
+  content: MaterialContents['kit'];
+  onContent: (change: object) => void;
+}) {
+  const { handedness, voices } = content;
+  const toggle = (id: VoiceId) =>
+    onContent({
+      voices: voices.includes(id) ? voices.filter((one) => one !== id) : [...voices, id],
+    });
+  return (
+    <>
+      <fieldset className="flex flex-wrap gap-4">
+        <legend className="label">Plays</legend>
+        {Object.entries(HANDS).map(([id, text]) => (
+          <label key={id} className="flex items-baseline gap-2">
+            <input
+              type="radio"
+              name="plays"
+              checked={handedness === id}
+              onChange={() => onContent({ handedness: id })}
+            />
+            {text}
+          </label>
+        ))}
+      </fieldset>
+      <fieldset className="grid max-w-2xl grid-cols-3 gap-x-4">
+        <legend className="label">Has</legend>
+        {VOICES.map(({ id, name }) => (
+          <label key={id} className="flex items-baseline gap-2 py-0.5">
+            <input type="checkbox" checked={voices.includes(id)} onChange={() => toggle(id)} />
+            {name}
+          </label>
+        ))}
+      </fieldset>
+    </>
+  );
+}

@@ -1,0 +1,1 @@
+export { Materials } from './materials';

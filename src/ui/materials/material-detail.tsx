@@ -1,0 +1,134 @@
+'use client';
+
+import Link from 'next/link';
+import { Play, Square } from 'lucide-react';
+import { useMemo } from 'react';
+import { toast } from 'sonner';
+import { sayCount, type Result } from '@/core/issue';
+import { voice } from '@/core/kit';
+import type { Material } from '@/core/materials';
+import { scoreOf } from '@/core/playing';
+import { expand, recipeOfMaterial, sentence, writeLink } from '@/core/recipe';
+import type { MaterialId } from '@/core/studio';
+import { bpm, tempoFor } from '@/core/time';
+import { attemptOrSay, Button, buttonLook, useSpeech } from '../base';
+import { ScoreSheet } from '../marks';
+import { usePlayback } from '../play';
+
+/** Tempo at which a material is heard here. */
+const HEARD_AT = bpm(80);
+
+/** One material: what it looks and sounds like, and what can be done with it. */
+export function MaterialDetail({
+  material,
+  archive,
+  onEdit,
+  onCopy,
+}: {
+  material: Material;
+  archive: (id: MaterialId, archived: boolean) => Promise<Result<null>>;
+  onEdit: () => void;
+  onCopy: () => void;
+}) {
+  const { words } = useSpeech();
+  const playback = usePlayback();
+  const recipe = useMemo(() => recipeOfMaterial(material), [material]);
+  const expanded = useMemo(() => expand(recipe), [recipe]);
+  const { own, name, trains, meter, version } = material;
+  const facts = [
+    own ? `own, version ${version}` : 'shipped',
+    meter,
+    trains && words(trains),
+    material.grade === null ? null : `grade ${material.grade} of 8`,
+  ];
+
+  function toggle() {
+    if (playback.playing) playback.stop();
+    else if (expanded.ok) {
+      void playback.start(scoreOf(expanded.value), tempoFor(expanded.value.meter, HEARD_AT));
+    }
+  }
+
+  async function setArchived(archived: boolean) {
+    const id = material.id as MaterialId;
+    if (!(await attemptOrSay(() => archive(id, archived)))) return;
+    if (!archived) return;
+    toast(`Archived ${name}. Exercises that use it keep it.`, {
+      action: { label: 'Undo', onClick: () => void setArchived(false) },
+    });
+  }
+
+  return (
+    <article>
+      <header className="mb-4 flex flex-wrap items-start gap-x-3 gap-y-2">
+        <div className="min-w-48 flex-1">
+          <h2 className="font-serif text-2xl">{words(name)}</h2>
+          <p className="text-sm text-soft">{facts.filter(Boolean).join(' · ')}</p>
+        </div>
+        <Button onClick={toggle} aria-pressed={playback.playing}>
+          {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+          {playback.playing ? 'Stop' : 'Hear'}
+        </Button>
+        <Link className={buttonLook('main')} href={`/bench?r=${writeLink(recipe)}`}>
+          To the Bench
+        </Link>
+        <Button onClick={onCopy}>Copy</Button>
+        {own && <Button onClick={onEdit}>Edit</Button>}
+        {own && (
+          <Button look="quiet" onClick={() => void setArchived(!material.archived)}>
+            {material.archived ? 'Put back' : 'Archive'}
+          </Button>
+        )}
+      </header>
+      <Says material={material} />
+      {expanded.ok && <ScoreSheet exercise={expanded.value} subscribe={playback.subscribe} />}
+      {(material.kind === 'cells' || material.kind === 'rules') && (
+        <p className="mt-2 text-sm text-soft">
+          {words(
+            sentence(recipe)
+              .filter((line) => line.key === 'play' || line.key === 'as')
+              .map((line) => line.text)
+              .join(' · '),
+          )}
+        </p>
+      )}
+    </article>
+  );
+}
+
+/** What a material says in words and letters. */
+function Says({ material }: { material: Material }) {
+  switch (material.kind) {
+    case 'line':
+      return <p className="mb-3 text-lg font-semibold">{material.content.text}</p>;
+    case 'sticking':
+      return (
+        <p className="mb-3 text-lg font-semibold tracking-widest">{material.content.sticking}</p>
+      );
+    case 'cells':
+      return (
+        <table className="mb-4">
+          <tbody>
+            {Object.entries(material.content.cells).map(([gap, cell]) => (
+              <tr key={gap}>
+                <th scope="row" className="pr-4 text-left font-normal text-soft">
+                  {sayCount(Number(gap), 'slot')}
+                </th>
+                <td className="tracking-widest">{cell}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      );
+    case 'kit':
+      return (
+        <p className="mb-4 max-w-xl">
+          {material.content.handedness === 'right' ? '' : `${material.content.handedness}; `}
+          {material.content.voices.map((id) => voice(id).name).join(', ')}
+        </p>
+      );
+    case 'ostinato':
+    case 'rules':
+      return null;
+  }
+}

@@ -1,0 +1,150 @@
+'use client';
+
+import { useState } from 'react';
+import { issueText } from '@/core/issue';
+import { usualLimb, voice, VOICES, type VoiceId } from '@/core/kit';
+import { ostinatoOf, readOstinato, type Lane, type MaterialContents } from '@/core/materials';
+import { editByHand, expand, toggleOstinato, blankRecipe, type ClosedRecipe } from '@/core/recipe';
+import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '@/core/time';
+import { Button, Field } from '../base';
+import { EditableSheet } from '../bench';
+import { TapIn } from './tap-in';
+
+type Ostinato = MaterialContents['ostinato'];
+
+/** An ostinato, typed, tapped or written on the lanes; all three fill the same lanes. */
+export function OstinatoFields({
+  content,
+  onContent,
+}: {
+  content: Ostinato;
+  onContent: (change: object) => void;
+}) {
+  const [typed, setTyped] = useState('');
+  const [taps, setTaps] = useState<VoiceId>('bass');
+  const meter = parseMeter(content.meter);
+  const read = typed.trim() !== '' && meter.ok ? readOstinato(typed, meter.value) : null;
+  const recipe = recipeOf(content);
+  const expanded = expand(recipe);
+  const addLanes = (lanes: readonly Lane[]) =>
+    onContent({ lanes: [...content.lanes, ...lanes].slice(0, 12) });
+
+  return (
+    <>
+      <Field
+        label="Type a part"
+        className="max-w-xl"
+        placeholder="K: x--x--x-, or K: 1 & 3 &; S: 2 4"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      {read && !read.ok && (
+        <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
+          {read.issues.map(issueText).join(' ')}
+        </p>
+      )}
+      {read?.ok && (
+        <ul aria-label="Readings" className="flex flex-col items-start gap-1">
+          {read.value.map(({ ostinato, says }) => (
+            <li key={says}>
+              <Button
+                onClick={() => {
+                  addLanes(ostinato.lanes);
+                  setTyped('');
+                }}
+              >
+                + {says}
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        <select
+          aria-label="Tapped voice"
+          className="h-8 rounded-sm border border-line bg-sheet px-1.5"
+          value={taps}
+          onChange={(event) => setTaps(event.target.value as VoiceId)}
+        >
+          {VOICES.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <TapIn
+          meter={content.meter}
+          onTapped={(places, bars, grid) => {
+            if (meter.ok && places.length > 0) {
+              addLanes([tappedLane(taps, places, bars * barTicks(meter.value), grid)]);
+            }
+          }}
+        />
+      </div>
+      <label className="flex items-baseline gap-2">
+        <input
+          type="checkbox"
+          checked={content.swung}
+          onChange={() => onContent({ swung: !content.swung })}
+        />
+        meant swung
+      </label>
+      {content.lanes.length > 0 && (
+        <ul className="flex flex-wrap gap-2 text-sm">
+          {content.lanes.map((lane, index) => (
+            <li key={index} className="rounded-sm border border-line px-2">
+              {voice(lane.voice).name} {lane.limb}{' '}
+              <button
+                type="button"
+                className="phrase"
+                onClick={() => onContent({ lanes: content.lanes.filter((_, at) => at !== index) })}
+              >
+                take away
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {expanded.ok ? (
+        <EditableSheet
+          exercise={expanded.value}
+          rows="voices"
+          staff
+          ornaments={false}
+          onEdit={(edits) => {
+            const edited = expand(editByHand(recipe, expanded.value, edits));
+            const next = edited.ok ? ostinatoOf(edited.value, '') : null;
+            onContent({ lanes: next?.lanes ?? [] });
+          }}
+        />
+      ) : (
+        <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
+          {expanded.issues.map(issueText).join(' ')}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** The lanes alone, or empty ones to write on. */
+function recipeOf({ meter, lanes }: Ostinato): ClosedRecipe {
+  const blank = { ...blankRecipe(), meter };
+  if (lanes.length === 0) {
+    return { ...blank, changes: [{ kind: 'hand', length: 1, edits: [] }] };
+  }
+  const content = { name: 'draft', meter, swung: false, lanes: [...lanes] };
+  return toggleOstinato(blank, 'draft', { version: 1, content });
+}
+
+function tappedLane(
+  id: VoiceId,
+  places: readonly number[],
+  length: number,
+  slot: SubdivisionId,
+): Lane {
+  const width = slotTicks(slot);
+  const grid = Array.from({ length: length / width }, (_, index) =>
+    places.includes(index * width) ? 'x' : '-',
+  ).join('');
+  return { limb: usualLimb(id), voice: id, slot, grid };
+}

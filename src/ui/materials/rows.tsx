@@ -1,0 +1,82 @@
+'use client';
+
+import { clsx } from 'clsx';
+import Link from 'next/link';
+import type { Material } from '@/core/materials';
+import { sentenceText, type ClosedRecipe } from '@/core/recipe';
+import { useSpeech } from '../base';
+
+/** The entries of one kind, a row each: name, what it says, meter or grade. */
+export function MaterialRows({
+  materials,
+  chosen,
+  onChoose,
+}: {
+  materials: readonly Material[];
+  chosen: string | null;
+  onChoose: (id: string) => void;
+}) {
+  const { words } = useSpeech();
+  return (
+    <ul>
+      {materials.map((one) => (
+        <li key={one.id} className="border-b border-faint">
+          <button
+            type="button"
+            aria-current={one.id === chosen ? 'true' : undefined}
+            className={clsx(
+              'flex w-full items-baseline gap-2 px-3 py-1.5 text-left hover:bg-faint',
+              one.id === chosen && 'bg-warm-wash',
+              one.archived && 'text-soft line-through',
+            )}
+            onClick={() => onChoose(one.id)}
+          >
+            <span className={one.kind === 'line' ? 'w-28 shrink-0' : 'min-w-0 flex-1'}>
+              {words(one.name)}
+            </span>
+            <span className={clsx('text-soft', one.kind === 'line' && 'min-w-0 flex-1 truncate')}>
+              {hintOf(one)}
+            </span>
+            <span className="shrink-0 text-sm text-soft">
+              {[one.grade === null ? null : `grade ${one.grade}`, one.own ? 'own' : null]
+                .filter(Boolean)
+                .join(', ')}
+            </span>
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function hintOf(one: Material): string {
+  if (one.kind === 'line') return one.content.text;
+  if (one.kind === 'sticking') return one.content.sticking;
+  if (one.kind === 'kit') return '';
+  return one.meter ?? '';
+}
+
+/** The studio's saved exercises, each a way to the Bench. */
+export function ExerciseRows({
+  exercises,
+}: {
+  exercises: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly recipe: ClosedRecipe;
+  }[];
+}) {
+  const { words } = useSpeech();
+  return (
+    <ul>
+      {exercises.map(({ id, name, recipe }) => (
+        <li key={id} className="border-b border-faint">
+          <Link href={`/bench?x=${id}`} className="block px-3 py-1.5 hover:bg-faint">
+            <span className="block">{words(name)}</span>
+            <span className="block truncate text-sm text-soft">{words(sentenceText(recipe))}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
