@@ -2,10 +2,14 @@
 import { clicks } from './clicks';
 import { coldStart } from './cold-start';
 import { expandAndAnalyse } from './expand';
+import { benchFrames } from './frames';
+import { makePlacements } from './placements';
 import { closeReport, type Row } from './report';
 
 const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   expand: expandAndAnalyse,
+  placements: makePlacements,
+  frames: benchFrames,
   clicks,
   start: coldStart,
 };

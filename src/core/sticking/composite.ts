@@ -34,14 +34,13 @@ export function compositeReadings(letters: string, meter: Meter): readonly Compo
   for (const slots of GRIDS) {
     if (letters.length > slots) continue;
     for (const places of placesOn(letters, slots)) {
-      const rank = rankOf(letters, places, slots);
-      if (rank === null) continue;
+      const fit = fitOf(letters, places, slots);
+      if (fit === null) continue;
       const sticking = write(letters, places, slots);
-      const fewest = Math.min(hand(letters, places, 'R').length, hand(letters, places, 'L').length);
       for (const slot of slotsFor(slots, meter)) {
-        const onBeats = (slots / fewest) * slotTicks(slot) === tempoBeatTicks(meter);
+        const onBeats = (slots / fit.beats) * slotTicks(slot) === tempoBeatTicks(meter);
         const reading = { sticking, slot, says: say(letters, places, slots, slot) };
-        found.set(`${sticking} ${slot}`, { reading, rank: rank + (onBeats ? 0 : 0.5) });
+        found.set(`${sticking} ${slot}`, { reading, rank: fit.rank + (onBeats ? 0 : 0.5) });
       }
     }
   }
@@ -73,19 +72,26 @@ function isEven(places: readonly number[], slots: number): boolean {
   return places.every((place, index) => place === index * gap);
 }
 
-/** 0 where both hands are even and share no coarser grid; 1 where one is even and the other keeps
- * the beat; null for what is neither. */
-function rankOf(letters: string, places: readonly number[], slots: number): number | null {
+interface Fit {
+  /** 0 where both hands are even, 1 where one is even and the other keeps the beat. */
+  readonly rank: 0 | 1;
+  /** Beats that the whole is heard as. */
+  readonly beats: number;
+}
+
+/** How well the letters sit on these slots; null where neither hand gives a pulse, or a coarser
+ * grid would do. */
+function fitOf(letters: string, places: readonly number[], slots: number): Fit | null {
   const [right, left] = [hand(letters, places, 'R'), hand(letters, places, 'L')];
   if (places.reduce((sum, one) => gcd(sum, one), slots) > 1) return null;
   const even = [isEven(right, slots), isEven(left, slots)];
-  if (even[0] && even[1]) return 0;
-  const [steady, other] = even[0] ? [right, left] : [left, right];
+  if (even[0] && even[1]) return { rank: 0, beats: Math.min(right.length, left.length) };
   if (!even[0] && !even[1]) return null;
+  const [steady, other] = even[0] ? [right, left] : [left, right];
   const beats = [2, 3, 4].find(
     (count) => slots % count === 0 && count !== steady.length && keeps(other, slots, count),
   );
-  return beats === undefined || steady.length < 2 ? null : 1;
+  return beats === undefined || steady.length < 2 ? null : { rank: 1, beats };
 }
 
 function keeps(places: readonly number[], slots: number, beats: number): boolean {

@@ -211,11 +211,11 @@ function Workbench({
               </div>
               {writing && sheet.members.length === 0 ? (
                 <EditableSheet
-                  exercise={sheet}
+                  exercise={shown ?? sheet}
                   rows={rows}
                   staff={staff}
                   subscribe={playback.subscribe}
-                  onEdit={(edits) => edit(editByHand(recipe, sheet, edits))}
+                  onEdit={(edits) => edit(editByHand(recipe, shown ?? sheet, edits))}
                 />
               ) : (
                 <ScoreSheet

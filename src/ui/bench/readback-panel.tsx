@@ -16,6 +16,7 @@ import { TICKS_PER_QUARTER, unitTicks, type Tempo, type Tick } from '@/core/time
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { Difficulty, Feet, Levels, Loads, Motions, Travels } from './readback-hands';
+import { Neighbours } from './neighbours';
 import { Hindrances } from './readback-hindrances';
 import { Part, sayPlaces } from './readback-part';
 import { Cues, FeltText, LeadsText, SameAs, SyncopationList } from './readback-more';
@@ -104,6 +105,7 @@ export function ReadbackPanel({
       <Part label="Hard by" how={{ part: 'difficulty', ...how }}>
         <Difficulty readback={readback} />
       </Part>
+      <Neighbours {...{ recipe, exercise, tempo, onChange }} />
       <p className="border-t border-faint pt-2 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
     </section>
   );

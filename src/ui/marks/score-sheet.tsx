@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { systemsOf } from './columns';
@@ -12,7 +12,8 @@ const GUTTER = 128;
 
 const START = { width: 860, height: 0 };
 
-/** An exercise in systems: lanes, and the staff under the same columns. */
+/** An exercise in systems: lanes, and the staff under the same columns. The lanes are drawn at once;
+ * the staff follows when there is time. */
 export function ScoreSheet({
   exercise,
   rows = 'voices',
@@ -35,12 +36,15 @@ export function ScoreSheet({
     () => systemsOf(exercise, { width, gutter: GUTTER, slot }),
     [exercise, width, slot],
   );
+  const late = useDeferredValue(useMemo(() => ({ exercise, systems }), [exercise, systems]));
   return (
     <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
       {systems.map((system, index) => (
         <div key={index}>
           <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
-          {staff && <Staff exercise={exercise} system={system} first={index === 0} />}
+          {staff && late.systems[index] && (
+            <Staff exercise={late.exercise} system={late.systems[index]} first={index === 0} />
+          )}
         </div>
       ))}
     </div>

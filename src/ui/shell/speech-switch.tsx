@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { Result } from '@/core/issue';
 import type { Speech } from '@/core/studio';
 import { ownSyllables, SYLLABLES, SYLLABLES_IDS, type NoteNames } from '@/core/time';
-import { attemptOrSay, useSpeech } from '../base';
+import { useKept, useSpeech } from '../base';
 
 const NAMES: Readonly<Record<NoteNames, string>> = {
   american: 'quarter, 8th, 16th',
@@ -16,8 +16,8 @@ const OWN = 'own';
 
 /** How the studio names note values, and how it counts. */
 export function SpeechSwitch({ speak }: { speak: (speech: Speech) => Promise<Result<null>> }) {
-  const { speech } = useSpeech();
-  const set = (change: Partial<Speech>) => void attemptOrSay(() => speak({ ...speech, ...change }));
+  const { speech: stored } = useSpeech();
+  const [speech, set] = useKept(stored, speak);
   const chosen = typeof speech.syllables === 'string' ? speech.syllables : OWN;
   return (
     <Popover.Root>

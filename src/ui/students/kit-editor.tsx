@@ -3,7 +3,7 @@
 import { Popover } from 'radix-ui';
 import type { Result } from '@/core/issue';
 import { FULL_KIT, VOICES, type Handedness, type KitProfile, type VoiceId } from '@/core/kit';
-import { attemptOrSay } from '../base';
+import { useKept } from '../base';
 
 const HANDS: Readonly<Record<Handedness, string>> = {
   right: 'right-handed',
@@ -15,15 +15,14 @@ const HANDS: Readonly<Record<Handedness, string>> = {
 /** What a student plays on and how; kept at once. */
 export function KitEditor({
   name,
-  kit,
+  kit: stored,
   onSet,
 }: {
   name: string;
   kit: KitProfile;
   onSet: (kit: KitProfile) => Promise<Result<null>>;
 }) {
-  const set = (change: Partial<KitProfile>) =>
-    void attemptOrSay(() => onSet({ ...kit, ...change, name }));
+  const [kit, set] = useKept(stored, (next) => onSet({ ...next, name }));
   const toggle = (id: VoiceId) =>
     set({
       voices: kit.voices.includes(id)

@@ -64,13 +64,11 @@ export function useLaneEditing(
   ornaments: boolean,
 ): LaneEditor {
   const [grid, setGrid] = useState<SubdivisionId>('16');
-  const [added, setAdded] = useState<readonly VoiceId[]>([]);
+  const [extraRows, setExtraRows] = useState(exercise.strokes.length === 0 ? FIRST_ROWS : []);
   const [cursor, setCursor] = useState<Cell | null>(null);
   const [corner, setCorner] = useState<Cell | null>(null);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const [clip, setClip] = useState<Clip | null>(null);
-  const empty = exercise.strokes.length === 0;
-  const extraRows = useMemo(() => (empty ? [...FIRST_ROWS, ...added] : added), [empty, added]);
   const rows = useMemo(() => rowsOf(exercise, kind, extraRows), [exercise, kind, extraRows]);
   const slot = slotTicks(grid);
   const columns = useMemo(
@@ -212,7 +210,7 @@ export function useLaneEditing(
     editing: { slot, extraRows, cursor, chosen: picked, onDrag },
     grid,
     setGrid,
-    addRow: (voice) => setAdded((now) => [...now.filter((one) => one !== voice), voice]),
+    addRow: (voice) => setExtraRows((now) => [...now.filter((one) => one !== voice), voice]),
     chosen,
     hasClip: clip !== null,
     run,

@@ -1,0 +1,96 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { ensureBuilt } from '../scripts/lib/build.mjs';
+import { CHROMIUM } from '../scripts/lib/chromium.mjs';
+import { freePort } from '../scripts/lib/port.mjs';
+import { bin } from '../scripts/lib/run.mjs';
+import type { Row } from './report';
+
+const EDITS = 60;
+const FRAME_MS = 1000 / 60;
+
+/** An edit on the Bench of a four-bar exercise, one each frame: how many are on screen, read back
+ * and all, before the next frame is due. The baseline is the same page at rest. */
+export async function benchFrames(): Promise<Row[]> {
+  await ensureBuilt();
+  const folder = mkdtempSync(join(tmpdir(), 'mivvel-frames-'));
+  const port = await freePort();
+  const env = { ...process.env, MIVVEL_DATA: folder, NEXT_TELEMETRY_DISABLED: '1' };
+  const server = spawn(bin('next'), ['start', '-p', String(port)], { env, stdio: 'pipe' });
+  await new Promise<void>((ready) =>
+    server.stdout.on('data', (chunk) => String(chunk).includes('Ready') && ready()),
+  );
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    chromiumSandbox: false,
+    args: ['--disable-gpu'],
+  });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await openBench(page, `http://localhost:${port}`);
+    const rest = await kept(page, false);
+    const edits = await kept(page, true);
+    return [
+      {
+        what: `${EDITS} edits of four bars on the Bench, one a frame`,
+        measured: `${percent(edits.share)} of frames kept, worst ${Math.round(edits.worstMs)} ms`,
+        against: `${percent(rest.share)} at rest in the same page`,
+      },
+    ];
+  } finally {
+    await browser.close();
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill();
+    await gone;
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+async function openBench(page: Page, url: string): Promise<void> {
+  await page.goto(url);
+  await page.getByLabel('Studio').fill('Bench');
+  await page.getByLabel('Your name').fill('Ada');
+  await page.getByRole('button', { name: 'Open', exact: true }).click();
+  await page.waitForURL('**/students');
+  await page.goto(`${url}/bench`);
+  await page.getByRole('button', { name: /^What keeps going:/ }).click();
+  await page.keyboard.type('rock in 8ths');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Reading line').fill('4. 4 8 4 | 8r 4 4 8 4 | 4 8 8 4 4 | 4. 4. 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await page.getByRole('button', { name: 'write', exact: true }).click();
+  await page.getByRole('application', { name: 'Lanes' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.locator('.staff .vf-stavenote').first().waitFor();
+}
+
+/** Share of frames that came in time while a note was turned on and off in each. */
+async function kept(page: Page, edits: boolean): Promise<{ share: number; worstMs: number }> {
+  return page.evaluate(
+    async ({ count, frameMs, edit }) => {
+      const frame = () => new Promise<number>((done) => requestAnimationFrame(done));
+      const lanes = document.querySelector('[role=application]');
+      const times: number[] = [];
+      let last = await frame();
+      for (let index = 0; index < count; index += 1) {
+        if (edit) {
+          const press = { key: 'x', bubbles: true, cancelable: true };
+          lanes?.dispatchEvent(new KeyboardEvent('keydown', press));
+        }
+        const now = await frame();
+        times.push(now - last);
+        last = now;
+      }
+      const inTime = times.filter((time) => time < frameMs * 1.5).length;
+      return { share: inTime / times.length, worstMs: Math.max(...times) };
+    },
+    { count: EDITS, frameMs: FRAME_MS, edit: edits },
+  );
+}
+
+function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
+}

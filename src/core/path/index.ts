@@ -1,0 +1,2 @@
+export { neighboursOf } from './neighbours';
+export type { Neighbour } from './neighbours';

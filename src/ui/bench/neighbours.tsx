@@ -1,0 +1,108 @@
+'use client';
+
+import { Popover } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { neighboursOf, type Neighbour } from '@/core/path';
+import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import type { Tempo } from '@/core/time';
+import { useSpeech } from '../base';
+import { Part } from './readback-part';
+
+/** Most neighbours of a side that are listed. */
+const MOST = 40;
+
+/** Differences smaller than this are none. */
+const SAME = 0.05;
+
+/** The exercises that are one note away, easier and harder; a touch takes one. */
+export function Neighbours({
+  recipe,
+  exercise,
+  tempo,
+  onChange,
+}: {
+  recipe: ClosedRecipe;
+  exercise: Exercise;
+  tempo: Tempo;
+  onChange: (recipe: ClosedRecipe) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  if (exercise.members.length > 0) return null;
+  return (
+    <Part label="One note">
+      <Popover.Root open={open} onOpenChange={setOpen}>
+        <Popover.Trigger className="phrase">easier or harder</Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content side="left" align="end" sideOffset={8} className="pop w-[34rem] p-3">
+            <Sides
+              {...{ recipe, exercise, tempo }}
+              onTake={(next) => {
+                setOpen(false);
+                onChange(next);
+              }}
+            />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </Part>
+  );
+}
+
+function Sides({
+  recipe,
+  exercise,
+  tempo,
+  onTake,
+}: {
+  recipe: ClosedRecipe;
+  exercise: Exercise;
+  tempo: Tempo;
+  onTake: (recipe: ClosedRecipe) => void;
+}) {
+  const { syllables } = useSpeech();
+  const all = useMemo(
+    () => neighboursOf(recipe, exercise, tempo, syllables),
+    [recipe, exercise, tempo, syllables],
+  );
+  if (all.length === 0) return <p>Too many notes to go through one by one.</p>;
+  const easier = all.filter((one) => one.harder < -SAME).reverse();
+  const harder = all.filter((one) => one.harder >= -SAME);
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <List title="easier" all={easier} onTake={onTake} />
+      <List title="as hard, or harder" all={harder} onTake={onTake} />
+    </div>
+  );
+}
+
+function List({
+  title,
+  all,
+  onTake,
+}: {
+  title: string;
+  all: readonly Neighbour[];
+  onTake: (recipe: ClosedRecipe) => void;
+}) {
+  const { words } = useSpeech();
+  return (
+    <section aria-label={title} className="min-w-0">
+      <h3 className="label mb-1">
+        {title}: {all.length}
+      </h3>
+      <ul className="max-h-80 overflow-y-auto">
+        {all.slice(0, MOST).map((one) => (
+          <li key={one.says}>
+            <button
+              type="button"
+              className="w-full rounded-sm px-1 py-0.5 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
+              onClick={() => onTake(one.recipe)}
+            >
+              {words(one.says)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
