@@ -71,16 +71,15 @@ async function openBench(page: Page, url: string): Promise<void> {
 async function kept(page: Page, edits: boolean): Promise<{ share: number; worstMs: number }> {
   return page.evaluate(
     async ({ count, frameMs, edit }) => {
-      const frame = () => new Promise<number>((done) => requestAnimationFrame(done));
       const lanes = document.querySelector('[role=application]');
       const times: number[] = [];
-      let last = await frame();
+      let last = await new Promise<number>((done) => requestAnimationFrame(done));
       for (let index = 0; index < count; index += 1) {
         if (edit) {
           const press = { key: 'x', bubbles: true, cancelable: true };
           lanes?.dispatchEvent(new KeyboardEvent('keydown', press));
         }
-        const now = await frame();
+        const now = await new Promise<number>((done) => requestAnimationFrame(done));
         times.push(now - last);
         last = now;
       }

@@ -1,6 +1,7 @@
 import { LIMBS, type Limb } from '../kit';
 import { countMark, tick, type Syllables, type Tick } from '../time';
 import type { Exercise } from '../recipe';
+import { strokesOf } from './instants';
 
 /** What one limb plays in one bar, in syllables. */
 export interface LimbCount {
@@ -14,7 +15,7 @@ export interface LimbCount {
 export function countStrings(exercise: Exercise, syllables?: Syllables): readonly LimbCount[] {
   const { meter, barTicks, bars } = exercise;
   return LIMBS.flatMap((limb) => {
-    const mine = exercise.strokes.filter((stroke) => stroke.limb === limb);
+    const mine = strokesOf(exercise, limb);
     if (mine.length === 0) return [];
     const texts = Array.from({ length: bars }, (_, bar) => {
       const inBar = mine.filter((stroke) => Math.floor(stroke.at / barTicks) === bar);

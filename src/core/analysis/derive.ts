@@ -13,7 +13,7 @@ import {
   type Tempo,
 } from '../time';
 import { difficultyParts } from './difficulty';
-import { instantsOf } from './instants';
+import { instantsOf, strokesOf } from './instants';
 import { motionsOf } from './motions';
 import { seamOf } from './seam';
 import { syncopationOf } from './syncopation';
@@ -116,7 +116,7 @@ function deriveCycle(exercise: Exercise, tempo: Tempo): readonly string[] {
 
 function deriveMotions(exercise: Exercise, syllables?: Syllables): readonly string[] {
   return (['RH', 'LH'] as const).flatMap((limb) => {
-    const mine = exercise.strokes.filter((stroke) => stroke.limb === limb);
+    const mine = strokesOf(exercise, limb);
     const motions = motionsOf(exercise, limb);
     const lines = motions.slice(0, MOST / 2).map(({ at, motion }, index) => {
       const now = mine[index]?.dynamic ?? 'normal';
@@ -134,7 +134,7 @@ function deriveLoad(exercise: Exercise, tempo: Tempo): readonly string[] {
   return [
     `One cycle: ${round(beatsInCycle)} beats × 60 ÷ ${tempo.bpm} = ${round(seconds)} s`,
     ...limbs.map((limb: Limb) => {
-      const count = exercise.strokes.filter((stroke) => stroke.limb === limb).length;
+      const count = strokesOf(exercise, limb).length;
       return `${letterOf(limb)}: ${count} strokes ÷ ${round(seconds)} s = ${round(count / seconds)} a second`;
     }),
   ];

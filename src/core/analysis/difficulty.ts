@@ -2,9 +2,8 @@ import { LIMBS, isHand } from '../kit';
 import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
 import { beats, TICKS_PER_QUARTER, type Tempo } from '../time';
-import { instantsOf } from './instants';
+import { instantsOf, strokesOf } from './instants';
 import { limbLoads } from './seam';
-import { transitionsOf } from './transitions';
 
 /** One part of what makes an exercise hard, in points that add up; `says` is the fact behind it. */
 export interface DifficultyPart {
@@ -31,13 +30,14 @@ const EASY_GAP_MS = { hand: 250, foot: 350 } as const;
 
 /** How hard an exercise is at a tempo, explained part by part. */
 export function difficultyParts(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {
-  const transitions = transitionsOf(exercise, tempo);
-  const limbs = LIMBS.filter((limb) => exercise.strokes.some((stroke) => stroke.limb === limb));
-  const combinations = new Set(transitions.map(({ from }) => from.join(' '))).size;
+  const limbs = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);
+  const masks = instantsOf(exercise).map(({ mask }) => mask);
+  const combinations = new Set(masks).size;
   const changes = new Set(
-    transitions
-      .map(({ from, to }) => `${from.join(' ')} → ${to.join(' ')}`)
-      .filter((one) => one.split(' → ')[0] !== one.split(' → ')[1]),
+    masks.flatMap((mask, index) => {
+      const next = masks[(index + 1) % masks.length] ?? mask;
+      return next === mask ? [] : [mask * 16 + next];
+    }),
   ).size;
   const off = offBeatShare(exercise);
   const grids = gridsOf(exercise);

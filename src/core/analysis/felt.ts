@@ -1,6 +1,7 @@
 import { LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { gcd, tempoBeatTicks, type Tempo } from '../time';
+import { strokesOf } from './instants';
 
 /** A pulse that one limb keeps against the meter's own. */
 export interface FeltPulse {
@@ -16,7 +17,7 @@ export interface FeltPulse {
 export function feltPulses(exercise: Exercise, tempo: Tempo): readonly FeltPulse[] {
   const beat = tempoBeatTicks(exercise.meter);
   return LIMBS.flatMap((limb): FeltPulse[] => {
-    const mine = exercise.strokes.filter((stroke) => stroke.limb === limb);
+    const mine = strokesOf(exercise, limb);
     const places = [...new Set(mine.map((stroke) => stroke.at as number))];
     const gap = exercise.cycleTicks / places.length;
     const even = places.every((at, index) => at === (places[0] ?? 0) + index * gap);

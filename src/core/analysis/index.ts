@@ -4,7 +4,7 @@ export { cuesOf } from './cues';
 export { derive } from './derive';
 export { disguiseOf, shapeKey } from './disguise';
 export { feltPulses } from './felt';
-export { instantsOf } from './instants';
+export { instantsOf, strokesOf } from './instants';
 export { leadsOf } from './leads';
 export { lineReading } from './line-reading';
 export { lockUp } from './lock-up';

@@ -9,6 +9,8 @@ export interface Instant {
   readonly strokes: readonly Stroke[];
   /** The limbs that play, in limb order. */
   readonly limbs: readonly Limb[];
+  /** The same as bits: 1 right hand, 2 left hand, 4 right foot, 8 left foot. */
+  readonly mask: number;
 }
 
 /** Nearly every reading begins with the chain of instants; it is made once for an exercise. */
@@ -31,14 +33,32 @@ function makeInstants(strokes: readonly Stroke[]): readonly Instant[] {
     let end = first + 1;
     while (strokes[end]?.at === at) end += 1;
     const together = strokes.slice(first, end);
-    if (at !== undefined) found.push({ at, strokes: together, limbs: limbsIn(together) });
+    if (at !== undefined) {
+      const mask = together.reduce((bits, stroke) => bits | BITS[stroke.limb], 0);
+      found.push({ at, strokes: together, limbs: LIMB_SETS[mask] ?? [], mask });
+    }
     first = end;
   }
   return found;
 }
 
-function limbsIn(strokes: readonly Stroke[]): readonly Limb[] {
-  const [only, second] = strokes;
-  if (only && !second) return [only.limb];
-  return LIMBS.filter((limb) => strokes.some((stroke) => stroke.limb === limb));
+const BITS: Readonly<Record<Limb, number>> = { RH: 1, LH: 2, RF: 4, LF: 8 };
+
+/** Every set of limbs by its bits, in limb order. */
+const LIMB_SETS: readonly (readonly Limb[])[] = Array.from({ length: 16 }, (_, mask) =>
+  LIMBS.filter((limb) => (mask & BITS[limb]) !== 0),
+);
+
+const BY_LIMB = new WeakMap<Exercise, Readonly<Record<Limb, readonly Stroke[]>>>();
+
+/** What one limb plays over the cycle, in order of time. */
+export function strokesOf(exercise: Exercise, limb: Limb): readonly Stroke[] {
+  let found = BY_LIMB.get(exercise);
+  if (!found) {
+    const made: Record<Limb, Stroke[]> = { RH: [], LH: [], RF: [], LF: [] };
+    for (const stroke of exercise.strokes) made[stroke.limb].push(stroke);
+    found = made;
+    BY_LIMB.set(exercise, found);
+  }
+  return found[limb];
 }

@@ -2,6 +2,7 @@ import type { Limb } from '../kit';
 import { DYNAMICS, type Dynamic } from '../pattern';
 import type { Exercise } from '../recipe';
 import type { Tick } from '../time';
+import { strokesOf } from './instants';
 
 /** How a hand moves in a stroke: where it starts, and where it has to be for its next one. */
 export type Motion = 'full' | 'down' | 'tap' | 'up';
@@ -18,7 +19,7 @@ export interface MotionAt {
  * @returns in order of time; empty when the hand rests
  * @example LRLR at p p p f: left // => tap tap; right // => up down */
 export function motionsOf(exercise: Exercise, limb: Limb): readonly MotionAt[] {
-  const strokes = exercise.strokes.filter((stroke) => stroke.limb === limb);
+  const strokes = strokesOf(exercise, limb);
   const levels = strokes.map((stroke) => DYNAMICS.indexOf(stroke.dynamic));
   const top = Math.max(...levels);
   const loudest = Math.min(...levels) < top ? top : DYNAMICS.indexOf(SOFTEST_FULL);

@@ -1,7 +1,16 @@
-import { isHand, isStickedHat, limbName, LIMBS, voice, type Limb, type VoiceId } from '../kit';
+import {
+  isHand,
+  isStickedHat,
+  limbName,
+  LIMBS,
+  voice,
+  type Limb,
+  type VoiceId,
+  VOICE_IDS,
+} from '../kit';
 import type { Exercise } from '../recipe';
 import { countName, ticksToSeconds, type Tempo, type Tick } from '../time';
-import { instantsOf } from './instants';
+import { instantsOf, strokesOf } from './instants';
 
 /** Something that cannot, or should not, be played as it stands. */
 export type Hindrance =
@@ -88,12 +97,14 @@ export function hatBeforeFoot(
 }
 
 function limbTwice(exercise: Exercise): readonly Hindrance[] {
-  return instantsOf(exercise).flatMap(({ at, strokes }) =>
-    [...new Set(strokes.map((stroke) => stroke.limb))].flatMap((limb): Hindrance[] => {
-      const voices = strokes.filter((stroke) => stroke.limb === limb).map((s) => s.voice);
-      return voices.length > 1 ? [{ rule: 'limb-twice', at, limb, voices }] : [];
-    }),
-  );
+  return instantsOf(exercise)
+    .filter(({ strokes, limbs }) => strokes.length > limbs.length)
+    .flatMap(({ at, strokes, limbs }) =>
+      limbs.flatMap((limb): Hindrance[] => {
+        const voices = strokes.filter((stroke) => stroke.limb === limb).map((s) => s.voice);
+        return voices.length > 1 ? [{ rule: 'limb-twice', at, limb, voices }] : [];
+      }),
+    );
 }
 
 /** Bass drum, then the hi-hat foot alone right after it. A double pedal is another matter. */
@@ -122,7 +133,7 @@ function openHatClosed(exercise: Exercise): readonly Hindrance[] {
 
 /** Gaps from each stroke of a limb to its next one, the seam included. */
 function limbGaps(exercise: Exercise, limb: Limb, tempo: Tempo) {
-  const strokes = exercise.strokes.filter((stroke) => stroke.limb === limb);
+  const strokes = strokesOf(exercise, limb);
   return strokes.map((stroke, index) => {
     const next = strokes[index + 1] ?? strokes[0] ?? stroke;
     const ticks = next.at - stroke.at + (next.at <= stroke.at ? exercise.cycleTicks : 0);
@@ -162,6 +173,7 @@ function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
 }
 
 function missingVoices(exercise: Exercise): readonly Hindrance[] {
+  if (exercise.kit.voices.length === VOICE_IDS.length) return [];
   const seen = new Set<VoiceId>(exercise.kit.voices);
   return exercise.strokes.flatMap((stroke): Hindrance[] => {
     if (seen.has(stroke.voice) || !isHand(stroke.limb)) return [];

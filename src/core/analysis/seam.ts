@@ -2,7 +2,7 @@ import { LIMBS, type Limb } from '../kit';
 import { isTail } from '../pattern';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick, tick } from '../time';
-import { instantsOf } from './instants';
+import { instantsOf, strokesOf } from './instants';
 
 /** How the loop closes. */
 export interface Seam {
@@ -47,7 +47,7 @@ export function limbLoads(exercise: Exercise, tempo: Tempo): readonly LimbLoad[]
   const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
   const runs = longestRuns(exercise);
   return LIMBS.flatMap((limb): LimbLoad[] => {
-    const at = exercise.strokes.filter((s) => s.limb === limb).map((s) => s.at);
+    const at = strokesOf(exercise, limb).map((s) => s.at);
     if (at.length === 0) return [];
     const gaps = at.map((place, i) => {
       const next = at[i + 1];

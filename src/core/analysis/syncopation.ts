@@ -1,6 +1,7 @@
 import { LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { barTicks, beats, gcd, metricalWeight, syncopatedNotes, type Meter } from '../time';
+import { strokesOf } from './instants';
 
 /** How strongly one limb plays against the meter. */
 export interface Syncopation {
@@ -20,7 +21,7 @@ export function syncopationOf(exercise: Exercise): readonly Syncopation[] {
   const { meter, cycleTicks } = exercise;
   const beat = beats(meter)[0]?.ticks ?? cycleTicks;
   return LIMBS.flatMap((limb): Syncopation[] => {
-    const mine = exercise.strokes.filter((stroke) => stroke.limb === limb);
+    const mine = strokesOf(exercise, limb);
     const notes = [...new Set(mine.map((stroke) => stroke.at as number))];
     if (notes.length === 0) return [];
     const slot = notes.reduce((sum, at) => gcd(sum, at), beat as number);

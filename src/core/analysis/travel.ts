@@ -1,6 +1,7 @@
 import { LIMBS, isHand, voice, type Limb, type VoiceId } from '../kit';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick } from '../time';
+import { strokesOf } from './instants';
 
 /** Where a hand has to get from one surface to another, and how long it has. */
 export interface Travel {
@@ -20,7 +21,7 @@ export interface Travel {
  * @example ride on beat 1, snare on beat 3, at 70 // => 1714 ms */
 export function travelOf(exercise: Exercise, tempo: Tempo): readonly Travel[] {
   return LIMBS.filter(isHand).flatMap((limb): Travel[] => {
-    const strokes = exercise.strokes.filter((stroke) => stroke.limb === limb);
+    const strokes = strokesOf(exercise, limb);
     const moves = strokes.flatMap((stroke, index) => {
       const next = strokes[index + 1] ?? strokes[0];
       if (!next || voice(next.voice).surface === voice(stroke.voice).surface) return [];

@@ -19,39 +19,44 @@ export interface PlacementRule {
  * @returns slots rising, counted from 0; a new array each
  * @example singles and adjacent pairs of 4, cyclic // => 4 + 4 */
 export function* placements(rule: PlacementRule): Generator<readonly number[]> {
-  const anchors = new Set(rule.anchors ?? []);
+  const anchors = [...new Set(rule.anchors ?? [])];
   const free = freeSlots(rule, anchors);
+  const plain = anchors.length === 0 && rule.free === undefined;
   for (let count = rule.least; count <= rule.most; count += 1) {
-    const add = count - anchors.size;
+    const add = count - anchors.length;
     if (add < 0 || add > free.length) continue;
-    for (const chosen of combinations(free, add)) {
-      const placed = anchors.size === 0 ? chosen : [...anchors, ...chosen].sort((a, b) => a - b);
-      if (rule.spacing === 'any' || isSpaced(placed, rule)) yield placed;
+    const places = Array.from({ length: add }, (_, index) => index);
+    const last = free.length - add;
+    const any = rule.spacing === 'any';
+    for (;;) {
+      const placed = plain ? places.slice() : placeOn(free, places, anchors);
+      if (any || isSpaced(placed, rule)) yield placed;
+      let index = add - 1;
+      const end = places[index] ?? Infinity;
+      if (end < last + index) {
+        places[index] = end + 1;
+        continue;
+      }
+      while (index >= 0 && places[index] === last + index) index -= 1;
+      if (index < 0) break;
+      let place = (places[index] ?? 0) + 1;
+      for (; index < add; index += 1, place += 1) places[index] = place;
     }
   }
 }
 
-function freeSlots(rule: PlacementRule, anchors: ReadonlySet<number>): readonly number[] {
+function freeSlots(rule: PlacementRule, anchors: readonly number[]): readonly number[] {
   const all = rule.free ?? Array.from({ length: rule.slots }, (_, slot) => slot);
-  return [...all].filter((slot) => !anchors.has(slot)).sort((a, b) => a - b);
+  return [...all].filter((slot) => !anchors.includes(slot)).sort((a, b) => a - b);
 }
 
-/** All choices of `count` items, in the order of their places. */
-function* combinations(items: readonly number[], count: number): Generator<readonly number[]> {
-  const places = Array.from({ length: count }, (_, index) => index);
-  const last = items.length - count;
-  for (;;) {
-    const chosen = new Array<number>(count);
-    for (let index = 0; index < count; index += 1) {
-      chosen[index] = items[places[index] ?? 0] ?? 0;
-    }
-    yield chosen;
-    let index = count - 1;
-    while (index >= 0 && places[index] === last + index) index -= 1;
-    if (index < 0) return;
-    let place = (places[index] ?? 0) + 1;
-    for (; index < count; index += 1, place += 1) places[index] = place;
-  }
+function placeOn(
+  free: readonly number[],
+  places: readonly number[],
+  anchors: readonly number[],
+): readonly number[] {
+  const chosen = places.map((place) => free[place] ?? 0);
+  return anchors.length === 0 ? chosen : [...anchors, ...chosen].sort((a, b) => a - b);
 }
 
 /** Gaps between neighbours that are one slot; the run is unbroken when all but one are. */
@@ -87,8 +92,8 @@ function countByMaking(rule: PlacementRule): number {
 function countOf(count: number, rule: PlacementRule): number {
   const { slots, spacing, cyclic } = rule;
   if (spacing === 'any') {
-    const anchors = new Set(rule.anchors ?? []);
-    return binomial(freeSlots(rule, anchors).length, count - anchors.size);
+    const anchors = [...new Set(rule.anchors ?? [])];
+    return binomial(freeSlots(rule, anchors).length, count - anchors.length);
   }
   if (count < 0 || count > slots) return 0;
   if (count === 0) return 1;

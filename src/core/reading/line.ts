@@ -33,6 +33,17 @@ export function lineTicks(line: ReadingLine): Tick {
 
 /** Attacks in order. A tie out of the last note reaches no further than the line's end. */
 export function onsets(line: ReadingLine): readonly Onset[] {
+  let found = ONSETS.get(line);
+  if (!found) {
+    found = onsetsOf(line);
+    ONSETS.set(line, found);
+  }
+  return found;
+}
+
+const ONSETS = new WeakMap<ReadingLine, readonly Onset[]>();
+
+function onsetsOf(line: ReadingLine): readonly Onset[] {
   const found: { at: Tick; index: number; sounds: Tick; reads: Tick }[] = [];
   let held = false;
   for (const sign of line.bars.flat()) {

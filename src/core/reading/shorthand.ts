@@ -19,6 +19,23 @@ const SIGN = /^(32|16|8|4|2|1)(\.{0,2})(r?)(~?)$/;
  * every bar that is too long or too short; `at` counts letters from 0
  * @example parseLine('4. 4 8 4', meter).value.bars[0].length // => 4 */
 export function parseLine(text: string, meter: Meter, path: Path = ['play']): Result<ReadingLine> {
+  const known = READ.get(meter)?.get(text);
+  if (known) return ok(known);
+  const read = readLine(text, meter, path);
+  if (read.ok) {
+    const lines = READ.get(meter) ?? new Map<string, ReadingLine>();
+    if (lines.size >= MOST_READ) lines.clear();
+    READ.set(meter, lines.set(text, read.value));
+  }
+  return read;
+}
+
+/** Lines by the text they were read from, kept with their meter: a family reads one line for
+ * thousands of exercises. */
+const READ = new WeakMap<Meter, Map<string, ReadingLine>>();
+const MOST_READ = 500;
+
+function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
   const spelled = spellWords(text);
   if (spelled.trim() === '') return fail({ code: 'line-empty', path });
   const issues: Issue[] = [];

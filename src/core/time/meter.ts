@@ -31,6 +31,22 @@ const USUAL_GROUPING: Readonly<Record<string, readonly number[]>> = {
 /** Reads `4/4`, `7/8` or `7/8 2+3+2`.
  * @returns issues `meter` or `grouping` at `path` */
 export function parseMeter(text: string, path: Path = ['meter']): Result<Meter> {
+  const known = READ.get(text);
+  if (known) return ok(known);
+  const read = readMeter(text, path);
+  if (read.ok) {
+    if (READ.size >= MOST_READ) READ.clear();
+    READ.set(text, read.value);
+  }
+  return read;
+}
+
+/** Meters by the text they were read from: the same text is the same value, so that what is
+ * computed of a meter can be kept with it. */
+const READ = new Map<string, Meter>();
+const MOST_READ = 500;
+
+function readMeter(text: string, path: Path): Result<Meter> {
   const match = /^\s*(\d{1,2})\s*\/\s*(2|4|8|16)(?:\s*[=\s]\s*(\d+(?:\+\d+)*))?\s*$/.exec(text);
   const count = Number(match?.[1] ?? 0);
   if (!match || count < 1 || count > 24) return fail({ code: 'meter', path, text: text.trim() });
@@ -63,6 +79,17 @@ export function barTicks(meter: Meter): Tick {
 /** The felt beats: every unit in halves and quarters, every group in 8ths and 16ths.
  * A lone group of 8ths, such as 3/8, is one beat. */
 export function beats(meter: Meter): readonly Beat[] {
+  let found = BEATS.get(meter);
+  if (!found) {
+    found = beatsOf(meter);
+    BEATS.set(meter, found);
+  }
+  return found;
+}
+
+const BEATS = new WeakMap<Meter, readonly Beat[]>();
+
+function beatsOf(meter: Meter): readonly Beat[] {
   const unit = unitTicks(meter);
   const byUnit = meter.unit <= 4;
   const found: Beat[] = [];

@@ -1,4 +1,4 @@
-import { beats, unitTicks, type Meter } from './meter';
+import { barTicks, beats, unitTicks, type Meter } from './meter';
 import { wrap } from './tick';
 
 /** Metrical weight of a place: 0 for the bar, −1 for its halves or groups, −2 for the beats, one
@@ -6,9 +6,26 @@ import { wrap } from './tick';
  * @param at ticks from the start; places beyond the bar wrap
  * @example the 16ths of 4/4 // => 0 -4 -3 -4 -2 -4 -3 -4 -1 -4 -3 -4 -2 -4 -3 -4 */
 export function metricalWeight(at: number, meter: Meter): number {
+  const place = wrap(at, barTicks(meter));
+  let known = WEIGHTS.get(meter);
+  if (!known) {
+    known = new Map();
+    WEIGHTS.set(meter, known);
+  }
+  let weight = known.get(place);
+  if (weight === undefined) {
+    weight = weigh(place, meter);
+    known.set(place, weight);
+  }
+  return weight;
+}
+
+const WEIGHTS = new WeakMap<Meter, Map<number, number>>();
+
+/** @param place ticks from the start of the bar */
+function weigh(place: number, meter: Meter): number {
   const all = beats(meter);
-  const bar = all.reduce((sum, beat) => sum + beat.ticks, 0);
-  const place = wrap(at, bar);
+  const bar = barTicks(meter);
   if (place === 0) return 0;
   const beat = all.find((one) => one.at === place);
   if (beat) return isStrong(place, meter) ? -1 : -2;

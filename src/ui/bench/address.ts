@@ -4,20 +4,39 @@ import type { Bpm } from '@/core/time';
 import { keepPlace } from '../shell/last-place';
 import type { Draft } from './draft';
 
-/** Some browsers take only so many addresses in a while; the rest waits this long. */
-const LATER_MS = 1000;
+/** Edits come faster than a browser likes new addresses: the last of a burst is taken, this long
+ * after it, or when a press or Enter may lead away. */
+const AFTER_MS = 120;
+
+/** Some browsers take only so many addresses in a while; a refused one is tried again. */
+const AGAIN_MS = 1000;
 
 /** Keeps the address up to date with every edit, so that it opens what lies on the Bench. */
 export function useAddress({ id, recipe }: Draft, tempo: Bpm, changed: boolean): void {
   useEffect(() => {
     if (!changed) return;
-    const parts = new URLSearchParams({ r: writeLink(recipe), t: String(tempo) });
-    if (id !== null) parts.set('x', id);
-    const address = `/bench?${parts}`;
-    keepPlace('/bench', address);
-    if (setAddress(address)) return;
-    const timer = setTimeout(() => setAddress(address), LATER_MS);
-    return () => clearTimeout(timer);
+    let timer: ReturnType<typeof setTimeout>;
+    let done = false;
+    const take = () => {
+      if (done) return;
+      const parts = new URLSearchParams({ r: writeLink(recipe), t: String(tempo) });
+      if (id !== null) parts.set('x', id);
+      const address = `/bench?${parts}`;
+      keepPlace('/bench', address);
+      done = setAddress(address);
+      if (!done) timer = setTimeout(take, AGAIN_MS);
+    };
+    const onKey = (event: KeyboardEvent) => event.key === 'Enter' && take();
+    timer = setTimeout(take, AFTER_MS);
+    window.addEventListener('pagehide', take);
+    window.addEventListener('pointerdown', take, { capture: true });
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('pagehide', take);
+      window.removeEventListener('pointerdown', take, { capture: true });
+      window.removeEventListener('keydown', onKey, { capture: true });
+    };
   }, [id, recipe, tempo, changed]);
 }
 

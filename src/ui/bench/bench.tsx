@@ -12,7 +12,7 @@ import {
 } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { readBack, shapeKey } from '@/core/analysis';
-import type { Issue } from '@/core/issue';
+import { must, type Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { scoreOf, type Score } from '@/core/playing';
 import {
@@ -24,7 +24,7 @@ import {
   type Exercise,
 } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
-import { tempoFor, type Bpm } from '@/core/time';
+import { parseMeter, tempoFor, type Bpm } from '@/core/time';
 import { attempt, Button, Trouble, useSpeech } from '../base';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
@@ -122,11 +122,19 @@ function Workbench({
   const shown = useLast(expanded.ok ? expanded.value : null);
   const issues = expanded.ok ? [] : expanded.issues;
   const nothing = issues.some((issue) => issue.code === 'nothing-to-play');
+  const meter = shown?.meter;
+  const readAt = useMemo(
+    () => (meter ? tempoFor(meter, settings.tempo) : tempoFor(FOUR_FOUR, settings.tempo)),
+    [meter, settings.tempo],
+  );
   const readback = useMemo(
-    () => shown && readBack(shown, tempoFor(shown.meter, settings.tempo), undefined, syllables),
-    [shown, settings.tempo, syllables],
+    () => shown && readBack(shown, readAt, undefined, syllables),
+    [shown, readAt, syllables],
   );
   const sheet = useDeferredValue(shown);
+  const late = useDeferredValue(
+    useMemo(() => shown && readback && { recipe, shown, readback }, [recipe, shown, readback]),
+  );
 
   useAddress(draft, settings.tempo, history.past.length > 0 || settings.tempo !== tempo);
   usePlayAlong(playback, expanded.ok ? expanded.value : null, settings);
@@ -244,14 +252,14 @@ function Workbench({
           )}
         </div>
         <aside className="min-w-0 overflow-y-auto border-l border-line px-4 py-2">
-          {shown && readback && !nothing && (
+          {late && !nothing && (
             <div className={expanded.ok ? '' : 'opacity-35'}>
               <ReadbackPanel
                 id={draft.id}
-                recipe={recipe}
-                exercise={shown}
-                readback={readback}
-                tempo={tempoFor(shown.meter, settings.tempo)}
+                recipe={late.recipe}
+                exercise={late.shown}
+                readback={late.readback}
+                tempo={readAt}
                 onChange={edit}
               />
             </div>
@@ -270,6 +278,9 @@ function Workbench({
     </main>
   );
 }
+
+/** For a tempo before there is an exercise. */
+const FOUR_FOUR = must(parseMeter('4/4'));
 
 /** Edits by hand before the first one: empty lanes to write on. */
 const BLANK_HAND: Change = { kind: 'hand', length: 1, edits: [] };

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { differingLimbs, spokenComposite, type Readback } from '@/core/analysis';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
 import {
@@ -24,7 +24,7 @@ import { Retype } from './retype';
 
 /** What the exercise says back: warnings first, then counts, composite, lock-up, seam and load.
  * Counts, composite and line can be typed anew where they stand. */
-export function ReadbackPanel({
+export const ReadbackPanel = memo(function ReadbackPanel({
   id,
   recipe,
   exercise,
@@ -109,7 +109,7 @@ export function ReadbackPanel({
       <p className="border-t border-faint pt-2 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
     </section>
   );
-}
+});
 
 /** Most bars of a count that are written out. */
 const MOST_BARS = 4;

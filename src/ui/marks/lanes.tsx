@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useMemo, useRef } from 'react';
-import { instantsOf } from '@/core/analysis';
+import { memo, useEffect, useMemo, useRef } from 'react';
+import { instantsOf, type Instant } from '@/core/analysis';
 import { LIMBS, limbName, staffOrder, voice, type Limb, type VoiceId } from '@/core/kit';
 import type { Tick } from '@/core/time';
 import type { Stroke } from '@/core/pattern';
@@ -10,6 +10,7 @@ import type { Exercise } from '@/core/recipe';
 import { useSpeech } from '../base';
 import { columnsIn, placeX, type BarBox, type Column, type System } from './columns';
 import { Mark } from './mark';
+import { useSame } from './use-same';
 
 /** What a row stands for: a voice, or a limb. */
 export type RowKind = 'voices' | 'limbs';
@@ -77,12 +78,9 @@ export function Lanes({
   editing?: Editing;
 }) {
   const extra = editing?.extraRows ?? NO_ROWS;
-  const rows = useMemo(() => rowsOf(exercise, kind, extra), [exercise, kind, extra]);
+  const made = useMemo(() => rowsOf(exercise, kind, extra), [exercise, kind, extra]);
+  const rows = useSame(made, made.map((row) => row.key).join());
   const height = (HEAD + rows.length * ROW + FOOT) * scale;
-  const yOf = (stroke: Stroke) => {
-    const index = rows.findIndex((row) => row.key === rowKey(stroke, kind));
-    return (HEAD + (index + 0.5) * ROW) * scale;
-  };
   const label = system.bars.map((box) => box.bar + 1).join(', ');
   return (
     <svg
@@ -117,7 +115,7 @@ export function Lanes({
       {system.bars.map((box) => (
         <Bar
           key={`${box.bar} ${box.from}`}
-          {...{ exercise, box, kind, rows, yOf, height, scale, muted, editing }}
+          {...{ exercise, box, kind, rows, height, scale, muted, editing }}
           lastOfSystem={box === system.bars.at(-1)}
         />
       ))}
@@ -128,12 +126,12 @@ export function Lanes({
   );
 }
 
+/** What a bar shows is gathered here; it is drawn anew only where that changed. */
 function Bar({
   exercise,
   box,
   kind,
   rows,
-  yOf,
   height,
   scale,
   muted,
@@ -144,7 +142,6 @@ function Bar({
   box: BarBox;
   kind: RowKind;
   rows: readonly Row[];
-  yOf: (stroke: Stroke) => number;
   height: number;
   scale: number;
   muted?: ReadonlySet<Limb>;
@@ -152,13 +149,65 @@ function Bar({
   lastOfSystem: boolean;
 }) {
   const { syllables } = useSpeech();
-  const columns = columnsIn(box, exercise, syllables, editing?.slot);
   const start = box.bar * exercise.barTicks;
   const instants = instantsOf(exercise).filter(
     (instant) => instant.at >= start + box.from && instant.at < start + box.to,
   );
+  const columns = columnsIn(box, exercise, syllables, editing?.slot);
+  const chosen = instants
+    .flatMap((instant) => instant.strokes.map(strokeKey))
+    .filter((key) => editing?.chosen.has(key));
+  const view = { box, instants, columns, start, chosen: new Set(chosen) };
+  const strokes = instants.map((instant) =>
+    instant.strokes.map((one) => [strokeKey(one), one.dynamic, one.ornament]),
+  );
+  const same = useSame(view, JSON.stringify([box, strokes, columns, chosen]));
   return (
     <g>
+      <BarView view={same} {...{ kind, rows, height, scale, muted, lastOfSystem }} />
+      {editing && (
+        <>
+          <Cells columns={same.columns} rows={rows} start={start} onDrag={editing.onDrag} />
+          <Cursor columns={same.columns} rows={rows} start={start} cursor={editing.cursor} />
+        </>
+      )}
+    </g>
+  );
+}
+
+/** One bar as it is drawn. */
+interface BarShown {
+  readonly box: BarBox;
+  readonly instants: readonly Instant[];
+  readonly columns: readonly Column[];
+  /** Ticks from the cycle's start. */
+  readonly start: number;
+  readonly chosen: ReadonlySet<string>;
+}
+
+const BarView = memo(function BarView({
+  view: { box, instants, columns, start, chosen },
+  kind,
+  rows,
+  height,
+  scale,
+  muted,
+  lastOfSystem,
+}: {
+  view: BarShown;
+  kind: RowKind;
+  rows: readonly Row[];
+  height: number;
+  scale: number;
+  muted?: ReadonlySet<Limb>;
+  lastOfSystem: boolean;
+}) {
+  const yOf = (stroke: Stroke) => {
+    const index = rows.findIndex((row) => row.key === rowKey(stroke, kind));
+    return (HEAD + (index + 0.5) * ROW) * scale;
+  };
+  return (
+    <>
       <line
         x1={box.edge}
         x2={box.edge}
@@ -217,7 +266,7 @@ function Bar({
             )}
             {instant.strokes.map((stroke, index) => (
               <g key={index} opacity={muted?.has(stroke.limb) ? 0.3 : 1}>
-                {editing?.chosen.has(strokeKey(stroke)) && (
+                {chosen.has(strokeKey(stroke)) && (
                   <circle
                     cx={x}
                     cy={yOf(stroke)}
@@ -238,45 +287,34 @@ function Bar({
           </g>
         );
       })}
-      {editing && <Cells {...{ box, columns, rows, start, editing }} />}
-    </g>
+    </>
   );
-}
+});
 
-/** A place to press for every row and column; the cursor stands on one. */
-function Cells({
-  box,
+/** A place to press for every row and column. There are many, so they are drawn anew only when rows
+ * or columns change. */
+const Cells = memo(function Cells({
   columns,
   rows,
   start,
-  editing,
+  onDrag,
 }: {
-  box: BarBox;
   columns: readonly Column[];
   rows: readonly Row[];
   start: number;
-  editing: Editing;
+  onDrag: Editing['onDrag'];
 }) {
-  const { cursor, onDrag } = editing;
   return rows.map((row, index) =>
     columns.map((column, nth) => {
-      const before = columns[nth - 1]?.x ?? box.left;
-      const after = columns[nth + 1]?.x ?? box.right;
-      const left = nth === 0 ? column.x - CELL : (before + column.x) / 2;
-      const right = nth === columns.length - 1 ? column.x + CELL : (column.x + after) / 2;
       const at = start + column.at;
-      const on = cursor?.row === row.key && cursor.at === at;
       return (
         <rect
           key={`${row.key} ${column.at}`}
-          x={left}
-          width={right - left}
+          {...cellSpan(columns, nth)}
           y={HEAD + index * ROW + 1}
           height={ROW - 2}
-          className={on ? 'cell stroke-warm' : 'cell hover:stroke-line'}
-          strokeWidth={on ? 2 : 1}
+          className="cell hover:stroke-line"
           data-cell={`${row.key} ${at}`}
-          data-cursor={on || undefined}
           onPointerDown={(event) => {
             const from = { row: row.key, at };
             const keys = { shift: event.shiftKey, mod: event.ctrlKey || event.metaKey };
@@ -295,6 +333,42 @@ function Cells({
         />
       );
     }),
+  );
+});
+
+/** From halfway to the column before up to halfway to the one after. */
+function cellSpan(columns: readonly Column[], nth: number): { x: number; width: number } {
+  const x = columns[nth]?.x ?? 0;
+  const before = columns[nth - 1]?.x;
+  const after = columns[nth + 1]?.x;
+  const left = before === undefined ? x - CELL : (before + x) / 2;
+  const right = after === undefined ? x + CELL : (x + after) / 2;
+  return { x: left, width: right - left };
+}
+
+function Cursor({
+  columns,
+  rows,
+  start,
+  cursor,
+}: {
+  columns: readonly Column[];
+  rows: readonly Row[];
+  start: number;
+  cursor: Cell | null;
+}) {
+  const row = rows.findIndex((one) => one.key === cursor?.row);
+  const nth = columns.findIndex((column) => start + column.at === cursor?.at);
+  if (row < 0 || nth < 0) return null;
+  return (
+    <rect
+      {...cellSpan(columns, nth)}
+      y={HEAD + row * ROW + 1}
+      height={ROW - 2}
+      className="pointer-events-none fill-none stroke-warm"
+      strokeWidth={2}
+      data-cursor
+    />
   );
 }
 

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Exercise } from '@/core/recipe';
 import type { System } from './columns';
+import { useSame } from './use-same';
 
 export const STAFF_HEIGHT = 136;
 
@@ -19,11 +20,13 @@ export function Staff({
 }) {
   const place = useRef<HTMLDivElement>(null);
   const [failed, setFailed] = useState(false);
+  const drawing = useSame({ exercise, system, first }, written(exercise, system, first));
   useEffect(() => {
     let current = true;
     import('./engrave')
       .then(async ({ engrave }) => {
-        const drawn = await engrave(exercise, system, first, STAFF_HEIGHT);
+        const { exercise: of, system: within, first: opens } = drawing;
+        const drawn = await engrave(of, within, opens, STAFF_HEIGHT);
         if (!current) return;
         place.current?.replaceChildren(drawn);
         setFailed(false);
@@ -34,7 +37,7 @@ export function Staff({
     return () => {
       current = false;
     };
-  }, [exercise, system, first]);
+  }, [drawing]);
   return (
     <div
       className="staff"
@@ -48,4 +51,14 @@ export function Staff({
       <div ref={place} />
     </div>
   );
+}
+
+/** Everything that the staff of a system shows: it is engraved anew only when this changes. */
+function written(exercise: Exercise, system: System, first: boolean): string {
+  const { meter, barTicks, strokes } = exercise;
+  const bars = new Set(system.bars.map((box) => box.bar));
+  const notes = strokes
+    .filter((stroke) => bars.has(Math.floor(stroke.at / barTicks)))
+    .map(({ at, limb, voice, dynamic, ornament }) => [at, limb, voice, dynamic, ornament]);
+  return JSON.stringify([meter, first, system.width, system.bars, notes]);
 }

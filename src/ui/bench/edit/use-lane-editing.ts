@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState, type KeyboardEvent } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { columnsOfBar } from '@/core/analysis';
 import { STICKING_LETTERS, type StickingLetter, type VoiceId } from '@/core/kit';
 import { type Dynamic, type Ornament, type Stroke } from '@/core/pattern';
@@ -175,7 +175,7 @@ export function useLaneEditing(
     event.stopPropagation();
   }
 
-  function onDrag(from: Cell, to: Cell, keys: { shift: boolean; mod: boolean }) {
+  const onDrag: Editing['onDrag'] = (from, to, keys) => {
     const there = strokesAt(exercise, from, kind);
     const moved = from.at !== to.at || from.row !== to.row;
     if (moved && there.length > 0 && !keys.shift) {
@@ -204,10 +204,15 @@ export function useLaneEditing(
       setPicked(new Set());
       onEdit(toggleCell(exercise, to, kind));
     }
-  }
+  };
+  const latest = useRef(onDrag);
+  useLayoutEffect(() => {
+    latest.current = onDrag;
+  });
+  const drag = useCallback<Editing['onDrag']>((...press) => latest.current(...press), []);
 
   return {
-    editing: { slot, extraRows, cursor, chosen: picked, onDrag },
+    editing: { slot, extraRows, cursor, chosen: picked, onDrag: drag },
     grid,
     setGrid,
     addRow: (voice) => setExtraRows((now) => [...now.filter((one) => one !== voice), voice]),
