@@ -3,7 +3,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../scripts/lib/port.mjs';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 
 /** Mivvel on its own database file. */
 export class App {
@@ -59,13 +59,33 @@ async function end(app: App | undefined): Promise<void> {
   if (app) rmSync(app.folder, { recursive: true, force: true });
 }
 
-export const test = base.extend<{ ground: Ground; app: App }, { shared: () => Promise<App> }>({
+interface Worker {
+  shared: () => Promise<App>;
+  /** Cookies of a teacher in a studio that the tests of a worker share. */
+  teacher: () => Promise<Parameters<BrowserContext['addCookies']>[0]>;
+}
+
+export const test = base.extend<{ ground: Ground; app: App }, Worker>({
   ground: ['shared', { option: true }],
   shared: [
     async ({}, provide) => {
       let app: Promise<App> | undefined;
       await provide(() => (app ??= startOn('shared')));
       await end(await app);
+    },
+    { scope: 'worker' },
+  ],
+  teacher: [
+    async ({ shared, browser }, provide) => {
+      let cookies: ReturnType<Worker['teacher']> | undefined;
+      async function open() {
+        const page = await browser.newPage({ baseURL: (await shared()).url });
+        await openStudio(page, 'Shared bench');
+        const found = await page.context().cookies();
+        await page.close();
+        return found;
+      }
+      await provide(() => (cookies ??= open()));
     },
     { scope: 'worker' },
   ],
@@ -79,6 +99,17 @@ export const test = base.extend<{ ground: Ground; app: App }, { shared: () => Pr
 });
 
 export { expect };
+
+/** Goes to an empty Bench in the studio that the tests of a worker share; what a test saves there,
+ * others may find. */
+export async function openBench(
+  page: Page,
+  teacher: () => Promise<Parameters<BrowserContext['addCookies']>[0]>,
+): Promise<void> {
+  await page.context().addCookies(await teacher());
+  await page.goto('/bench');
+  await expect(page.getByText('Choose what keeps going')).toBeVisible();
+}
 
 /** Opens a new studio as its teacher. */
 export async function openStudio(page: Page, studio = 'Mole End', teacher = 'Ada'): Promise<void> {

@@ -1,9 +1,7 @@
-import { expect, openStudio, phrase, test } from './app';
+import { expect, openBench, openStudio, phrase, test } from './app';
 
-test.beforeEach(async ({ page }) => {
-  await openStudio(page);
-  await page.getByRole('link', { name: 'Bench' }).click();
-  await expect(page.getByText('Choose what keeps going')).toBeVisible();
+test.beforeEach(async ({ page, teacher }) => {
+  await openBench(page, teacher);
 });
 
 /** What to type, and what must then be heard: the count of a limb, or how often a voice sounds. */
@@ -105,6 +103,18 @@ test('what is read back is typed anew where it stands', async ({ page }) => {
   await expect(page.getByTestId('line-reading')).toHaveText('T-LRLR');
 });
 
+test('a cycle over 64 bars says its length, and is cut when it is told to', async ({ page }) => {
+  for (const grid of ['x-- ', 'x----', 'x------', 'x----------']) {
+    await phrase(page, 'What keeps going', `K: ${grid.trim()}`);
+  }
+  await expect(page.getByRole('group', { name: 'Over' }).getByRole('alert')).toContainText(
+    'only after 1155 bars; 64 is the most',
+  );
+  await phrase(page, 'Cycle', 'cut to 4 bars');
+  await expect(page.getByRole('group', { name: 'Over' }).getByRole('alert')).toBeHidden();
+  await expect(page.getByTestId('count-RF')).toHaveText(/\|.*\|.*\|/);
+});
+
 test('a part of the readback says how it comes about', async ({ page }) => {
   await page.getByLabel('Reading line').fill('RLL');
   await page.getByLabel('Reading line').press('Escape');
@@ -141,6 +151,9 @@ test('notes are written on the lanes by keys alone, and follow to another kit', 
   await expect(page.getByTestId('count-RF')).toHaveText('&');
   await page.keyboard.press('m');
   await expect(page.locator('[data-ornament=flam]')).toHaveCount(1);
+  await phrase(page, 'Texture', 'shoulder');
+  await expect(page.locator('[data-texture=shoulder]')).toHaveCount(1);
+  await lanes.focus();
   await page.keyboard.press('Control+c');
   for (const key of ['ArrowUp', 'ArrowRight', 'Control+v']) await page.keyboard.press(key);
   await expect(page.getByTestId('count-LH')).toHaveText('a');
@@ -178,7 +191,7 @@ test('two exercises follow one another as one', async ({ page }) => {
 });
 
 test('a student’s kit re-voices: left-handed, with a voice missing', async ({ page }) => {
-  await page.getByRole('link', { name: 'Students' }).click();
+  await openStudio(page);
   await page.getByLabel('New student').fill('Ines');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('link', { name: 'Ines' }).click();
@@ -195,6 +208,8 @@ test('a student’s kit re-voices: left-handed, with a voice missing', async ({ 
 });
 
 test('note names and counting are the studio’s', async ({ page }) => {
+  await openStudio(page);
+  await page.goto('/bench');
   await phrase(page, 'What keeps going', 'rock in 8ths');
   await page.getByRole('button', { name: '1 e & a' }).click();
   await page.getByLabel('crotchet, quaver, semiquaver').click();

@@ -44,11 +44,27 @@ async function teacher(): Promise<void> {
   await page.locator('.staff .vf-stavenote').first().waitFor();
   await page.mouse.click(640, 420);
   await take(page, 'bench');
+  await page.getByRole('button', { name: 'write', exact: true }).click();
+  await page.getByRole('application', { name: 'Lanes' }).focus();
+  for (const key of [
+    'ArrowRight',
+    'ArrowRight',
+    'ArrowRight',
+    'Shift+ArrowRight',
+    'Shift+ArrowRight',
+  ]) {
+    await page.keyboard.press(key);
+  }
+  await take(page, 'bench-writing');
+  await page.getByRole('button', { name: 'write', exact: true }).click();
   await page.getByRole('button', { name: 'Dark' }).click();
   await page.getByRole('button', { name: 'rows by limb' }).click();
   await page.mouse.move(10, 400);
   await take(page, 'bench-dark-by-limb');
   await page.getByRole('button', { name: 'Light' }).click();
+  await page.goto('/materials?k=sticking&m=rudiment-25');
+  await page.locator('.staff .vf-stavenote').first().waitFor();
+  await take(page, 'materials');
   await page.goto('/programs');
   await page.getByRole('link', { name: 'Cells for the revue' }).click();
   await page.getByLabel('Program name').waitFor();

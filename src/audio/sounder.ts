@@ -74,8 +74,8 @@ export function sounderOf(context: BaseAudioContext): Sounder {
   const voice = (id: VoiceId) => buffer(id, () => voiceSamples(id, context.sampleRate));
   for (const id of VOICE_IDS) voice(id);
   let planned: { source: AudioBufferSourceNode; at: number }[] = [];
-  function play(samples: AudioBuffer, level: number, at: number): void {
-    const source = new AudioBufferSourceNode(context, { buffer: samples });
+  function play(samples: AudioBuffer, level: number, at: number, playbackRate = 1): void {
+    const source = new AudioBufferSourceNode(context, { buffer: samples, playbackRate });
     source.connect(new GainNode(context, { gain: level })).connect(master);
     source.start(at);
     planned = planned.filter((one) => one.at > context.currentTime);
@@ -93,9 +93,9 @@ export function sounderOf(context: BaseAudioContext): Sounder {
       }
       const level = LEVEL[event.dynamic] * 10 ** (event.db / 20);
       const samples = voice(event.voice);
-      play(samples, level, at);
+      play(samples, level, at, event.pitch);
       for (const { seconds, share } of event.ornament ? ORNAMENT[event.ornament] : []) {
-        play(samples, level * share, Math.max(0, at + seconds));
+        play(samples, level * share, Math.max(0, at + seconds), event.pitch);
       }
     },
     cancelAfter(at) {

@@ -4,6 +4,7 @@ import { FULL_KIT } from '@/core/kit';
 import { blankRecipe, close, expand, shippedIngredients, toggleOstinato } from '@/core/recipe';
 import { shapeKey } from '@/core/analysis';
 import type { MaterialContents, MaterialKind } from '@/core/materials';
+import { stickingStart } from '@/core/sticking';
 import type { MaterialId } from '@/core/studio';
 import {
   archiveMaterial,
@@ -55,7 +56,7 @@ describe('own materials', () => {
 
   it.each([
     ['line', { text: '4 4 4' }, 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
-    ['sticking', { ...sticking(), sticking: 'RLX' }, 'Stroke 3: “X” is not a limb.'],
+    ['sticking', stickingStart('RLX'), 'Stroke 3: “X” is not a limb.'],
     ['cells', { cells: { 3: 'RL' } }, 'The cell RL has 2 strokes, but stands for a gap of 3.'],
     [
       'ostinato',
@@ -107,19 +108,6 @@ describe('own materials', () => {
 
 function never(): never {
   throw new Error('no issue');
-}
-
-function sticking() {
-  return {
-    sticking: 'RL',
-    slot: '16',
-    voices: { RH: 'snare', LH: 'snare', RF: 'bass', LF: 'hat-foot' },
-    accents: 'cells',
-    soft: 'tap',
-    bars: null,
-    ending: '',
-    sides: 'written',
-  };
 }
 
 describe('kits and speech', () => {

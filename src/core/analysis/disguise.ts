@@ -50,8 +50,8 @@ function eventsOf(exercise: Exercise, of: Sameness): readonly string[] {
   });
 }
 
-function sayStroke({ limb, voice, dynamic, ornament }: Stroke, of: Sameness): string {
-  return `${of === 'limbs' ? limb : ''}/${voice}/${dynamic}/${ornament ?? ''}`;
+function sayStroke({ limb, voice, dynamic, ornament, texture }: Stroke, of: Sameness): string {
+  return [of === 'limbs' ? limb : '', voice, dynamic, ornament ?? '', texture ?? ''].join('/');
 }
 
 /** Where the rotation begins that sorts first. */

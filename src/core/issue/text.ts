@@ -69,7 +69,7 @@ export function issueText(issue: Issue): string {
     case 'limb-claimed':
       return `${issue.over} and ${issue.by} both need the ${issue.limbs.join(' and the ')}. Let the ostinato’s part rest, merge them, or choose another limb.`;
     case 'cycle-too-long':
-      return `The parts come round together only after ${issue.bars} bars; ${issue.most} is the most. Shorten one of them so that it fits the bar.`;
+      return `The parts come round together only after ${issue.bars} bars; ${issue.most} is the most. Cut it to fewer, or shorten one of them so that it fits the bar.`;
     case 'bars':
       return `“${issue.text}” bars cannot be played. Type a whole number from 1 to 64.`;
     case 'member-meter':

@@ -12,7 +12,9 @@ export {
 export { fitVoice } from './fit';
 export { levelDb, loudestFirst, STYLES } from './levels';
 export { VOICES } from './data';
+export { texture, TEXTURE_IDS, TEXTURES } from './texture';
 export type { Replaced } from './fit';
+export type { Texture, TextureId } from './texture';
 export type { Style } from './levels';
 export type { Limb, StickingLetter } from './limb';
 export type { Handedness, KitProfile } from './profile';

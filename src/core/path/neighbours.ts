@@ -73,8 +73,8 @@ function changesOf(exercise: Exercise): readonly Change[] {
   return [...removed, ...moved, ...added];
 }
 
-function edited({ limb, voice: id, dynamic, ornament }: Stroke, at: number) {
-  return { at, limb, voice: id, dynamic, ornament: ornament ?? null };
+function edited({ limb, voice: id, dynamic, ornament, texture }: Stroke, at: number) {
+  return { at, limb, voice: id, dynamic, ornament: ornament ?? null, texture };
 }
 
 function say(

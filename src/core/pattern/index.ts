@@ -1,5 +1,13 @@
 export { formatGrid, parseGrid, rotateSlots } from './grid';
-export { alignLayers, commonCycle, cycleSlots, gridOf, loopLayer, moveStrokes } from './layer';
+export {
+  alignLayers,
+  commonCycle,
+  cutLayer,
+  cycleSlots,
+  gridOf,
+  loopLayer,
+  moveStrokes,
+} from './layer';
 export { mirrorSticking, parseSticking } from './sticking';
 export { DYNAMICS, inTimeOrder, isTail, louderOf, ORNAMENTS } from './stroke';
 export type { GridSlot } from './grid';

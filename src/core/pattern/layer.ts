@@ -44,6 +44,15 @@ export function alignLayers(
   return layers.map((layer) => loopLayer(layer, cycle));
 }
 
+/** Repeats a layer up to a length and ends it there, in the middle of a repeat if it must be. */
+export function cutLayer(layer: Layer, lengthTicks: Tick): Layer {
+  const times = Math.ceil(lengthTicks / layer.lengthTicks);
+  const whole = loopLayer(layer, tick(layer.lengthTicks * times));
+  const ownTicks = tick(Math.min(layer.ownTicks ?? layer.lengthTicks, lengthTicks));
+  const strokes = whole.strokes.filter(({ at }) => at < lengthTicks);
+  return { ...whole, lengthTicks, ownTicks, strokes };
+}
+
 /** Moves every stroke through a change of place within the layer, cyclically, and sorts. */
 export function moveStrokes(layer: Layer, move: (stroke: Stroke) => number): Layer {
   const strokes = layer.strokes.map((stroke) => ({

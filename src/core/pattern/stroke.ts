@@ -1,4 +1,4 @@
-import type { Limb, VoiceId } from '../kit';
+import type { Limb, TextureId, VoiceId } from '../kit';
 import type { Tick } from '../time';
 
 export const DYNAMICS = ['ghost', 'tap', 'normal', 'accent'] as const;
@@ -29,6 +29,8 @@ export interface Stroke {
   readonly voice: VoiceId;
   readonly dynamic: Dynamic;
   readonly ornament?: Ornament;
+  /** How it is made; the usual way when left out. */
+  readonly texture?: TextureId;
   readonly from: Provenance;
   /** What the recipe says, where handedness or kit made something else of it. */
   readonly written?: { readonly limb: Limb; readonly voice: VoiceId };

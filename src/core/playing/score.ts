@@ -1,4 +1,4 @@
-import { levelDb, type Limb, type VoiceId } from '../kit';
+import { levelDb, texture, type Limb, type VoiceId } from '../kit';
 import { isTail, type Dynamic, type Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
 import { beats, quarters, swungTicks, tick, wrap, type Tick } from '../time';
@@ -16,6 +16,8 @@ export type SoundEvent =
       readonly db: number;
       /** Grace notes before it, or what the stroke turns into; null is a plain stroke. */
       readonly ornament: Ornament | null;
+      /** Factor of the pitch, by how the stroke is made; 1 is the usual way. */
+      readonly pitch: number;
     }
   | { readonly kind: 'click'; readonly at: number; readonly level: 'bar' | 'group' | 'beat' };
 
@@ -54,9 +56,11 @@ export function eventsBetween(score: Score, from: number, to: number): readonly 
       if (at < start || at >= end) continue;
       if (score.muted.has(stroke.limb) || (pass === 0 && isTail(stroke))) continue;
       const { limb, voice, dynamic } = stroke;
-      const db = exercise.levels ? levelDb(exercise.levels, voice) : 0;
+      const made = stroke.texture ? texture(stroke.texture) : null;
+      const db = (exercise.levels ? levelDb(exercise.levels, voice) : 0) + (made?.db ?? 0);
       const ornament = stroke.ornament ?? null;
-      const event = { kind: 'stroke', limb, voice, dynamic, db, ornament } as const;
+      const pitch = made?.pitch ?? 1;
+      const event = { kind: 'stroke', limb, voice, dynamic, db, ornament, pitch } as const;
       const due = swungTicks(at, exercise.feel);
       found.push({ ...event, at: due });
       if (ornament === 'diddle') {

@@ -3,7 +3,7 @@ import { claimsOf, interpret, interpretationName, readsAs, settleClaims } from '
 import type { InterpretationOptions, Reading } from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
-import { alignLayers, inTimeOrder, moveStrokes, type Layer } from '../pattern';
+import { alignLayers, cutLayer, inTimeOrder, moveStrokes, type Layer } from '../pattern';
 import { lineTicks, parseLine, type ReadingLine } from '../reading';
 import { stickingLayer } from '../sticking';
 import {
@@ -121,7 +121,7 @@ function settle(
       writeSwing(layer, recipe.feel, meter),
     ),
   );
-  const looped = inOneCycle(parts, bar, 'over');
+  const looped = inOneCycle(parts, bar, 'over', recipe.cut);
   if (!looped.ok) return looped;
   const line = looped.value.find((layer) => layer.role === 'line');
   const under = looped.value.filter((layer) => layer.role === 'over');
@@ -145,11 +145,11 @@ function settle(
       ? changeWhole(layers, change, frame)
       : { layers: layers.map((layer) => changeLayer(layer, change, meter)), stale: 0 };
     stale += changed.stale;
-    const aligned = inOneCycle(changed.layers, bar, 'changes');
+    const aligned = inOneCycle(changed.layers, bar, 'changes', recipe.cut);
     if (!aligned.ok) return aligned;
     layers = [...aligned.value];
   }
-  const footed = inOneCycle(recipe.changes.reduce(foot, layers), bar, 'changes');
+  const footed = inOneCycle(recipe.changes.reduce(foot, layers), bar, 'changes', recipe.cut);
   if (!footed.ok) return footed;
   const reads = phrase?.reads ?? 'voices';
   const fitted = fitKit(footed.value, recipe.kit.content, reads);
@@ -184,12 +184,18 @@ function silence(bar: Tick): Layer {
   return { role: 'over', name: '', lengthTicks: bar, strokes: [] };
 }
 
+/** @param cut bars after which everything begins anew, where the cycle is longer */
 function inOneCycle(
   layers: readonly Layer[],
   bar: Tick,
   path: 'over' | 'changes',
+  cut?: number,
 ): Result<readonly Layer[]> {
   const aligned = alignLayers(layers, bar, MOST_BARS);
+  const bars = typeof aligned === 'number' ? aligned : (aligned[0]?.lengthTicks ?? bar) / bar;
+  if (cut !== undefined && bars > cut) {
+    return ok(layers.map((layer) => cutLayer(layer, tick(cut * bar))));
+  }
   if (typeof aligned !== 'number') return ok(aligned);
   return fail({ code: 'cycle-too-long', path: [path], bars: aligned, most: MOST_BARS });
 }

@@ -356,6 +356,45 @@ describe('recipeHash', () => {
   });
 });
 
+describe('a cycle that is cut', () => {
+  const sevens = {
+    ...blankRecipe(),
+    over: [3, 5, 7, 11].map((slots) => ({
+      content: {
+        name: `every ${slots}`,
+        meter: '4/4',
+        swung: false,
+        lanes: [
+          {
+            limb: 'RF' as const,
+            voice: 'bass' as const,
+            slot: '16' as const,
+            grid: 'x'.padEnd(slots, '-'),
+          },
+        ],
+      },
+    })),
+  };
+
+  it('over 64 bars is refused with its length, and played once it is cut', () => {
+    const refused = expand(sevens);
+    expect(refused).toMatchObject({ ok: false, issues: [{ code: 'cycle-too-long', bars: 1155 }] });
+    const cut = must(expand({ ...sevens, cut: 4 }));
+    expect(cut.bars).toBe(4);
+    const places = [3, 5, 7, 11].flatMap((slots) =>
+      Array.from({ length: Math.ceil(64 / slots) }, (_, index) => index * slots),
+    );
+    expect(cut.strokes).toHaveLength(places.length);
+    expect(cut.strokes.every((stroke) => stroke.at < cut.cycleTicks)).toBe(true);
+    expect(sentenceText({ ...sevens, cut: 4 })).toContain('cut to 4 bars');
+  });
+
+  it('a shorter cycle stays as it is', () => {
+    const recipe = { ...toggleOstinato(blankRecipe(), 'rock-8ths'), cut: 4 };
+    expect(must(expand(recipe)).bars).toBe(1);
+  });
+});
+
 describe('sentence', () => {
   it('says the recipe in fixed short lines', () => {
     const closed = recipe(['jazz-ride'], '4. 4 8 4', {

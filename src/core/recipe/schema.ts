@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../issue';
 import { LIMB_POLICIES } from '../interpret';
-import { LIMBS, STYLES, VOICE_IDS } from '../kit';
+import { LIMBS, STYLES, TEXTURE_IDS, VOICE_IDS } from '../kit';
 import { DYNAMICS, ORNAMENTS } from '../pattern';
 import { SUBDIVISION_IDS } from '../time';
 import { CHOSEN_NOTES, FOOTINGS, THINNINGS } from '../transform';
@@ -113,7 +113,11 @@ const interpretation = z.discriminatedUnion('kind', [
 const part = z.enum(['line', 'over', 'all']);
 
 const strokePlace = z.strictObject({ at: z.int().min(0), limb, voice: voiceId });
-const editedStroke = strokePlace.extend({ dynamic, ornament: z.enum(ORNAMENTS).nullable() });
+const editedStroke = strokePlace.extend({
+  dynamic,
+  ornament: z.enum(ORNAMENTS).nullable(),
+  texture: z.enum(TEXTURE_IDS).optional(),
+});
 
 const change = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -248,6 +252,8 @@ const exercise = z.strictObject({
   clash: z.enum(LIMB_POLICIES),
   changes: z.array(change).max(16),
   kit: ingredient(kitProfile),
+  /** Bars after which everything begins anew, where its own cycle is longer. */
+  cut: z.int().min(1).max(64).optional(),
   /** How loud the voices are against each other; as the dynamics say when left out. */
   levels: z.enum(STYLES).optional(),
   /** Hindrances that the teacher keeps, each with the reason. */

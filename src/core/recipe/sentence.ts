@@ -170,5 +170,7 @@ export function sayPolicy(policy: ClosedRecipe['clash']): string {
 
 function sayFeel(recipe: ClosedRecipe): string {
   const meter = parseMeter(recipe.meter);
-  return `${meter.ok ? formatMeter(meter.value) : recipe.meter}, ${formatFeel(recipe.feel)}`;
+  const said = `${meter.ok ? formatMeter(meter.value) : recipe.meter}, ${formatFeel(recipe.feel)}`;
+  const cut = recipe.cut === undefined ? '' : `, cut to ${sayCount(recipe.cut, 'bar')}`;
+  return `${said}${cut}${recipe.levels ? `, ${recipe.levels} levels` : ''}`;
 }

@@ -5,22 +5,20 @@ import { at } from '../analysis/analysis.fixture';
 import { issueText, must } from '../issue';
 import { blankRecipe, expand } from '../recipe';
 import { parseMeter, quarters, type SubdivisionId } from '../time';
-import { fittings, looksSticking, nextLead, parsePhrase, stickingLayer, type Sticking } from '.';
+import {
+  fittings,
+  looksSticking,
+  nextLead,
+  parsePhrase,
+  stickingLayer,
+  stickingStart,
+  type Sticking,
+} from '.';
 
 const fourFour = must(parseMeter('4/4'));
 
 function sticking(text: string, more: Partial<Sticking> = {}): Sticking {
-  return {
-    sticking: text,
-    slot: '16',
-    voices: { RH: 'snare', LH: 'snare', RF: 'bass', LF: 'hat-foot' },
-    accents: 'cells',
-    soft: 'tap',
-    bars: null,
-    ending: '',
-    sides: 'written',
-    ...more,
-  };
+  return { ...stickingStart(text), ...more };
 }
 
 function exercise(text: string, more: Partial<Sticking> = {}) {

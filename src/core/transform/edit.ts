@@ -1,4 +1,4 @@
-import type { Limb, VoiceId } from '../kit';
+import type { Limb, TextureId, VoiceId } from '../kit';
 import { inTimeOrder, type Dynamic, type Layer, type Ornament, type Stroke } from '../pattern';
 import { tick, type Tick } from '../time';
 import { addStrokes } from './add';
@@ -14,6 +14,7 @@ export interface StrokePlace {
 export interface EditedStroke extends StrokePlace {
   readonly dynamic: Dynamic;
   readonly ornament: Ornament | null;
+  readonly texture?: TextureId | undefined;
 }
 
 /** One edit: from nothing to a stroke adds it, from a stroke to nothing takes it away, else the
@@ -62,8 +63,8 @@ export function editStrokes(
   return { layers: addStrokes(edited, name, added), stale: changed.size - found.size };
 }
 
-function strokeOf({ at, limb, voice, dynamic, ornament }: EditedStroke): Stroke {
-  const plain = { at: tick(at), limb, voice, dynamic } as const;
+function strokeOf({ at, limb, voice, dynamic, ornament, texture }: EditedStroke): Stroke {
+  const plain = { at: tick(at), limb, voice, dynamic, ...(texture ? { texture } : {}) } as const;
   const from = { source: 'added', by: 'hand' } as const;
   return ornament ? { ...plain, ornament, from } : { ...plain, from };
 }

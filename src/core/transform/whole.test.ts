@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { exerciseOf } from '../analysis/analysis.fixture';
 import { letterOf } from '../kit';
 import type { Exercise, Recipe } from '../recipe';
+import { stickingStart } from '../sticking';
 import { quarters, slotTicks, type SubdivisionId } from '../time';
 import { joinEdit, turnLetters, type HandEdit } from '.';
 
@@ -99,16 +100,7 @@ describe('substitute', () => {
 });
 
 function sticking(text: string) {
-  return {
-    sticking: text,
-    slot: '16' as const,
-    voices: { RH: 'snare', LH: 'snare', RF: 'bass', LF: 'hat-foot' } as const,
-    accents: 'none' as const,
-    soft: 'normal' as const,
-    bars: null,
-    ending: '',
-    sides: 'written' as const,
-  };
+  return { ...stickingStart(text), accents: 'none' as const };
 }
 
 describe('turnVoices (common practice, no source)', () => {

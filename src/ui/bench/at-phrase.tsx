@@ -1,6 +1,6 @@
 'use client';
 
-import { ok } from '@/core/issue';
+import { ok, sayCount } from '@/core/issue';
 import { STYLES, type Style } from '@/core/kit';
 import type { ClosedRecipe, Recipe } from '@/core/recipe';
 import { formatFeel, formatMeter, parseFeel, parseMeter } from '@/core/time';
@@ -22,6 +22,8 @@ const METERS: readonly Option<string>[] = [
 const FEELS = ['straight', 'triplets', '2:1', '3:2', '3:1', '5:3'];
 
 type OnChange = (recipe: ClosedRecipe) => void;
+
+const WHOLE = 'whole';
 
 export function MeterPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
   const meter = parseMeter(recipe.meter);
@@ -94,9 +96,34 @@ export function LevelsPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onCha
       options={LEVELS}
       value={recipe.levels ?? 'none'}
       wide
+      className={recipe.levels ? 'phrase' : 'phrase-add'}
       onChoose={(style) => onChange({ ...recipe, levels: style === 'none' ? undefined : style })}
     >
-      {recipe.levels ? LEVEL_WORDS[recipe.levels] : 'levels as written'}
+      {recipe.levels ? LEVEL_WORDS[recipe.levels] : '+ levels'}
+    </Choice>
+  );
+}
+
+const CUTS: readonly Option<string>[] = [
+  { value: WHOLE, text: 'the whole cycle' },
+  ...[1, 2, 4, 8, 12, 16, 32, 64].map((bars) => ({
+    value: String(bars),
+    text: `cut to ${sayCount(bars, 'bar')}`,
+  })),
+];
+
+/** Ends a cycle that is too long, or longer than it is wanted; said, never done in silence. */
+export function CutPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+  return (
+    <Choice
+      label="Cycle"
+      options={CUTS}
+      value={recipe.cut === undefined ? WHOLE : String(recipe.cut)}
+      onChoose={(value) =>
+        onChange({ ...recipe, cut: value === WHOLE ? undefined : Number(value) })
+      }
+    >
+      {recipe.cut === undefined ? 'the whole cycle' : `cut to ${sayCount(recipe.cut, 'bar')}`}
     </Choice>
   );
 }

@@ -6,8 +6,8 @@ import { DYNAMICS, type Dynamic } from '@/core/pattern';
 import type { Change } from '@/core/recipe';
 import { CHOSEN_NOTES } from '@/core/transform';
 import { Choice } from '../base';
-import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle } from './change-parts';
-import { Stepper, VoicePhrase } from './phrase-parts';
+import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
+import { Stepper } from './phrase-parts';
 import { PlaceDetails } from './change-place';
 
 /** Changes that look at all parts at once. */
@@ -48,7 +48,12 @@ export function AddingDetails({
     case 'every-nth':
       return (
         <>
-          <PlayedBy value={change.to} onChange={(to) => onChange({ ...change, to })} />
+          <PlayedBy
+            row="Add"
+            label="Added"
+            value={change.to}
+            onChange={(to) => onChange({ ...change, to })}
+          />
           <Row label="On one of">
             <Stepper
               label="On one of"
@@ -79,7 +84,12 @@ export function AddingDetails({
     case 'thicken':
       return (
         <>
-          <PlayedBy value={change.to} onChange={(to) => onChange({ ...change, to })} />
+          <PlayedBy
+            row="Add"
+            label="Added"
+            value={change.to}
+            onChange={(to) => onChange({ ...change, to })}
+          />
           <Row label="Around each">
             <Choice
               label="Around each"
@@ -129,13 +139,12 @@ export function AddingDetails({
               onChange({ ...change, limb: whose === 'hands' ? null : (whose as Limb) })
             }
           />
-          <Row label="To">
-            <VoicePhrase
-              label="To voice"
-              value={change.to}
-              onChoose={(to) => onChange({ ...change, to })}
-            />
-          </Row>
+          <VoiceRow
+            row="To"
+            label="To voice"
+            value={change.to}
+            onChoose={(to) => onChange({ ...change, to })}
+          />
           <Toggle
             label="Pass"
             options={PASSES}

@@ -3,8 +3,8 @@
 import { unreachable } from '@/core/issue';
 import { type Change } from '@/core/recipe';
 import { AddingDetails, type AddingChange } from './change-adding';
-import { LIMB_WORDS, Row, Slots, Toggle } from './change-parts';
-import { AssignmentPhrase, Stepper, VoicePhrase } from './phrase-parts';
+import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
+import { Stepper } from './phrase-parts';
 import { TurnDetails } from './change-turn';
 
 const FURTHEST = 64;
@@ -120,32 +120,29 @@ function Details({
             value={change.from}
             onChoose={(from) => onChange({ ...change, from })}
           />
-          <Row label="To">
-            <AssignmentPhrase
-              label="Given to"
-              value={change.to}
-              onChange={(to) => onChange({ ...change, to })}
-            />
-          </Row>
+          <PlayedBy
+            row="To"
+            label="Given to"
+            value={change.to}
+            onChange={(to) => onChange({ ...change, to })}
+          />
         </>
       );
     case 'revoice':
       return (
         <>
-          <Row label="From">
-            <VoicePhrase
-              label="From voice"
-              value={change.from}
-              onChoose={(from) => onChange({ ...change, from })}
-            />
-          </Row>
-          <Row label="To">
-            <VoicePhrase
-              label="To voice"
-              value={change.to}
-              onChoose={(to) => onChange({ ...change, to })}
-            />
-          </Row>
+          <VoiceRow
+            row="From"
+            label="From voice"
+            value={change.from}
+            onChoose={(from) => onChange({ ...change, from })}
+          />
+          <VoiceRow
+            row="To"
+            label="To voice"
+            value={change.to}
+            onChoose={(to) => onChange({ ...change, to })}
+          />
         </>
       );
     case 'substitute':
@@ -169,13 +166,12 @@ function Details({
               }}
             />
           </Row>
-          <Row label="To">
-            <AssignmentPhrase
-              label="Given to"
-              value={change.to}
-              onChange={(to) => onChange({ ...change, to })}
-            />
-          </Row>
+          <PlayedBy
+            row="To"
+            label="Given to"
+            value={change.to}
+            onChange={(to) => onChange({ ...change, to })}
+          />
           <Toggle
             label="Hands"
             options={HANDS}

@@ -3,10 +3,10 @@
 import { ToggleGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { Assignment } from '@/core/interpret';
-import { LIMBS, type Limb } from '@/core/kit';
+import { LIMBS, type Limb, type VoiceId } from '@/core/kit';
 import { DISPLACEMENT_SLOTS } from '@/core/recipe';
 import { subdivision, type SubdivisionId } from '@/core/time';
-import { AssignmentPhrase } from './phrase-parts';
+import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 
 const SLOTS = Object.fromEntries(
   DISPLACEMENT_SLOTS.map((id) => [id, subdivision(id).name]),
@@ -26,16 +26,39 @@ export function Row({ label, children }: { label: string; children: ReactNode })
   );
 }
 
+/** A limb and voice that something goes to. */
 export function PlayedBy({
+  row,
+  label,
   value,
   onChange,
 }: {
+  row: string;
+  label: string;
   value: Assignment;
   onChange: (value: Assignment) => void;
 }) {
   return (
-    <Row label="Add">
-      <AssignmentPhrase label="Added" value={value} onChange={onChange} />
+    <Row label={row}>
+      <AssignmentPhrase label={label} value={value} onChange={onChange} />
+    </Row>
+  );
+}
+
+export function VoiceRow({
+  row,
+  label,
+  value,
+  onChoose,
+}: {
+  row: string;
+  label: string;
+  value: VoiceId;
+  onChoose: (value: VoiceId) => void;
+}) {
+  return (
+    <Row label={row}>
+      <VoicePhrase label={label} value={value} onChoose={onChoose} />
     </Row>
   );
 }

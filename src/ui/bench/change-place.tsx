@@ -78,7 +78,12 @@ export function PlaceDetails({
 
   return (
     <>
-      <PlayedBy value={change.to} onChange={(to) => onChange({ ...change, to })} />
+      <PlayedBy
+        row="Add"
+        label="Added"
+        value={change.to}
+        onChange={(to) => onChange({ ...change, to })}
+      />
       <Row label="Notes">
         <Stepper
           label="Notes"

@@ -6,7 +6,7 @@ import { LIMB_POLICIES, type LimbPolicy } from '@/core/interpret';
 import { readAs, sayPolicy, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import { Choice, issuesAt, Trouble, type Option } from '../base';
 import { AsPhrase } from './as-phrase';
-import { FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
+import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
 import { AddChange, ChangesPhrase } from './changes-phrase';
 import { KitPhrase, sayReplaced } from './kit-phrase';
 import { LineField } from './line-field';
@@ -18,6 +18,9 @@ const POLICIES: readonly Option<LimbPolicy>[] = LIMB_POLICIES.map((policy) => ({
   value: policy,
   text: sayPolicy(policy),
 }));
+
+/** Cycles longer than this are offered to be cut. */
+const LONG_BARS = 8;
 
 /** The recipe as a sentence in fixed short lines, read and edited in place. `about` joins edits
  * that are one for undo. */
@@ -35,6 +38,9 @@ export function SentenceEditor({
   onSettle: () => void;
 }) {
   const clash = issuesAt(issues, 'clash');
+  /** Where ending the cycle earlier is worth an offer. */
+  const long =
+    (exercise?.bars ?? 1) > LONG_BARS || issues.some((issue) => issue.code === 'cycle-too-long');
   const meets = clash.length > 0 || (exercise?.shared.length ?? 0) > 0;
   return (
     <section aria-label="Exercise" className="sentence flex flex-col">
@@ -95,8 +101,14 @@ export function SentenceEditor({
         <MeterPhrase recipe={recipe} onChange={onChange} />
         {', '}
         <FeelPhrase recipe={recipe} onChange={onChange} />
-        {', '}
+        {recipe.levels ? ', ' : ' '}
         <LevelsPhrase recipe={recipe} onChange={onChange} />
+        {(recipe.cut !== undefined || long) && (
+          <>
+            {', '}
+            <CutPhrase recipe={recipe} onChange={onChange} />
+          </>
+        )}
         <Trouble issues={issuesAt(issues, 'meter')} />
       </Line>
       <Line label="For">

@@ -1,15 +1,20 @@
 import {
+  Annotation,
+  AnnotationVerticalJustify,
   Articulation,
   Beam,
   Dot,
   Font,
   Formatter,
+  GraceNote,
+  GraceNoteGroup,
   ModifierPosition,
   Parenthesis,
   Renderer,
   Stave,
   StaveNote,
   Stem,
+  Tremolo,
   Tuplet,
   VexFlow,
   Voice,
@@ -17,7 +22,7 @@ import {
 } from 'vexflow/core';
 import { voice as kitVoice, type VoiceId } from '@/core/kit';
 import { notate, type WrittenSign } from '@/core/notation';
-import type { Stroke } from '@/core/pattern';
+import type { Ornament, Stroke } from '@/core/pattern';
 import type { Exercise } from '@/core/recipe';
 import { placeX, type BarBox, type System } from './columns';
 
@@ -140,7 +145,40 @@ function noteOf(sign: WrittenSign, part: Part): StaveNote {
   if (strokes.some((stroke) => kitVoice(stroke.voice).head === 'open')) {
     note.addModifier(new Articulation('ah').setPosition(position), 0);
   }
+  const ornamented = strokes.find((stroke) => stroke.ornament);
+  if (ornamented) addOrnament(note, ornamented, part.up);
   return note;
+}
+
+const GRACES: Readonly<Partial<Record<Ornament, number>>> = { flam: 1, drag: 2, ruff: 3 };
+
+/** Strokes through the stem: a diddle is two, a roll as many as fit. */
+const TREMOLOS: Readonly<Partial<Record<Ornament, number>>> = { diddle: 1, roll: 3 };
+
+/** Grace notes before the note, strokes through its stem, or a z on it. */
+function addOrnament(note: StaveNote, { ornament, voice: id }: Stroke, up: boolean): void {
+  if (!ornament) return;
+  const graces = GRACES[ornament];
+  const tremolos = TREMOLOS[ornament];
+  if (graces) {
+    const notes = Array.from(
+      { length: graces },
+      () =>
+        new GraceNote({
+          keys: [keyOf(id)],
+          duration: graces > 1 ? '16' : '8',
+          slash: graces === 1,
+        }),
+    );
+    const group = new GraceNoteGroup(notes, true);
+    if (graces > 1) group.beamNotes();
+    note.addModifier(group, 0);
+  } else if (tremolos) {
+    note.addModifier(new Tremolo(tremolos), 0);
+  } else {
+    const side = up ? AnnotationVerticalJustify.TOP : AnnotationVerticalJustify.BOTTOM;
+    note.addModifier(new Annotation('z').setVerticalJustification(side), 0);
+  }
 }
 
 /** One head for each voice, from the bottom up; limbs that share a voice share its head. */

@@ -159,7 +159,7 @@ function Bar({
     .filter((key) => editing?.chosen.has(key));
   const view = { box, instants, columns, start, chosen: new Set(chosen) };
   const strokes = instants.map((instant) =>
-    instant.strokes.map((one) => [strokeKey(one), one.dynamic, one.ornament]),
+    instant.strokes.map((one) => [strokeKey(one), one.dynamic, one.ornament, one.texture]),
   );
   const same = useSame(view, JSON.stringify([box, strokes, columns, chosen]));
   return (

@@ -1,4 +1,4 @@
-import { isHand, limbName, voice } from '@/core/kit';
+import { isHand, limbName, texture, voice } from '@/core/kit';
 import type { Ornament, Stroke } from '@/core/pattern';
 
 const RADIUS: Readonly<Record<Stroke['dynamic'], number>> = {
@@ -32,7 +32,15 @@ export function Mark({
   const text = letter ? voice(stroke.voice).letter : '';
   return (
     <g data-limb={stroke.limb} data-voice={stroke.voice} data-dynamic={stroke.dynamic}>
-      <title>{`${limbName(stroke.limb)}, ${voice(stroke.voice).name}`}</title>
+      <title>
+        {[
+          limbName(stroke.limb),
+          voice(stroke.voice).name,
+          stroke.texture && texture(stroke.texture).name,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      </title>
       {isHand(stroke.limb) ? (
         <circle cx={x} cy={y} r={letter ? r + 1.5 * scale : r} {...shape} />
       ) : (
@@ -54,6 +62,17 @@ export function Mark({
           className={right ? 'fill-sheet' : 'fill-ink'}
         >
           {text}
+        </text>
+      )}
+      {stroke.texture && (
+        <text
+          x={x + r + 3 * scale}
+          y={y + 10 * scale}
+          fontSize={9 * scale}
+          className="fill-soft"
+          data-texture={stroke.texture}
+        >
+          {texture(stroke.texture).letter}
         </text>
       )}
       {stroke.ornament && <OrnamentMark stroke={stroke} x={x} y={y} r={r} scale={scale} />}

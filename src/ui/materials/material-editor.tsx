@@ -174,6 +174,18 @@ function Content({
   }
 }
 
+/** What a material is called while it is none yet. */
+const DRAFT = {
+  id: 'draft',
+  version: 1,
+  name: 'draft',
+  trains: '',
+  meter: null,
+  grade: null,
+  own: true,
+  archived: false,
+} as const;
+
 function LineFields({
   meter,
   text,
@@ -187,20 +199,7 @@ function LineFields({
   const line = read.ok && text.trim() !== '' ? parseLine(text, read.value, ['text']) : null;
   const shown =
     line?.ok &&
-    expand(
-      recipeOfMaterial({
-        kind: 'line',
-        id: 'draft',
-        version: 1,
-        name: 'draft',
-        content: { name: 'draft', text },
-        trains: '',
-        meter,
-        grade: null,
-        own: true,
-        archived: false,
-      }),
-    );
+    expand(recipeOfMaterial({ ...DRAFT, kind: 'line', meter, content: { name: 'draft', text } }));
   return (
     <>
       <Field
@@ -234,18 +233,7 @@ function StickingFields({
   const shown =
     read?.ok &&
     expand(
-      recipeOfMaterial({
-        kind: 'sticking',
-        id: 'draft',
-        version: 1,
-        name: 'draft',
-        content: { ...content, name: 'draft' },
-        trains: '',
-        meter: null,
-        grade: null,
-        own: true,
-        archived: false,
-      }),
+      recipeOfMaterial({ ...DRAFT, kind: 'sticking', content: { ...content, name: 'draft' } }),
     );
   return (
     <>

@@ -1,7 +1,16 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { limbName, STICKING_LETTERS, VOICES, type StickingLetter, type VoiceId } from '@/core/kit';
+import {
+  limbName,
+  STICKING_LETTERS,
+  texture,
+  TEXTURES,
+  VOICES,
+  type StickingLetter,
+  type TextureId,
+  type VoiceId,
+} from '@/core/kit';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { countName, subdivision, type SubdivisionId } from '@/core/time';
 import { Button, Choice, useSpeech, type Option } from '../../base';
@@ -22,6 +31,13 @@ const VOICE_OPTIONS: readonly Option<VoiceId>[] = VOICES.map(({ id, name }) => (
   value: id,
   text: name,
 }));
+
+const USUAL = 'usual';
+
+const TEXTURE_OPTIONS: readonly Option<TextureId | typeof USUAL>[] = [
+  { value: USUAL, text: 'the usual way' },
+  ...TEXTURES.map(({ id, name }) => ({ value: id, text: name })),
+];
 
 const LIMB_KEYS = Object.keys(STICKING_LETTERS) as readonly StickingLetter[];
 
@@ -147,6 +163,16 @@ function Tools({ editor, ornaments }: { editor: LaneEditor; ornaments: boolean }
             </Group>
           )}
         </>
+      )}
+      {!none && ornaments && (
+        <Choice
+          label="Texture"
+          options={TEXTURE_OPTIONS}
+          value={chosen[0]?.texture ?? USUAL}
+          onChoose={(id) => run({ kind: 'texture', texture: id === USUAL ? null : id })}
+        >
+          {chosen[0]?.texture ? texture(chosen[0].texture).name : 'texture'}
+        </Choice>
       )}
       <Group>
         {!none && <Plain text="copy" command={{ kind: 'copy' }} run={run} />}

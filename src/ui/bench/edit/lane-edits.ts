@@ -1,4 +1,4 @@
-import { usualLimb, VOICES, type Limb, type VoiceId } from '@/core/kit';
+import { usualLimb, VOICES, type Limb, type TextureId, type VoiceId } from '@/core/kit';
 import type { Dynamic, Ornament, Stroke } from '@/core/pattern';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { tick, wrap } from '@/core/time';
@@ -63,10 +63,15 @@ export function toggleCell(exercise: Exercise, cell: Cell, kind: RowKind): reado
   return [{ from: null, to: { at: cell.at, ...part, dynamic: 'normal', ornament: null } }];
 }
 
-function changed(from: Stroke, change: Partial<Stroke> & { ornament?: Ornament }): SeenEdit {
-  const { at, limb, voice, dynamic } = { ...from, ...change };
+type StrokeChange = Partial<Omit<Stroke, 'ornament' | 'texture'>> & {
+  readonly ornament?: Ornament | undefined;
+  readonly texture?: TextureId | undefined;
+};
+
+function changed(from: Stroke, change: StrokeChange): SeenEdit {
+  const { at, limb, voice, dynamic, texture } = { ...from, ...change };
   const ornament = 'ornament' in change ? (change.ornament ?? null) : (from.ornament ?? null);
-  return { from, to: { at, limb, voice, dynamic, ornament } };
+  return { from, to: { at, limb, voice, dynamic, ornament, texture } };
 }
 
 /** A dynamic for all; where all have it already, they become normal again. */
@@ -79,6 +84,14 @@ export function setDynamic(strokes: readonly Stroke[], dynamic: Dynamic): readon
 export function setOrnament(strokes: readonly Stroke[], ornament: Ornament): readonly SeenEdit[] {
   const all = strokes.every((stroke) => stroke.ornament === ornament);
   return strokes.map((from) => changed(from, { ornament: all ? undefined : ornament }));
+}
+
+/** How all are made; null is the usual way. */
+export function setTexture(
+  strokes: readonly Stroke[],
+  texture: TextureId | null,
+): readonly SeenEdit[] {
+  return strokes.map((from) => changed(from, { texture: texture ?? undefined }));
 }
 
 export function setLimb(strokes: readonly Stroke[], limb: Limb): readonly SeenEdit[] {
@@ -123,8 +136,8 @@ export function paste(
   const pasted = clip.strokes.map((stroke): SeenEdit => {
     const at = wrap(cell.at + stroke.at, exercise.cycleTicks);
     const { limb, voice } = onto ?? stroke;
-    const { dynamic, ornament = null } = stroke;
-    return { from: null, to: { at, limb, voice, dynamic, ornament } };
+    const { dynamic, ornament = null, texture } = stroke;
+    return { from: null, to: { at, limb, voice, dynamic, ornament, texture } };
   });
   return [...clearFor(exercise, pasted, []), ...pasted];
 }

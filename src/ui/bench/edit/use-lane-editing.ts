@@ -2,7 +2,7 @@
 
 import { useCallback, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { columnsOfBar } from '@/core/analysis';
-import { STICKING_LETTERS, type StickingLetter, type VoiceId } from '@/core/kit';
+import { STICKING_LETTERS, type StickingLetter, type TextureId, type VoiceId } from '@/core/kit';
 import { type Dynamic, type Ornament, type Stroke } from '@/core/pattern';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { slotTicks, type SubdivisionId } from '@/core/time';
@@ -15,6 +15,7 @@ import {
   setDynamic,
   setLimb,
   setOrnament,
+  setTexture,
   strokesAt,
   strokesWithin,
   toggleCell,
@@ -54,6 +55,7 @@ export type LaneCommand =
   | { readonly kind: 'dynamic'; readonly dynamic: Dynamic }
   | { readonly kind: 'ornament'; readonly ornament: Ornament }
   | { readonly kind: 'limb'; readonly letter: StickingLetter }
+  | { readonly kind: 'texture'; readonly texture: TextureId | null }
   | { readonly kind: 'toggle' | 'remove' | 'copy' | 'paste' };
 
 /** Writing on the lanes by mouse and keys. Every edit goes to `onEdit`; nothing else is changed. */
@@ -148,6 +150,8 @@ export function useLaneEditing(
         return edit(setOrnament(chosen, command.ornament));
       case 'limb':
         return edit(setLimb(chosen, STICKING_LETTERS[command.letter]));
+      case 'texture':
+        return edit(setTexture(chosen, command.texture));
       case 'remove':
         return edit(removeAll(chosen), false);
       case 'copy':
