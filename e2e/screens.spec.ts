@@ -18,6 +18,7 @@ test.describe('with the demo studio', () => {
       expect(await faults(page)).toEqual([]);
       await lookAs(page, 'Maren');
       for (const [link, title] of [
+        ['Materials', 'Materials · Mivvel'],
         ['Programs', 'Programs · Mivvel'],
         ['Students', 'Students · Mivvel'],
       ] as const) {
@@ -34,6 +35,9 @@ test.describe('with the demo studio', () => {
       await page.getByRole('link', { name: 'One-handed 16ths' }).click();
       await expect(page).toHaveTitle('Bench · Mivvel');
       await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('button', { name: 'write', exact: true }).click();
+      await page.getByRole('application', { name: 'Lanes' }).press('ArrowRight');
       expect(await faults(page)).toEqual([]);
       await page.getByRole('link', { name: 'Programs' }).click();
       await page.getByRole('link', { name: 'Ride and answer' }).click();

@@ -16,7 +16,7 @@ import { difficultyParts } from './difficulty';
 import { instantsOf, strokesOf } from './instants';
 import { motionsOf } from './motions';
 import { seamOf } from './seam';
-import { syncopationOf } from './syncopation';
+import { metricalComplexity, syncopationOf } from './syncopation';
 
 export type DerivedPart =
   'count' | 'composite' | 'together' | 'cycle' | 'motions' | 'load' | 'difficulty' | 'syncopation';
@@ -159,9 +159,21 @@ function deriveSyncopation(exercise: Exercise, syllables?: Syllables): readonly 
           ({ at, over, value: by }) =>
             `${limbName(limb)}: ${sayPlace(at, exercise, syllables)} lasts over ${sayPlace(over, exercise, syllables)}: ${by}`,
         );
-      return [...more(lines, places.length), `${limbName(limb)}: ${value} in all`];
+      const far = farFromMeter(exercise, limb);
+      const sum = `${limbName(limb)}: ${value} in all`;
+      return [...more(lines, places.length), far === null ? sum : `${sum}; ${far}`];
     }),
   ];
+}
+
+/** For a rhythm of one bar: how far it lies from the strongest one of as many notes. */
+function farFromMeter(exercise: Exercise, limb: Limb): string | null {
+  if (exercise.bars !== 1) return null;
+  const places = [...new Set(strokesOf(exercise, limb).map(({ at }) => at as number))];
+  const slot = places.reduce((sum, at) => gcd(sum, at), unitTicks(exercise.meter) as number);
+  const notes = places.map((at) => at / slot);
+  const far = metricalComplexity(notes, slot, exercise.meter);
+  return `${far} from the strongest rhythm of ${sayCount(notes.length, 'note')}`;
 }
 
 function more(lines: readonly string[], all: number): readonly string[] {

@@ -236,7 +236,9 @@ describe('derivations', () => {
     expect(derive('load', exercise, at(60, exercise))).toContain(
       'K: 2 strokes ÷ 4 s = 0.5 a second',
     );
-    expect(derive('syncopation', exercise, at(60, exercise)).at(-1)).toBe('right foot: 2 in all');
+    expect(derive('syncopation', exercise, at(60, exercise)).at(-1)).toBe(
+      'right foot: 2 in all; 2 from the strongest rhythm of 2 notes',
+    );
     expect(derive('difficulty', exercise, at(60, exercise)).at(-1)).toMatch(/^Sum /);
     expect(derive('motions', exercise, at(60, exercise))[0]).toBe(
       'L on 1: normal, next normal = full',

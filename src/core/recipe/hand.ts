@@ -51,11 +51,3 @@ function writtenLimb(limb: Limb, recipe: ClosedRecipe): Limb {
   if (handedness === 'mirrored') return mirrorLimb(limb);
   return handedness === 'right' || !isHand(limb) ? limb : mirrorHand(limb);
 }
-
-/** How many strokes were changed by hand. */
-export function strokesByHand(recipe: Pick<ClosedRecipe, 'changes'>): number {
-  return recipe.changes.reduce(
-    (sum, change) => sum + (change.kind === 'hand' ? change.edits.length : 0),
-    0,
-  );
-}

@@ -10,7 +10,7 @@ export {
 } from './blank';
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';
-export { editByHand, strokesByHand } from './hand';
+export { editByHand } from './hand';
 export { retypeComposite, retypeCount, retypeLine } from './retype';
 export { readLink, writeLink } from './link';
 export { suggestName } from './name';

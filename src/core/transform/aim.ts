@@ -15,7 +15,7 @@ export interface Aim {
 }
 
 /** Bars that a phrase needs when it is played so often. */
-export function barsNeeded(phrase: Layer, times: number, barTicks: Tick): number {
+function barsNeeded(phrase: Layer, times: number, barTicks: Tick): number {
   return Math.ceil(((phrase.ownTicks ?? phrase.lengthTicks) * times) / barTicks);
 }
 

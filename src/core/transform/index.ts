@@ -1,4 +1,4 @@
-export { aimPhrase, barsNeeded } from './aim';
+export { aimPhrase } from './aim';
 export { addStrokes } from './add';
 export { displaceAccents, displacePattern, displaceSticking, pushStroke } from './displace';
 export { editStrokes, joinEdit } from './edit';

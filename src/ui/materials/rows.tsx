@@ -2,6 +2,7 @@
 
 import { clsx } from 'clsx';
 import Link from 'next/link';
+import { useEffect, useRef } from 'react';
 import type { Material } from '@/core/materials';
 import { sentenceText, type ClosedRecipe } from '@/core/recipe';
 import { useSpeech } from '../base';
@@ -17,8 +18,12 @@ export function MaterialRows({
   onChoose: (id: string) => void;
 }) {
   const { words } = useSpeech();
+  const list = useRef<HTMLUListElement>(null);
+  useEffect(() => {
+    list.current?.querySelector('[aria-current=true]')?.scrollIntoView({ block: 'nearest' });
+  }, [chosen]);
   return (
-    <ul>
+    <ul ref={list}>
       {materials.map((one) => (
         <li key={one.id} className="border-b border-faint">
           <button
