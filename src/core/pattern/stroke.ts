@@ -32,7 +32,7 @@ export interface Stroke {
   /** How it is made; the usual way when left out. */
   readonly texture?: TextureId;
   readonly from: Provenance;
-  /** What the recipe says, where handedness or kit made something else of it. */
+  /** What the recipe says, where footing, handedness or kit made something else of it. */
   readonly written?: { readonly limb: Limb; readonly voice: VoiceId };
 }
 

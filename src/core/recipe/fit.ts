@@ -18,7 +18,7 @@ export function fitKit(
     if (handed === layer && layer.strokes.every((stroke) => has.has(stroke.voice))) return layer;
     const strokes = handed.strokes.map((one, index) => {
       const { limb, voice: wrote } = layer.strokes[index] ?? one;
-      const stroke = { ...one, written: { limb, voice: wrote } };
+      const stroke = { ...one, written: one.written ?? { limb, voice: wrote } };
       if (has.has(stroke.voice)) return stroke;
       const voice = fitVoice(stroke.voice, stroke.limb, kit);
       const by = voice === stroke.voice && !isHand(stroke.limb) ? null : voice;

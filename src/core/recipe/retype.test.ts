@@ -2,10 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countStrings, lineReading, spokenComposite } from '../analysis';
 import { issueText, must } from '../issue';
+import { findShipped } from '../materials';
 import { compositeReadings } from '../sticking';
 import { parseMeter } from '../time';
 import {
   blankRecipe,
+  editByHand,
   expand,
   retypeComposite,
   retypeCount,
@@ -52,6 +54,32 @@ describe('a count typed where it stands', () => {
       '3 bars are counted, but there are 1. Type one bar, or all of them with | between.',
     ]);
   });
+});
+
+describe('edits on what is seen', () => {
+  const footed: ClosedRecipe = {
+    ...toggleOstinato(blankRecipe(), 'bass-quarters'),
+    changes: [
+      { kind: 'place', to: { limb: 'RF', voice: 'bass' }, slot: '16', grid: '-x--' },
+      { kind: 'footing', part: 'all', school: 'grid' },
+    ],
+  };
+
+  it.each(['full-kit', 'mirrored-kit', 'left-lead', 'open-handed'])(
+    'a stroke that footing or the kit gave to another limb is still found: %s',
+    (id) => {
+      const kit = findShipped('kit', id)?.content;
+      if (!kit) throw new Error('no kit');
+      const recipe = { ...footed, kit: { content: { ...kit, voices: [...kit.voices] } } };
+      const exercise = must(expand(recipe));
+      const left = exercise.strokes.find((one) => one.written && one.at > 0) ?? exercise.strokes[1];
+      if (!left) throw new Error('nothing plays');
+      const edited = must(expand(editByHand(recipe, exercise, [{ from: left, to: null }])));
+      expect(edited.stale).toBe(0);
+      expect(edited.strokes).toHaveLength(exercise.strokes.length - 1);
+      expect(edited.strokes.some((one) => one.at === left.at)).toBe(false);
+    },
+  );
 });
 
 describe('compositeReadings', () => {

@@ -1,5 +1,5 @@
 import type { Limb } from '../kit';
-import { gridOf, inTimeOrder, loopLayer, type Layer } from '../pattern';
+import { gridOf, inTimeOrder, loopLayer, type Layer, type Stroke } from '../pattern';
 import { quarters, tick, type Tick } from '../time';
 
 /** Two schools of footing on a double pedal. `grid`: the place decides. `groups`: the right foot
@@ -24,9 +24,11 @@ export function footLayers(layers: readonly Layer[], school: Footing): readonly 
   const feet = (school === 'grid' ? byGrid : byGroups)(two ? doubled(all) : all, slot);
   return layers.map((layer) => {
     const whole = two ? doubled(layer) : layer;
-    const strokes = whole.strokes.map((stroke) =>
-      stroke.voice === 'bass' ? { ...stroke, limb: feet.get(stroke.at) ?? stroke.limb } : stroke,
-    );
+    const strokes = whole.strokes.map((stroke): Stroke => {
+      const foot = stroke.voice === 'bass' ? feet.get(stroke.at) : undefined;
+      if (foot === undefined || foot === stroke.limb) return stroke;
+      return { ...stroke, limb: foot, written: { limb: stroke.limb, voice: stroke.voice } };
+    });
     return { ...whole, strokes };
   });
 }
