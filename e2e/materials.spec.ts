@@ -68,6 +68,16 @@ test('a line is typed wrong, kept, mended and saved', async ({ page }) => {
   await page.getByLabel('Reading line').fill('8r 4 8 4');
   await page.getByRole('option', { name: /mine$/ }).click();
   await expect(page.getByTestId('line-reading')).toHaveText('S S S S');
+  await expect(page).toHaveURL(/r=/);
+  const address = page.url();
+  await page.goto('/materials?k=line');
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByLabel('Line', { exact: true }).fill('8r 4 8 2');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('own, version 2')).toBeVisible();
+  await page.goto(address);
+  await page.getByRole('button', { name: 'edited since: update' }).click();
+  await expect(page.getByTestId('line-reading')).toHaveText('S S S');
 });
 
 test('rules are kept under a name and read another line', async ({ page }) => {

@@ -4,6 +4,7 @@ import { voice, type KitProfile } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { Choice, type Option } from '../base';
 import { useMaterials, useShelf } from './library';
+import { VersionNote } from './version-note';
 
 /** Marks a student among the kits. */
 const STUDENT = 'student ';
@@ -42,9 +43,12 @@ export function KitPhrase({
     onChange({ ...recipe, kit: { id: kit.id, version: kit.version, content } });
   }
   return (
-    <Choice label="Kit" options={options} value={recipe.kit.id} onChoose={choose} wide>
-      {recipe.kit.content.name}
-    </Choice>
+    <>
+      <Choice label="Kit" options={options} value={recipe.kit.id} onChoose={choose} wide>
+        {recipe.kit.content.name}
+      </Choice>
+      <VersionNote of={recipe.kit} kind="kit" onUpdate={({ id }) => choose(id)} />
+    </>
   );
 }
 

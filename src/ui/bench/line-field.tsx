@@ -10,6 +10,7 @@ import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking
 import { parseMeter, subdivision } from '@/core/time';
 import { Trouble } from '../base';
 import { useMaterials } from './library';
+import { VersionNote } from './version-note';
 
 type Play = ClosedRecipe['play'];
 
@@ -113,6 +114,15 @@ export function LineField({
           }}
         />
         {play?.content.name && <span className="shrink-0 text-soft">{play.content.name}</span>}
+        {play && (
+          <VersionNote
+            of={play}
+            kind={'sticking' in play.content ? 'sticking' : 'line'}
+            onUpdate={({ id: own, version, content }) =>
+              onChange({ id: own, version, content: { ...content } })
+            }
+          />
+        )}
         <ShorthandHelp />
       </div>
       {offers.length > 0 && (

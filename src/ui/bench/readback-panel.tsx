@@ -41,11 +41,11 @@ export const ReadbackPanel = memo(function ReadbackPanel({
   onChange: (recipe: ClosedRecipe) => void;
 }) {
   const how = { exercise, tempo };
-  const kept = readback.hindrances.length > 0;
+  const warned = readback.hindrances.length > 0;
   const whole = exercise.members.length > 0;
   return (
     <section aria-label="Readback" className="flex flex-col gap-4">
-      {kept && (
+      {warned && (
         <Part label="Watch out">
           <Hindrances
             hindrances={readback.hindrances}
