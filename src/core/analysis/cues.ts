@@ -1,6 +1,6 @@
 import { isHand, limbName, LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
-import { beats, countName, ticksToSeconds, type Tempo } from '../time';
+import { countName, onBeat, ticksToSeconds, type Tempo } from '../time';
 import { instantsOf } from './instants';
 import { lockUp } from './lock-up';
 import { seamOf } from './seam';
@@ -42,9 +42,8 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
 
 /** An accent off the beat wants to go back to the beat. */
 function accentCue(exercise: Exercise): Cue | null {
-  const on = new Set<number>(beats(exercise.meter).map((beat) => beat.at));
   const off = exercise.strokes.find(
-    ({ at, dynamic }) => dynamic === 'accent' && !on.has(at % exercise.barTicks),
+    ({ at, dynamic }) => dynamic === 'accent' && !onBeat(at, exercise.meter),
   );
   if (!off) return null;
   const place = countName(off.at, exercise.meter);

@@ -1,10 +1,9 @@
 import { sayCount } from '../issue';
 import { letterOf, limbName, type Limb } from '../kit';
-import type { Exercise } from '../recipe';
+import { placeName, type Exercise } from '../recipe';
 import {
   barTicks,
   countMark,
-  countName,
   gcd,
   SUBDIVISIONS,
   TICKS_PER_QUARTER,
@@ -69,7 +68,7 @@ function deriveInstants(exercise: Exercise, syllables?: Syllables): readonly str
     .slice(0, MOST)
     .map(
       ({ at, limbs }) =>
-        `${sayPlace(at, exercise, syllables)}: ${limbs.map(letterOf).join(' + ')}${limbs.length > 1 ? ' = T' : ''}`,
+        `${placeName(at, exercise, syllables)}: ${limbs.map(letterOf).join(' + ')}${limbs.length > 1 ? ' = T' : ''}`,
     );
   return more(lines, instants.length);
 }
@@ -121,7 +120,7 @@ function deriveMotions(exercise: Exercise, syllables?: Syllables): readonly stri
     const lines = motions.slice(0, MOST / 2).map(({ at, motion }, index) => {
       const now = mine[index]?.dynamic ?? 'normal';
       const next = mine[(index + 1) % mine.length]?.dynamic ?? 'normal';
-      return `${letterOf(limb)} on ${sayPlace(at, exercise, syllables)}: ${now}, next ${next} = ${motion}`;
+      return `${letterOf(limb)} on ${placeName(at, exercise, syllables)}: ${now}, next ${next} = ${motion}`;
     });
     return more(lines, motions.length);
   });
@@ -157,7 +156,7 @@ function deriveSyncopation(exercise: Exercise, syllables?: Syllables): readonly 
         .slice(0, MOST / 2)
         .map(
           ({ at, over, value: by }) =>
-            `${limbName(limb)}: ${sayPlace(at, exercise, syllables)} lasts over ${sayPlace(over, exercise, syllables)}: ${by}`,
+            `${limbName(limb)}: ${placeName(at, exercise, syllables)} lasts over ${placeName(over, exercise, syllables)}: ${by}`,
         );
       const far = farFromMeter(exercise, limb);
       const sum = `${limbName(limb)}: ${value} in all`;
@@ -178,11 +177,6 @@ function farFromMeter(exercise: Exercise, limb: Limb): string | null {
 
 function more(lines: readonly string[], all: number): readonly string[] {
   return all > lines.length ? [...lines, `… and ${all - lines.length} more likewise`] : lines;
-}
-
-function sayPlace(at: number, exercise: Exercise, syllables?: Syllables): string {
-  const name = countName(at, exercise.meter, syllables);
-  return exercise.bars === 1 ? name : `${Math.floor(at / exercise.barTicks) + 1}: ${name}`;
 }
 
 function round(value: number): number {

@@ -1,7 +1,7 @@
 import { LIMBS, isHand } from '../kit';
 import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
-import { beats, TICKS_PER_QUARTER, type Tempo } from '../time';
+import { onBeat, TICKS_PER_QUARTER, type Tempo } from '../time';
 import { instantsOf, strokesOf } from './instants';
 import { limbLoads } from './seam';
 
@@ -91,9 +91,8 @@ export function difficultyPoints(parts: readonly DifficultyPart[]): number {
 
 /** Share of the instants that lie on no felt beat, from 0 to 1. */
 function offBeatShare(exercise: Exercise): number {
-  const on = new Set<number>(beats(exercise.meter).map((beat) => beat.at));
   const instants = instantsOf(exercise);
-  const off = instants.filter(({ at }) => !on.has(at % exercise.barTicks)).length;
+  const off = instants.filter(({ at }) => !onBeat(at, exercise.meter)).length;
   return instants.length === 0 ? 0 : off / instants.length;
 }
 

@@ -2,7 +2,7 @@ import { fail, ok, type Issue } from '../issue';
 import type { Limb } from '../kit';
 import type { Dynamic, Stroke } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
-import { barTicks, beats, countName, slotTicks, tick, wrap } from '../time';
+import { barTicks, countName, onBeat, slotTicks, tick, wrap } from '../time';
 import type { Assignment, Interpretation } from './types';
 
 /** One row of a teacher's own interpretation: which notes it is about, and what they become. */
@@ -73,7 +73,7 @@ function describe(onset: Onset, gap: number, all: readonly Onset[], line: Readin
   return {
     length: onset.reads / SLOT,
     gap: gap / SLOT,
-    onBeat: beats(line.meter).some((beat) => beat.at === onset.at % bar),
+    onBeat: onBeat(onset.at, line.meter),
     first: barOf(all[onset.index - 1]) !== barOf(onset),
     last: barOf(all[onset.index + 1]) !== barOf(onset),
   };

@@ -1,8 +1,15 @@
 import { difficultyParts, difficultyPoints } from '../analysis';
 import { voice, type Limb, type VoiceId } from '../kit';
 import type { Stroke } from '../pattern';
-import { editByHand, expand, type ClosedRecipe, type Exercise, type SeenEdit } from '../recipe';
-import { countName, gcd, slotTicks, tick, wrap, type Syllables, type Tempo } from '../time';
+import {
+  editByHand,
+  expand,
+  placeName,
+  type ClosedRecipe,
+  type Exercise,
+  type SeenEdit,
+} from '../recipe';
+import { gcd, slotTicks, tick, wrap, type Syllables, type Tempo } from '../time';
 
 /** An exercise that is one note away from another. */
 export interface Neighbour {
@@ -83,10 +90,7 @@ function say(
   exercise: Exercise,
   syllables?: Syllables,
 ): string {
-  const place = (at: number) => {
-    const name = countName(at, exercise.meter, syllables);
-    return exercise.bars === 1 ? name : `${Math.floor(at / exercise.barTicks) + 1}: ${name}`;
-  };
+  const place = (at: number) => placeName(at, exercise, syllables);
   const name = voice((to ?? from)?.voice ?? 'snare').name;
   if (kind === 'moved' && from && to) return `${name} from ${place(from.at)} to ${place(to.at)}`;
   if (kind === 'added' && to) return `${name} added on ${place(to.at)}`;

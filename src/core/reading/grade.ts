@@ -1,4 +1,4 @@
-import { barTicks, beats, gcd, syncopatedNotes, TICKS_PER_QUARTER } from '../time';
+import { barTicks, beats, gcd, onBeat, syncopatedNotes, TICKS_PER_QUARTER } from '../time';
 import { lineTicks, onsets, type ReadingLine } from './line';
 
 /** How hard a line is to read, from 1 to 8: the finest grid first, then syncopation for each bar,
@@ -13,10 +13,9 @@ export function gradeLine(line: ReadingLine): number {
   const beat = beats(line.meter)[0]?.ticks ?? cycle;
   const against = syncopatedNotes(places, cycle, gcd(grid, beat), line.meter);
   const syncopation = against.reduce((sum, one) => sum + one.value, 0) / bars;
-  const onBeat = new Set<number>(beats(line.meter).map((one) => one.at));
   const silent = line.bars
     .flat()
-    .filter((sign) => sign.kind === 'rest' && onBeat.has(sign.at % barTicks(line.meter))).length;
+    .filter((sign) => sign.kind === 'rest' && onBeat(sign.at, line.meter)).length;
   const odd = line.meter.unit === 4 && line.meter.count <= 4 ? 0 : 1;
   const sum = gridGrade(grid) + syncopation / 3 + silent / bars / 4 + odd;
   return Math.max(1, Math.min(8, Math.round(sum)));

@@ -1,7 +1,6 @@
 import type { Reading } from '../interpret';
 import type { KitProfile, Limb, Replaced, Style } from '../kit';
 import type { Layer, Stroke } from '../pattern';
-import type { ReadingLine } from '../reading';
 import type { Feel, Meter, Tick } from '../time';
 import type { ClosedMember } from './schema';
 
@@ -17,7 +16,6 @@ export interface Exercise {
   readonly layers: readonly Layer[];
   /** All layers' strokes by time. */
   readonly strokes: readonly Stroke[];
-  readonly line: ReadingLine | null;
   /** How the line's strokes are read back. */
   readonly reads: Reading;
   /** Limbs that ostinato and interpretation both wanted; the recipe's policy settled them. */

@@ -167,7 +167,6 @@ function settle(
     cycleTicks: whole,
     layers: fitted.layers,
     strokes: fitted.layers.flatMap((layer) => layer.strokes).sort(inTimeOrder),
-    line: phrase?.line ?? null,
     reads,
     shared: settled.value.shared,
     kit: recipe.kit.content,

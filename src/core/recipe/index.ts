@@ -12,6 +12,7 @@ export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';
 export { editByHand } from './hand';
 export { retypeComposite, retypeCount, retypeLine } from './retype';
+export { placeName } from './place-name';
 export { readLink, writeLink } from './link';
 export { suggestName } from './name';
 export {

@@ -3,9 +3,10 @@ import { usualLimb, voice, VOICES, type Limb } from '../kit';
 import { countPlaces } from '../materials';
 import type { Stroke } from '../pattern';
 import { compositeReadings, looksSticking, parsePhrase, stickingStart } from '../sticking';
-import { countName, type Meter } from '../time';
+import type { Meter } from '../time';
 import type { Exercise } from './exercise';
 import { editByHand, type SeenEdit } from './hand';
+import { placeName } from './place-name';
 import type { ClosedRecipe } from './schema';
 
 /** A recipe that typed text may mean; `says` tells the readings apart. */
@@ -44,19 +45,11 @@ export function retypeCount(
         return hits.map((at) => at + bar * exercise.barTicks);
       }).flat();
       return {
-        says: sayPlaces(places, exercise.meter, exercise.bars, exercise.barTicks),
+        says: places.map((at) => placeName(at, exercise)).join(', ') || 'rests',
         recipe: editByHand(recipe, exercise, editsTo(exercise, limb, places)),
       };
     }),
   );
-}
-
-function sayPlaces(places: readonly number[], meter: Meter, bars: number, bar: number): string {
-  const said = places.map((at) => {
-    const name = countName(at, meter);
-    return bars === 1 ? name : `${Math.floor(at / bar) + 1}: ${name}`;
-  });
-  return said.join(', ') || 'rests';
 }
 
 /** Takes a limb's strokes away that are not wanted, and adds those that are missing, on the voice

@@ -1,20 +1,14 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../issue';
 import { LIMB_POLICIES } from '../interpret';
-import { LIMBS, STYLES, TEXTURE_IDS, VOICE_IDS } from '../kit';
-import { DYNAMICS, ORNAMENTS } from '../pattern';
-import { SUBDIVISION_IDS } from '../time';
-import { CHOSEN_NOTES, FOOTINGS, THINNINGS } from '../transform';
+import { STYLES } from '../kit';
+import { assignment, change, dynamic, limb, subdivisionId, voiceId } from './change-schema';
 
 /** Format of the recipes that this Mivvel writes. Raise it, with a reader for the old one, when
  * a recipe could otherwise mean something else than before. */
 export const RECIPE_VERSION = 1;
 
 const name = z.string().trim().min(1).max(80);
-const limb = z.enum(LIMBS);
-const voiceId = z.enum(VOICE_IDS);
-const subdivisionId = z.enum(SUBDIVISION_IDS);
-const assignment = z.strictObject({ limb, voice: voiceId });
 
 /** An ingredient by name, or with its content embedded. */
 function ingredient<Content extends z.ZodType>(content: Content) {
@@ -38,8 +32,6 @@ const ostinato = z.strictObject({
 });
 
 const line = z.strictObject({ name: name.optional(), text: z.string().max(2000) });
-
-const dynamic = z.enum(DYNAMICS);
 
 const sticking = z.strictObject({
   name: name.optional(),
@@ -108,106 +100,6 @@ const interpretation = z.discriminatedUnion('kind', [
     grid: subdivisionId,
   }),
   z.strictObject({ kind: z.literal('rules'), rules: z.array(rule).min(1).max(24) }),
-]);
-
-const part = z.enum(['line', 'over', 'all']);
-
-const strokePlace = z.strictObject({ at: z.int().min(0), limb, voice: voiceId });
-const editedStroke = strokePlace.extend({
-  dynamic,
-  ornament: z.enum(ORNAMENTS).nullable(),
-  texture: z.enum(TEXTURE_IDS).optional(),
-});
-
-const change = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('displace'),
-    what: z.enum(['pattern', 'accents', 'sticking']),
-    part,
-    /** Slots later; negative is earlier. Sticking moves by strokes. */
-    by: z.int().min(-64).max(64),
-    slot: subdivisionId,
-  }),
-  z.strictObject({ kind: z.literal('mirror'), what: z.enum(['hands', 'all limbs']), part }),
-  z.strictObject({ kind: z.literal('reverse'), part, slot: subdivisionId }),
-  /** `note` counts the instants of the line from 1; `by` is slots earlier. */
-  z.strictObject({
-    kind: z.literal('push'),
-    part,
-    note: z.int().min(1).max(512),
-    by: z.int().min(1).max(64),
-    slot: subdivisionId,
-  }),
-  z.strictObject({ kind: z.literal('swap-feet'), part }),
-  z.strictObject({ kind: z.literal('footing'), part, school: z.enum(FOOTINGS) }),
-  z.strictObject({ kind: z.literal('give'), part, from: limb, to: assignment }),
-  z.strictObject({ kind: z.literal('revoice'), part, from: voiceId, to: voiceId }),
-  z.strictObject({
-    kind: z.literal('substitute'),
-    part,
-    every: z.int().min(1).max(64),
-    place: z.int().min(1).max(64),
-    to: assignment,
-    hands: z.enum(['kept', 'anew']),
-  }),
-  z.strictObject({
-    kind: z.literal('turn'),
-    part,
-    voices: z.array(voiceId).min(2).max(6),
-    turn: z.int().min(0).max(5),
-    reversed: z.boolean(),
-  }),
-  z.strictObject({
-    kind: z.literal('every-nth'),
-    of: z.strictObject({ limb, voice: voiceId.nullable() }),
-    nth: z.int().min(1).max(32),
-    first: z.int().min(1).max(32),
-    to: assignment,
-    dynamic,
-  }),
-  /** `grid` goes round through the whole cycle. */
-  z.strictObject({
-    kind: z.literal('place'),
-    to: assignment,
-    slot: subdivisionId,
-    grid: z.string().regex(/^[xXg-]{1,64}$/),
-  }),
-  z.strictObject({
-    kind: z.literal('thicken'),
-    around: z.union([z.literal('accents'), voiceId]),
-    side: z.enum(['before', 'after', 'both']),
-    count: z.int().min(1).max(8),
-    slot: subdivisionId,
-    to: assignment,
-    dynamic,
-  }),
-  z.strictObject({ kind: z.literal('thin'), part, limb, keep: z.enum(THINNINGS) }),
-  z.strictObject({
-    kind: z.literal('orchestrate'),
-    part,
-    notes: z.enum(CHOSEN_NOTES),
-    limb: limb.nullable(),
-    to: voiceId,
-    pass: z.enum(['every', 'second']),
-  }),
-  /** `lands` is in slots after the end of the whole; negative is before it. */
-  z.strictObject({
-    kind: z.literal('aim'),
-    bars: z.int().min(1).max(64),
-    times: z.int().min(1).max(16),
-    lands: z.int().min(-64).max(64),
-    slot: subdivisionId,
-    by: z.enum(['end', 'last note']),
-    over: z.enum(['goes on', 'rests']),
-  }),
-  /** Strokes changed by hand, in a cycle of `length` ticks. */
-  z.strictObject({
-    kind: z.literal('hand'),
-    length: z.int().min(1),
-    edits: z
-      .array(z.strictObject({ from: strokePlace.nullable(), to: editedStroke.nullable() }))
-      .max(512),
-  }),
 ]);
 
 const feel = z.discriminatedUnion('kind', [

@@ -81,7 +81,6 @@ function join(
     cycleTicks: cycle,
     layers,
     strokes: layers.flatMap((layer) => layer.strokes).sort(inTimeOrder),
-    line: null,
     stale: parts.reduce((sum, one) => sum + one.exercise.stale, 0),
     replaced: parts.flatMap((one) => one.exercise.replaced),
     members,

@@ -1,7 +1,7 @@
 import { ok, type Result } from '../issue';
 import type { Limb, VoiceId } from '../kit';
 import { inTimeOrder, type Dynamic, type Layer, type Stroke } from '../pattern';
-import { beats, barTicks, tick, type Meter, type SubdivisionId } from '../time';
+import { barTicks, onBeat, tick, type Meter, type SubdivisionId } from '../time';
 import { fitted, nextLead } from './fit';
 import {
   limbsOfLetter,
@@ -126,7 +126,6 @@ function write({ letter, ornament, accent }: StickingSlot): string {
 
 function accentPlaces(accents: Sticking['accents'], meter: Meter): (at: number) => boolean {
   const bar = barTicks(meter);
-  const on = new Set<number>(beats(meter).map((beat) => beat.at));
   if (accents === 'bars') return (at) => at % bar === 0;
-  return accents === 'beats' ? (at) => on.has(at % bar) : () => false;
+  return accents === 'beats' ? (at) => onBeat(at, meter) : () => false;
 }

@@ -5,6 +5,7 @@ export {
   beatIndexAt,
   beats,
   formatMeter,
+  onBeat,
   parseMeter,
   tempoBeatTicks,
   unitTicks,

@@ -114,6 +114,14 @@ export function tempoBeatTicks(meter: Meter): Tick {
   return TICKS_PER_QUARTER;
 }
 
+/** Whether a felt beat begins at a place; places beyond the bar wrap.
+ * @param at ticks from the start of a bar, >= 0
+ * @example onBeat(quarters(1, 2), meter44) // => false */
+export function onBeat(at: number, meter: Meter): boolean {
+  const inBar = at % barTicks(meter);
+  return beats(meter).some((beat) => beat.at === inBar);
+}
+
 /** The beat, from 0, in which a place of the bar lies. */
 export function beatIndexAt(meter: Meter, atInBar: number): number {
   const all = beats(meter);

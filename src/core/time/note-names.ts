@@ -23,5 +23,5 @@ export function noteWords(text: string, names: NoteNames): string {
     (words, [american, british]) => words.replace(american, british),
     text,
   );
-  return said.replaceAll('an 8th', 'a quaver').replaceAll(/\ban (quaver|crotchet)/g, 'a $1');
+  return said.replaceAll(/\ban (quaver|crotchet)/g, 'a $1');
 }

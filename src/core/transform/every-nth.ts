@@ -1,6 +1,6 @@
 import type { Limb, VoiceId } from '../kit';
 import { inTimeOrder, loopLayer, type Dynamic, type Layer, type Stroke } from '../pattern';
-import { beats, gcd, tick, type Meter } from '../time';
+import { barTicks, beats, gcd, tick, type Meter } from '../time';
 import { addStrokes } from './add';
 
 export interface EveryNth {
@@ -54,9 +54,8 @@ function restartsOf(
 ): ReadonlySet<number> {
   const found = new Set<number>();
   const bar = beats(meter);
-  const barTicks = bar.reduce((sum, beat) => sum + beat.ticks, 0);
   let grid: number | null = null;
-  for (let start = 0; start < lengthTicks; start += barTicks) {
+  for (let start = 0; start < lengthTicks; start += barTicks(meter)) {
     for (const beat of bar) {
       const from = start + beat.at;
       const inBeat = notes.filter(({ at }) => at >= from && at < from + beat.ticks);

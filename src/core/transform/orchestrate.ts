@@ -1,6 +1,6 @@
 import { isHand, type Limb, type VoiceId } from '../kit';
 import { loopLayer, type Layer, type Stroke } from '../pattern';
-import { beats, tick, type Meter } from '../time';
+import { onBeat, tick, type Meter } from '../time';
 
 /** Notes that a rule can choose. `lone`: no other limb plays with it; `unisons`: one does. */
 export const CHOSEN_NOTES = [
@@ -54,8 +54,6 @@ function chooser(layers: readonly Layer[], notes: ChosenNotes, meter: Meter) {
   for (const { at, limb } of layers.flatMap((layer) => layer.strokes)) {
     limbs.set(at, (limbs.get(at) ?? new Set()).add(limb));
   }
-  const onBeat = new Set<number>(beats(meter).map((beat) => beat.at));
-  const bar = beats(meter).reduce((sum, beat) => sum + beat.ticks, 0);
   return ({ at, dynamic }: Stroke): boolean => {
     switch (notes) {
       case 'all':
@@ -69,9 +67,9 @@ function chooser(layers: readonly Layer[], notes: ChosenNotes, meter: Meter) {
       case 'ghosts':
         return dynamic === 'ghost';
       case 'on the beat':
-        return onBeat.has(at % bar);
+        return onBeat(at, meter);
       case 'off the beat':
-        return !onBeat.has(at % bar);
+        return !onBeat(at, meter);
     }
   };
 }

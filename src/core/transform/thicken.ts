@@ -1,6 +1,6 @@
 import type { Limb, VoiceId } from '../kit';
 import { type Dynamic, type Layer, type Stroke } from '../pattern';
-import { beats, tick, wrap, type Meter, type Tick } from '../time';
+import { onBeat, tick, wrap, type Meter, type Tick } from '../time';
 import { addStrokes } from './add';
 
 export interface Thickening {
@@ -56,14 +56,12 @@ export type Thinning = (typeof THINNINGS)[number];
 /** Takes notes of one limb away around its anchors: all but the accents, all but those on the felt
  * beats, or every other one from the second. */
 export function thin(layer: Layer, limb: Limb, keep: Thinning, meter: Meter): Layer {
-  const onBeat = new Set<number>(beats(meter).map((beat) => beat.at));
-  const bar = beats(meter).reduce((sum, beat) => sum + beat.ticks, 0);
   let number = -1;
   const strokes = layer.strokes.filter((stroke) => {
     if (stroke.limb !== limb) return true;
     number += 1;
     if (keep === 'accents') return stroke.dynamic === 'accent';
-    return keep === 'beats' ? onBeat.has(stroke.at % bar) : number % 2 === 0;
+    return keep === 'beats' ? onBeat(stroke.at, meter) : number % 2 === 0;
   });
   return { ...layer, strokes };
 }

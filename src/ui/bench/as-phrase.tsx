@@ -1,20 +1,18 @@
 'use client';
 
-import { fail, ok, unreachable, type Issue, type Result } from '@/core/issue';
-import { cellAlternates, cellsOf, interpretationName } from '@/core/interpret';
+import { ok, unreachable, type Issue, type Result } from '@/core/issue';
+import { interpretationName } from '@/core/interpret';
 import { parseSticking } from '@/core/pattern';
-import { parseLine } from '@/core/reading';
 import { INTERPRETATION_STARTS, type ClosedRecipe } from '@/core/recipe';
-import { parseMeter, subdivision, type SubdivisionId } from '@/core/time';
+import { subdivision, type SubdivisionId } from '@/core/time';
 import { Choice, Trouble, type Option } from '../base';
+import { CellsPhrase } from './cells-phrase';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 import { KeepRules } from './keep-rules';
 import { useMaterials } from './library';
 import { RulesPhrase } from './rules-phrase';
-import { VersionNote } from './version-note';
 
 type As = ClosedRecipe['as'];
-type PhraseCells = Extract<As, { kind: 'phrase-cells' }>;
 
 const STARTS: readonly Option<string>[] = INTERPRETATION_STARTS.map(({ id, name, says }) => ({
   value: id,
@@ -101,7 +99,7 @@ function Options({ recipe, onChange }: { recipe: ClosedRecipe; onChange: (as: As
         </>
       );
     case 'phrase-cells':
-      return <Cells as={as} recipe={recipe} onChange={onChange} />;
+      return <CellsPhrase as={as} recipe={recipe} onChange={onChange} />;
     case 'accent-grid':
       return (
         <>
@@ -224,126 +222,4 @@ function LineFill({ as, onChange }: { as: LineFillAs; onChange: (as: As) => void
       <GridPhrase value={as.grid} onChoose={(grid) => onChange({ ...as, grid })} />
     </>
   );
-}
-
-function Cells({
-  as,
-  recipe,
-  onChange,
-}: {
-  as: PhraseCells;
-  recipe: ClosedRecipe;
-  onChange: (as: As) => void;
-}) {
-  const meter = parseMeter(recipe.meter);
-  const content = recipe.play?.content;
-  const text = content && 'text' in content ? content.text : null;
-  const line = meter.ok && text !== null ? parseLine(text, meter.value) : null;
-  const cells = line?.ok ? cellsOf(line.value, { cells: as.cells.content, chosen: as.chosen }) : [];
-  const setCell = (gap: number, cell: string) =>
-    onChange({ ...as, chosen: { ...as.chosen, [gap]: cell } });
-  return (
-    <>
-      <CellSetPhrase as={as} onChange={onChange} />
-      {cells.length > 0 && ': '}
-      {cells.map(({ gap, cell }, index) => (
-        <span key={index}>
-          <Choice
-            label={`Cell for ${gap} 16ths`}
-            options={cellOptions(gap, as)}
-            value={cell ?? undefined}
-            onChoose={(next) => setCell(gap, next)}
-            onType={(text) => readCell(text, gap)}
-          >
-            {cell ?? `${gap} ?`}
-          </Choice>{' '}
-        </span>
-      ))}
-      <span className="block text-[0.85rem] leading-7 text-soft">
-        R on{' '}
-        <VoicePhrase
-          label="R sounds"
-          value={as.voices.R}
-          onChoose={(id) => onChange({ ...as, voices: { ...as.voices, R: id } })}
-        />
-        , L on{' '}
-        <VoicePhrase
-          label="L sounds"
-          value={as.voices.L}
-          onChoose={(id) => onChange({ ...as, voices: { ...as.voices, L: id } })}
-        />
-        , K on{' '}
-        <VoicePhrase
-          label="K sounds"
-          value={as.voices.K}
-          onChoose={(id) => onChange({ ...as, voices: { ...as.voices, K: id } })}
-        />
-        ,{' '}
-        <button
-          type="button"
-          className="phrase"
-          aria-pressed={as.accentLastOfSix}
-          onClick={() => onChange({ ...as, accentLastOfSix: !as.accentLastOfSix })}
-        >
-          last left of a six {as.accentLastOfSix ? 'accented' : 'ghosted'}
-        </button>
-      </span>
-    </>
-  );
-}
-
-/** Which set the cells come from, where there is more than one. */
-function CellSetPhrase({ as, onChange }: { as: PhraseCells; onChange: (as: As) => void }) {
-  const sets = useMaterials('cells');
-  const free = sets.filter((one) => !one.archived);
-  const take = ({ id, version, content }: (typeof sets)[number]) =>
-    onChange({
-      ...as,
-      cells: { id, version, content: { name: content.name, cells: { ...content.cells } } },
-      chosen: {},
-    });
-  if (free.length < 2) return null;
-  return (
-    <>
-      {' from '}
-      <Choice
-        label="Cell set"
-        options={free.map(({ id, name }) => ({ value: id, text: name }))}
-        value={as.cells.id}
-        onChoose={(id) => {
-          const set = free.find((one) => one.id === id);
-          if (set) take(set);
-        }}
-      >
-        {as.cells.content.name}
-      </Choice>
-      <VersionNote of={as.cells} kind="cells" onUpdate={take} />
-    </>
-  );
-}
-
-/** Most alternates that a chooser lists. */
-const MOST_CELLS = 40;
-
-function cellOptions(gap: number, as: PhraseCells): readonly Option<string>[] {
-  const usual = as.cells.content.cells[gap];
-  const others = gap <= 16 ? cellAlternates(gap).filter((cell) => cell !== usual) : [];
-  const chosen = as.chosen[gap];
-  const all = new Set([usual, chosen, ...others].filter((cell) => cell !== undefined));
-  return [...all]
-    .slice(0, MOST_CELLS)
-    .map((cell) => ({ value: cell, text: cell, hint: cellHint(cell, usual) }));
-}
-
-function cellHint(cell: string, usual: string | undefined): string | undefined {
-  if (cell === usual) return 'usual';
-  return cell.endsWith('L') ? 'leaves on the left' : undefined;
-}
-
-function readCell(text: string, gap: number): Result<string> {
-  const words = parseSticking(text.toUpperCase(), ['as', 'cells', gap]);
-  if (!words.ok) return words;
-  const cell = words.value.flat().join('');
-  if (cell.length === gap) return ok(cell);
-  return fail({ code: 'cell-length', path: ['as', 'cells', gap], gap, sticking: cell });
 }

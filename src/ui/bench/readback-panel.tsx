@@ -1,24 +1,19 @@
 'use client';
 
-import { memo, useState } from 'react';
-import { differingLimbs, spokenComposite, type Readback } from '@/core/analysis';
-import { limbName, LIMBS, type Limb } from '@/core/kit';
-import {
-  retypeComposite,
-  retypeCount,
-  retypeLine,
-  type ClosedRecipe,
-  type Exercise,
-} from '@/core/recipe';
+import { memo } from 'react';
+import type { Readback } from '@/core/analysis';
+import { limbName } from '@/core/kit';
+import { retypeCount, retypeLine, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
 import { sayCount } from '@/core/issue';
-import { TICKS_PER_QUARTER, unitTicks, type Tempo, type Tick } from '@/core/time';
-import { useSpeech } from '../base';
+import type { Tempo } from '@/core/time';
 import { LimbSign } from '../marks';
+import { Composite } from './readback-composite';
+import { CycleText, LockUpList } from './readback-cycle';
 import { Difficulty, Feet, Levels, Loads, Motions, Travels } from './readback-hands';
 import { Neighbours } from './neighbours';
 import { Hindrances } from './readback-hindrances';
-import { Part, sayPlaces } from './readback-part';
+import { Part } from './readback-part';
 import { Cues, FeltText, LeadsText, SameAs, SyncopationList } from './readback-more';
 import { Retype } from './retype';
 
@@ -161,143 +156,4 @@ function Counts({
       })}
     </ul>
   );
-}
-
-/** The limbs that matter, said as one rhythm; a touch on a limb takes it in or out. */
-function Composite({
-  recipe,
-  exercise,
-  tempo,
-  onChange,
-}: {
-  recipe: ClosedRecipe;
-  exercise: Exercise;
-  tempo: Tempo;
-  onChange: (recipe: ClosedRecipe) => void;
-}) {
-  const [chosen, setChosen] = useState<readonly Limb[] | null>(null);
-  const playing = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
-  if (playing.length < 2) return null;
-  const limbs = (chosen ?? differingLimbs(exercise) ?? []).filter((limb) => playing.includes(limb));
-  const said = spokenComposite(exercise, limbs);
-  return (
-    <Part label="Said as one" how={{ part: 'composite', exercise, tempo }}>
-      <div className="flex gap-1" role="group" aria-label="Limbs said as one">
-        {playing.map((limb) => {
-          const on = limbs.includes(limb);
-          return (
-            <button
-              key={limb}
-              type="button"
-              aria-pressed={on}
-              aria-label={limbName(limb)}
-              className="rounded-sm border border-line px-1.5 py-0.5 opacity-60 aria-pressed:border-ink aria-pressed:bg-faint aria-pressed:opacity-100"
-              onClick={() => setChosen(on ? limbs.filter((one) => one !== limb) : [...limbs, limb])}
-            >
-              <LimbSign limb={limb} />
-            </button>
-          );
-        })}
-      </div>
-      <div className="mt-1" data-testid="composite">
-        {said ? (
-          <Retype
-            label="Said as one"
-            text={said}
-            read={(text) => retypeComposite(recipe, exercise.meter, text)}
-            onChoose={(one) => onChange(one.recipe)}
-          >
-            {shorten(said)}
-          </Retype>
-        ) : (
-          <span className="text-soft">Choose a limb.</span>
-        )}
-      </div>
-    </Part>
-  );
-}
-
-/** Most letters of a composite that are written out. */
-const MOST_LETTERS = 48;
-
-function shorten(said: string): string {
-  const letters = said.split(' ');
-  return letters.length > MOST_LETTERS ? `${letters.slice(0, MOST_LETTERS).join(' ')} …` : said;
-}
-
-function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
-  const { together, alone } = readback.lockUp;
-  const { syllables } = useSpeech();
-  return (
-    <ul className="flex flex-col gap-0.5">
-      {together.map(({ limbs, at }) => (
-        <li key={limbs.join()} className="flex items-baseline gap-2">
-          <span className="flex shrink-0 gap-1">
-            {limbs.map((limb) => (
-              <LimbSign key={limb} limb={limb} />
-            ))}
-          </span>
-          <span>
-            <b>{at.length}</b> <span className="text-soft">on</span>{' '}
-            {sayPlaces(at, exercise, syllables)}
-          </span>
-        </li>
-      ))}
-      {together.length === 0 && <li>no two limbs: linear</li>}
-      {alone.map(({ limb, at }) => (
-        <li key={limb} className="flex items-baseline gap-2">
-          <LimbSign limb={limb} />
-          <span>
-            <b>{at.length}</b> <span className="text-soft">alone on</span>{' '}
-            {sayPlaces(at, exercise, syllables)}
-          </span>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function CycleText({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
-  const { bars, seam, smallest } = readback;
-  const { density } = readback;
-  return (
-    <p>
-      <b>{bars}</b> {bars === 1 ? 'bar' : 'bars'}
-      {seam && (
-        <>
-          {', '}
-          {Math.round(seam.gapMs)} ms across the seam
-          {seam.doubled.length > 0 && (
-            <>
-              , <b>{seam.doubled.map(limbName).join(' and ')}</b> on both sides of it
-            </>
-          )}
-          {seam.tails > 0 && (
-            <>
-              ; the first {seam.tails} {seam.tails === 1 ? 'stroke belongs' : 'strokes belong'} to
-              the end and {seam.tails === 1 ? 'is' : 'are'} silent the first time
-            </>
-          )}
-        </>
-      )}
-      .
-      {smallest && smallest.times > 1 && (
-        <>
-          {' '}
-          {sayPart(smallest.ticks, exercise)}, {sayCount(smallest.events, 'event')},{' '}
-          {smallest.times} times.
-        </>
-      )}{' '}
-      <span className="text-soft">
-        {Math.round((100 * density.taken) / density.slots)} % of the {density.slots} slots sound.
-      </span>
-    </p>
-  );
-}
-
-/** A length in beats of the meter's unit, or in parts of one. */
-function sayPart(ticks: Tick, exercise: Exercise): string {
-  const units = ticks / unitTicks(exercise.meter);
-  if (Number.isInteger(units)) return sayCount(units, 'beat');
-  return `${sayCount(Math.round((ticks * 12) / TICKS_PER_QUARTER), 'twelfth')} of a quarter`;
 }

@@ -3,8 +3,8 @@
 import { Popover } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
 import { derive, type DerivedPart } from '@/core/analysis';
-import type { Exercise } from '@/core/recipe';
-import { countName, type Syllables, type Tempo, type Tick } from '@/core/time';
+import { placeName, type Exercise } from '@/core/recipe';
+import type { Syllables, Tempo, Tick } from '@/core/time';
 import { useSpeech } from '../base';
 
 /** A part of the readback with its word in the margin; where it can be worked out by hand, the word
@@ -71,10 +71,7 @@ export function sayPlaces(
   exercise: Exercise,
   syllables?: Syllables,
 ): string {
-  const said = places.slice(0, MOST_PLACES).map((at) => {
-    const name = countName(at, exercise.meter, syllables);
-    return exercise.bars === 1 ? name : `${Math.floor(at / exercise.barTicks) + 1}: ${name}`;
-  });
+  const said = places.slice(0, MOST_PLACES).map((at) => placeName(at, exercise, syllables));
   const more = places.length - said.length;
   return said.join(', ') + (more > 0 ? ` and ${more} more` : '');
 }

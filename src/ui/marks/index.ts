@@ -1,10 +1,14 @@
 export { holdsMarks, systemsOf } from './columns';
-export { Lanes, lanesHeight, rowKey, rowsOf, strokeKey } from './lanes';
+export { strokeKey } from './editing';
+export { Lanes, lanesHeight } from './lanes';
 export { LimbSign } from './limb-sign';
 export { Mark } from './mark';
 export { ScoreSheet } from './score-sheet';
 export { Staff } from './staff';
 export { useSize } from './use-size';
 export type { BarBox, System } from './columns';
-export type { Cell, Editing, Row, RowKind, Subscribe } from './lanes';
+export { rowKey, rowsOf } from './rows';
+export type { Cell, Editing } from './editing';
+export type { Row, RowKind } from './rows';
+export type { Subscribe } from './lanes';
 export { VerdictSign } from './verdict-sign';

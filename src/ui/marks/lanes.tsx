@@ -1,56 +1,22 @@
 'use client';
 
-import { memo, useEffect, useMemo, useRef } from 'react';
-import { instantsOf, type Instant } from '@/core/analysis';
-import { LIMBS, limbName, staffOrder, voice, type Limb, type VoiceId } from '@/core/kit';
-import type { Tick } from '@/core/time';
-import type { Stroke } from '@/core/pattern';
+import { useEffect, useMemo, useRef } from 'react';
+import { instantsOf } from '@/core/analysis';
+import type { Limb, VoiceId } from '@/core/kit';
 import type { Position } from '@/core/playing';
 import type { Exercise } from '@/core/recipe';
 import { useSpeech } from '../base';
-import { columnsIn, placeX, type BarBox, type Column, type System } from './columns';
-import { Mark } from './mark';
+import { columnsIn, placeX, type BarBox, type System } from './columns';
+import { strokeKey, type Editing } from './editing';
+import { BarView } from './lane-bar';
+import { Cells, Cursor } from './lane-cells';
+import { FOOT, HEAD, ROW, rowsOf, type Row, type RowKind } from './rows';
 import { useSame } from './use-same';
-
-/** What a row stands for: a voice, or a limb. */
-export type RowKind = 'voices' | 'limbs';
-
-export interface Row {
-  readonly key: VoiceId | Limb;
-  readonly name: string;
-}
-
-/** A place on the lanes: a row, and ticks from the cycle's start. */
-export interface Cell {
-  readonly row: Row['key'];
-  readonly at: number;
-}
-
-/** Lanes that are written on. */
-export interface Editing {
-  /** A grid that has columns in any case. */
-  readonly slot: Tick;
-  /** Rows that are there although nothing sounds on them. */
-  readonly extraRows: readonly VoiceId[];
-  readonly cursor: Cell | null;
-  /** Names of chosen strokes; see `strokeKey`. */
-  readonly chosen: ReadonlySet<string>;
-  /** A press on a cell, and where it was let go. */
-  readonly onDrag: (from: Cell, to: Cell, keys: { shift: boolean; mod: boolean }) => void;
-}
-
-export function strokeKey({ at, limb, voice: id }: Stroke): string {
-  return `${at} ${limb} ${id}`;
-}
 
 /** Tells at every frame where playing stands; null when nothing plays. */
 export type Subscribe = (tell: (position: Position | null) => void) => () => void;
 
 const NO_ROWS: readonly VoiceId[] = [];
-
-const HEAD = 30;
-const ROW = 30;
-const FOOT = 6;
 
 export function lanesHeight(exercise: Exercise, rows: RowKind, scale = 1): number {
   return (HEAD + rowsOf(exercise, rows, []).length * ROW + FOOT) * scale;
@@ -175,206 +141,6 @@ function Bar({
   );
 }
 
-/** One bar as it is drawn. */
-interface BarShown {
-  readonly box: BarBox;
-  readonly instants: readonly Instant[];
-  readonly columns: readonly Column[];
-  /** Ticks from the cycle's start. */
-  readonly start: number;
-  readonly chosen: ReadonlySet<string>;
-}
-
-const BarView = memo(function BarView({
-  view: { box, instants, columns, start, chosen },
-  kind,
-  rows,
-  height,
-  scale,
-  muted,
-  lastOfSystem,
-}: {
-  view: BarShown;
-  kind: RowKind;
-  rows: readonly Row[];
-  height: number;
-  scale: number;
-  muted?: ReadonlySet<Limb>;
-  lastOfSystem: boolean;
-}) {
-  const yOf = (stroke: Stroke) => {
-    const index = rows.findIndex((row) => row.key === rowKey(stroke, kind));
-    return (HEAD + (index + 0.5) * ROW) * scale;
-  };
-  return (
-    <>
-      <line
-        x1={box.edge}
-        x2={box.edge}
-        y1={HEAD * scale}
-        y2={height}
-        className="stroke-soft"
-        strokeWidth={1}
-      />
-      {lastOfSystem && (
-        <line
-          x1={box.right - 0.5}
-          x2={box.right - 0.5}
-          y1={HEAD * scale}
-          y2={height}
-          className="stroke-soft"
-        />
-      )}
-      {columns.map((column) => (
-        <g key={column.at}>
-          {column.level === 'beat' && (
-            <line
-              x1={column.x}
-              x2={column.x}
-              y1={HEAD * scale}
-              y2={height}
-              className="stroke-line"
-              strokeDasharray="1 3"
-            />
-          )}
-          <text
-            x={column.x}
-            y={(HEAD - 8) * scale}
-            textAnchor="middle"
-            fontSize={(column.level === 'beat' ? 17 : column.level === 'half' ? 13 : 11) * scale}
-            fontWeight={column.level === 'beat' ? 700 : 400}
-            className={column.level === 'beat' ? 'fill-ink' : 'fill-soft'}
-          >
-            {column.text}
-          </text>
-        </g>
-      ))}
-      {instants.map((instant) => {
-        const x = placeX(box, instant.at - start);
-        const heights = instant.strokes.map(yOf);
-        return (
-          <g key={instant.at}>
-            {instant.strokes.length > 1 && (
-              <line
-                x1={x}
-                x2={x}
-                y1={Math.min(...heights)}
-                y2={Math.max(...heights)}
-                className="lock stroke-warm"
-                strokeWidth={2.4 * scale}
-              />
-            )}
-            {instant.strokes.map((stroke, index) => (
-              <g key={index} opacity={muted?.has(stroke.limb) ? 0.3 : 1}>
-                {chosen.has(strokeKey(stroke)) && (
-                  <circle
-                    cx={x}
-                    cy={yOf(stroke)}
-                    r={13.5 * scale}
-                    className="fill-warm-wash stroke-warm"
-                    data-chosen
-                  />
-                )}
-                <Mark
-                  stroke={stroke}
-                  x={x}
-                  y={yOf(stroke)}
-                  letter={kind === 'limbs'}
-                  scale={scale}
-                />
-              </g>
-            ))}
-          </g>
-        );
-      })}
-    </>
-  );
-});
-
-/** A place to press for every row and column. There are many, so they are drawn anew only when rows
- * or columns change. */
-const Cells = memo(function Cells({
-  columns,
-  rows,
-  start,
-  onDrag,
-}: {
-  columns: readonly Column[];
-  rows: readonly Row[];
-  start: number;
-  onDrag: Editing['onDrag'];
-}) {
-  return rows.map((row, index) =>
-    columns.map((column, nth) => {
-      const at = start + column.at;
-      return (
-        <rect
-          key={`${row.key} ${column.at}`}
-          {...cellSpan(columns, nth)}
-          y={HEAD + index * ROW + 1}
-          height={ROW - 2}
-          className="cell hover:stroke-line"
-          data-cell={`${row.key} ${at}`}
-          onPointerDown={(event) => {
-            const from = { row: row.key, at };
-            const keys = { shift: event.shiftKey, mod: event.ctrlKey || event.metaKey };
-            event.currentTarget.ownerDocument.addEventListener(
-              'pointerup',
-              (up) => {
-                const under =
-                  up.target instanceof Element ? up.target.closest('[data-cell]') : null;
-                const [key, place] = under?.getAttribute('data-cell')?.split(' ') ?? [];
-                const to = key && place ? { row: key as Row['key'], at: Number(place) } : from;
-                onDrag(from, to, keys);
-              },
-              { once: true },
-            );
-          }}
-        />
-      );
-    }),
-  );
-});
-
-/** From halfway to the column before up to halfway to the one after. */
-function cellSpan(columns: readonly Column[], nth: number): { x: number; width: number } {
-  const x = columns[nth]?.x ?? 0;
-  const before = columns[nth - 1]?.x;
-  const after = columns[nth + 1]?.x;
-  const left = before === undefined ? x - CELL : (before + x) / 2;
-  const right = after === undefined ? x + CELL : (x + after) / 2;
-  return { x: left, width: right - left };
-}
-
-function Cursor({
-  columns,
-  rows,
-  start,
-  cursor,
-}: {
-  columns: readonly Column[];
-  rows: readonly Row[];
-  start: number;
-  cursor: Cell | null;
-}) {
-  const row = rows.findIndex((one) => one.key === cursor?.row);
-  const nth = columns.findIndex((column) => start + column.at === cursor?.at);
-  if (row < 0 || nth < 0) return null;
-  return (
-    <rect
-      {...cellSpan(columns, nth)}
-      y={HEAD + row * ROW + 1}
-      height={ROW - 2}
-      className="pointer-events-none fill-none stroke-warm"
-      strokeWidth={2}
-      data-cursor
-    />
-  );
-}
-
-/** Half the width of a lone cell. */
-const CELL = 12;
-
 /** Moves by itself, without drawing the lanes anew. */
 function Playhead({
   exercise,
@@ -415,27 +181,4 @@ function Playhead({
       style={{ display: 'none' }}
     />
   );
-}
-
-export function rowKey(stroke: Stroke, kind: RowKind): Row['key'] {
-  return kind === 'voices' ? stroke.voice : stroke.limb;
-}
-
-/** Rows from the top of the staff down; in limbs, right hand first.
- * @param extra voices that have a row although nothing sounds on them */
-export function rowsOf(
-  exercise: Exercise,
-  kind: RowKind,
-  extra: readonly VoiceId[],
-): readonly Row[] {
-  const used = new Set(exercise.strokes.map((stroke) => rowKey(stroke, kind)));
-  if (kind === 'limbs') {
-    return LIMBS.filter((limb) => used.has(limb) || extra.length > 0).map((key) => ({
-      key,
-      name: limbName(key),
-    }));
-  }
-  return [...new Set([...(used as Set<VoiceId>), ...extra])]
-    .sort((a, b) => staffOrder(a) - staffOrder(b))
-    .map((key) => ({ key, name: voice(key).name }));
 }

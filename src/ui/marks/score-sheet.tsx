@@ -4,7 +4,9 @@ import { useDeferredValue, useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { systemsOf } from './columns';
-import { Lanes, type Editing, type RowKind, type Subscribe } from './lanes';
+import type { Editing } from './editing';
+import { Lanes, type Subscribe } from './lanes';
+import type { RowKind } from './rows';
 import { Staff } from './staff';
 import { useSize } from './use-size';
 

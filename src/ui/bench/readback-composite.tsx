@@ -1,0 +1,72 @@
+'use client';
+
+import { useState } from 'react';
+import { differingLimbs, spokenComposite } from '@/core/analysis';
+import { limbName, LIMBS, type Limb } from '@/core/kit';
+import { retypeComposite, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import type { Tempo } from '@/core/time';
+import { LimbSign } from '../marks';
+import { Part } from './readback-part';
+import { Retype } from './retype';
+
+/** The limbs that matter, said as one rhythm; a touch on a limb takes it in or out. */
+export function Composite({
+  recipe,
+  exercise,
+  tempo,
+  onChange,
+}: {
+  recipe: ClosedRecipe;
+  exercise: Exercise;
+  tempo: Tempo;
+  onChange: (recipe: ClosedRecipe) => void;
+}) {
+  const [chosen, setChosen] = useState<readonly Limb[] | null>(null);
+  const playing = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
+  if (playing.length < 2) return null;
+  const limbs = (chosen ?? differingLimbs(exercise) ?? []).filter((limb) => playing.includes(limb));
+  const said = spokenComposite(exercise, limbs);
+  return (
+    <Part label="Said as one" how={{ part: 'composite', exercise, tempo }}>
+      <div className="flex gap-1" role="group" aria-label="Limbs said as one">
+        {playing.map((limb) => {
+          const on = limbs.includes(limb);
+          return (
+            <button
+              key={limb}
+              type="button"
+              aria-pressed={on}
+              aria-label={limbName(limb)}
+              className="rounded-sm border border-line px-1.5 py-0.5 opacity-60 aria-pressed:border-ink aria-pressed:bg-faint aria-pressed:opacity-100"
+              onClick={() => setChosen(on ? limbs.filter((one) => one !== limb) : [...limbs, limb])}
+            >
+              <LimbSign limb={limb} />
+            </button>
+          );
+        })}
+      </div>
+      <div className="mt-1" data-testid="composite">
+        {said ? (
+          <Retype
+            label="Said as one"
+            text={said}
+            read={(text) => retypeComposite(recipe, exercise.meter, text)}
+            onChoose={(one) => onChange(one.recipe)}
+          >
+            {shorten(said)}
+          </Retype>
+        ) : (
+          <span className="text-soft">Choose a limb.</span>
+        )}
+      </div>
+    </Part>
+  );
+}
+
+/** Most letters of a composite that are written out. */
+const MOST_LETTERS = 48;
+
+function shorten(said: string): string {
+  const letters = said.split(' ');
+  return letters.length > MOST_LETTERS ? `${letters.slice(0, MOST_LETTERS).join(' ')} …` : said;
+}

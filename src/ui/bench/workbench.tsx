@@ -1,0 +1,283 @@
+'use client';
+
+import {
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+} from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { readBack } from '@/core/analysis';
+import { must, type Issue } from '@/core/issue';
+import { scoreOf, type Score } from '@/core/playing';
+import {
+  editByHand,
+  expand,
+  writeLink,
+  type Change,
+  type ClosedRecipe,
+  type Exercise,
+} from '@/core/recipe';
+import type { ProgramSummary } from '@/core/studio';
+import { parseMeter, tempoFor, type Bpm } from '@/core/time';
+import { Button, Trouble, useSpeech } from '../base';
+import { ScoreSheet, type RowKind } from '../marks';
+import { usePlayback } from '../play';
+import { BenchHeader } from './bench-header';
+import { historyReducer, startHistory, type Draft } from './draft';
+import { useAddress, useRecipeOfAddress } from './address';
+import { EditableSheet } from './edit/editable-sheet';
+import { ReadbackPanel } from './readback-panel';
+import { SentenceEditor } from './sentence-editor';
+import { Transport, type TransportSettings } from './transport';
+import { useDesk, type BenchActions } from './use-desk';
+
+/** The sentence, lanes and staff in the same columns, the readback, and the sound. The address
+ * keeps the recipe. */
+export function Workbench({
+  draft: first,
+  saved: stored,
+  tempo,
+  issues: openingIssues,
+  programs,
+  actions,
+}: {
+  draft: Draft;
+  saved: Draft | null;
+  tempo: Bpm;
+  /** What was wrong with the address that led here. */
+  issues: readonly Issue[];
+  programs: readonly ProgramSummary[];
+  actions: BenchActions;
+}) {
+  const [history, dispatch] = useReducer(
+    historyReducer,
+    { draft: first, saved: stored },
+    startHistory,
+  );
+  const { syllables } = useSpeech();
+  const { draft } = history;
+  const { recipe } = draft;
+  const [settings, setSettings] = useState<TransportSettings>({
+    tempo,
+    click: true,
+    loop: true,
+    countInBars: 1,
+    muted: new Set(),
+  });
+  const [rows, setRows] = useState<RowKind>('voices');
+  const [staff, setStaff] = useState(true);
+  const [writing, setWriting] = useState(false);
+  const playback = usePlayback();
+
+  const expanded = useMemo(() => expand(recipe), [recipe]);
+  const shown = useLast(expanded.ok ? expanded.value : null);
+  const issues = expanded.ok ? [] : expanded.issues;
+  const nothing = issues.some((issue) => issue.code === 'nothing-to-play');
+  const meter = shown?.meter;
+  const readAt = useMemo(
+    () => (meter ? tempoFor(meter, settings.tempo) : tempoFor(FOUR_FOUR, settings.tempo)),
+    [meter, settings.tempo],
+  );
+  const readback = useMemo(
+    () => shown && readBack(shown, readAt, undefined, syllables),
+    [shown, readAt, syllables],
+  );
+  const sheet = useDeferredValue(shown);
+  const late = useDeferredValue(
+    useMemo(() => shown && readback && { recipe, shown, readback }, [recipe, shown, readback]),
+  );
+
+  useAddress(draft, settings.tempo, history.past.length > 0 || settings.tempo !== tempo);
+  usePlayAlong(playback, expanded.ok ? expanded.value : null, settings);
+
+  const edit = useCallback(
+    (next: ClosedRecipe, about?: string) =>
+      dispatch({ kind: 'edit', change: { recipe: next }, about }),
+    [],
+  );
+  useRecipeOfAddress(first, edit);
+  const settle = useCallback(() => dispatch({ kind: 'settle' }), []);
+
+  function togglePlay() {
+    if (playback.playing) playback.stop();
+    else if (expanded.ok) {
+      const { value } = expanded;
+      void playback.start(scoreFor(value, settings), tempoFor(value.meter, settings.tempo));
+    }
+  }
+
+  const desk = useDesk({
+    history,
+    expanded,
+    programs,
+    actions,
+    link: () => `/bench?r=${writeLink(recipe)}&t=${settings.tempo}`,
+    dispatch,
+    onNew: playback.stop,
+  });
+
+  const anywhere = { enableOnFormTags: true, preventDefault: true } as const;
+  useHotkeys('mod+s', () => void desk.save(), anywhere);
+  useHotkeys('mod+z', () => dispatch({ kind: 'undo' }), anywhere);
+  useHotkeys('mod+shift+z, mod+y', () => dispatch({ kind: 'redo' }), anywhere);
+  useHotkeys('space', togglePlay, { preventDefault: true, ignoreEventWhen: onControl });
+  useHotkeys('t', () => document.querySelector<HTMLElement>('[data-tap]')?.click(), {
+    ignoreEventWhen: (event) => onControl(event) && !isTap(event),
+  });
+
+  return (
+    <main className="flex h-full min-h-0 flex-col">
+      <h1 className="sr-only">{draft.name || 'Bench'}</h1>
+      <BenchHeader
+        history={history}
+        nothing={nothing}
+        programs={programs}
+        desk={desk}
+        onName={(name) => dispatch({ kind: 'edit', change: { name }, about: 'name' })}
+        onSettle={settle}
+        onUndo={() => dispatch({ kind: 'undo' })}
+        onRedo={() => dispatch({ kind: 'redo' })}
+      />
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21.5rem]">
+        <div className="min-w-0 overflow-y-auto px-4 pb-6">
+          {history.past.length === 0 && <Trouble issues={openingIssues} />}
+          <Trouble issues={desk.refused} />
+          <SentenceEditor
+            recipe={recipe}
+            exercise={expanded.ok ? expanded.value : null}
+            issues={issues}
+            onChange={edit}
+            onSettle={settle}
+          />
+          {sheet && !nothing ? (
+            <div className={expanded.ok ? 'mt-4' : 'mt-4 opacity-35'}>
+              <div className="mb-1 flex justify-end gap-1">
+                <Button
+                  look="quiet"
+                  aria-pressed={rows === 'limbs'}
+                  onClick={() => setRows(rows === 'limbs' ? 'voices' : 'limbs')}
+                >
+                  rows by limb
+                </Button>
+                <Button look="quiet" aria-pressed={staff} onClick={() => setStaff(!staff)}>
+                  staff
+                </Button>
+                {sheet.members.length === 0 && (
+                  <Button look="quiet" aria-pressed={writing} onClick={() => setWriting(!writing)}>
+                    write
+                  </Button>
+                )}
+              </div>
+              {writing && sheet.members.length === 0 ? (
+                <EditableSheet
+                  exercise={shown ?? sheet}
+                  rows={rows}
+                  staff={staff}
+                  subscribe={playback.subscribe}
+                  onEdit={(edits) => edit(editByHand(recipe, shown ?? sheet, edits))}
+                />
+              ) : (
+                <ScoreSheet
+                  exercise={sheet}
+                  rows={rows}
+                  staff={staff}
+                  subscribe={playback.subscribe}
+                  muted={settings.muted}
+                />
+              )}
+            </div>
+          ) : (
+            <p className="mt-10 pl-27 text-soft">
+              Choose what keeps going, or type a line: it is drawn here as you go.{' '}
+              <button
+                type="button"
+                className="phrase"
+                onClick={() => {
+                  setWriting(true);
+                  edit({ ...recipe, changes: [...recipe.changes, BLANK_HAND] });
+                }}
+              >
+                Or write it on the lanes.
+              </button>
+            </p>
+          )}
+        </div>
+        <aside className="min-w-0 overflow-y-auto border-l border-line px-4 py-2">
+          {late && !nothing && (
+            <div className={expanded.ok ? '' : 'opacity-35'}>
+              <ReadbackPanel
+                id={draft.id}
+                recipe={late.recipe}
+                exercise={late.shown}
+                readback={late.readback}
+                tempo={readAt}
+                onChange={edit}
+              />
+            </div>
+          )}
+        </aside>
+      </div>
+      <Transport
+        exercise={nothing ? null : shown}
+        settings={settings}
+        playing={playback.playing}
+        audible={playback.audible}
+        subscribe={playback.subscribe}
+        onChange={(change) => setSettings((now) => ({ ...now, ...change }))}
+        onToggle={togglePlay}
+      />
+    </main>
+  );
+}
+
+/** For a tempo before there is an exercise. */
+const FOUR_FOUR = must(parseMeter('4/4'));
+
+/** Edits by hand before the first one: empty lanes to write on. */
+const BLANK_HAND: Change = { kind: 'hand', length: 1, edits: [] };
+
+function scoreFor(exercise: Exercise, settings: TransportSettings): Score {
+  const { click, loop, countInBars, muted } = settings;
+  return scoreOf(exercise, { click, countInBars, muted, bars: loop ? null : exercise.bars });
+}
+
+/** The last value that was there: what is shown while a mistake is being mended. */
+function useLast<T>(value: T | null): T | null {
+  const [last, setLast] = useState(value);
+  if (value !== null && value !== last) setLast(value);
+  return value ?? last;
+}
+
+/** What plays follows every edit and every setting. */
+function usePlayAlong(
+  playback: ReturnType<typeof usePlayback>,
+  exercise: Exercise | null,
+  settings: TransportSettings,
+): void {
+  const { change, stop } = playback;
+  const first = useRef(true);
+  useEffect(() => {
+    if (first.current) first.current = false;
+    else if (exercise) {
+      change({
+        score: scoreFor(exercise, settings),
+        tempo: tempoFor(exercise.meter, settings.tempo),
+      });
+    } else stop();
+  }, [exercise, settings, change, stop]);
+}
+
+/** A key that a focused control takes for itself. */
+function onControl(event: KeyboardEvent): boolean {
+  return (
+    event.target instanceof Element && event.target.closest('button, a, [role=dialog]') !== null
+  );
+}
+
+function isTap(event: KeyboardEvent): boolean {
+  return event.target instanceof Element && event.target.closest('[data-tap]') !== null;
+}

@@ -1,0 +1,39 @@
+import { LIMBS, limbName, staffOrder, voice, type Limb, type VoiceId } from '@/core/kit';
+import type { Stroke } from '@/core/pattern';
+import type { Exercise } from '@/core/recipe';
+
+/** What a row stands for: a voice, or a limb. */
+export type RowKind = 'voices' | 'limbs';
+
+export interface Row {
+  readonly key: VoiceId | Limb;
+  readonly name: string;
+}
+
+/** Heights at scale 1, in pixels: the counts on top, a row, the space below. */
+export const HEAD = 30;
+export const ROW = 30;
+export const FOOT = 6;
+
+export function rowKey(stroke: Stroke, kind: RowKind): Row['key'] {
+  return kind === 'voices' ? stroke.voice : stroke.limb;
+}
+
+/** Rows from the top of the staff down; in limbs, right hand first.
+ * @param extra voices that have a row although nothing sounds on them */
+export function rowsOf(
+  exercise: Exercise,
+  kind: RowKind,
+  extra: readonly VoiceId[],
+): readonly Row[] {
+  const used = new Set(exercise.strokes.map((stroke) => rowKey(stroke, kind)));
+  if (kind === 'limbs') {
+    return LIMBS.filter((limb) => used.has(limb) || extra.length > 0).map((key) => ({
+      key,
+      name: limbName(key),
+    }));
+  }
+  return [...new Set([...(used as Set<VoiceId>), ...extra])]
+    .sort((a, b) => staffOrder(a) - staffOrder(b))
+    .map((key) => ({ key, name: voice(key).name }));
+}
