@@ -1,7 +1,7 @@
 import { shapeKey } from '@/core/analysis';
 import { fail, ok, type Result } from '@/core/issue';
 import { expand, recipeHash, type ClosedRecipe } from '@/core/recipe';
-import type { ExerciseId, SavedExercise, Viewer } from '@/core/studio';
+import type { ExerciseId, ExerciseName, SavedExercise, Viewer } from '@/core/studio';
 import { queries } from '@/db';
 import { newId, type Context } from './context';
 import { readName, teacherOnly } from './guard';
@@ -11,6 +11,14 @@ const WHAT = 'exercise';
 /** The studio's exercises, latest first. */
 export function listExercises(context: Context, viewer: Viewer): Result<readonly SavedExercise[]> {
   return teacherOnly(viewer, WHAT) ?? ok(queries.listExercises(context.db, viewer.studioId));
+}
+
+/** The studio's exercises by name, latest first. */
+export function listExerciseNames(
+  context: Context,
+  viewer: Viewer,
+): Result<readonly ExerciseName[]> {
+  return teacherOnly(viewer, WHAT) ?? ok(queries.listExerciseNames(context.db, viewer.studioId));
 }
 
 export function getExercise(
@@ -67,17 +75,18 @@ export function archiveExercise(
   return ok(null);
 }
 
-/** Sound shapes of what was expanded before, by what it plays. */
+/** Sound shapes of what was expanded before, by what it plays: a recipe is read only once. */
 const SHAPES = new Map<string, string>();
 
 /** Most shapes that are remembered. */
 const MOST_SHAPES = 20_000;
 
-function shapeOf({ recipe, hash }: SavedExercise): string {
+function shapeOf({ hash }: ExerciseName, read: () => SavedExercise | null): string {
   const known = SHAPES.get(hash);
   if (known !== undefined) return known;
-  const exercise = expand(recipe);
-  const shape = exercise.ok ? shapeKey(exercise.value, 'sound') : '';
+  const saved = read();
+  const exercise = saved && expand(saved.recipe);
+  const shape = exercise?.ok ? shapeKey(exercise.value, 'sound') : '';
   if (SHAPES.size >= MOST_SHAPES) SHAPES.clear();
   SHAPES.set(hash, shape);
   return shape;
@@ -90,7 +99,13 @@ export function findTwins(
   viewer: Viewer,
   shape: string,
 ): Result<readonly SavedExercise[]> {
-  const all = listExercises(context, viewer);
-  if (!all.ok) return all;
-  return ok(all.value.filter((one) => shape !== '' && shapeOf(one) === shape));
+  const names = listExerciseNames(context, viewer);
+  if (!names.ok || shape === '') return names.ok ? ok([]) : names;
+  const find = (id: ExerciseId) => queries.findExercise(context.db, viewer.studioId, id);
+  return ok(
+    names.value
+      .filter((one) => shapeOf(one, () => find(one.id)) === shape)
+      .map((one) => find(one.id))
+      .filter((one) => one !== null),
+  );
 }

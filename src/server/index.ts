@@ -1,5 +1,12 @@
 export { liveContext, newId } from './context';
-export { archiveExercise, findTwins, getExercise, listExercises, saveExercise } from './exercises';
+export {
+  archiveExercise,
+  findTwins,
+  getExercise,
+  listExerciseNames,
+  listExercises,
+  saveExercise,
+} from './exercises';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { getToday, logSuffered, logTry, practiceDay } from './practice';
 export {

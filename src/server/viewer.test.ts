@@ -21,6 +21,7 @@ const typed = {
 /** What only a teacher of the studio may do, each aimed at the things of one studio. */
 const TEACHERS: Readonly<Record<string, UseCase>> = {
   listExercises: (c, v) => server.listExercises(c, v),
+  listExerciseNames: (c, v) => server.listExerciseNames(c, v),
   getExercise: (c, v, of) => server.getExercise(c, v, of.exercise.id),
   saveExercise: (c, v, of) =>
     server.saveExercise(c, v, { id: of.exercise.id, name: 'Mine', recipe: cells() }),
@@ -42,11 +43,12 @@ const TEACHERS: Readonly<Record<string, UseCase>> = {
 };
 
 /** Use cases of a teacher that name nothing of the studio they look at. */
-const OWN_STUDIO_ONLY = ['listExercises', 'listPrograms', 'createProgram'].concat([
-  'listStudents',
-  'listRoster',
-  'addStudent',
-]);
+const OWN_STUDIO_ONLY = [
+  'listExercises',
+  'listExerciseNames',
+  'listPrograms',
+  'createProgram',
+].concat(['listStudents', 'listRoster', 'addStudent']);
 
 describe('a student', () => {
   it.each(Object.keys(TEACHERS))('may not %s', (name) => {

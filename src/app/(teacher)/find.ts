@@ -1,13 +1,13 @@
 'use server';
 
-import { listExercises, listPrograms, listStudents } from '@/server';
+import { listExerciseNames, listPrograms, listStudents } from '@/server';
 import type { PaletteEntry } from '@/ui/shell';
 import { teacherVisit } from '../viewer';
 
 /** Everything of the studio that the palette can go to. */
 export async function findTargets(): Promise<readonly PaletteEntry[]> {
   const { context, viewer } = await teacherVisit();
-  const exercises = listExercises(context, viewer);
+  const exercises = listExerciseNames(context, viewer);
   const programs = listPrograms(context, viewer);
   const students = listStudents(context, viewer);
   return [

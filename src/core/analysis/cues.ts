@@ -1,6 +1,6 @@
 import { isHand, limbName, LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
-import { countName, onBeat, ticksToSeconds, type Tempo } from '../time';
+import { countName, onBeat, ticksToSeconds, type Syllables, type Tempo } from '../time';
 import { instantsOf } from './instants';
 import { lockUp } from './lock-up';
 import { seamOf } from './seam';
@@ -21,10 +21,10 @@ const BARE = 4;
 const NEAR_MS = 400;
 
 /** One to three things to watch for, the most likely to break first. */
-export function cuesOf(exercise: Exercise, tempo: Tempo): readonly Cue[] {
+export function cuesOf(exercise: Exercise, tempo: Tempo, syllables?: Syllables): readonly Cue[] {
   return [
     seamCue(exercise, tempo),
-    accentCue(exercise),
+    accentCue(exercise, syllables),
     followCue(exercise, tempo),
     unisonCue(exercise),
     bareCue(exercise),
@@ -41,12 +41,12 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
 }
 
 /** An accent off the beat wants to go back to the beat. */
-function accentCue(exercise: Exercise): Cue | null {
+function accentCue(exercise: Exercise, syllables?: Syllables): Cue | null {
   const off = exercise.strokes.find(
     ({ at, dynamic }) => dynamic === 'accent' && !onBeat(at, exercise.meter),
   );
   if (!off) return null;
-  const place = countName(off.at, exercise.meter);
+  const place = countName(off.at, exercise.meter, syllables);
   return { kind: 'accent', says: `The accent on ${place} tends to creep back to the beat.` };
 }
 

@@ -1,6 +1,6 @@
 import { sayCount } from '../issue';
 import { letterOf, limbName, type Limb } from '../kit';
-import { placeName, type Exercise } from '../recipe';
+import { placeName, sayPartOfCycle, type Exercise, type Member } from '../recipe';
 import {
   barTicks,
   countMark,
@@ -93,7 +93,8 @@ function deriveCycle(exercise: Exercise, tempo: Tempo): readonly string[] {
   );
   const seam = seamOf(exercise, tempo);
   const members = exercise.members.map(
-    (one) => `${one.name || 'this exercise'}: bars ${one.fromBar + 1} to ${one.fromBar + one.bars}`,
+    (one) =>
+      `${one.name || 'this exercise'}: bars ${one.fromBar + 1} to ${one.fromBar + one.bars}${cutOf(one)}`,
   );
   const own = exercise.members.length > 0 ? members : [...new Set(lengths)];
   return [
@@ -111,6 +112,11 @@ function deriveCycle(exercise: Exercise, tempo: Tempo): readonly string[] {
         ]
       : []),
   ];
+}
+
+function cutOf(member: Member): string {
+  const cut = sayPartOfCycle(member);
+  return cut && `, ${cut}`;
 }
 
 function deriveMotions(exercise: Exercise, syllables?: Syllables): readonly string[] {

@@ -9,7 +9,7 @@ import {
   VOICE_IDS,
 } from '../kit';
 import type { Exercise } from '../recipe';
-import { countName, ticksToSeconds, type Tempo, type Tick } from '../time';
+import { countName, ticksToSeconds, type Syllables, type Tempo, type Tick } from '../time';
 import { instantsOf, strokesOf } from './instants';
 
 /** Something that cannot, or should not, be played as it stands. */
@@ -189,11 +189,15 @@ export interface HindranceText {
   readonly mend: string;
 }
 
-export function hindranceText(hindrance: Hindrance, exercise: Exercise): HindranceText {
-  const where = place(hindrance.at, exercise);
+export function hindranceText(
+  hindrance: Hindrance,
+  exercise: Exercise,
+  syllables?: Syllables,
+): HindranceText {
+  const where = place(hindrance.at, exercise, syllables);
   switch (hindrance.rule) {
     case 'hat-before-foot': {
-      const chick = countName(hindrance.chickAt, exercise.meter);
+      const chick = countName(hindrance.chickAt, exercise.meter, syllables);
       const seam = hindrance.acrossSeam ? ', across the loop seam' : '';
       return {
         where,
@@ -246,7 +250,7 @@ function sayTogether(voices: readonly VoiceId[]): string {
 }
 
 /** @example place(…) // => 'Bar 1, & of 2' */
-function place(at: Tick, exercise: Exercise): string {
+function place(at: Tick, exercise: Exercise, syllables?: Syllables): string {
   const bar = Math.floor(at / exercise.barTicks) + 1;
-  return `Bar ${bar}, ${countName(at, exercise.meter)}`;
+  return `Bar ${bar}, ${countName(at, exercise.meter, syllables)}`;
 }

@@ -67,7 +67,7 @@ export function readBack(
     syncopation: syncopationOf(exercise),
     felt: feltPulses(exercise, tempo),
     travel: travelOf(exercise, tempo),
-    cues: cuesOf(exercise, tempo),
+    cues: cuesOf(exercise, tempo, syllables),
     density: densityOf(exercise),
   };
 }

@@ -1,5 +1,6 @@
 import type { Issue } from './issue';
 import { unreachable } from './issue';
+import { sayCount } from './say';
 
 /** What is wrong, where, and how to mend it: the one place where issues become words. */
 export function issueText(issue: Issue): string {
@@ -35,7 +36,7 @@ export function issueText(issue: Issue): string {
         ? `${issue.got} letters for ${issue.wanted} notes. Type one for each note of the line.`
         : `“${issue.letter}” is no voice. Use the letters of the lanes, such as S, K, H, T1.`;
     case 'ending-length':
-      return `The ending ${issue.ending || '(none)'} does not fill ${issue.bars === 1 ? 'the bar' : `${issue.bars} bars`}: ${issue.wanted} slots are left. Choose an ending of that length, or the full cycle.`;
+      return `The ending ${issue.ending || '(none)'} does not fill ${issue.bars === 1 ? 'the bar' : `${issue.bars} bars`}: ${sayCount(issue.wanted, 'slot')} ${issue.wanted === 1 ? 'is' : 'are'} left. Choose an ending of that length, or the full cycle.`;
     case 'cell-length':
       return `The cell ${issue.sticking} has ${issue.sticking.length} strokes, but stands for a gap of ${issue.gap}. Make it ${issue.gap} letters long.`;
     case 'meter':

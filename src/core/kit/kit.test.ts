@@ -1,5 +1,22 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { LIMBS, mirrorHand, mirrorLimb, parseLimb, parseVoice, VOICES, voicesOf } from '.';
+import {
+  fitVoice,
+  levelDb,
+  LIMBS,
+  loudestFirst,
+  mirrorHand,
+  mirrorLimb,
+  parseLimb,
+  parseVoice,
+  texture,
+  TEXTURES,
+  usualLimb,
+  VOICE_IDS,
+  VOICES,
+  voicesOf,
+  type VoiceId,
+} from '.';
 
 /** General MIDI Level 1 percussion key map, 1991, MIDI Manufacturers Association; keys from
  * memory. */
@@ -52,5 +69,75 @@ describe('parseVoice', () => {
     });
     expect(parseVoice('gong', ['as'])).toMatchObject({ issues: [{ near: null }] });
     expect(parseLimb('third hand', ['as'])).toMatchObject({ issues: [{ code: 'limb' }] });
+  });
+});
+
+describe('fitVoice', () => {
+  const kitOf = (...voices: VoiceId[]) => ({ voices });
+
+  it.each([
+    ['tom-high', ['tom-floor', 'snare'], 'tom-floor'],
+    ['tom-high', ['snare', 'ride'], 'snare'],
+    ['ride', ['hat', 'snare'], 'hat'],
+    ['snare', ['pad', 'bass'], 'pad'],
+    ['crash', ['pad'], 'pad'],
+  ] as const)('%s on a kit of %j is %s (common practice, no source)', (id, voices, by) => {
+    expect(fitVoice(id, 'RH', kitOf(...voices))).toBe(by);
+  });
+
+  it('never gives a hand a pedal, nor a voice that is not there, where there is another', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...VOICE_IDS),
+        fc.subarray([...VOICE_IDS], { minLength: 1 }),
+        (id, voices) => {
+          const by = fitVoice(id, 'LH', { voices });
+          const playable = voices.filter((one) => one !== 'bass' && one !== 'hat-foot');
+          if (voices.includes(id)) expect(by).toBe(id);
+          else if (playable.length > 0) expect(playable).toContain(by);
+          else expect(by).toBe(id);
+        },
+      ),
+    );
+  });
+
+  it('feet keep their part', () => {
+    expect(fitVoice('bass', 'RF', kitOf('pad'))).toBe('bass');
+  });
+});
+
+describe('levels by style', () => {
+  it('jazz: ride over snare over a feathered bass drum; rock the reverse', () => {
+    const voices = ['snare', 'bass', 'ride'] as const;
+    const order = (style: 'jazz' | 'rock') =>
+      loudestFirst(style, voices).map((group) => group.voices.join(' '));
+    expect(order('jazz')).toEqual(['ride', 'snare', 'bass']);
+    expect(order('rock')).toEqual(['snare bass', 'ride']);
+  });
+
+  it('no voice is over full, and all are full in stamina work', () => {
+    for (const id of VOICE_IDS) {
+      expect(levelDb('jazz', id)).toBeLessThanOrEqual(0);
+      expect(levelDb('rock', id)).toBeLessThanOrEqual(0);
+      expect(levelDb('full', id)).toBe(0);
+    }
+  });
+});
+
+describe('textures', () => {
+  it('have letters of their own', () => {
+    expect(new Set(TEXTURES.map((one) => one.letter)).size).toBe(TEXTURES.length);
+    expect(texture('tip').name).toBe('tip');
+    expect(() => texture('nail' as 'tip')).toThrow(RangeError);
+  });
+});
+
+describe('usualLimb', () => {
+  it('gives pedals to feet and all else to hands', () => {
+    for (const id of VOICE_IDS) {
+      const pedal = id === 'bass' ? 'RF' : id === 'hat-foot' ? 'LF' : null;
+      if (pedal) expect(usualLimb(id)).toBe(pedal);
+      else expect(['RH', 'LH']).toContain(usualLimb(id));
+    }
   });
 });

@@ -9,6 +9,7 @@ import {
   SUBDIVISION_IDS,
   type Meter,
   type SubdivisionId,
+  type Syllables,
 } from '../time';
 import { countPlaces } from './count-places';
 import type { Lane, Ostinato } from './ostinato';
@@ -32,15 +33,20 @@ const MOST_READINGS = 6;
 
 /** Reads an ostinato as a teacher types it: `K: x--x--x-` or `K: 1 & 3 &`, parts after a
  * semicolon. Before the colon stands a limb (R L K F, LH), a voice (ride, S) or both.
+ * @param syllables how the studio counts; English is understood, too
  * @returns every reading of the text, the likeliest first; issues `part-who`, `grid-token`,
  * `count-token`, `part-empty` */
-export function readOstinato(text: string, meter: Meter): Result<readonly TypedOstinato[]> {
+export function readOstinato(
+  text: string,
+  meter: Meter,
+  syllables?: Syllables,
+): Result<readonly TypedOstinato[]> {
   const issues: Issue[] = [];
   const parts = text
     .split(';')
     .filter((part) => part.trim() !== '')
     .map((part): readonly Reading[] => {
-      const read = readPart(part, meter);
+      const read = readPart(part, meter, syllables);
       if (read.ok) return read.value;
       issues.push(...read.issues);
       return [];
@@ -64,7 +70,7 @@ export function readOstinato(text: string, meter: Meter): Result<readonly TypedO
   );
 }
 
-function readPart(part: string, meter: Meter): Result<readonly Reading[]> {
+function readPart(part: string, meter: Meter, syllables?: Syllables): Result<readonly Reading[]> {
   const colon = part.indexOf(':');
   const who = readWho(colon < 0 ? '' : part.slice(0, colon));
   if (!who.ok) return who;
@@ -72,7 +78,7 @@ function readPart(part: string, meter: Meter): Result<readonly Reading[]> {
   if (body === '') return fail({ code: 'part-empty', path: PATH });
   return /^[xXg\-\s|]+$/.test(body)
     ? readGridBody(who.value, body, meter)
-    : readCountBody(who.value, body, meter);
+    : readCountBody(who.value, body, meter, syllables);
 }
 
 interface Who {
@@ -122,8 +128,13 @@ function readGridBody(who: Who, body: string, meter: Meter): Result<readonly Rea
 const GRIDS: readonly SubdivisionId[] = ['4', '8', '8t', '16', '16t', '32'];
 
 /** Syllables over the coarsest grid that holds them all; a bar long. */
-function readCountBody(who: Who, body: string, meter: Meter): Result<readonly Reading[]> {
-  const places = countPlaces(body, meter, PATH);
+function readCountBody(
+  who: Who,
+  body: string,
+  meter: Meter,
+  syllables?: Syllables,
+): Result<readonly Reading[]> {
+  const places = countPlaces(body, meter, PATH, syllables);
   if (!places.ok) return places;
   const bar = barTicks(meter);
   return ok(

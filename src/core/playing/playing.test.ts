@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
-import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
+import { blankRecipe, editByHand, expand, startOf, toggleOstinato } from '../recipe';
 import { quarters } from '../time';
 import { eventsBetween, positionAt, scoreOf, type Score } from '.';
 
@@ -62,6 +62,34 @@ describe('eventsBetween', () => {
       (e) => e.at / quarters(1),
     );
     expect(ride.map((n) => Math.round(n * 1000) / 1000)).toEqual([0, 1, 1, 1.667]);
+  });
+});
+
+describe('how strokes sound', () => {
+  const groove = toggleOstinato(blankRecipe(), 'rock-8ths');
+
+  /** The first bass drum of the groove, with a change by hand. */
+  function firstBass(change: object, more: object = {}) {
+    const plain = must(expand(groove));
+    const from = plain.strokes.find((one) => one.voice === 'bass');
+    if (!from) throw new Error('no bass drum');
+    const { at, limb, voice, dynamic } = from;
+    const to = { at, limb, voice, dynamic, ornament: null, ...change };
+    const edited = { ...editByHand(groove, plain, [{ from, to }]), ...more };
+    return strokes(scoreOf(must(expand(edited))), 0, quarters(1, 2)).filter(
+      (event) => event.kind === 'stroke' && event.voice === 'bass',
+    );
+  }
+
+  it('a diddle is two, a 32nd apart', () => {
+    expect(firstBass({ ornament: 'diddle' }).map((event) => event.at)).toEqual([0, quarters(1, 8)]);
+    expect(firstBass({ ornament: 'flam' })).toMatchObject([{ at: 0, ornament: 'flam' }]);
+  });
+
+  it('a texture changes level and pitch, a style the level of each voice', () => {
+    expect(firstBass({})).toMatchObject([{ db: 0, pitch: 1 }]);
+    expect(firstBass({ texture: 'butt' })).toMatchObject([{ db: 3, pitch: 0.9 }]);
+    expect(firstBass({ texture: 'butt' }, { levels: 'jazz' })).toMatchObject([{ db: -11 }]);
   });
 });
 

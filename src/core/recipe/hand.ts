@@ -33,16 +33,23 @@ function plain({ from, to }: HandEdit) {
 }
 
 function asWritten({ from, to }: SeenEdit, recipe: ClosedRecipe): HandEdit {
-  const limbOf = (limb: Limb) => writtenLimb(limb, recipe);
   const place: StrokePlace | null = from && {
     at: from.at,
     limb: from.written?.limb ?? from.limb,
     voice: from.written?.voice ?? from.voice,
   };
   if (!to) return { from: place, to: null };
-  const limb = from && to.limb === from.limb ? (place?.limb ?? to.limb) : limbOf(to.limb);
+  const limb =
+    from && to.limb === from.limb ? (place?.limb ?? to.limb) : newLimb(to.limb, from, recipe);
   const voice = from && to.voice === from.voice ? (place?.voice ?? to.voice) : to.voice;
   return { from: place, to: { ...to, limb, voice } };
+}
+
+/** A hand that the kit does not turn round, such as that of a sticking on an open-handed one, stays
+ * so for the limb that is chosen instead. */
+function newLimb(limb: Limb, from: Stroke | null, recipe: ClosedRecipe): Limb {
+  const kept = from && isHand(from.limb) && (from.written?.limb ?? from.limb) === from.limb;
+  return kept ? limb : writtenLimb(limb, recipe);
 }
 
 /** The limb on a right-handed kit that this player's limb stands for. */

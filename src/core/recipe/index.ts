@@ -23,6 +23,7 @@ export {
   recipeSchema,
 } from './schema';
 export { sayChange, sayPart } from './say-change';
+export { sayPartOfCycle } from './sequence';
 export { sayPolicy, sentence, sentenceText } from './sentence';
 export type { InterpretationStart } from './blank';
 export type { IngredientKind, Lookup } from './close';

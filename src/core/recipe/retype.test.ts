@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { countStrings, lineReading, spokenComposite } from '../analysis';
 import { issueText, must } from '../issue';
 import { findShipped } from '../materials';
-import { compositeReadings } from '../sticking';
-import { parseMeter } from '../time';
+import { compositeReadings, stickingStart } from '../sticking';
+import { parseMeter, SYLLABLES, SYLLABLES_IDS } from '../time';
 import {
   blankRecipe,
   editByHand,
@@ -48,6 +48,27 @@ describe('a count typed where it stands', () => {
     );
   });
 
+  it.each(SYLLABLES_IDS)('in every counting system gives back what is shown: %s', (id) => {
+    const syllables = SYLLABLES[id];
+    const gallop = toggleOstinato(blankRecipe(), 'rock-16ths');
+    for (const recipe of [rock, gallop]) {
+      const exercise = must(expand(recipe));
+      const shown = (of: typeof exercise) =>
+        countStrings(of, syllables).find((one) => one.limb === 'RH')?.bars[0] ?? '';
+      const text = shown(exercise);
+      const read = must(retypeCount(recipe, exercise, 'RH', text, syllables));
+      expect(read.map((one) => shown(must(expand(one.recipe))))).toContain(text);
+    }
+  });
+
+  it('understands English where another system is chosen', () => {
+    const { german } = SYLLABLES;
+    const bass = (text: string) =>
+      must(retypeCount(rock, must(expand(rock)), 'RF', text, german))[0]?.says;
+    expect(bass('1 und 3 und')).toBe('1, und of 1, 3, und of 3');
+    expect(bass('1 & 3 &')).toBe('1, und of 1, 3, und of 3');
+  });
+
   it('with too many bars says how many there are', () => {
     const read = retypeCount(rock, must(expand(rock)), 'RF', '1 | 2 | 3');
     expect(read.ok ? [] : read.issues.map(issueText)).toEqual([
@@ -78,6 +99,31 @@ describe('edits on what is seen', () => {
       expect(edited.stale).toBe(0);
       expect(edited.strokes).toHaveLength(exercise.strokes.length - 1);
       expect(edited.strokes.some((one) => one.at === left.at)).toBe(false);
+    },
+  );
+});
+
+describe('a limb chosen for a stroke', () => {
+  it.each(['full-kit', 'mirrored-kit', 'left-lead', 'open-handed'])(
+    'is the limb that then plays it, in ostinato and sticking: %s',
+    (id) => {
+      const kit = findShipped('kit', id)?.content;
+      if (!kit) throw new Error('no kit');
+      const onKit = { kit: { content: { ...kit, voices: [...kit.voices] } } };
+      const sticking = { ...blankRecipe(), play: { content: stickingStart('RLRR LRLL') } };
+      for (const recipe of [
+        { ...rock, ...onKit },
+        { ...sticking, ...onKit },
+      ]) {
+        const exercise = must(expand(recipe));
+        const from = exercise.strokes.find((one) => one.voice === 'snare');
+        if (!from) throw new Error('no snare');
+        const limb = from.limb === 'RH' ? 'LH' : 'RH';
+        const { at, voice, dynamic } = from;
+        const to = { at, limb, voice, dynamic, ornament: null } as const;
+        const edited = must(expand(editByHand(recipe, exercise, [{ from, to }])));
+        expect(edited.strokes).toContainEqual(expect.objectContaining({ at, limb, voice }));
+      }
     },
   );
 });

@@ -3,7 +3,7 @@ import { usualLimb, voice, VOICES, type Limb } from '../kit';
 import { countPlaces } from '../materials';
 import type { Stroke } from '../pattern';
 import { compositeReadings, looksSticking, parsePhrase, stickingStart } from '../sticking';
-import type { Meter } from '../time';
+import type { Meter, Syllables } from '../time';
 import type { Exercise } from './exercise';
 import { editByHand, type SeenEdit } from './hand';
 import { placeName } from './place-name';
@@ -17,12 +17,14 @@ export interface Retyped {
 
 /** A count typed where a limb's count stands, a bar's after the other with `|` between: the limb
  * plays just that. `–` is an empty bar.
+ * @param syllables how the studio counts; English is understood, too
  * @returns every reading, the earliest first; issues `count-token`, `count-bars` */
 export function retypeCount(
   recipe: ClosedRecipe,
   exercise: Exercise,
   limb: Limb,
   text: string,
+  syllables?: Syllables,
 ): Result<readonly Retyped[]> {
   const bars = text.split('|').map((bar) => bar.trim());
   if (bars.length !== 1 && bars.length !== exercise.bars) {
@@ -31,7 +33,7 @@ export function retypeCount(
   const read = bars.map((bar) =>
     bar === '' || bar === '–' || bar === '-'
       ? ok([[]] as readonly (readonly number[])[])
-      : countPlaces(bar, exercise.meter, []),
+      : countPlaces(bar, exercise.meter, [], syllables),
   );
   const bad = read.find((one) => !one.ok);
   if (bad && !bad.ok) return bad;
@@ -45,7 +47,7 @@ export function retypeCount(
         return hits.map((at) => at + bar * exercise.barTicks);
       }).flat();
       return {
-        says: places.map((at) => placeName(at, exercise)).join(', ') || 'rests',
+        says: places.map((at) => placeName(at, exercise, syllables)).join(', ') || 'rests',
         recipe: editByHand(recipe, exercise, editsTo(exercise, limb, places)),
       };
     }),

@@ -21,6 +21,7 @@ export type {
   Program,
   ProgramItem,
   ProgramSummary,
+  ExerciseName,
   SavedExercise,
   Speech,
   StandItem,

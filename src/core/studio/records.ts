@@ -61,6 +61,9 @@ export interface SavedExercise {
   readonly updatedAt: number;
 }
 
+/** A saved exercise without its recipe, for lists. */
+export type ExerciseName = Pick<SavedExercise, 'id' | 'name' | 'hash'>;
+
 export interface ProgramItem {
   readonly id: ItemId;
   readonly exercise: SavedExercise;

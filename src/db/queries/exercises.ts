@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { must } from '@/core/issue';
 import { close, readRecipe, type ClosedRecipe } from '@/core/recipe';
-import type { ExerciseId, SavedExercise, StudioId } from '@/core/studio';
+import type { ExerciseId, ExerciseName, SavedExercise, StudioId } from '@/core/studio';
 import type { Db } from '../open';
 import { exercise } from '../schema';
 
@@ -24,6 +24,17 @@ export function listExercises(db: Db, studioId: StudioId): SavedExercise[] {
     .orderBy(desc(exercise.updatedAt), desc(exercise.id))
     .all()
     .map(savedExerciseOf);
+}
+
+/** Latest first, without their recipes. */
+export function listExerciseNames(db: Db, studioId: StudioId): ExerciseName[] {
+  const { id, name, hash } = exercise;
+  return db
+    .select({ id, name, hash })
+    .from(exercise)
+    .where(and(eq(exercise.studioId, studioId), isNull(exercise.archivedAt)))
+    .orderBy(desc(exercise.updatedAt), desc(exercise.id))
+    .all();
 }
 
 /** Archived ones too, so that nothing that uses them breaks. */

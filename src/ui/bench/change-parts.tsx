@@ -6,6 +6,7 @@ import type { Assignment } from '@/core/interpret';
 import { LIMBS, type Limb, type VoiceId } from '@/core/kit';
 import { DISPLACEMENT_SLOTS } from '@/core/recipe';
 import { subdivision, type SubdivisionId } from '@/core/time';
+import { useSpeech } from '../base';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 
 const SLOTS = Object.fromEntries(
@@ -88,6 +89,7 @@ export function Toggle<T extends string>({
   /** Without its label beside it. */
   bare?: boolean;
 }) {
+  const { words } = useSpeech();
   const group = (
     <ToggleGroup.Root
       type="single"
@@ -102,7 +104,7 @@ export function Toggle<T extends string>({
           value={key}
           className="px-2 py-0.5 text-sm data-[state=on]:bg-ink data-[state=on]:text-paper"
         >
-          {text}
+          {words(text)}
         </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>

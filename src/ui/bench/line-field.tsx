@@ -8,7 +8,7 @@ import type { Material } from '@/core/materials';
 import type { ClosedRecipe, PlayContent } from '@/core/recipe';
 import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking';
 import { parseMeter, subdivision } from '@/core/time';
-import { Trouble } from '../base';
+import { Trouble, useSpeech } from '../base';
 import { useMaterials } from './library';
 import { VersionNote } from './version-note';
 
@@ -52,6 +52,7 @@ export function LineField({
   const input = useRef<HTMLInputElement>(null);
   const [active, setActive] = useState<number | null>(null);
   const [open, setOpen] = useState(false);
+  const { words } = useSpeech();
   const lines = useMaterials('line');
   const stickings = useMaterials('sticking');
   const text = play ? textOf(play.content) : '';
@@ -113,7 +114,9 @@ export function LineField({
             onSettle();
           }}
         />
-        {play?.content.name && <span className="shrink-0 text-soft">{play.content.name}</span>}
+        {play?.content.name && (
+          <span className="shrink-0 text-soft">{words(play.content.name)}</span>
+        )}
         {play && (
           <VersionNote
             of={play}
@@ -144,8 +147,10 @@ export function LineField({
                 choose(offer);
               }}
             >
-              <span>{offer.text}</span>
-              <span className="ml-auto text-sm whitespace-nowrap text-soft">{offer.name}</span>
+              <span>{words(offer.text)}</span>
+              <span className="ml-auto text-sm whitespace-nowrap text-soft">
+                {words(offer.name)}
+              </span>
             </li>
           ))}
         </ul>
@@ -216,6 +221,7 @@ function compositeOffers(text: string, meterText: string): readonly Offer[] {
 }
 
 function ShorthandHelp() {
+  const { words } = useSpeech();
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -233,7 +239,7 @@ function ShorthandHelp() {
                   <th scope="row" className="pr-4 text-left font-semibold whitespace-pre">
                     {sign}
                   </th>
-                  <td className="text-soft">{meaning}</td>
+                  <td className="text-soft">{words(meaning)}</td>
                 </tr>
               ))}
             </tbody>

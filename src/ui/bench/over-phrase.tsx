@@ -4,8 +4,8 @@ import { useMemo } from 'react';
 import { ok, type Result } from '@/core/issue';
 import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { toggleOstinato, type ClosedRecipe } from '@/core/recipe';
-import { parseMeter } from '@/core/time';
-import { Choice, type Option } from '../base';
+import { parseMeter, type Syllables } from '@/core/time';
+import { Choice, useSpeech, type Option } from '../base';
 import { useMaterials } from './library';
 import { TakeAway } from './phrase-parts';
 import { VersionNote } from './version-note';
@@ -21,6 +21,7 @@ function optionOf({ id, name, meter, own }: Material<'ostinato'>): Option<string
 
 export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
   const { over } = recipe;
+  const { syllables } = useSpeech();
   const ostinati = useMaterials('ostinato');
   const options = useMemo(() => ostinati.filter((one) => !one.archived).map(optionOf), [ostinati]);
   const free = options.filter((option) => !over.some((one) => one.id === option.value));
@@ -35,8 +36,8 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
             value={one.id}
             wide
             placeholder={TYPE_IT}
-            offer={(text) => typedOptions(text, recipe)}
-            onType={(text) => readTyped(text, recipe)}
+            offer={(text) => typedOptions(text, recipe, syllables)}
+            onType={(text) => readTyped(text, recipe, syllables)}
             onChoose={(id) => onChange(replaceOstinato(recipe, index, id, ostinati))}
           >
             {one.content.name}
@@ -72,8 +73,8 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
           className="phrase-add"
           wide
           placeholder={TYPE_IT}
-          offer={(text) => typedOptions(text, recipe)}
-          onType={(text) => readTyped(text, recipe)}
+          offer={(text) => typedOptions(text, recipe, syllables)}
+          onType={(text) => readTyped(text, recipe, syllables)}
           onChoose={(id) => onChange(addOstinato(recipe, id, ostinati))}
         >
           {over.length === 0 ? '+ what keeps going' : '+'}
@@ -88,10 +89,14 @@ const TYPE_IT = 'a name, or typed: K: x--x--x-, or K: 1 & 3 &; S: 2 4';
 /** Marks an ostinato that was typed and has no id: its content follows as JSON. */
 const TYPED = 'typed ';
 
-function typedOptions(text: string, recipe: ClosedRecipe): readonly Option<string>[] {
+function typedOptions(
+  text: string,
+  recipe: ClosedRecipe,
+  syllables: Syllables,
+): readonly Option<string>[] {
   const meter = parseMeter(recipe.meter);
   if (!looksTyped(text) || !meter.ok) return [];
-  const read = readOstinato(text, meter.value);
+  const read = readOstinato(text, meter.value, syllables);
   if (!read.ok) return [];
   return read.value.map(({ ostinato, says }) => ({
     value: TYPED + JSON.stringify(ostinato),
@@ -99,10 +104,10 @@ function typedOptions(text: string, recipe: ClosedRecipe): readonly Option<strin
   }));
 }
 
-function readTyped(text: string, recipe: ClosedRecipe): Result<string> {
+function readTyped(text: string, recipe: ClosedRecipe, syllables: Syllables): Result<string> {
   const meter = parseMeter(recipe.meter);
   if (!meter.ok) return meter;
-  const read = readOstinato(text, meter.value);
+  const read = readOstinato(text, meter.value, syllables);
   if (!read.ok) return read;
   return ok(TYPED + JSON.stringify(read.value[0]?.ostinato));
 }

@@ -19,7 +19,8 @@ export function Composite({
   recipe: ClosedRecipe;
   exercise: Exercise;
   tempo: Tempo;
-  onChange: (recipe: ClosedRecipe) => void;
+  /** Null where it stands for several exercises and cannot be typed anew. */
+  onChange: ((recipe: ClosedRecipe) => void) | null;
 }) {
   const [chosen, setChosen] = useState<readonly Limb[] | null>(null);
   const playing = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
@@ -46,7 +47,7 @@ export function Composite({
         })}
       </div>
       <div className="mt-1" data-testid="composite">
-        {said ? (
+        {said && onChange ? (
           <Retype
             label="Said as one"
             text={said}
@@ -56,7 +57,7 @@ export function Composite({
             {shorten(said)}
           </Retype>
         ) : (
-          <span className="text-soft">Choose a limb.</span>
+          shorten(said) || <span className="text-soft">Choose a limb.</span>
         )}
       </div>
     </Part>

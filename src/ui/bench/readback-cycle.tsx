@@ -3,7 +3,7 @@
 import type { Readback } from '@/core/analysis';
 import { sayCount } from '@/core/issue';
 import { limbName } from '@/core/kit';
-import type { Exercise } from '@/core/recipe';
+import { sayPartOfCycle, type Exercise } from '@/core/recipe';
 import { TICKS_PER_QUARTER, unitTicks, type Tick } from '@/core/time';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
@@ -77,6 +77,11 @@ export function CycleText({ exercise, readback }: { exercise: Exercise; readback
       <span className="text-soft">
         {Math.round((100 * density.taken) / density.slots)} % of the {density.slots} slots sound.
       </span>
+      {exercise.members.filter(sayPartOfCycle).map((member) => (
+        <span key={member.fromBar} className="block border-l-3 border-warm pl-2">
+          {member.name || 'This exercise'}: {sayPartOfCycle(member)}.
+        </span>
+      ))}
     </p>
   );
 }

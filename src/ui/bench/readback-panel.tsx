@@ -7,6 +7,7 @@ import { retypeCount, retypeLine, type ClosedRecipe, type Exercise } from '@/cor
 import { CAUTION_LINE } from '@/core/safety';
 import { sayCount } from '@/core/issue';
 import type { Tempo } from '@/core/time';
+import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { Composite } from './readback-composite';
 import { CycleText, LockUpList } from './readback-cycle';
@@ -78,7 +79,12 @@ export const ReadbackPanel = memo(function ReadbackPanel({
           onChange={whole ? null : onChange}
         />
       </Part>
-      <Composite recipe={recipe} exercise={exercise} tempo={tempo} onChange={onChange} />
+      <Composite
+        recipe={recipe}
+        exercise={exercise}
+        tempo={tempo}
+        onChange={whole ? null : onChange}
+      />
       <Part label="Together" how={{ part: 'together', ...how }}>
         <LockUpList exercise={exercise} readback={readback} />
       </Part>
@@ -121,6 +127,7 @@ function Counts({
   /** Null where a count stands for several exercises and cannot be typed anew. */
   onChange: ((recipe: ClosedRecipe) => void) | null;
 }) {
+  const { syllables } = useSpeech();
   return (
     <ul className="flex flex-col gap-0.5">
       {readback.counts.map(({ limb, bars }) => {
@@ -142,7 +149,7 @@ function Counts({
               <Retype
                 label={`Count of the ${limbName(limb)}`}
                 text={bars.join(' | ')}
-                read={(text) => retypeCount(recipe, exercise, limb, text)}
+                read={(text) => retypeCount(recipe, exercise, limb, text, syllables)}
                 onChoose={(one) => onChange(one.recipe)}
                 className="phrase min-w-0 text-left"
               >

@@ -11,7 +11,7 @@ import { scoreOf } from '@/core/playing';
 import { expand, recipeOfMaterial, sentence, writeLink } from '@/core/recipe';
 import type { MaterialId } from '@/core/studio';
 import { bpm, tempoFor } from '@/core/time';
-import { attemptOrSay, Button, buttonLook, useSpeech } from '../base';
+import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
 import { ScoreSheet } from '../marks';
 import { usePlayback } from '../play';
 
@@ -65,10 +65,12 @@ export function MaterialDetail({
           <h2 className="font-serif text-2xl">{words(name)}</h2>
           <p className="text-sm text-soft">{facts.filter(Boolean).join(' · ')}</p>
         </div>
-        <Button onClick={toggle} aria-pressed={playback.playing}>
-          {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-          {playback.playing ? 'Stop' : 'Hear'}
-        </Button>
+        {expanded.ok && (
+          <Button onClick={toggle} aria-pressed={playback.playing}>
+            {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+            {playback.playing ? 'Stop' : 'Hear'}
+          </Button>
+        )}
         <Link className={buttonLook('main')} href={`/bench?r=${writeLink(recipe)}`}>
           To the Bench
         </Link>
@@ -81,7 +83,11 @@ export function MaterialDetail({
         )}
       </header>
       <Says material={material} />
-      {expanded.ok && <ScoreSheet exercise={expanded.value} subscribe={playback.subscribe} />}
+      {expanded.ok ? (
+        <ScoreSheet exercise={expanded.value} subscribe={playback.subscribe} />
+      ) : (
+        <Trouble issues={expanded.issues} />
+      )}
       {(material.kind === 'cells' || material.kind === 'rules') && (
         <p className="mt-2 text-sm text-soft">
           {words(

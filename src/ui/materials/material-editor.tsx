@@ -8,7 +8,7 @@ import { parseLine, writeLine } from '@/core/reading';
 import { expand, recipeOfMaterial } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
 import { SUBDIVISIONS, parseMeter } from '@/core/time';
-import { attempt, Button, Field, issuesAt, Trouble } from '../base';
+import { attempt, Button, Field, issuesAt, Trouble, useSpeech } from '../base';
 import { RulesPhrase } from '../bench';
 import { ScoreSheet } from '../marks';
 import { CellsFields, KitFields } from './editor-fields';
@@ -229,6 +229,7 @@ function StickingFields({
   onContent: (change: object) => void;
 }) {
   const { sticking, slot } = content;
+  const { words } = useSpeech();
   const read = sticking.trim() === '' ? null : parsePhrase(sticking, slot, ['sticking']);
   const shown =
     read?.ok &&
@@ -255,7 +256,7 @@ function StickingFields({
           >
             {SUBDIVISIONS.map(({ id, name }) => (
               <option key={id} value={id}>
-                {name}
+                {words(name)}
               </option>
             ))}
           </select>

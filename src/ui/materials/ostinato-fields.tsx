@@ -6,7 +6,7 @@ import { usualLimb, voice, VOICES, type VoiceId } from '@/core/kit';
 import { ostinatoOf, readOstinato, type Lane, type MaterialContents } from '@/core/materials';
 import { editByHand, expand, toggleOstinato, blankRecipe, type ClosedRecipe } from '@/core/recipe';
 import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '@/core/time';
-import { Button, Field } from '../base';
+import { Button, Field, useSpeech } from '../base';
 import { EditableSheet } from '../bench';
 import { TapIn } from './tap-in';
 
@@ -22,8 +22,9 @@ export function OstinatoFields({
 }) {
   const [typed, setTyped] = useState('');
   const [taps, setTaps] = useState<VoiceId>('bass');
+  const { syllables, words } = useSpeech();
   const meter = parseMeter(content.meter);
-  const read = typed.trim() !== '' && meter.ok ? readOstinato(typed, meter.value) : null;
+  const read = typed.trim() !== '' && meter.ok ? readOstinato(typed, meter.value, syllables) : null;
   const recipe = recipeOf(content);
   const expanded = expand(recipe);
   const addLanes = (lanes: readonly Lane[]) =>
@@ -40,7 +41,7 @@ export function OstinatoFields({
       />
       {read && !read.ok && (
         <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
-          {read.issues.map(issueText).join(' ')}
+          {words(read.issues.map(issueText).join(' '))}
         </p>
       )}
       {read?.ok && (
@@ -53,7 +54,7 @@ export function OstinatoFields({
                   setTyped('');
                 }}
               >
-                + {says}
+                + {words(says)}
               </Button>
             </li>
           ))}
@@ -119,7 +120,7 @@ export function OstinatoFields({
         />
       ) : (
         <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
-          {expanded.issues.map(issueText).join(' ')}
+          {words(expanded.issues.map(issueText).join(' '))}
         </p>
       )}
     </>

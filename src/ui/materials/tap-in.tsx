@@ -6,7 +6,7 @@ import type { Position } from '@/core/playing';
 import { scoreOf } from '@/core/playing';
 import { blankRecipe, expand } from '@/core/recipe';
 import { barTicks, bpm, parseMeter, slotTicks, tempoFor, type SubdivisionId } from '@/core/time';
-import { Button } from '../base';
+import { Button, useSpeech } from '../base';
 import { usePlayback } from '../play';
 
 type Grid = Extract<SubdivisionId, '8' | '16' | '8t'>;
@@ -136,6 +136,7 @@ function Select({
   onPick: (value: string) => void;
   children: readonly (readonly string[])[];
 }) {
+  const { words } = useSpeech();
   return (
     <select
       aria-label={label}
@@ -145,7 +146,7 @@ function Select({
     >
       {children.map(([key, text]) => (
         <option key={key} value={key}>
-          {text}
+          {words(text ?? '')}
         </option>
       ))}
     </select>

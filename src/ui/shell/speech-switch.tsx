@@ -4,7 +4,13 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Result } from '@/core/issue';
 import type { Speech } from '@/core/studio';
-import { ownSyllables, SYLLABLES, SYLLABLES_IDS, type NoteNames } from '@/core/time';
+import {
+  ownSyllables,
+  SYLLABLES,
+  SYLLABLES_IDS,
+  type NoteNames,
+  type Syllables,
+} from '@/core/time';
 import { useKept, useSpeech } from '../base';
 
 const NAMES: Readonly<Record<NoteNames, string>> = {
@@ -16,13 +22,13 @@ const OWN = 'own';
 
 /** How the studio names note values, and how it counts. */
 export function SpeechSwitch({ speak }: { speak: (speech: Speech) => Promise<Result<null>> }) {
-  const { speech: stored } = useSpeech();
+  const { speech: stored, syllables } = useSpeech();
   const [speech, set] = useKept(stored, speak);
   const chosen = typeof speech.syllables === 'string' ? speech.syllables : OWN;
   return (
     <Popover.Root>
       <Popover.Trigger className="px-2 text-soft hover:text-ink" title="Note names and counting">
-        1 e & a
+        {spoken(syllables)}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content align="end" sideOffset={6} className="pop flex w-80 flex-col gap-3 p-4">
@@ -59,6 +65,11 @@ export function SpeechSwitch({ speak }: { speak: (speech: Speech) => Promise<Res
       </Popover.Portal>
     </Popover.Root>
   );
+}
+
+/** @example spoken(SYLLABLES.german) // => '1 e und e' */
+function spoken({ beat, sixteenths }: Syllables): string {
+  return [beat ?? '1', ...sixteenths].join(' ');
 }
 
 function Pick({

@@ -4,7 +4,7 @@ import { blankRecipe, readLink } from '@/core/recipe';
 import { parseId } from '@/core/studio';
 import { bpm, parseBpm } from '@/core/time';
 import { FULL_KIT } from '@/core/kit';
-import { getExercise, listExercises, listMaterials, listPrograms, listRoster } from '@/server';
+import { getExercise, listExerciseNames, listMaterials, listPrograms, listRoster } from '@/server';
 import { Bench, type Draft } from '@/ui/bench';
 import { teacherVisit } from '../../viewer';
 import { addToProgram, archive, open, save, saveRules, twins } from './actions';
@@ -41,7 +41,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   const programs = listPrograms(context, viewer);
   const own = listMaterials(context, viewer);
   const roster = listRoster(context, viewer);
-  const exercises = listExercises(context, viewer);
+  const exercises = listExerciseNames(context, viewer);
   return (
     <Bench
       key={`${text('x')} ${text('r')}`}

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
-import { getProgram, listExercises, listRoster } from '@/server';
+import { getProgram, listExerciseNames, listRoster } from '@/server';
 import { ProgramEditor } from '@/ui/programs';
 import { found, idOr404 } from '../../../found';
 import { teacherVisit } from '../../../viewer';
@@ -24,7 +24,7 @@ export default async function ProgramPage(params: Params) {
   return (
     <ProgramEditor
       program={program}
-      exercises={found(listExercises(context, viewer)).map(({ id, name }) => ({ id, name }))}
+      exercises={found(listExerciseNames(context, viewer)).map(({ id, name }) => ({ id, name }))}
       students={found(listRoster(context, viewer))}
       actions={{ rename, archive, add, remove, move, course, give, take }}
     />
