@@ -111,7 +111,8 @@ describe('moving', () => {
         const moved = must(expand(there));
         const back = moveStrokes(moved, moved.strokes, -by, null, 'voices');
         const home = must(expand(editByHand(there, moved, back)));
-        const say = (one: typeof exercise) => one.strokes.map((s) => `${s.at} ${s.limb} ${s.voice}`);
+        const say = (one: typeof exercise) =>
+          one.strokes.map((s) => `${s.at} ${s.limb} ${s.voice}`);
         expect(say(home).sort()).toEqual(say(exercise).sort());
       }),
     );
