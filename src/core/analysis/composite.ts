@@ -1,6 +1,6 @@
 import { letterOf, LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
-import { instantsOf } from './instants';
+import { instantsOf, LIMB_BITS, strokesOf } from './instants';
 
 /** The limbs said together as one rhythm: a letter each, T where both play together.
  * Lower case where neither name would be clear is not needed: feet are K and F.
@@ -8,25 +8,31 @@ import { instantsOf } from './instants';
  * @returns letters in order of time over one cycle
  * @example quarters in the right hand, quarter triplets in the left // => 'T L R L' */
 export function spokenComposite(exercise: Exercise, limbs: readonly Limb[]): string {
-  return instantsOf(exercise)
-    .flatMap((instant) => {
-      const playing = limbs.filter((limb) => instant.limbs.includes(limb));
-      const [only] = playing;
-      if (only === undefined) return [];
-      return [playing.length > 1 ? 'T' : letterOf(only)];
-    })
-    .join(' ');
+  const wanted = limbs.reduce((bits, limb) => bits | LIMB_BITS[limb], 0);
+  const letters: string[] = [];
+  for (const { mask } of instantsOf(exercise)) {
+    const playing = mask & wanted;
+    if (playing === 0) continue;
+    const only = limbs.find((limb) => LIMB_BITS[limb] === playing);
+    letters.push(only === undefined ? 'T' : letterOf(only));
+  }
+  return letters.join(' ');
 }
 
 /** The two limbs that differ most: fewest notes together for the notes they play.
  * Null with fewer than two limbs. */
 export function differingLimbs(exercise: Exercise): readonly [Limb, Limb] | null {
   const instants = instantsOf(exercise);
-  const playing = LIMBS.filter((limb) => instants.some(({ limbs }) => limbs.includes(limb)));
+  const playing = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);
   let best: { pair: readonly [Limb, Limb]; apart: number } | null = null;
   for (const [index, a] of playing.entries()) {
     for (const b of playing.slice(index + 1)) {
-      const apart = instants.filter(({ limbs }) => limbs.includes(a) !== limbs.includes(b)).length;
+      const both = LIMB_BITS[a] | LIMB_BITS[b];
+      let apart = 0;
+      for (const { mask } of instants) {
+        const now = mask & both;
+        if (now !== 0 && now !== both) apart += 1;
+      }
       if (best === null || apart > best.apart) best = { pair: [a, b], apart };
     }
   }

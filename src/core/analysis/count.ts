@@ -17,14 +17,17 @@ export function countStrings(exercise: Exercise, syllables?: Syllables): readonl
   return LIMBS.flatMap((limb) => {
     const mine = strokesOf(exercise, limb);
     if (mine.length === 0) return [];
-    const texts = Array.from({ length: bars }, (_, bar) => {
-      const inBar = mine.filter((stroke) => Math.floor(stroke.at / barTicks) === bar);
-      const places = [...new Set(inBar.map((stroke) => stroke.at))].map(
-        (at) => countMark(at, meter, syllables).text,
-      );
-      return places.length > 0 ? places.join(' ') : '–';
-    });
-    return [{ limb, bars: texts }];
+    const texts = Array.from({ length: bars }, () => '');
+    let before = -1;
+    for (const { at } of mine) {
+      if (at === before) continue;
+      before = at;
+      const bar = Math.floor(at / barTicks);
+      const said = texts[bar] ?? '';
+      const { text } = countMark(at, meter, syllables);
+      texts[bar] = said === '' ? text : `${said} ${text}`;
+    }
+    return [{ limb, bars: texts.map((text) => text || '–') }];
   });
 }
 

@@ -1,8 +1,7 @@
 import { isHand, limbName, LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { countName, onBeat, ticksToSeconds, type Syllables, type Tempo } from '../time';
-import { instantsOf } from './instants';
-import { lockUp } from './lock-up';
+import { instantsOf, LIMB_BITS } from './instants';
 import { seamOf } from './seam';
 
 /** One thing to watch for, said to the player. */
@@ -50,21 +49,25 @@ function accentCue(exercise: Exercise, syllables?: Syllables): Cue | null {
   return { kind: 'accent', says: `The accent on ${place} tends to creep back to the beat.` };
 }
 
+const HANDS_AND_FEET: readonly (readonly [Limb, Limb])[] = LIMBS.filter(isHand).flatMap((hand) =>
+  LIMBS.filter((limb) => !isHand(limb)).map((foot) => [hand, foot] as const),
+);
+
 /** A hand and a foot that alternate closely: the one tends to follow the other. */
 function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
   const chain = instantsOf(exercise);
   let best: { hand: Limb; foot: Limb; times: number } | null = null;
-  for (const hand of LIMBS.filter(isHand)) {
-    for (const foot of LIMBS.filter((limb) => !isHand(limb))) {
-      const times = chain.filter(({ at, limbs }, index) => {
-        const next = chain[(index + 1) % chain.length];
-        if (!next || !limbs.includes(foot) || limbs.includes(hand)) return false;
-        const gap = next.at - at + (next.at <= at ? exercise.cycleTicks : 0);
-        const alone = next.limbs.includes(hand) && !next.limbs.includes(foot);
-        return alone && ticksToSeconds(gap, tempo) * 1000 < NEAR_MS;
-      }).length;
-      if (times > 0 && (best === null || times > best.times)) best = { hand, foot, times };
-    }
+  for (const [hand, foot] of HANDS_AND_FEET) {
+    const both = LIMB_BITS[hand] | LIMB_BITS[foot];
+    let times = 0;
+    chain.forEach(({ at, mask }, index) => {
+      const next = chain[(index + 1) % chain.length];
+      if ((mask & both) !== LIMB_BITS[foot] || !next) return;
+      if ((next.mask & both) !== LIMB_BITS[hand]) return;
+      const gap = next.at - at + (next.at <= at ? exercise.cycleTicks : 0);
+      if (ticksToSeconds(gap, tempo) * 1000 < NEAR_MS) times += 1;
+    });
+    if (times > 0 && (best === null || times > best.times)) best = { hand, foot, times };
   }
   if (!best) return null;
   const says = `The ${limbName(best.foot)} tends to follow the ${limbName(best.hand)}: keep its notes apart.`;
@@ -72,8 +75,16 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
 }
 
 function unisonCue(exercise: Exercise): Cue | null {
-  const [most] = lockUp(exercise).together;
-  if (!most) return null;
+  const times = new Map<number, { limbs: readonly Limb[]; count: number }>();
+  for (const { mask, limbs } of instantsOf(exercise)) {
+    if (limbs.length < 2) continue;
+    const set = times.get(mask);
+    if (set) set.count += 1;
+    else times.set(mask, { limbs, count: 1 });
+  }
+  const [first, ...others] = times.values();
+  if (!first) return null;
+  const most = others.reduce((best, one) => (one.count > best.count ? one : best), first);
   const names = most.limbs.map(limbName).join(' and ');
   return { kind: 'unison', says: `Keep ${names} together, without a flam.` };
 }

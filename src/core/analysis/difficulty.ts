@@ -1,4 +1,4 @@
-import { LIMBS, isHand } from '../kit';
+import { LIMBS, isHand, type Limb } from '../kit';
 import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
 import { onBeat, TICKS_PER_QUARTER, type Tempo } from '../time';
@@ -31,18 +31,20 @@ const EASY_GAP_MS = { hand: 250, foot: 350 } as const;
 /** How hard an exercise is at a tempo, explained part by part. */
 export function difficultyParts(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {
   const limbs = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);
-  const masks = instantsOf(exercise).map(({ mask }) => mask);
-  const combinations = new Set(masks).size;
-  const changes = new Set(
-    masks.flatMap((mask, index) => {
-      const next = masks[(index + 1) % masks.length] ?? mask;
-      return next === mask ? [] : [mask * 16 + next];
-    }),
-  ).size;
+  const instants = instantsOf(exercise);
+  const masks = new Set<number>();
+  const turns = new Set<number>();
+  instants.forEach(({ mask }, index) => {
+    const next = instants[(index + 1) % instants.length]?.mask ?? mask;
+    masks.add(mask);
+    if (next !== mask) turns.add(mask * 16 + next);
+  });
+  const combinations = masks.size;
+  const changes = turns.size;
   const off = offBeatShare(exercise);
   const grids = gridsOf(exercise);
   const feet = footRuns(exercise);
-  const ornaments = [...new Set(exercise.strokes.flatMap((one) => one.ornament ?? []))];
+  const ornaments = ornamentsOf(exercise);
   const fast = limbLoads(exercise, tempo).map(({ limb, shortestGapMs }) => {
     const easy = isHand(limb) ? EASY_GAP_MS.hand : EASY_GAP_MS.foot;
     return { limb, ms: Math.round(shortestGapMs), points: Math.max(0, easy / shortestGapMs - 1) };
@@ -76,6 +78,12 @@ const ORNAMENT: Readonly<Record<Ornament, number>> = {
   ruff: 1.4,
 };
 
+function ornamentsOf(exercise: Exercise): readonly Ornament[] {
+  const found = new Set<Ornament>();
+  for (const { ornament } of exercise.strokes) if (ornament) found.add(ornament);
+  return [...found];
+}
+
 function ornamentPoints(ornaments: readonly Ornament[]): number {
   return ornaments.reduce((sum, one) => sum + ORNAMENT[one], 0);
 }
@@ -98,12 +106,11 @@ function offBeatShare(exercise: Exercise): number {
 
 /** How many kinds of grid the beats of the cycle need: binary, triplet, five, seven. */
 function gridsOf(exercise: Exercise): number {
-  const kinds = new Set(
-    exercise.strokes
-      .map(({ at }) => at % TICKS_PER_QUARTER)
-      .filter((within) => within !== 0)
-      .map(gridKind),
-  );
+  const kinds = new Set<string>();
+  for (const { at } of exercise.strokes) {
+    const within = at % TICKS_PER_QUARTER;
+    if (within !== 0) kinds.add(gridKind(within));
+  }
   return Math.max(1, kinds.size);
 }
 
@@ -118,11 +125,12 @@ function footRuns(exercise: Exercise): number {
   const instants = instantsOf(exercise);
   let best = 0;
   let run = 0;
-  let last = '';
-  for (const { strokes } of [...instants, ...instants]) {
-    const feet = strokes.filter((stroke) => !isHand(stroke.limb));
-    const only = feet.length === 1 && strokes.length === 1 ? (feet[0]?.limb ?? '') : '';
-    run = only !== '' && only === last ? run + 1 : 0;
+  let last: Limb | null = null;
+  for (let step = 0; step < instants.length * 2; step += 1) {
+    const strokes = instants[step % instants.length]?.strokes ?? [];
+    const limb = strokes.length === 1 ? strokes[0]?.limb : undefined;
+    const only = limb && !isHand(limb) ? limb : null;
+    run = only !== null && only === last ? run + 1 : 0;
     last = only;
     best = Math.max(best, Math.min(run, instants.length));
   }

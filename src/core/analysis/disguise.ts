@@ -1,7 +1,7 @@
-import type { Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import { wrap } from '../time';
 import { instantsOf } from './instants';
+import { soundCode, strokeCode } from './stroke-code';
 
 /** How two exercises are one and the same. `limbs`: the same sound, played by other limbs. */
 export interface Disguise {
@@ -43,15 +43,19 @@ export function disguiseOf(one: Exercise, other: Exercise): Disguise | null {
 /** What happens at each instant, and how long until the next, over the seam. */
 function eventsOf(exercise: Exercise, of: Sameness): readonly string[] {
   const instants = instantsOf(exercise);
+  const code = of === 'limbs' ? strokeCode : soundCode;
   return instants.map(({ at, strokes }, index) => {
     const next = instants[index + 1]?.at ?? (instants[0]?.at ?? 0) + exercise.cycleTicks;
-    const says = strokes.map((stroke) => sayStroke(stroke, of)).sort();
-    return `${says.join('+')}:${next - at}`;
+    const [only] = strokes;
+    const says =
+      strokes.length === 1 && only
+        ? code(only)
+        : strokes
+            .map(code)
+            .sort((a, b) => a - b)
+            .join('+');
+    return `${says}:${next - at}`;
   });
-}
-
-function sayStroke({ limb, voice, dynamic, ornament, texture }: Stroke, of: Sameness): string {
-  return [of === 'limbs' ? limb : '', voice, dynamic, ornament ?? '', texture ?? ''].join('/');
 }
 
 /** Where the rotation begins that sorts first. */

@@ -34,7 +34,7 @@ function makeInstants(strokes: readonly Stroke[]): readonly Instant[] {
     while (strokes[end]?.at === at) end += 1;
     const together = strokes.slice(first, end);
     if (at !== undefined) {
-      const mask = together.reduce((bits, stroke) => bits | BITS[stroke.limb], 0);
+      const mask = together.reduce((bits, stroke) => bits | LIMB_BITS[stroke.limb], 0);
       found.push({ at, strokes: together, limbs: LIMB_SETS[mask] ?? [], mask });
     }
     first = end;
@@ -42,11 +42,12 @@ function makeInstants(strokes: readonly Stroke[]): readonly Instant[] {
   return found;
 }
 
-const BITS: Readonly<Record<Limb, number>> = { RH: 1, LH: 2, RF: 4, LF: 8 };
+/** A bit for each limb. */
+export const LIMB_BITS: Readonly<Record<Limb, number>> = { RH: 1, LH: 2, RF: 4, LF: 8 };
 
 /** Every set of limbs by its bits, in limb order. */
 const LIMB_SETS: readonly (readonly Limb[])[] = Array.from({ length: 16 }, (_, mask) =>
-  LIMBS.filter((limb) => (mask & BITS[limb]) !== 0),
+  LIMBS.filter((limb) => (mask & LIMB_BITS[limb]) !== 0),
 );
 
 const BY_LIMB = new WeakMap<Exercise, Readonly<Record<Limb, readonly Stroke[]>>>();

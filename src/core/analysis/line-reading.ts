@@ -9,32 +9,43 @@ import { ornamentMark } from '../sticking';
  * @example the line `4. 4 8 4` in phrase cells // => 'RLLKKL RLLK RL RLLK'
  * @example the same line short / long // => 'K K S K' */
 export function lineReading(exercise: Exercise): string {
-  const words = new Map<number, Map<number, Stroke[]>>();
+  const notes: Note[] = [];
   for (const layer of exercise.layers) {
     if (layer.role !== 'line') continue;
     const own = layer.ownTicks ?? layer.lengthTicks;
     for (const stroke of layer.strokes) {
-      const place = stroke.at < own ? placeIn(stroke) : null;
-      if (!place) continue;
-      const word = words.get(place.onset) ?? new Map<number, Stroke[]>();
-      word.set(place.order, [...(word.get(place.order) ?? []), stroke]);
-      words.set(place.onset, word);
+      const { from } = stroke;
+      if (stroke.at >= own || (from.source !== 'line' && from.source !== 'fill')) continue;
+      notes.push({ onset: from.onset, order: from.source === 'fill' ? from.offset : 0, stroke });
     }
   }
-  return [...words]
-    .sort(([a], [b]) => a - b)
-    .map(([, word]) => sayWord(word, exercise))
+  notes.sort((a, b) => a.onset - b.onset || a.order - b.order);
+  return wordsOf(notes)
+    .map((slots) => sayWord(slots, exercise))
     .join(' ');
 }
 
-function placeIn({ from }: Stroke): { onset: number; order: number } | null {
-  if (from.source === 'line') return { onset: from.onset, order: 0 };
-  if (from.source === 'fill') return { onset: from.onset, order: from.offset };
-  return null;
+/** A stroke with the onset that it belongs to, and how long after it. */
+interface Note {
+  readonly onset: number;
+  readonly order: number;
+  readonly stroke: Stroke;
 }
 
-function sayWord(word: ReadonlyMap<number, readonly Stroke[]>, exercise: Exercise): string {
-  const slots = [...word].sort(([a], [b]) => a - b).map(([, strokes]) => strokes);
+/** A list for each onset, of the strokes of each of its slots. */
+function wordsOf(notes: readonly Note[]): readonly (readonly (readonly Stroke[])[])[] {
+  const words: Stroke[][][] = [];
+  let before: Note | null = null;
+  for (const note of notes) {
+    if (note.onset !== before?.onset) words.push([[note.stroke]]);
+    else if (note.order !== before.order) words.at(-1)?.push([note.stroke]);
+    else words.at(-1)?.at(-1)?.push(note.stroke);
+    before = note;
+  }
+  return words;
+}
+
+function sayWord(slots: readonly (readonly Stroke[])[], exercise: Exercise): string {
   if (exercise.reads === 'voices') {
     return slots.map((strokes) => strokes.map((one) => voice(one.voice).letter).join('')).join('');
   }
@@ -59,6 +70,8 @@ function sayMarks([stroke]: readonly Stroke[], written: string): string {
 
 /** A letter a limb, T for both hands. */
 function sayLimbs(strokes: readonly Stroke[]): string {
+  const [only] = strokes;
+  if (strokes.length === 1 && only) return footLetter(only);
   const letters = [...new Set(strokes.map((one) => footLetter(one)))].join('');
   return letters.includes('R') && letters.includes('L')
     ? `T${letters.replace(/[RL]/g, '')}`

@@ -8,9 +8,10 @@ import {
   type VoiceId,
   VOICE_IDS,
 } from '../kit';
+import type { Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import { countName, ticksToSeconds, type Syllables, type Tempo, type Tick } from '../time';
-import { instantsOf, strokesOf } from './instants';
+import { instantsOf, LIMB_BITS, strokesOf } from './instants';
 
 /** Something that cannot, or should not, be played as it stands. */
 export type Hindrance =
@@ -61,6 +62,13 @@ export const FAST_RUN_MS = { hand: 110, foot: 150 } as const;
 
 const FEWEST_OF_A_RUN = 3;
 
+const RIGHT_FOOT = LIMB_BITS.RF;
+const LEFT_FOOT = LIMB_BITS.LF;
+const HANDS = LIMBS.filter(isHand);
+
+/** Most places hinder nothing. */
+const NONE: Hindrance[] = [];
+
 /** Everything that hinders playing, in order of time. */
 export function hindrances(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   return [
@@ -83,7 +91,7 @@ export function hatBeforeFoot(
 ): readonly Hindrance[] {
   const instants = instantsOf(exercise);
   return instants.flatMap((chick, index): Hindrance[] => {
-    if (!chick.strokes.some((stroke) => stroke.voice === 'hat-foot')) return [];
+    if (!chick.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
     const before = instants.at(index - 1);
     const stick = before?.strokes.find((stroke) => isStickedHat(stroke.voice));
     if (!before || before === chick || !stick) return [];
@@ -110,12 +118,11 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
 /** Bass drum, then the hi-hat foot alone right after it. A double pedal is another matter. */
 function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   const chain = instantsOf(exercise);
-  return chain.flatMap(({ at, strokes }, index): Hindrance[] => {
+  return chain.flatMap(({ at, mask }, index): Hindrance[] => {
     const next = chain[(index + 1) % chain.length];
-    const bass =
-      strokes.some((one) => one.limb === 'RF') && strokes.every((one) => one.limb !== 'LF');
+    const bass = (mask & RIGHT_FOOT) !== 0 && (mask & LEFT_FOOT) === 0;
     const chick = next?.strokes.length === 1 && next.strokes[0]?.voice === 'hat-foot';
-    if (!next || !bass || !chick) return [];
+    if (!next || !bass || !chick) return NONE;
     const ticks = next.at - at + (next.at <= at ? exercise.cycleTicks : 0);
     const gapMs = ticksToSeconds(ticks, tempo) * 1000;
     return gapMs < FOOT_TO_FOOT_MS ? [{ rule: 'foot-to-foot', at, gapMs }] : [];
@@ -131,43 +138,50 @@ function openHatClosed(exercise: Exercise): readonly Hindrance[] {
   });
 }
 
-/** Gaps from each stroke of a limb to its next one, the seam included. */
-function limbGaps(exercise: Exercise, limb: Limb, tempo: Tempo) {
-  const strokes = strokesOf(exercise, limb);
-  return strokes.map((stroke, index) => {
-    const next = strokes[index + 1] ?? strokes[0] ?? stroke;
-    const ticks = next.at - stroke.at + (next.at <= stroke.at ? exercise.cycleTicks : 0);
-    return { stroke, next, gapMs: ticksToSeconds(ticks, tempo) * 1000 };
-  });
+/** From a stroke to the next of its limb, the seam included; in ms. */
+function gapMsBetween(stroke: Stroke, next: Stroke, exercise: Exercise, tempo: Tempo): number {
+  const ticks = next.at - stroke.at + (next.at <= stroke.at ? exercise.cycleTicks : 0);
+  return ticksToSeconds(ticks, tempo) * 1000;
 }
 
 function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
-  return LIMBS.filter(isHand).flatMap((limb) =>
-    limbGaps(exercise, limb, tempo).flatMap(({ stroke, next, gapMs }): Hindrance[] => {
-      const sudden = stroke.dynamic === 'accent' && next.dynamic === 'ghost';
-      if (!sudden || gapMs >= GHOST_AFTER_ACCENT_MS) return [];
+  return HANDS.flatMap((limb) => {
+    const strokes = strokesOf(exercise, limb);
+    return strokes.flatMap((stroke, index): Hindrance[] => {
+      const next = strokes[index + 1] ?? strokes[0] ?? stroke;
+      if (stroke.dynamic !== 'accent' || next.dynamic !== 'ghost') return NONE;
+      const gapMs = gapMsBetween(stroke, next, exercise, tempo);
+      if (gapMs >= GHOST_AFTER_ACCENT_MS) return NONE;
       return [{ rule: 'ghost-after-accent', at: next.at, limb, gapMs }];
-    }),
-  );
+    });
+  });
 }
 
 /** The longest run of each limb whose strokes follow faster than a set gap. */
 function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   return LIMBS.flatMap((limb): Hindrance[] => {
     const limit = isHand(limb) ? FAST_RUN_MS.hand : FAST_RUN_MS.foot;
-    const gaps = limbGaps(exercise, limb, tempo);
-    let best = { at: gaps[0]?.stroke.at, strokes: 0, gapMs: 0 };
-    let run = { at: gaps[0]?.stroke.at, strokes: 1, gapMs: 0 };
-    for (const { stroke, gapMs } of [...gaps, ...gaps]) {
-      if (gapMs >= limit) run = { at: undefined, strokes: 1, gapMs: 0 };
-      else {
-        const at = run.at ?? stroke.at;
-        run = { at, strokes: Math.min(run.strokes + 1, gaps.length), gapMs };
+    const mine = strokesOf(exercise, limb);
+    const count = mine.length;
+    let best = { at: mine[0]?.at, strokes: 0, gapMs: 0 };
+    let from: Stroke | null = null;
+    let run = 1;
+    for (let step = 0; step < count * 2; step += 1) {
+      const stroke = mine[step % count];
+      const next = mine[(step + 1) % count];
+      if (!stroke || !next) continue;
+      const gapMs = gapMsBetween(stroke, next, exercise, tempo);
+      if (gapMs >= limit) {
+        from = null;
+        run = 1;
+        continue;
       }
-      if (run.strokes > best.strokes) best = run;
+      from ??= stroke;
+      run = Math.min(run + 1, count);
+      if (run > best.strokes) best = { at: from.at, strokes: run, gapMs };
     }
     const { at, strokes, gapMs } = best;
-    if (at === undefined || gapMs === 0 || strokes < FEWEST_OF_A_RUN) return [];
+    if (at === undefined || gapMs === 0 || strokes < FEWEST_OF_A_RUN) return NONE;
     return [{ rule: 'fast-run', at, limb, strokes, gapMs }];
   });
 }

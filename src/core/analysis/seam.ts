@@ -47,18 +47,20 @@ export function limbLoads(exercise: Exercise, tempo: Tempo): readonly LimbLoad[]
   const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
   const runs = longestRuns(exercise);
   return LIMBS.flatMap((limb): LimbLoad[] => {
-    const at = strokesOf(exercise, limb).map((s) => s.at);
-    if (at.length === 0) return [];
-    const gaps = at.map((place, i) => {
-      const next = at[i + 1];
-      return next === undefined ? exercise.cycleTicks - place + (at[0] ?? 0) : next - place;
+    const mine = strokesOf(exercise, limb);
+    const [first] = mine;
+    if (!first) return [];
+    let shortest = Infinity;
+    mine.forEach(({ at }, index) => {
+      const next = mine[index + 1]?.at ?? exercise.cycleTicks + first.at;
+      shortest = Math.min(shortest, next - at);
     });
     return [
       {
         limb,
-        strokes: at.length,
-        perSecond: at.length / cycleSeconds,
-        shortestGapMs: ticksToSeconds(Math.min(...gaps), tempo) * 1000,
+        strokes: mine.length,
+        perSecond: mine.length / cycleSeconds,
+        shortestGapMs: ticksToSeconds(shortest, tempo) * 1000,
         longestRun: runs.get(limb) ?? 0,
       },
     ];
@@ -72,8 +74,8 @@ function longestRuns(exercise: Exercise): Map<Limb, number> {
   const best = new Map<Limb, number>();
   let runLimb: Limb | null = null;
   let run = 0;
-  for (const instant of [...instants, ...instants]) {
-    const limbs = instant.limbs;
+  for (let step = 0; step < instants.length * 2; step += 1) {
+    const limbs = instants[step % instants.length]?.limbs ?? [];
     const only = limbs.length === 1 ? (limbs[0] ?? null) : null;
     run = only !== null && only === runLimb ? run + 1 : 1;
     runLimb = only;

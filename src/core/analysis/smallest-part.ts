@@ -1,6 +1,7 @@
 import type { Exercise } from '../recipe';
 import { tick, type Tick } from '../time';
 import { instantsOf, type Instant } from './instants';
+import { strokeCode } from './stroke-code';
 
 /** The smallest part that repeats to make the cycle. */
 export interface SmallestPart {
@@ -27,13 +28,14 @@ export function smallestPart(exercise: Exercise): SmallestPart | null {
   };
 }
 
-function sayInstant({ strokes }: Instant): string {
-  return strokes.map(({ limb, voice, dynamic }) => `${limb} ${voice} ${dynamic}`).join(', ');
+function sayInstant({ strokes }: Instant): number | string {
+  const [only] = strokes;
+  return strokes.length === 1 && only ? strokeCode(only) : strokes.map(strokeCode).join('+');
 }
 
 function repeats(
   instants: readonly Instant[],
-  says: readonly string[],
+  says: readonly (number | string)[],
   cycle: number,
   times: number,
 ): boolean {

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../issue';
-import { limbName, type Limb } from '../kit';
+import { limbName, LIMBS, type Limb } from '../kit';
 import { louderOf, type Layer, type Stroke } from '../pattern';
 
 /** What happens where the interpretation needs a limb that the ostinato uses. */
@@ -23,7 +23,8 @@ export function settleClaims(
   policy: LimbPolicy,
   interpretation: string,
 ): Result<Settled> {
-  const used = new Set(over.flatMap((layer) => layer.strokes.map((stroke) => stroke.limb)));
+  const used = new Set<Limb>();
+  for (const layer of over) for (const { limb } of layer.strokes) used.add(limb);
   const shared = claims.filter((limb) => used.has(limb));
   if (shared.length === 0) return ok({ over, line, shared });
   const clashes = (stroke: Stroke) => shared.includes(stroke.limb);
@@ -48,9 +49,13 @@ export function settleClaims(
         return rival !== undefined && louderOf(rival, stroke) === rival;
       };
       const kept = over.map((layer) => without(layer, softer));
-      const louder = new Set(
-        kept.flatMap((layer) => layer.strokes.map(instant)).filter((key) => rivals.has(key)),
-      );
+      const louder = new Set<number>();
+      for (const layer of kept) {
+        for (const stroke of layer.strokes) {
+          const key = instant(stroke);
+          if (rivals.has(key)) louder.add(key);
+        }
+      }
       return ok({
         over: kept,
         line: without(line, (stroke) => louder.has(instant(stroke))),
@@ -60,10 +65,12 @@ export function settleClaims(
   }
 }
 
-function instant(stroke: Stroke): string {
-  return `${stroke.limb} ${stroke.at}`;
+/** A number for a limb at an instant. */
+function instant({ at, limb }: Stroke): number {
+  return at * LIMBS.length + LIMBS.indexOf(limb);
 }
 
 function without(layer: Layer, drop: (stroke: Stroke) => boolean): Layer {
-  return { ...layer, strokes: layer.strokes.filter((stroke) => !drop(stroke)) };
+  const strokes = layer.strokes.filter((stroke) => !drop(stroke));
+  return strokes.length === layer.strokes.length ? layer : { ...layer, strokes };
 }

@@ -61,6 +61,22 @@ export function laneSlots(lane: Pick<Lane, 'slot' | 'grid'>, path: Path): Result
  * @param index place of the ostinato in its recipe, kept as provenance
  * @returns issues of the grids, with path `over`, index, `lanes`, lane */
 export function ostinatoLayers(ostinato: Ostinato, index: number): Result<readonly Layer[]> {
+  const known = MADE.get(ostinato) ?? [];
+  const found = known[index];
+  if (found) return ok(found);
+  const made = makeLayers(ostinato, index);
+  if (made.ok) {
+    known[index] = made.value;
+    MADE.set(ostinato, known);
+  }
+  return made;
+}
+
+/** Layers by the ostinato they come from, and its place in the recipe: a family asks for the same
+ * ones over and over. */
+const MADE = new WeakMap<Ostinato, (readonly Layer[])[]>();
+
+function makeLayers(ostinato: Ostinato, index: number): Result<readonly Layer[]> {
   const issues: Issue[] = [];
   const layers: Layer[] = [];
   ostinato.lanes.forEach((lane, laneIndex) => {

@@ -6,6 +6,7 @@ export {
   cycleSlots,
   gridOf,
   loopLayer,
+  mergeStrokes,
   moveStrokes,
 } from './layer';
 export { mirrorSticking, parseSticking } from './sticking';

@@ -53,6 +53,42 @@ export function cutLayer(layer: Layer, lengthTicks: Tick): Layer {
   return { ...whole, lengthTicks, ownTicks, strokes };
 }
 
+/** The strokes of all layers by time; at one instant and limb, in the order of the layers. */
+export function mergeStrokes(layers: readonly Layer[]): readonly Stroke[] {
+  let merged: readonly Stroke[] = [];
+  for (const { strokes } of layers) {
+    const sorted = isInOrder(strokes) ? strokes : [...strokes].sort(inTimeOrder);
+    merged = merged.length === 0 ? sorted : mergeTwo(merged, sorted);
+  }
+  return merged;
+}
+
+function isInOrder(strokes: readonly Stroke[]): boolean {
+  let before: Stroke | undefined;
+  for (const stroke of strokes) {
+    if (before && inTimeOrder(before, stroke) > 0) return false;
+    before = stroke;
+  }
+  return true;
+}
+
+function mergeTwo(first: readonly Stroke[], second: readonly Stroke[]): readonly Stroke[] {
+  const merged: Stroke[] = [];
+  let next = 0;
+  for (const stroke of first) {
+    for (let other = second[next]; other && inTimeOrder(other, stroke) < 0; other = second[next]) {
+      merged.push(other);
+      next += 1;
+    }
+    merged.push(stroke);
+  }
+  for (; next < second.length; next += 1) {
+    const rest = second[next];
+    if (rest) merged.push(rest);
+  }
+  return merged;
+}
+
 /** Moves every stroke through a change of place within the layer, cyclically, and sorts. */
 export function moveStrokes(layer: Layer, move: (stroke: Stroke) => number): Layer {
   const strokes = layer.strokes.map((stroke) => ({

@@ -7,12 +7,15 @@ import {
   commonCycle,
   cycleSlots,
   formatGrid,
+  inTimeOrder,
   loopLayer,
+  mergeStrokes,
   mirrorSticking,
   parseGrid,
   parseSticking,
   rotateSlots,
   type Layer,
+  type Stroke,
 } from '.';
 
 describe('parseGrid', () => {
@@ -113,5 +116,31 @@ describe('stickings', () => {
     expect(parseSticking('RLQK')).toMatchObject({
       issues: [{ code: 'sticking-token', token: 'Q', at: 2 }],
     });
+  });
+});
+
+describe('mergeStrokes', () => {
+  const stroke = fc
+    .record({ at: fc.nat(16), limb: fc.constantFrom('RH', 'LH', 'RF', 'LF') })
+    .map(({ at, limb }): Stroke => ({
+      at: tick(at),
+      limb,
+      voice: 'snare',
+      dynamic: 'normal',
+      from: { source: 'added', by: 'hand' },
+    }));
+
+  it('is what sorting all of them gives, ties in the order of the layers', () => {
+    fc.assert(
+      fc.property(fc.array(fc.array(stroke, { maxLength: 12 }), { maxLength: 5 }), (all) => {
+        const layers = all.map((strokes): Layer => {
+          return { role: 'over', name: '', lengthTicks: tick(17), strokes };
+        });
+        const merged = mergeStrokes(layers);
+        const sorted = all.map((strokes) => [...strokes].sort(inTimeOrder)).flat();
+        expect(merged).toEqual(sorted.sort(inTimeOrder));
+        expect(merged.every((one, index) => one === sorted[index])).toBe(true);
+      }),
+    );
   });
 });

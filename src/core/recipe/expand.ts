@@ -3,7 +3,14 @@ import { claimsOf, interpret, interpretationName, readsAs, settleClaims } from '
 import type { InterpretationOptions, Reading } from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
-import { alignLayers, cutLayer, inTimeOrder, moveStrokes, type Layer } from '../pattern';
+import {
+  alignLayers,
+  cutLayer,
+  inTimeOrder,
+  mergeStrokes,
+  moveStrokes,
+  type Layer,
+} from '../pattern';
 import { lineTicks, parseLine, type ReadingLine } from '../reading';
 import { stickingLayer } from '../sticking';
 import {
@@ -166,7 +173,7 @@ function settle(
     bars: whole / bar,
     cycleTicks: whole,
     layers: fitted.layers,
-    strokes: fitted.layers.flatMap((layer) => layer.strokes).sort(inTimeOrder),
+    strokes: mergeStrokes(fitted.layers),
     reads,
     shared: settled.value.shared,
     kit: recipe.kit.content,

@@ -1,5 +1,5 @@
 import { fail, ok, sayCount, type Issue, type Result } from '../issue';
-import { inTimeOrder, loopLayer, type Layer } from '../pattern';
+import { loopLayer, mergeStrokes, type Layer } from '../pattern';
 import { formatFeel, formatMeter, lcm, tick } from '../time';
 import type { Exercise, Member } from './exercise';
 import type { ClosedMember, ClosedRecipe } from './schema';
@@ -80,7 +80,7 @@ function join(
     bars,
     cycleTicks: cycle,
     layers,
-    strokes: layers.flatMap((layer) => layer.strokes).sort(inTimeOrder),
+    strokes: mergeStrokes(layers),
     stale: parts.reduce((sum, one) => sum + one.exercise.stale, 0),
     replaced: parts.flatMap((one) => one.exercise.replaced),
     members,

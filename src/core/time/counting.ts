@@ -20,8 +20,26 @@ export function countMark(
   meter: Meter,
   syllables: Syllables = SYLLABLES.english,
 ): CountMark {
+  const inBar = wrap(at, unitTicks(meter) * meter.count);
+  let known = MARKS.get(syllables)?.get(meter);
+  if (!known) {
+    known = new Map();
+    const ofSyllables = MARKS.get(syllables) ?? new WeakMap<Meter, Map<number, CountMark>>();
+    MARKS.set(syllables, ofSyllables.set(meter, known));
+  }
+  let mark = known.get(inBar);
+  if (!mark) {
+    mark = markOf(inBar, meter, syllables);
+    known.set(inBar, mark);
+  }
+  return mark;
+}
+
+/** Marks that were made before: a place is asked for over and over. */
+const MARKS = new WeakMap<Syllables, WeakMap<Meter, Map<number, CountMark>>>();
+
+function markOf(inBar: number, meter: Meter, syllables: Syllables): CountMark {
   const unit = unitTicks(meter);
-  const inBar = wrap(at, unit * meter.count);
   const within = inBar % unit;
   if (within === 0) {
     const level = beats(meter).some((beat) => beat.at === inBar) ? 'beat' : 'half';

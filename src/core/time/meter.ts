@@ -118,9 +118,15 @@ export function tempoBeatTicks(meter: Meter): Tick {
  * @param at ticks from the start of a bar, >= 0
  * @example onBeat(quarters(1, 2), meter44) // => false */
 export function onBeat(at: number, meter: Meter): boolean {
-  const inBar = at % barTicks(meter);
-  return beats(meter).some((beat) => beat.at === inBar);
+  let places = BEAT_PLACES.get(meter);
+  if (!places) {
+    places = new Set(beats(meter).map((beat) => beat.at));
+    BEAT_PLACES.set(meter, places);
+  }
+  return places.has(at % barTicks(meter));
 }
+
+const BEAT_PLACES = new WeakMap<Meter, ReadonlySet<number>>();
 
 /** The beat, from 0, in which a place of the bar lies. */
 export function beatIndexAt(meter: Meter, atInBar: number): number {

@@ -66,18 +66,42 @@ export function syncopatedNotes(
   slot: number,
   meter: Meter,
 ): readonly { readonly at: number; readonly over: number; readonly value: number }[] {
-  return notes.flatMap((at, index) => {
+  const weights = weightsOf(slot, meter);
+  const found: { at: number; over: number; value: number }[] = [];
+  notes.forEach((at, index) => {
     const end = notes[index + 1] ?? (notes[0] ?? 0) + cycle;
     const own = metricalWeight(at, meter);
     let over = at;
     let heaviest = own;
     for (let place = at + slot; place < end; place += slot) {
-      const weight = metricalWeight(wrap(place, cycle), meter);
+      const inCycle = place < cycle ? place : wrap(place, cycle);
+      const weight = weights[(inCycle / slot) % weights.length] ?? metricalWeight(inCycle, meter);
       if (weight > heaviest) {
         heaviest = weight;
-        over = wrap(place, cycle);
+        over = inCycle;
       }
     }
-    return heaviest > own ? [{ at, over, value: heaviest - own }] : [];
+    if (heaviest > own) found.push({ at, over, value: heaviest - own });
   });
+  return found;
 }
+
+/** The weights of a bar's slots, in order; empty where the slots do not fill a bar. */
+function weightsOf(slot: number, meter: Meter): readonly number[] {
+  let known = SLOT_WEIGHTS.get(meter);
+  if (!known) {
+    known = new Map();
+    SLOT_WEIGHTS.set(meter, known);
+  }
+  let weights = known.get(slot);
+  if (!weights) {
+    const count = barTicks(meter) / slot;
+    weights = Number.isInteger(count)
+      ? Array.from({ length: count }, (_, index) => metricalWeight(index * slot, meter))
+      : [];
+    known.set(slot, weights);
+  }
+  return weights;
+}
+
+const SLOT_WEIGHTS = new WeakMap<Meter, Map<number, readonly number[]>>();
