@@ -18,30 +18,64 @@ export interface PlacementRule {
 /** Every placement once: fewer notes first, then by the places of the first, second… note.
  * @returns slots rising, counted from 0; a new array each
  * @example singles and adjacent pairs of 4, cyclic // => 4 + 4 */
-export function* placements(rule: PlacementRule): Generator<readonly number[]> {
+export function placements(rule: PlacementRule): Iterable<readonly number[]> {
+  const plain = rule.anchors === undefined && rule.free === undefined && rule.spacing === 'any';
+  return plain ? new Combinations(rule.slots, rule.least, rule.most) : placementsByRule(rule);
+}
+
+function* placementsByRule(rule: PlacementRule): Generator<readonly number[]> {
   const anchors = [...new Set(rule.anchors ?? [])];
   const free = freeSlots(rule, anchors);
-  const plain = anchors.length === 0 && rule.free === undefined;
-  for (let count = rule.least; count <= rule.most; count += 1) {
-    const add = count - anchors.length;
-    if (add < 0 || add > free.length) continue;
-    const places = Array.from({ length: add }, (_, index) => index);
-    const last = free.length - add;
-    const any = rule.spacing === 'any';
-    for (;;) {
-      const placed = plain ? places.slice() : placeOn(free, places, anchors);
-      if (any || isSpaced(placed, rule)) yield placed;
-      let index = add - 1;
-      const end = places[index] ?? Infinity;
-      if (end < last + index) {
-        places[index] = end + 1;
-        continue;
-      }
-      while (index >= 0 && places[index] === last + index) index -= 1;
-      if (index < 0) break;
+  const [least, most] = [rule.least - anchors.length, rule.most - anchors.length];
+  for (const places of new Combinations(free.length, least, most)) {
+    const placed = placeOn(free, places, anchors);
+    if (rule.spacing === 'any' || isSpaced(placed, rule)) yield placed;
+  }
+}
+
+/** Every choice of so many of n, the fewest first, in lexical order, a new array each. Written out
+ * as an iterator: a generator takes half as long again, and there are many. */
+class Combinations implements IterableIterator<readonly number[]> {
+  readonly #n: number;
+  readonly #most: number;
+  #places: number[];
+  #over: boolean;
+
+  constructor(n: number, least: number, most: number) {
+    this.#n = n;
+    this.#most = Math.min(n, most);
+    const first = Math.max(0, least);
+    this.#over = first > this.#most;
+    this.#places = Array.from({ length: first }, (_, index) => index);
+  }
+
+  [Symbol.iterator](): this {
+    return this;
+  }
+
+  next(): IteratorResult<readonly number[], undefined> {
+    if (this.#over) return { value: undefined, done: true };
+    const places = this.#places;
+    const value = places.slice();
+    const end = places.length - 1;
+    const after = (places[end] ?? this.#n) + 1;
+    if (after < this.#n) places[end] = after;
+    else this.#moveEarlier(end - 1);
+    return { value, done: false };
+  }
+
+  /** The last place that can still move does, and those after it follow close behind. */
+  #moveEarlier(from: number): void {
+    const places = this.#places;
+    const count = places.length;
+    let index = from;
+    while (index >= 0 && places[index] === this.#n - count + index) index -= 1;
+    if (index >= 0) {
       let place = (places[index] ?? 0) + 1;
-      for (; index < add; index += 1, place += 1) places[index] = place;
-    }
+      for (; index < count; index += 1, place += 1) places[index] = place;
+    } else if (count < this.#most) {
+      this.#places = Array.from({ length: count + 1 }, (_, nth) => nth);
+    } else this.#over = true;
   }
 }
 
