@@ -12,8 +12,9 @@ import type { Row } from './report';
 const EDITS = 60;
 const FRAME_MS = 1000 / 60;
 
-/** An edit on the Bench of a four-bar exercise, one each frame: how many are on screen, read back
- * and all, before the next frame is due. The baseline is the same page at rest. */
+/** An edit on the Bench of a four-bar exercise, one each frame, after as many to warm up: how many
+ * are on screen, read back and all, before the next frame is due. The baseline is the same page at
+ * rest. */
 export async function benchFrames(): Promise<Row[]> {
   await ensureBuilt();
   const folder = mkdtempSync(join(tmpdir(), 'mivvel-frames-'));
@@ -32,6 +33,7 @@ export async function benchFrames(): Promise<Row[]> {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await openBench(page, `http://localhost:${port}`);
     const rest = await kept(page, false);
+    await kept(page, true);
     const edits = await kept(page, true);
     return [
       {
