@@ -2,12 +2,14 @@
 import { clicks } from './clicks';
 import { coldStart } from './cold-start';
 import { expandAndAnalyse } from './expand';
+import { families } from './families';
 import { benchFrames } from './frames';
 import { makePlacements } from './placements';
 import { closeReport, type Row } from './report';
 
 const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   expand: expandAndAnalyse,
+  families,
   placements: makePlacements,
   frames: benchFrames,
   clicks,

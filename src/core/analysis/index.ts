@@ -13,6 +13,7 @@ export { motionsOf } from './motions';
 export { HAT_BEFORE_FOOT_MS, hatBeforeFoot, hindrances, hindranceText } from './playability';
 export { readBack } from './read-back';
 export { limbLoads, seamOf } from './seam';
+export { soundCode, strokeCode } from './stroke-code';
 export { smallestPart } from './smallest-part';
 export { metricalComplexity, syncopationOf } from './syncopation';
 export { travelOf } from './travel';

@@ -54,6 +54,10 @@ export type Issue =
   | Issued<'recipe-shape', { what: string }>
   | Issued<'ingredient-missing', { id: string; version: number }>
   | Issued<'link-altered'>
+  | Issued<'family-too-large', { size: number; most: number; axis: string; values: number }>
+  | Issued<'axis-empty', { axis: string }>
+  | Issued<'family-empty', { axis: string | null }>
+  | Issued<'members-too-many', { count: number; most: number }>
   | Issued<'ladder-step-zero'>
   | Issued<'ladder-step-away', { start: number; target: number; step: number }>
   | Issued<'dosage', { text: string }>

@@ -87,6 +87,16 @@ export function issueText(issue: Issue): string {
       return `“${issue.id}”, version ${issue.version}, is not in this studio. Choose another, or ask for the whole exercise.`;
     case 'link-altered':
       return 'This link is not complete, or was changed on the way. Copy the whole link again from where it was made.';
+    case 'family-too-large':
+      return `That makes ${issue.size.toLocaleString('en')} variations; ${issue.most.toLocaleString('en')} is the most. Narrow “${issue.axis}”: it has ${issue.values.toLocaleString('en')} values.`;
+    case 'axis-empty':
+      return `“${issue.axis}” has no value left. Choose one, or take the phrase out of the family.`;
+    case 'family-empty':
+      return issue.axis === null
+        ? 'None of these can be played. Change what they have in common.'
+        : `None of these can be played with what “${issue.axis}” holds. Choose another value there.`;
+    case 'members-too-many':
+      return `${issue.count} exercises at once are too many; ${issue.most} is the most. Keep fewer, or set a stop.`;
     case 'ladder-step-zero':
       return 'A step of 0 never leaves the start. Set a step such as 5.';
     case 'ladder-step-away':

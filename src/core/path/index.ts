@@ -1,2 +1,4 @@
 export { neighboursOf } from './neighbours';
 export type { Neighbour } from './neighbours';
+export { keepOrder, nearestNeighbourWalk, orderPath, pathCost, stepCost } from './order';
+export type { Pins, Stop } from './order';

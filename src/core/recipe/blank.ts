@@ -147,9 +147,14 @@ export function startOf(id: As['kind'] | InterpretationStart['id']): As {
 /** The recipe read another way. What fills triplets is written in triplets: a swing that was heard
  * only becomes a swing that is written, so that limbs meet on the page as they do in the ear. */
 export function readAs(recipe: ClosedRecipe, id: InterpretationStart['id']): ClosedRecipe {
-  const as = startOf(id);
-  const triplets = 'grid' in as && as.grid === '8t' && recipe.feel.kind === 'swung';
-  return { ...recipe, as, feel: triplets ? { kind: 'triplets' } : recipe.feel };
+  return withWrittenSwing({ ...recipe, as: startOf(id) });
+}
+
+/** The recipe with a swing in triplets where its interpretation fills triplets. */
+export function withWrittenSwing(recipe: ClosedRecipe): ClosedRecipe {
+  const { as, feel, play } = recipe;
+  const filled = 'grid' in as && as.grid === '8t' && play !== null;
+  return filled && feel.kind === 'swung' ? { ...recipe, feel: { kind: 'triplets' } } : recipe;
 }
 
 /** The recipe with an ostinato added or taken away. An ostinato that is meant swung, as the first

@@ -7,6 +7,7 @@ export {
   recipeOfMaterial,
   startOf,
   toggleOstinato,
+  withWrittenSwing,
 } from './blank';
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';

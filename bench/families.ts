@@ -1,0 +1,168 @@
+import {
+  coverMembers,
+  FamilyJudge,
+  foldMembers,
+  openFamily,
+  type Axis,
+  type OpenedFamily,
+} from '@/core/family';
+import { must } from '@/core/issue';
+import { findShipped, SHIPPED_LINES, SHIPPED_OSTINATOS } from '@/core/materials';
+import { nearestNeighbourWalk, orderPath, pathCost, type Stop } from '@/core/path';
+import { blankRecipe, startOf, toggleOstinato, type Change } from '@/core/recipe';
+import { bpm } from '@/core/time';
+import { median, timed, type Row } from './report';
+
+const AT = bpm(80);
+const DISPLACED: Change = { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '32' };
+const KINDS = ['verbatim', 'short-long', 'accents-16ths', 'line-doubled'] as const;
+
+/** Ostinatos by lines by interpretations by displacements, of about this many members. */
+function familyOfSize(size: number): OpenedFamily {
+  const lines = Object.entries(SHIPPED_LINES)
+    .filter(([, line]) => line.meter === '4/4')
+    .slice(0, 16);
+  const ostinatos = Object.entries(SHIPPED_OSTINATOS)
+    .filter(([, one]) => one.meter === '4/4' && !one.swung)
+    .slice(0, Math.max(5, Math.ceil(size / (lines.length * KINDS.length * 64))))
+    .map(([id]) => id);
+  const perLine = ostinatos.length * KINDS.length;
+  const displacements = Math.ceil(size / (perLine * lines.length));
+  const axes: Axis[] = [
+    {
+      at: 'over',
+      index: 0,
+      values: ostinatos.flatMap((id) => {
+        const content = findShipped('ostinato', id)?.content;
+        return content
+          ? [{ id, version: 1, content: { ...content, lanes: [...content.lanes] } }]
+          : [];
+      }),
+    },
+    {
+      at: 'play',
+      values: lines.map(([id, { name, text }]) => ({ id, version: 1, content: { name, text } })),
+    },
+    {
+      at: 'as',
+      values: KINDS.map(startOf),
+    },
+    {
+      at: 'change',
+      index: 0,
+      values: [{ kind: 'numbers', change: DISPLACED, field: 'by', from: 0, to: displacements - 1 }],
+    },
+  ];
+  return must(openFamily({ base: toggleOstinato(blankRecipe(), 'rock-8ths'), axes }));
+}
+
+/** Takes this many members: expanded, read for difficulty and hindrances, told from their twins. */
+function judge(family: OpenedFamily, count: number): number {
+  if (family.size < count) throw new Error(`only ${family.size} members`);
+  return foldMembers(new FamilyJudge(family, AT).take(count).played).length;
+}
+
+const SIZES = [1000, 10_000, 99_000] as const;
+
+/** Chance that repeats itself. */
+function chance(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state * 16807) % 2147483647;
+    return (state - 1) / 2147483646;
+  };
+}
+
+/** Families: expanding and folding against copying the members’ recipes as JSON, the path against the
+ * nearest-neighbour walk and the best order of eight, covers against their smallest known size. */
+export function families(): Row[] {
+  judge(familyOfSize(1000), 1000);
+  const rows: Row[] = [];
+  let first = NaN;
+  for (const size of SIZES) {
+    const family = familyOfSize(size);
+    const heap = process.memoryUsage().heapUsed;
+    let alone = 0;
+    const rounds = Array.from({ length: size > 10_000 ? 1 : 3 });
+    const mine = median(rounds.map(() => timed(() => (alone = judge(family, size)))));
+    const grown = Math.round((process.memoryUsage().heapUsed - heap) / 1024 / 1024);
+    if (size === SIZES[0]) first = mine;
+    rows.push({
+      what: `a family of ${size}: expand, read, fold`,
+      measured: `${Math.round(mine)} ms, ${alone} kept apart, heap ${grown} MB`,
+      against: `${(mine / first).toFixed(1)} × the time of ${SIZES[0]}`,
+    });
+  }
+  return [...rows, ...paths(), ...covers()];
+}
+
+function paths(): Row[] {
+  const family = familyOfSize(10_000);
+  const { played } = new FamilyJudge(family, AT).take(family.size);
+  const apart = foldMembers(played);
+  const some = (count: number, step: number): readonly Stop[] =>
+    Array.from({ length: count }, (_, index) => apart[(index * step) % apart.length]).filter(
+      (one) => one !== undefined,
+    );
+  const many = some(500, 3);
+  let order: readonly number[] = [];
+  const took = timed(() => (order = orderPath(many)));
+  const ratio = pathCost(many, order) / pathCost(many, nearestNeighbourWalk(many));
+  const eights = Array.from({ length: 8 }, (_, nth) => some(8, 7 + 12 * nth));
+  const over = eights.map((eight) => pathCost(eight, orderPath(eight)) / bestOf(eight));
+  return [
+    {
+      what: 'a path through 500 members',
+      measured: `${Math.round(took)} ms`,
+      against: `${ratio.toFixed(2)} × the cost of the nearest-neighbour walk`,
+    },
+    {
+      what: 'a path through 8 members, eight times',
+      measured: `${(over.reduce((sum, one) => sum + one, 0) / over.length).toFixed(2)} ×, at worst ${Math.max(...over).toFixed(2)} ×`,
+      against: 'the best of all orders from the easiest',
+    },
+  ];
+}
+
+/** The cost of the best order that begins with the easiest: all are tried. */
+function bestOf(stops: readonly Stop[]): number {
+  const points = stops.map((stop) => stop.points);
+  const start = points.indexOf(Math.min(...points));
+  const finish = (order: readonly number[]): number =>
+    order.length === stops.length
+      ? pathCost(stops, order)
+      : Math.min(
+          ...stops.map((_, next) => (order.includes(next) ? Infinity : finish([...order, next]))),
+        );
+  return finish([start]);
+}
+
+/** Sizes of axes, and the smallest cover of their pairs that is known (Colbourn’s tables, from
+ * memory). */
+const COVERS: readonly (readonly [readonly number[], number])[] = [
+  [[5, 3, 3], 15],
+  [[4, 4, 4, 4], 16],
+  [[3, 3, 3, 3, 3], 11],
+  [[3, 3, 3, 3, 3, 3], 12],
+];
+
+function covers(): Row[] {
+  return COVERS.map(([sizes, known]) => {
+    const members = sizes
+      .reduce<readonly (readonly number[])[]>(
+        (all, size) =>
+          all.flatMap((one) => Array.from({ length: size }, (_, value) => [...one, value])),
+        [[]],
+      )
+      .map((choice) => ({ choice }));
+    let found = 0;
+    const took = timed(() => {
+      found = coverMembers(members, sizes, 'pairs', chance(1)).chosen.length;
+    });
+    return {
+      what: `every pair of ${sizes.join(' × ')}`,
+      measured: `${found} members, ${Math.round(took)} ms`,
+      against: `${(found / known).toFixed(2)} × the smallest known`,
+    };
+  });
+}

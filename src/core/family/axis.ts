@@ -1,0 +1,156 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import { interpretationName } from '../interpret';
+import { countPlacements, placementGrid, placements } from '../placement';
+import {
+  INTERPRETATION_STARTS,
+  sayChange,
+  startOf,
+  type Change,
+  type ClosedRecipe,
+} from '../recipe';
+import { formatFeel } from '../time';
+import type { Axis, ChangeValue } from './schema';
+
+/** One value of an axis: a name that stays when the family grows, its words, and what it does. */
+export interface AxisValue {
+  readonly key: string;
+  readonly says: string;
+  readonly part: ClosedPart;
+}
+
+/** What a value puts into the recipe. */
+export type ClosedPart =
+  | {
+      readonly at: 'over';
+      readonly index: number;
+      readonly value: ClosedRecipe['over'][number] | null;
+    }
+  | { readonly at: 'change'; readonly index: number; readonly value: Change | null }
+  | { readonly at: 'play'; readonly value: ClosedRecipe['play'] }
+  | { readonly at: 'as'; readonly value: ClosedRecipe['as'] }
+  | { readonly at: 'feel'; readonly value: ClosedRecipe['feel'] }
+  | { readonly at: 'kit'; readonly value: ClosedRecipe['kit'] };
+
+/** Eight hex digits that tell values apart. */
+function keyOf(value: unknown): string {
+  return bytesToHex(sha256(utf8ToBytes(JSON.stringify(value) ?? ''))).slice(0, 8);
+}
+
+/** All values of an axis, ranges written out, each once.
+ * @example every displacement from 0 to 7 // => eight values */
+export function valuesOf(axis: Axis): readonly AxisValue[] {
+  const values = new Map<string, AxisValue>();
+  for (const value of spread(axis)) if (!values.has(value.key)) values.set(value.key, value);
+  return [...values.values()];
+}
+
+function* spread(axis: Axis): Generator<AxisValue> {
+  switch (axis.at) {
+    case 'over':
+      for (const value of axis.values) {
+        const says = value?.content.name ?? 'nothing';
+        yield { key: keyOf(value?.content ?? null), says, part: { ...placeOf(axis), value } };
+      }
+      return;
+    case 'play':
+      for (const value of axis.values) {
+        const { content } = value;
+        const text = 'sticking' in content ? content.sticking : content.text;
+        const says = content.name ?? text;
+        yield { key: keyOf({ ...content, name: '' }), says, part: { at: 'play', value } };
+      }
+      return;
+    case 'as':
+      for (const value of axis.values) {
+        yield { key: keyOf(value), says: sayAs(value), part: { at: 'as', value } };
+      }
+      return;
+    case 'feel':
+      for (const value of axis.values) {
+        yield { key: keyOf(value), says: formatFeel(value), part: { at: 'feel', value } };
+      }
+      return;
+    case 'kit':
+      for (const value of axis.values) {
+        const says = value.content.name;
+        yield { key: keyOf(value.content), says, part: { at: 'kit', value } };
+      }
+      return;
+    case 'change':
+      for (const value of axis.values) {
+        for (const change of changesOf(value)) {
+          const says = change ? sayChange(change) : 'as it is';
+          yield { key: keyOf(change), says, part: { ...placeOf(axis), value: change } };
+        }
+      }
+  }
+}
+
+function placeOf<A extends 'over' | 'change'>({ at, index }: { at: A; index: number }) {
+  return { at, index };
+}
+
+function sayAs(as: ClosedRecipe['as']): string {
+  const text = JSON.stringify(as);
+  const start = INTERPRETATION_STARTS.find(({ id }) => JSON.stringify(startOf(id)) === text);
+  return start?.name ?? interpretationName(as.kind);
+}
+
+/** The changes that a value stands for. A field that runs over 0 leaves the change out there, where 0
+ * means nothing is changed. */
+export function changesOf(value: ChangeValue): readonly (Change | null)[] {
+  switch (value.kind) {
+    case 'one':
+      return [value.change];
+    case 'numbers': {
+      const { change, field, from, to } = value;
+      const [least, most] = [Math.min(from, to), Math.max(from, to)];
+      return Array.from({ length: most - least + 1 }, (_, index) => least + index).flatMap(
+        (number): (Change | null)[] => {
+          if (field === 'by' && number === 0) return [null];
+          return field in change ? [{ ...change, [field]: number } as Change] : [];
+        },
+      );
+    }
+    case 'placements': {
+      const { change, slots } = value;
+      if (change.kind !== 'place') return [];
+      const mark = /[xXg]/.exec(change.grid)?.[0] ?? 'x';
+      const dynamic = mark === 'X' ? 'accent' : mark === 'g' ? 'ghost' : 'normal';
+      return Array.from(placements(ruleOf(value)), (placed): Change | null =>
+        placed.length === 0 ? null : { ...change, grid: placementGrid(placed, slots, dynamic) },
+      );
+    }
+  }
+}
+
+function ruleOf(value: Extract<ChangeValue, { kind: 'placements' }>) {
+  const { slots, least, most, spacing } = value;
+  return { slots, least, most, spacing, cyclic: true } as const;
+}
+
+/** How many values an axis has at most, without writing them out. */
+export function countValues(axis: Axis): number {
+  if (axis.at !== 'change') return axis.values.length;
+  return axis.values.reduce((sum, value) => {
+    if (value.kind === 'placements') return sum + countPlacements(ruleOf(value));
+    return sum + (value.kind === 'numbers' ? Math.abs(value.to - value.from) + 1 : 1);
+  }, 0);
+}
+
+const NAMES = {
+  over: 'over',
+  play: 'play',
+  as: 'as',
+  change: 'changed by',
+  feel: 'at',
+  kit: 'for',
+} as const;
+
+/** What an axis is called, as in the sentence. @example axisName({ at: 'over', index: 1, … }) // => 'over 2' */
+export function axisName(axis: Axis, axes: readonly Axis[]): string {
+  const several = axes.filter((one) => one.at === axis.at).length > 1;
+  const nth = axes.filter((one) => one.at === axis.at).indexOf(axis) + 1;
+  return several ? `${NAMES[axis.at]} ${nth}` : NAMES[axis.at];
+}

@@ -1,0 +1,115 @@
+import { difficultyParts, difficultyPoints, hindrances, shapeKey, strokeCode } from '../analysis';
+import type { Issue } from '../issue';
+import { expand, type Exercise } from '../recipe';
+import { tempoFor, type Bpm } from '../time';
+import { memberAt, memberRecipe, type Member, type OpenedFamily } from './members';
+
+/** A member that can be played, with what ordering and folding need of it. */
+export interface Played extends Member {
+  readonly points: number;
+  readonly bars: number;
+  /** Hindrances at the tempo that the recipe does not keep. */
+  readonly warnings: number;
+  /** The first member that sounds the same up to where it begins: itself, if it is the first. */
+  readonly sameAs: number;
+  /** Whether that one is played by the same limbs, too. */
+  readonly sameLimbs: boolean;
+  /** Number of each stroke and its place, rising; equal where the strokes are. */
+  readonly events: readonly number[];
+}
+
+/** A member that cannot be played, and why. */
+export interface Impossible extends Member {
+  readonly issues: readonly Issue[];
+}
+
+/** Every member so far, in the order of the product. */
+export interface Judged {
+  readonly played: readonly Played[];
+  readonly impossible: readonly Impossible[];
+}
+
+/** More than any stroke's code. */
+const CODES = 2 ** 27;
+
+/** A number for each stroke and its place, in order of time. */
+export function eventsOf(exercise: Exercise): readonly number[] {
+  return exercise.strokes.map((stroke) => stroke.at * CODES + strokeCode(stroke));
+}
+
+/** Place of an event in ticks. */
+export function placeOfEvent(event: number): number {
+  return Math.floor(event / CODES);
+}
+
+/** Expands and reads members in the order of the product, a stretch at a time, and finds each one’s
+ * first twin. Made anew from the same family, it says the same. */
+export class FamilyJudge {
+  readonly #family: OpenedFamily;
+  readonly #tempo: Bpm;
+  /** First member of each sound, and its shape with limbs. */
+  readonly #firsts = new Map<string, { readonly index: number; readonly limbs: string }>();
+  #next = 0;
+
+  constructor(family: OpenedFamily, tempo: Bpm) {
+    this.#family = family;
+    this.#tempo = tempo;
+  }
+
+  get done(): number {
+    return this.#next;
+  }
+
+  get over(): boolean {
+    return this.#next >= this.#family.size;
+  }
+
+  /** The next members. @param most how many, >= 1 */
+  take(most: number): Judged {
+    const played: Played[] = [];
+    const impossible: Impossible[] = [];
+    const end = Math.min(this.#family.size, this.#next + most);
+    for (; this.#next < end; this.#next += 1) {
+      const member = memberAt(this.#family, this.#next);
+      const made = expand(memberRecipe(this.#family, member));
+      if (!made.ok) impossible.push({ ...member, issues: made.issues });
+      else {
+        const twin = this.#twin(member.index, made.value);
+        played.push({ ...member, ...factsOf(made.value, this.#tempo), ...twin });
+      }
+    }
+    return { played, impossible };
+  }
+
+  #twin(index: number, exercise: Exercise): Pick<Played, 'sameAs' | 'sameLimbs'> {
+    const sound = shapeKey(exercise, 'sound');
+    const limbs = shapeKey(exercise, 'limbs');
+    const first = this.#firsts.get(sound);
+    if (!first || sound === '') {
+      this.#firsts.set(sound, { index, limbs });
+      return { sameAs: index, sameLimbs: true };
+    }
+    return { sameAs: first.index, sameLimbs: first.limbs === limbs };
+  }
+}
+
+function factsOf(exercise: Exercise, bpm: Bpm) {
+  const tempo = tempoFor(exercise.meter, bpm);
+  const kept = new Set<string>(exercise.kept.map((one) => one.rule));
+  return {
+    points: difficultyPoints(difficultyParts(exercise, tempo)),
+    bars: exercise.bars,
+    warnings: hindrances(exercise, tempo).filter((one) => !kept.has(one.rule)).length,
+    events: eventsOf(exercise),
+  };
+}
+
+/** Everything at once. */
+export function judgeFamily(family: OpenedFamily, tempo: Bpm): Judged {
+  return new FamilyJudge(family, tempo).take(Math.max(1, family.size));
+}
+
+/** The members that stand for themselves: one of each sound, the first of its kind. */
+export function foldMembers(played: readonly Played[]): readonly Played[] {
+  return played.filter((one) => one.sameAs === one.index);
+}

@@ -1,0 +1,221 @@
+/** What ordering needs of a member. */
+export interface Stop {
+  readonly points: number;
+  /** Number of each stroke and its place, rising. */
+  readonly events: readonly number[];
+  readonly choice: readonly number[];
+}
+
+/** Costs of a step, against each other: all strokes other, one axis other, a little easier. Chosen so
+ * that a step back in difficulty is small, and taken only where it keeps much the same. */
+const COST = { strokes: 10, axis: 0.5, fall: 4 } as const;
+
+/** How much a step changes, and how far it falls back in difficulty; 0 for the same exercise. Not the
+ * same both ways: going up costs nothing. */
+export function stepCost(from: Stop, to: Stop): number {
+  return changeCost(from, to) + fallCost(from, to);
+}
+
+/** What differs, the same both ways. */
+function changeCost(one: Stop, other: Stop): number {
+  let axes = 0;
+  other.choice.forEach((value, axis) => (axes += one.choice[axis] === value ? 0 : 1));
+  return COST.strokes * differingShare(one, other) + COST.axis * axes;
+}
+
+function fallCost(from: Stop, to: Stop): number {
+  const fall = Math.max(0, from.points - to.points);
+  return COST.fall * fall * (1 + 2 * fall);
+}
+
+/** Share of the strokes of both that only one of them has. Both are sorted, so they are walked side by
+ * side. */
+function differingShare({ events: a }: Stop, { events: b }: Stop): number {
+  let same = 0;
+  for (let i = 0, j = 0; i < a.length && j < b.length;) {
+    const one = a[i] ?? 0;
+    const other = b[j] ?? 0;
+    if (one === other) same += 1;
+    if (one <= other) i += 1;
+    if (other <= one) j += 1;
+  }
+  const all = a.length + b.length;
+  return all === 0 ? 0 : (all - 2 * same) / all;
+}
+
+/** The sum of its steps. @param order places in `stops` */
+export function pathCost(stops: readonly Stop[], order: readonly number[]): number {
+  return order.slice(1).reduce((sum, to, index) => {
+    const [a, b] = [stops[order[index] ?? 0], stops[to]];
+    return a && b ? sum + stepCost(a, b) : sum;
+  }, 0);
+}
+
+/** Which members stand at the ends, where the teacher says so. */
+export interface Pins {
+  readonly first?: number | null;
+  readonly last?: number | null;
+}
+
+/** Most members that are weighed against all others; more are ordered in stretches of rising
+ * difficulty. */
+const MOST_AT_ONCE = 600;
+const STRETCH = 120;
+
+/** An order in which each step changes little and difficulty hardly ever falls: a nearest-neighbour walk
+ * from the easiest, bettered by moving stretches of it until nothing helps.
+ * @returns places in `stops`, each once; never dearer than the walk */
+export function orderPath(stops: readonly Stop[], pins: Pins = {}): readonly number[] {
+  const all = stops.map((_, index) => index);
+  if (stops.length <= MOST_AT_ONCE) return orderOf(stops, all, pins);
+  const { first = null, last = null } = pins;
+  const inner = all
+    .filter((index) => index !== first && index !== last)
+    .sort((a, b) => (stops[a]?.points ?? 0) - (stops[b]?.points ?? 0) || a - b);
+  const order: number[] = first === null ? [] : [first];
+  for (let from = 0; from < inner.length; from += STRETCH) {
+    const before = order.at(-1);
+    const stretch = inner.slice(from, from + STRETCH);
+    const opened = before === undefined ? stretch : [before, ...stretch];
+    const walked = orderOf(stops, opened, { first: before ?? null });
+    order.push(...(before === undefined ? walked : walked.slice(1)));
+  }
+  return last === null || last === first ? order : [...order, last];
+}
+
+function orderOf(stops: readonly Stop[], members: readonly number[], pins: Pins) {
+  const count = members.length;
+  const costs = costsOf(members.flatMap((member) => stops[member] ?? []));
+  const place = (member: number | null | undefined) =>
+    member === null || member === undefined ? -1 : members.indexOf(member);
+  const easiest = members.reduce(
+    (best, member, index) =>
+      (stops[member]?.points ?? 0) < (stops[members[best] ?? 0]?.points ?? 0) ? index : best,
+    0,
+  );
+  const [first, last] = [place(pins.first), place(pins.last)];
+  const walked = walk(count, costs, first < 0 ? easiest : first, last);
+  return better(walked, count, costs, last >= 0).map((index) => members[index] ?? 0);
+}
+
+/** What each step costs, row by row. */
+function costsOf(stops: readonly Stop[]): Float64Array {
+  const count = stops.length;
+  const costs = new Float64Array(count * count);
+  stops.forEach((one, i) => {
+    for (let j = i + 1; j < count; j += 1) {
+      const other = stops[j];
+      if (!other) continue;
+      const change = changeCost(one, other);
+      costs[i * count + j] = change + fallCost(one, other);
+      costs[j * count + i] = change + fallCost(other, one);
+    }
+  });
+  return costs;
+}
+
+/** Always on to the nearest that was not yet. @param last stands at the end, −1 for any */
+function walk(count: number, costs: Float64Array, first: number, last: number): number[] {
+  if (count === 0) return [];
+  const order = [first];
+  const left = new Set(Array.from({ length: count }, (_, index) => index));
+  left.delete(first);
+  left.delete(last);
+  for (let now = first; left.size > 0;) {
+    let nearest = -1;
+    for (const one of left) {
+      const nearer = (costs[now * count + one] ?? 0) < (costs[now * count + nearest] ?? Infinity);
+      if (nearest < 0 || nearer) nearest = one;
+    }
+    order.push(nearest);
+    left.delete(nearest);
+    now = nearest;
+  }
+  return last < 0 || last === first ? order : [...order, last];
+}
+
+/** The nearest-neighbour walk by itself: what a path is measured against. */
+export function nearestNeighbourWalk(stops: readonly Stop[]): readonly number[] {
+  const points = stops.map((stop) => stop.points);
+  return walk(stops.length, costsOf(stops), points.indexOf(Math.min(...points)), -1);
+}
+
+const LONGEST_MOVED = 3;
+const MOST_ROUNDS = 12;
+
+/** Moves stretches of one to three to where they cost least, both ways round, while it helps; the first
+ * stays. */
+function better(
+  walked: readonly number[],
+  count: number,
+  costs: Float64Array,
+  pinLast: boolean,
+): readonly number[] {
+  const order = [...walked];
+  const cost = (from: number | undefined, to: number | undefined) =>
+    from === undefined || to === undefined ? 0 : (costs[from * count + to] ?? 0);
+  const [start, end] = [1, order.length - (pinLast ? 1 : 0)];
+  for (let round = 0, helped = true; helped && round < MOST_ROUNDS; round += 1) {
+    helped = false;
+    for (let length = 1; length <= LONGEST_MOVED; length += 1) {
+      for (let from = start; from + length <= end; from += 1) {
+        const part = order.slice(from, from + length);
+        const [head, tail] = [part[0], part.at(-1)];
+        const [before, after] = [order[from - 1], order[from + length]];
+        const freed = cost(before, head) + cost(tail, after) - cost(before, after);
+        let best = { to: -1, gain: 1e-9, turned: false };
+        for (let to = start; to <= end; to += 1) {
+          if (to >= from && to <= from + length) continue;
+          const [left, right] = [order[to - 1], order[to]];
+          const opened = freed + cost(left, right);
+          const gain = opened - cost(left, head) - cost(tail, right);
+          if (gain > best.gain) best = { to, gain, turned: false };
+          if (length === 1) continue;
+          const turnedGain = opened - cost(left, tail) - cost(head, right) - insideOut(part, cost);
+          if (turnedGain > best.gain) best = { to, gain: turnedGain, turned: true };
+        }
+        if (best.to < 0) continue;
+        helped = true;
+        const moved = best.turned ? [...part].reverse() : part;
+        order.splice(from, length);
+        order.splice(best.to > from ? best.to - length : best.to, 0, ...moved);
+      }
+    }
+  }
+  return order;
+}
+
+/** What a stretch costs more when it is played the other way round. */
+function insideOut(
+  part: readonly number[],
+  cost: (from: number | undefined, to: number | undefined) => number,
+): number {
+  let more = 0;
+  for (let index = 1; index < part.length; index += 1) {
+    more += cost(part[index], part[index - 1]) - cost(part[index - 1], part[index]);
+  }
+  return more;
+}
+
+/** The teacher's own order with what is new put where it costs least; those that are gone are left out.
+ * @param own places in `stops` in the teacher's order
+ * @returns every place once; those in `own` keep their order */
+export function keepOrder(stops: readonly Stop[], own: readonly number[]): readonly number[] {
+  const order = own.filter((place) => stops[place] !== undefined);
+  const known = new Set(order);
+  const cost = (from: number | undefined, to: number | undefined) => {
+    const [a, b] = [stops[from ?? -1], stops[to ?? -1]];
+    return a && b ? stepCost(a, b) : 0;
+  };
+  stops.forEach((_, place) => {
+    if (known.has(place)) return;
+    let best = { to: order.length, more: Infinity };
+    for (let to = 0; to <= order.length; to += 1) {
+      const [left, right] = [order[to - 1], order[to]];
+      const more = cost(left, place) + cost(place, right) - cost(left, right);
+      if (more < best.more) best = { to, more };
+    }
+    order.splice(best.to, 0, place);
+  });
+  return order;
+}
