@@ -23,7 +23,7 @@ function fileAfter(count: number): Database.Database {
 }
 
 const ENTRY = `
-  insert into studio values ('s', 'Mole End', 'UTC');
+  insert into studio (id, name, zone) values ('s', 'Mole End', 'UTC');
   insert into person (id, studio_id, role, name) values ('p', 's', 'student', 'Ines');
   insert into exercise (id, studio_id, name, recipe, hash, updated_at)
     values ('x', 's', 'Cells', '{}', 'h', 1);
@@ -72,6 +72,17 @@ describe('migrations', () => {
     ]);
     expect(before.prepare('select speech from studio').pluck().all()).toEqual([null]);
     expect(before.prepare('select count(*) from material').pluck().get()).toBe(0);
+  });
+
+  it('0003 families: what was there stays, and a family can be kept', () => {
+    const before = fileAfter(3);
+    before.exec(ENTRY);
+    expect(() => before.prepare('select id from family').all()).toThrow('no such table');
+    const sql = readFileSync(join(FOLDER, `${journal.entries[3]?.tag}.sql`), 'utf8');
+    for (const statement of sql.split('--> statement-breakpoint')) before.exec(statement);
+    expect(before.prepare('select name from exercise').pluck().all()).toEqual(['Cells']);
+    before.exec("insert into family values ('f', 's', 'Flows', '{}', 1, null)");
+    expect(before.prepare('select count(*) from family').pluck().get()).toBe(1);
   });
 
   it('opening a file brings it up to date, and again changes nothing', () => {

@@ -7,6 +7,14 @@ export {
   listExercises,
   saveExercise,
 } from './exercises';
+export {
+  archiveFamily,
+  getFamily,
+  listFamilies,
+  listPractised,
+  saveFamily,
+  sendToProgram,
+} from './families';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { getToday, logSuffered, logTry, practiceDay } from './practice';
 export {

@@ -1,3 +1,4 @@
+import { familyOf } from '@/core/family';
 import { must } from '@/core/issue';
 import { blankRecipe, startOf, toggleOstinato, type ClosedRecipe } from '@/core/recipe';
 import type { AssignmentId, EntryId, ItemId, PersonId, TryInput, Viewer } from '@/core/studio';
@@ -10,6 +11,7 @@ import {
   newId,
   openStudio,
   saveExercise,
+  saveFamily,
   viewerOf,
   type Context,
 } from '.';
@@ -58,7 +60,9 @@ export function smallStudio(context: Context, zone = 'Europe/Lisbon') {
   const program = must(createProgram(context, teacher, 'Autumn'));
   const item = must(addItem(context, teacher, program, exercise.id));
   const assignment = must(giveProgram(context, teacher, program, student.personId));
-  return { teacher, student, exercise, program, item, assignment };
+  const saved = { id: null, name: 'Cells, displaced', family: familyOf(cells()) };
+  const family = must(saveFamily(context, teacher, saved)).id;
+  return { teacher, student, exercise, program, item, assignment, family };
 }
 
 export function tryOf(

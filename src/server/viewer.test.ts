@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { familyOf } from '@/core/family';
 import { must, type Result } from '@/core/issue';
+import { FULL_KIT } from '@/core/kit';
 import type { Viewer } from '@/core/studio';
 import * as server from '.';
 import type { Context } from '.';
@@ -26,6 +28,15 @@ const TEACHERS: Readonly<Record<string, UseCase>> = {
   saveExercise: (c, v, of) =>
     server.saveExercise(c, v, { id: of.exercise.id, name: 'Mine', recipe: cells() }),
   archiveExercise: (c, v, of) => server.archiveExercise(c, v, of.exercise.id, true),
+  findTwins: (c, v) => server.findTwins(c, v, 'shape'),
+  listFamilies: (c, v) => server.listFamilies(c, v),
+  listPractised: (c, v) => server.listPractised(c, v),
+  getFamily: (c, v, of) => server.getFamily(c, v, of.family),
+  saveFamily: (c, v, of) =>
+    server.saveFamily(c, v, { id: of.family, name: 'Mine', family: familyOf(cells()) }),
+  archiveFamily: (c, v, of) => server.archiveFamily(c, v, of.family, true),
+  sendToProgram: (c, v, of) => server.sendToProgram(c, v, { id: of.program }, []),
+  setKit: (c, v, of) => server.setKit(c, v, of.student.personId, FULL_KIT),
   listPrograms: (c, v) => server.listPrograms(c, v),
   getProgram: (c, v, of) => server.getProgram(c, v, of.program),
   createProgram: (c, v) => server.createProgram(c, v, 'New'),
@@ -46,9 +57,15 @@ const TEACHERS: Readonly<Record<string, UseCase>> = {
 const OWN_STUDIO_ONLY = [
   'listExercises',
   'listExerciseNames',
+  'findTwins',
+  'listFamilies',
+  'listPractised',
   'listPrograms',
   'createProgram',
-].concat(['listStudents', 'listRoster', 'addStudent']);
+  'listStudents',
+  'listRoster',
+  'addStudent',
+];
 
 describe('a student', () => {
   it.each(Object.keys(TEACHERS))('may not %s', (name) => {

@@ -32,9 +32,9 @@ export function lines(...texts: string[]): Axis {
 }
 
 /** Every displacement of the line by slots. */
-export function displacements(from: number, to: number): Axis {
+export function displacements(from: number, to: number, index = 0): Axis {
   const change: Change = { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '8' };
-  return { at: 'change', index: 0, values: [{ kind: 'numbers', change, field: 'by', from, to }] };
+  return { at: 'change', index, values: [{ kind: 'numbers', change, field: 'by', from, to }] };
 }
 
 export function family(...axes: Axis[]): Family {

@@ -7,6 +7,7 @@ export type Id<Kind extends string> = string & { readonly [idBrand]: Kind };
 
 export type StudioId = Id<'studio'>;
 export type PersonId = Id<'person'>;
+export type FamilyId = Id<'family'>;
 export type ExerciseId = Id<'exercise'>;
 export type ProgramId = Id<'program'>;
 export type ItemId = Id<'item'>;

@@ -7,6 +7,7 @@ import {
   type SufferingId,
   type Verdict,
 } from '../ladder';
+import type { Family } from '../family';
 import { LIMBS, type KitProfile, type Limb } from '../kit';
 import type { ClosedRecipe } from '../recipe';
 import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
@@ -15,6 +16,7 @@ import {
   type AssignmentId,
   type EntryId,
   type ExerciseId,
+  type FamilyId,
   type ItemId,
   type PersonId,
   type ProgramId,
@@ -60,6 +62,15 @@ export interface SavedExercise {
   readonly hash: string;
   readonly updatedAt: number;
 }
+
+/** A family of variations under a name. */
+export interface SavedFamily {
+  readonly id: FamilyId;
+  readonly name: string;
+  readonly family: Family;
+}
+
+export type FamilyName = Pick<SavedFamily, 'id' | 'name'>;
 
 /** A saved exercise without its recipe, for lists. */
 export type ExerciseName = Pick<SavedExercise, 'id' | 'name' | 'hash'>;

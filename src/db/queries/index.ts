@@ -1,4 +1,5 @@
 export * from './exercises';
+export * from './families';
 export * from './log';
 export * from './materials';
 export * from './people';

@@ -1,5 +1,6 @@
 export { assignment } from './assignment';
 export { exercise } from './exercise';
+export { family } from './family';
 export { ladder } from './ladder';
 export { logEntry } from './log-entry';
 export { material, materialVersion } from './material';

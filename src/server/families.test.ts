@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import { familyOf, openFamily } from '@/core/family';
+import { displacements, family, TEXTURES } from '@/core/family/family.fixture';
+import { must } from '@/core/issue';
+import { recipeHash } from '@/core/recipe';
+import {
+  archiveFamily,
+  getFamily,
+  getProgram,
+  listExercises,
+  listFamilies,
+  listPractised,
+  listPrograms,
+  logTry,
+  saveFamily,
+  sendToProgram,
+} from '.';
+import { cells, smallStudio, testContext, tryOf } from './studio.fixture';
+
+describe('a saved family', () => {
+  it('comes back as it was, decisions and all, and is saved over', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const one = { ...family(...TEXTURES), dropped: ['a.b.c'], stop: 'd.e.f', naming: 'Groove {n}' };
+    const { id } = must(saveFamily(context, teacher, { id: null, name: 'Grooves', family: one }));
+    expect(must(getFamily(context, teacher, id))).toEqual({ id, name: 'Grooves', family: one });
+    const changed = { ...one, dropped: [] };
+    must(saveFamily(context, teacher, { id, name: 'Beats', family: changed }));
+    expect(must(getFamily(context, teacher, id))).toEqual({ id, name: 'Beats', family: changed });
+    expect(must(openFamily(must(getFamily(context, teacher, id)).family)).size).toBe(45);
+  });
+
+  it('archived is out of the list, and can be put back', () => {
+    const context = testContext();
+    const { teacher, family: id } = smallStudio(context);
+    const names = () => must(listFamilies(context, teacher)).map((one) => one.name);
+    must(archiveFamily(context, teacher, id, true));
+    expect(names()).toEqual([]);
+    must(archiveFamily(context, teacher, id, false));
+    expect(names()).toEqual(['Cells, displaced']);
+  });
+
+  it('without a name, or too large, is refused', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const input = { id: null, name: ' ', family: familyOf(cells()) };
+    expect(saveFamily(context, teacher, input)).toMatchObject({
+      issues: [{ code: 'name-missing' }],
+    });
+    const many = [0, 1, 2].map((index) => displacements(-64, 64, index));
+    const large = family(...TEXTURES, ...many);
+    const huge = { id: null, name: 'Huge', family: large };
+    expect(saveFamily(context, teacher, huge)).toMatchObject({
+      issues: [{ code: 'family-too-large', axis: 'changed by 1' }],
+    });
+  });
+});
+
+describe('sendToProgram', () => {
+  const two = ['4 4 4 4', '4. 4 8 4'].map((text) => ({ name: text, recipe: cells(text) }));
+
+  it('puts exercises at the end, in their order', () => {
+    const context = testContext();
+    const { teacher, program } = smallStudio(context);
+    must(sendToProgram(context, teacher, { id: program }, two));
+    const { items } = must(getProgram(context, teacher, program));
+    expect(items.map((item) => item.exercise.name)).toEqual(['Cells', '4 4 4 4', '4. 4 8 4']);
+  });
+
+  it('makes a program of a new name', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const id = must(sendToProgram(context, teacher, { name: 'Grooves' }, two));
+    expect(must(getProgram(context, teacher, id)).items).toHaveLength(2);
+  });
+
+  it('refused for one, changes nothing at all', () => {
+    const context = testContext();
+    const { teacher, program } = smallStudio(context);
+    const bad = [...two, { name: 'short', recipe: cells('4 4 4') }];
+    expect(sendToProgram(context, teacher, { name: 'Grooves' }, bad)).toMatchObject({
+      issues: [{ code: 'bar-length' }],
+    });
+    expect(must(listPrograms(context, teacher))).toHaveLength(1);
+    expect(must(getProgram(context, teacher, program)).items).toHaveLength(1);
+    expect(must(listExercises(context, teacher))).toHaveLength(1);
+    const many = Array.from({ length: 201 }, () => two[0] ?? { name: '', recipe: cells() });
+    expect(sendToProgram(context, teacher, { id: program }, many)).toMatchObject({
+      issues: [{ code: 'members-too-many', count: 201 }],
+    });
+  });
+});
+
+describe('listPractised', () => {
+  it('knows what was tried, by what it plays', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    expect(must(listPractised(context, studio.teacher))).toEqual([]);
+    must(logTry(context, studio.student, tryOf(context, studio)));
+    expect(must(listPractised(context, studio.teacher))).toEqual([recipeHash(cells())]);
+  });
+});

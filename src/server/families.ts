@@ -1,0 +1,103 @@
+import { openFamily, type Family } from '@/core/family';
+import { fail, must, ok, type Result } from '@/core/issue';
+import { expand, type ClosedRecipe } from '@/core/recipe';
+import type { FamilyId, FamilyName, ProgramId, SavedFamily, Viewer } from '@/core/studio';
+import { queries } from '@/db';
+import { newId, type Context } from './context';
+import { saveExercise } from './exercises';
+import { readName, teacherOnly } from './guard';
+import { addItem, createProgram, getProgram } from './programs';
+
+const WHAT = 'family';
+
+/** The studio's families, latest first. */
+export function listFamilies(context: Context, viewer: Viewer): Result<readonly FamilyName[]> {
+  return teacherOnly(viewer, WHAT) ?? ok(queries.listFamilies(context.db, viewer.studioId));
+}
+
+export function getFamily(context: Context, viewer: Viewer, id: FamilyId): Result<SavedFamily> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  const found = queries.findFamily(context.db, viewer.studioId, id);
+  return found ? ok(found) : fail({ code: 'not-found', path: ['id'], what: WHAT });
+}
+
+/** Saves a family: over the one with this id, or as a new one.
+ * @returns issues of `openFamily` for one that is too large or has an empty axis */
+export function saveFamily(
+  context: Context,
+  viewer: Viewer,
+  input: { id: FamilyId | null; name: string; family: Family },
+): Result<SavedFamily> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  const name = readName(input.name, WHAT);
+  if (!name.ok) return name;
+  const opened = openFamily(input.family);
+  if (!opened.ok) return opened;
+  const saved = { name: name.value, family: input.family };
+  const updatedAt = context.now();
+  if (input.id === null) {
+    const id = newId<'family'>(context);
+    queries.insertFamily(context.db, { id, studioId: viewer.studioId, ...saved, updatedAt });
+    return ok({ id, ...saved });
+  }
+  const found = getFamily(context, viewer, input.id);
+  if (!found.ok) return found;
+  queries.updateFamily(context.db, input.id, { ...saved, updatedAt });
+  return ok({ id: input.id, ...saved });
+}
+
+/** Takes a family out of the list, or back in. */
+export function archiveFamily(
+  context: Context,
+  viewer: Viewer,
+  id: FamilyId,
+  archived: boolean,
+): Result<null> {
+  const found = getFamily(context, viewer, id);
+  if (!found.ok) return found;
+  queries.updateFamily(context.db, id, { archivedAt: archived ? context.now() : null });
+  return ok(null);
+}
+
+/** Most exercises that go into a program at once. */
+const MOST_SENT = 200;
+
+/** Saves exercises and puts them at the end of a program, in their order: all of them, or none.
+ * @param to a program, or the name of a new one
+ * @returns issues of `saveExercise`, and `members-too-many` */
+export function sendToProgram(
+  context: Context,
+  viewer: Viewer,
+  to: { readonly id: ProgramId } | { readonly name: string },
+  exercises: readonly { readonly name: string; readonly recipe: ClosedRecipe }[],
+): Result<ProgramId> {
+  const refused = teacherOnly(viewer, 'program');
+  if (refused) return refused;
+  const count = exercises.length;
+  if (count > MOST_SENT) {
+    return fail({ code: 'members-too-many', path: [], count, most: MOST_SENT });
+  }
+  for (const { name, recipe } of exercises) {
+    const named = readName(name, 'exercise');
+    if (!named.ok) return named;
+    const played = expand(recipe);
+    if (!played.ok) return played;
+  }
+  const program = 'id' in to ? getProgram(context, viewer, to.id) : readName(to.name, 'program');
+  if (!program.ok) return program;
+  return context.db.transaction(() => {
+    const id = 'id' in to ? to.id : must(createProgram(context, viewer, to.name));
+    for (const one of exercises) {
+      const saved = must(saveExercise(context, viewer, { id: null, ...one }));
+      must(addItem(context, viewer, id, saved.id));
+    }
+    return ok(id);
+  });
+}
+
+/** What anybody of the studio practised, by recipe hash. */
+export function listPractised(context: Context, viewer: Viewer): Result<readonly string[]> {
+  return teacherOnly(viewer, WHAT) ?? ok(queries.listPractised(context.db, viewer.studioId));
+}
