@@ -8,6 +8,7 @@ import { findTargets } from './find';
 
 const PLACES = [
   { href: '/bench', name: 'Bench' },
+  { href: '/variations', name: 'Variations' },
   { href: '/materials', name: 'Materials' },
   { href: '/programs', name: 'Programs' },
   { href: '/students', name: 'Students' },

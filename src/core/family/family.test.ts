@@ -15,6 +15,7 @@ import {
   TEXTURES,
 } from './family.fixture';
 import {
+  deadValues,
   FamilyJudge,
   familyOf,
   familySize,
@@ -169,6 +170,7 @@ describe('judgeFamily', () => {
     const all = opened(lines('4 4 4 4', '4 4 4'));
     const { played, impossible } = judgeFamily(all, AT);
     expect(played.map((one) => one.index)).toEqual([0]);
+    expect(deadValues(all, { played, impossible })).toEqual([{ axis: 'play', says: '4 4 4' }]);
     expect(impossible.map((one) => one.issues.map((issue) => issue.code))).toEqual([
       ['bar-length'],
     ]);

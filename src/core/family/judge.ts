@@ -1,5 +1,6 @@
 import { difficultyParts, difficultyPoints, hindrances, shapeKey, strokeCode } from '../analysis';
 import type { Issue } from '../issue';
+import { VOICE_IDS } from '../kit';
 import { expand, type Exercise } from '../recipe';
 import { tempoFor, type Bpm } from '../time';
 import { memberAt, memberRecipe, type Member, type OpenedFamily } from './members';
@@ -8,6 +9,8 @@ import { memberAt, memberRecipe, type Member, type OpenedFamily } from './member
 export interface Played extends Member {
   readonly points: number;
   readonly bars: number;
+  /** A bit for each voice that sounds, by its place in `VOICE_IDS`. */
+  readonly voices: number;
   /** Hindrances at the tempo that the recipe does not keep. */
   readonly warnings: number;
   /** The first member that sounds the same up to where it begins: itself, if it is the first. */
@@ -100,8 +103,27 @@ function factsOf(exercise: Exercise, bpm: Bpm) {
     points: difficultyPoints(difficultyParts(exercise, tempo)),
     bars: exercise.bars,
     warnings: hindrances(exercise, tempo).filter((one) => !kept.has(one.rule)).length,
+    voices: voicesOf(exercise),
     events: eventsOf(exercise),
   };
+}
+
+function voicesOf(exercise: Exercise): number {
+  return exercise.strokes.reduce((bits, { voice }) => bits | (1 << VOICE_IDS.indexOf(voice)), 0);
+}
+
+/** Values with which no member can be played. */
+export function deadValues(
+  { axes }: OpenedFamily,
+  { played, impossible }: Pick<Judged, 'impossible'> & { readonly played: readonly Member[] },
+): readonly { readonly axis: string; readonly says: string }[] {
+  return axes.flatMap(({ name, values }, nth) => {
+    const alive = new Set(played.map((one) => one.choice[nth]));
+    const asked = new Set(impossible.map((one) => one.choice[nth]));
+    return values.flatMap(({ says }, value) =>
+      asked.has(value) && !alive.has(value) ? [{ axis: name, says }] : [],
+    );
+  });
 }
 
 /** Everything at once. */

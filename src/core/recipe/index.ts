@@ -14,7 +14,7 @@ export { expand, interpretationOptions, MOST_BARS } from './expand';
 export { editByHand } from './hand';
 export { retypeComposite, retypeCount, retypeLine } from './retype';
 export { placeName } from './place-name';
-export { readLink, writeLink } from './link';
+export { packLink, readLink, unpackLink, writeLink } from './link';
 export { suggestName } from './name';
 export {
   HINDRANCE_RULES,

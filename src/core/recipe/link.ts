@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { base64urlnopad } from '@scure/base';
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
-import { fail, type Result } from '../issue';
+import { fail, ok, type Result } from '../issue';
 import { close } from './close';
 import { readRecipe, type ClosedRecipe } from './schema';
 
@@ -13,7 +13,12 @@ const MOST_BYTES = 200_000;
 
 /** A closed recipe as letters for an address: packed, with a check sum in front. */
 export function writeLink(recipe: ClosedRecipe): string {
-  const packed = deflateSync(strToU8(JSON.stringify(recipe)), { level: 9 });
+  return packLink(recipe);
+}
+
+/** Any value as letters for an address. */
+export function packLink(value: unknown): string {
+  const packed = deflateSync(strToU8(JSON.stringify(value)), { level: 9 });
   const bytes = new Uint8Array(CHECK_BYTES + packed.length);
   bytes.set(sha256(packed).slice(0, CHECK_BYTES));
   bytes.set(packed, CHECK_BYTES);
@@ -23,18 +28,23 @@ export function writeLink(recipe: ClosedRecipe): string {
 /** The reverse of `writeLink`.
  * @returns issue `link-altered` when a letter is missing or changed; issues of `readRecipe` */
 export function readLink(text: string): Result<ClosedRecipe> {
+  const json = unpackLink(text);
+  if (!json.ok) return json;
+  const recipe = readRecipe(json.value);
+  return recipe.ok ? close(recipe.value) : recipe;
+}
+
+/** The reverse of `packLink`. @returns issue `link-altered` when a letter is missing or changed */
+export function unpackLink(text: string): Result<unknown> {
   const altered = fail({ code: 'link-altered', path: ['link'] });
-  let json: unknown;
   try {
     const bytes = base64urlnopad.decode(text);
     const packed = bytes.slice(CHECK_BYTES);
     const check = sha256(packed).slice(0, CHECK_BYTES);
     if (packed.length === 0 || check.some((byte, index) => byte !== bytes[index])) return altered;
     const unpacked = inflateSync(packed, { out: new Uint8Array(MOST_BYTES) });
-    json = JSON.parse(strFromU8(unpacked));
+    return ok(JSON.parse(strFromU8(unpacked)) as unknown);
   } catch {
     return altered;
   }
-  const recipe = readRecipe(json);
-  return recipe.ok ? close(recipe.value) : recipe;
 }

@@ -144,7 +144,7 @@ export function Choice<T extends string>({
 }
 
 /** Plain substring search over an option's words; earlier is better. */
-function contains(_value: string, search: string, keywords: string[] = []): number {
+export function contains(_value: string, search: string, keywords: string[] = []): number {
   const at = keywords.join(' ').toLowerCase().indexOf(search.trim().toLowerCase());
   return at < 0 ? 0 : 1 / (1 + at);
 }

@@ -1,6 +1,6 @@
 export { attempt, attemptOrSay } from './attempt';
 export { Button, buttonLook } from './button';
-export { Choice } from './choice';
+export { Choice, contains } from './choice';
 export { Field } from './field';
 export { SpeechProvider, useSpeech, Words } from './speech';
 export { issuesAt, Trouble } from './trouble';

@@ -1,9 +1,10 @@
 'use client';
 
-import { Archive, FilePlus2, Link2, Redo2, Save, Undo2 } from 'lucide-react';
+import { Archive, FilePlus2, Link2, Redo2, Save, Shapes, Undo2 } from 'lucide-react';
+import Link from 'next/link';
 import { suggestName } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
-import { Button, Choice, type Option } from '../base';
+import { Button, buttonLook, Choice, type Option } from '../base';
 import { isSaved, type History } from './draft';
 import { NEW, type Desk } from './use-desk';
 
@@ -64,6 +65,11 @@ export function BenchHeader({
       <Button look="quiet" onClick={() => void desk.copyLink()}>
         <Link2 size={16} aria-hidden /> link
       </Button>
+      {!nothing && (
+        <Link className={buttonLook('quiet')} href={desk.varyLink()}>
+          <Shapes size={16} aria-hidden /> vary
+        </Link>
+      )}
       <Choice
         label="Program to add it to, or a new name"
         options={programs.map((one): Option<string> => ({ value: one.id, text: one.name }))}

@@ -3,3 +3,8 @@ export { RulesPhrase } from './rules-phrase';
 export { EditableSheet } from './edit/editable-sheet';
 export type { BenchActions } from './use-desk';
 export type { Draft } from './draft';
+export { Toggle } from './change-parts';
+export { CHANGE_STARTS } from './change-starts';
+export { ShelfProvider, useMaterials } from './library';
+export { Stepper } from './phrase-parts';
+export { TempoField } from './tempo-field';

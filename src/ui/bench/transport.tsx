@@ -1,14 +1,13 @@
 'use client';
 
-import { Minus, Play, Plus, Repeat, Square } from 'lucide-react';
-import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import { issueText } from '@/core/issue';
+import { Play, Repeat, Square } from 'lucide-react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
-import { bpm, FASTEST, parseBpm, SLOWEST, tempoFor, tempoOfTaps, type Bpm } from '@/core/time';
+import type { Bpm } from '@/core/time';
 import { Button } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
-import { TempoGlyph } from '../play';
+import { TempoField } from './tempo-field';
 
 /** How the Bench plays; kept while the recipe changes. */
 export interface TransportSettings {
@@ -47,7 +46,11 @@ export function Transport({
         {playing ? 'Stop' : 'Play'}
       </Button>
       <Where subscribe={subscribe} bars={exercise?.bars ?? 1} />
-      <TempoField exercise={exercise} settings={settings} onChange={onChange} />
+      <TempoField
+        exercise={exercise}
+        tempo={settings.tempo}
+        onTempo={(tempo) => onChange({ tempo })}
+      />
       <div className="flex items-center gap-1.5">
         <Button aria-pressed={settings.click} onClick={() => onChange({ click: !settings.click })}>
           click
@@ -136,75 +139,3 @@ function Where({ subscribe, bars }: { subscribe: Subscribe; bars: number }) {
 }
 
 /** Tempo typed, stepped or tapped. What cannot be played stays in the field with its reason. */
-function TempoField({
-  exercise,
-  settings,
-  onChange,
-}: {
-  exercise: Exercise | null;
-  settings: TransportSettings;
-  onChange: (change: Partial<TransportSettings>) => void;
-}) {
-  const id = useId();
-  const { tempo } = settings;
-  const [typed, setTyped] = useState<string | null>(null);
-  const taps = useRef<number[]>([]);
-  const read = parseBpm(typed ?? tempo);
-
-  function set(next: number) {
-    setTyped(null);
-    onChange({ tempo: bpm(Math.min(FASTEST, Math.max(SLOWEST, next))) });
-  }
-
-  function tap() {
-    taps.current = [...taps.current, performance.now()].slice(-8);
-    const tapped = tempoOfTaps(taps.current);
-    if (tapped !== null) set(tapped);
-  }
-
-  return (
-    <div className="flex items-center gap-1">
-      {exercise && <TempoGlyph tempo={tempoFor(exercise.meter, tempo)} />}
-      <span className="text-soft">=</span>
-      <Button look="quiet" aria-label="Slower" onClick={() => set(tempo - 1)}>
-        <Minus size={14} aria-hidden />
-      </Button>
-      <input
-        id={id}
-        aria-label="Tempo"
-        inputMode="decimal"
-        className="field w-14 text-center text-lg font-semibold"
-        value={typed ?? String(tempo)}
-        aria-invalid={!read.ok}
-        aria-describedby={read.ok ? undefined : `${id}-trouble`}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          const next = parseBpm(event.target.value);
-          if (next.ok) onChange({ tempo: next.value });
-        }}
-        onBlur={() => read.ok && setTyped(null)}
-        onKeyDown={(event) => {
-          const step = { ArrowUp: 1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key];
-          if (step === undefined) return;
-          event.preventDefault();
-          set(tempo + step);
-        }}
-      />
-      <Button look="quiet" aria-label="Faster" onClick={() => set(tempo + 1)}>
-        <Plus size={14} aria-hidden />
-      </Button>
-      <Button onClick={tap} aria-keyshortcuts="T" data-tap>
-        tap
-      </Button>
-      {!read.ok && (
-        <p
-          id={`${id}-trouble`}
-          role="alert"
-          className="max-w-72 border-l-3 border-warm pl-2 text-sm"
-        >
-          {read.issues.map(issueText).join(' ')}
-        </p>
-      )}
-    </div>
-  );
-}

@@ -4,7 +4,13 @@ import { useRouter } from 'next/navigation';
 import { useState, type Dispatch } from 'react';
 import { toast } from 'sonner';
 import { issueText, type Issue, type Result } from '@/core/issue';
-import { blankRecipe, suggestName, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import {
+  blankRecipe,
+  suggestName,
+  writeLink,
+  type ClosedRecipe,
+  type Exercise,
+} from '@/core/recipe';
 import type { ExerciseId, ProgramId, ProgramSummary, SavedExercise } from '@/core/studio';
 import { attempt, attemptOrSay } from '../base';
 import type { Shelf } from './library';
@@ -39,6 +45,8 @@ export interface Desk {
   readonly startNew: () => void;
   readonly archive: (id: ExerciseId) => Promise<void>;
   readonly copyLink: () => Promise<void>;
+  /** Address at which the exercise begins a family. */
+  readonly varyLink: () => string;
 }
 
 /** Save, hand to a program, archive, link and begin anew; each says what came of it. */
@@ -146,5 +154,7 @@ export function useDesk({
     else toast('Copy the address of this page: it holds the exercise.');
   }
 
-  return { saving, refused, save, addToProgram, startNew, archive, copyLink };
+  const varyLink = () => `/variations?r=${writeLink(recipe)}`;
+
+  return { saving, refused, save, addToProgram, startNew, archive, copyLink, varyLink };
 }

@@ -3,6 +3,7 @@ export { strokeKey } from './editing';
 export { Lanes, lanesHeight } from './lanes';
 export { LimbSign } from './limb-sign';
 export { Mark } from './mark';
+export { miniHeight, MiniLanes } from './mini-lanes';
 export { ScoreSheet } from './score-sheet';
 export { Staff } from './staff';
 export { useSize } from './use-size';

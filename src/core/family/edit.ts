@@ -1,0 +1,125 @@
+import type { ClosedRecipe } from '../recipe';
+import type { Axis, ChangeValue, Family } from './schema';
+
+/** A phrase of the sentence that can take several values. */
+export type AxisPlace =
+  | { readonly at: 'over' | 'change'; readonly index: number }
+  | { readonly at: 'play' | 'as' | 'feel' | 'kit' };
+
+type ValueOf = {
+  readonly over: ClosedRecipe['over'][number] | null;
+  readonly play: NonNullable<ClosedRecipe['play']>;
+  readonly as: ClosedRecipe['as'];
+  readonly change: ChangeValue;
+  readonly feel: ClosedRecipe['feel'];
+  readonly kit: ClosedRecipe['kit'];
+};
+
+/** A value for a phrase, of the phrase's own kind. */
+export type PlacedValue = {
+  [At in keyof ValueOf]: {
+    readonly place: Extract<AxisPlace, { at: At }> | (AxisPlace & { at: At });
+    readonly value: ValueOf[At];
+  };
+}[keyof ValueOf];
+
+function isAt(axis: Axis, place: AxisPlace): boolean {
+  return axis.at === place.at && (!('index' in axis) || axis.index === indexOf(place));
+}
+
+function indexOf(place: AxisPlace): number {
+  return 'index' in place ? place.index : 0;
+}
+
+/** The values that a phrase has now: its axis’s, or the one of the base. */
+export function valuesAt(family: Family, place: AxisPlace): readonly PlacedValue['value'][] {
+  const axis = family.axes.find((one) => isAt(one, place));
+  if (axis) return axis.values;
+  const { base } = family;
+  switch (place.at) {
+    case 'over': {
+      const one = base.over[indexOf(place)];
+      return one ? [one] : [];
+    }
+    case 'change': {
+      const change = base.changes[indexOf(place)];
+      return change ? [{ kind: 'one', change }] : [];
+    }
+    case 'play':
+      return base.play ? [base.play] : [];
+    case 'as':
+      return [base.as];
+    case 'feel':
+      return [base.feel];
+    case 'kit':
+      return [base.kit];
+  }
+}
+
+/** Gives a phrase these values. One alone goes into the base; several, or a range, are an axis; none
+ * takes the phrase out.
+ * @param values of the place’s kind */
+export function setValues(
+  family: Family,
+  place: AxisPlace,
+  values: readonly PlacedValue['value'][],
+): Family {
+  const axes = family.axes.filter((one) => !isAt(one, place));
+  const [only] = values;
+  const isRange = only !== null && only !== undefined && 'kind' in only && isRangeKind(only.kind);
+  if (values.length > 1 || isRange) {
+    const axis = { ...place, values: [...values] } as Axis;
+    const before = family.axes.findIndex((one) => isAt(one, place));
+    const placed =
+      before < 0 ? [...axes, axis] : family.axes.map((one, nth) => (nth === before ? axis : one));
+    return { ...family, axes: [...placed].sort(bySentence) };
+  }
+  return { ...family, axes, base: putInBase(family.base, place, only ?? null) };
+}
+
+function isRangeKind(kind: string): boolean {
+  return kind === 'numbers' || kind === 'placements';
+}
+
+const SENTENCE = ['over', 'play', 'as', 'change', 'feel', 'kit'] as const;
+
+function bySentence(a: Axis, b: Axis): number {
+  const place = SENTENCE.indexOf(a.at) - SENTENCE.indexOf(b.at);
+  return place || ('index' in a && 'index' in b ? a.index - b.index : 0);
+}
+
+function putInBase(
+  base: ClosedRecipe,
+  place: AxisPlace,
+  value: PlacedValue['value'] | null,
+): ClosedRecipe {
+  switch (place.at) {
+    case 'over':
+      return { ...base, over: putAt(base.over, place.index, value as ValueOf['over']) };
+    case 'change': {
+      const change = value && 'kind' in value && value.kind === 'one' ? value.change : null;
+      return { ...base, changes: putAt(base.changes, place.index, change) };
+    }
+    case 'play':
+      return { ...base, play: value as ValueOf['play'] | null };
+    case 'as':
+    case 'feel':
+    case 'kit':
+      return value === null ? base : { ...base, [place.at]: value };
+  }
+}
+
+function putAt<T>(list: readonly T[], index: number, value: T | null): T[] {
+  const next = [...list];
+  if (value === null) next.splice(index, 1);
+  else next[Math.min(index, next.length)] = value;
+  return next;
+}
+
+/** Takes a value of a phrase in, or out where it is there already. @param same tells values alike */
+export function toggleValue(family: Family, place: AxisPlace, value: PlacedValue['value']): Family {
+  const values = valuesAt(family, place);
+  const text = JSON.stringify(value);
+  const without = values.filter((one) => JSON.stringify(one) !== text);
+  return setValues(family, place, without.length < values.length ? without : [...values, value]);
+}

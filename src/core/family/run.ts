@@ -1,0 +1,48 @@
+import { hindrances, hindranceText } from '../analysis';
+import { expand, type ClosedRecipe, type Exercise } from '../recipe';
+import type { Syllables, Tempo } from '../time';
+
+/** Most exercises of a run. */
+export const MOST_OF_A_RUN = 64;
+
+/** Exercises back to back, each for so many bars, as one. @param bars null is each one’s own cycle */
+export function runOf(
+  members: readonly { readonly name: string; readonly recipe: ClosedRecipe }[],
+  bars: number | null,
+): ClosedRecipe | null {
+  const [first, ...others] = members.slice(0, MOST_OF_A_RUN).map(({ name, recipe }) => {
+    const { then: _, ...alone } = recipe;
+    return { name: name || 'then', bars, recipe: alone };
+  });
+  if (!first) return null;
+  return others.length === 0 ? first.recipe : { ...first.recipe, then: { bars, members: others } };
+}
+
+/** What hinders a run only because one exercise follows the other: at the seams of its members.
+ * @returns sentences, each with the numbers of the two */
+export function runSeams(
+  run: Exercise,
+  members: readonly ClosedRecipe[],
+  tempo: Tempo,
+  syllables?: Syllables,
+): readonly string[] {
+  const own = new Set<string>();
+  run.members.forEach(({ fromBar, bars, cycleBars }, nth) => {
+    const recipe = members[nth];
+    const alone = recipe && expand({ ...recipe, then: undefined });
+    if (!alone?.ok) return;
+    for (const { rule, at } of hindrances(alone.value, tempo)) {
+      for (let bar = 0; bar < bars; bar += cycleBars) {
+        own.add(`${rule} ${at + (fromBar + bar) * run.barTicks}`);
+      }
+    }
+  });
+  return hindrances(run, tempo)
+    .filter(({ rule, at }) => !own.has(`${rule} ${at}`) && rule !== 'fast-run')
+    .map((one) => {
+      const bar = Math.floor(one.at / run.barTicks);
+      const nth = run.members.findLastIndex((member) => member.fromBar <= bar);
+      const next = (nth + 1) % Math.max(1, run.members.length);
+      return `${nth + 1} into ${next + 1}: ${hindranceText(one, run, syllables).reason}`;
+    });
+}

@@ -1,0 +1,116 @@
+'use client';
+
+import { deadValues, memberAt, sayMember, type Impossible, type OpenedFamily } from '@/core/family';
+import { issueText } from '@/core/issue';
+import { Button, useSpeech } from '../base';
+import type { ShownMember } from './use-family-work';
+
+/** Most that are listed one by one. */
+const MOST = 200;
+
+/** Members that are not on the path by the teacher’s will or a cover’s; each can be taken back. */
+export function LeftOut({
+  opened,
+  out,
+  onKeep,
+}: {
+  opened: OpenedFamily;
+  out: readonly ShownMember[];
+  onKeep: (index: number) => void;
+}) {
+  const { words } = useSpeech();
+  return (
+    <ul aria-label="Left out" className="min-h-0 flex-1 overflow-y-auto px-4 py-2">
+      {out.slice(0, MOST).map(({ index }) => (
+        <li key={index} className="flex items-baseline gap-2 border-b border-faint py-1">
+          <span className="min-w-0 flex-1">
+            {words(sayMember(opened, memberAt(opened, index)))}
+          </span>
+          <Button look="quiet" onClick={() => onKeep(index)}>
+            keep
+          </Button>
+        </li>
+      ))}
+      <More all={out.length} />
+    </ul>
+  );
+}
+
+/** Members that cannot be played, by what is wrong. */
+export function CannotBePlayed({
+  opened,
+  played,
+  impossible,
+}: {
+  opened: OpenedFamily;
+  played: readonly ShownMember[];
+  impossible: readonly Impossible[];
+}) {
+  const { words } = useSpeech();
+  const reasons = new Map<string, Impossible[]>();
+  for (const one of impossible) {
+    const reason = one.issues.map(issueText).join(' ');
+    const list = reasons.get(reason);
+    if (list) list.push(one);
+    else reasons.set(reason, [one]);
+  }
+  const dead = deadValues(opened, { played, impossible });
+  return (
+    <div aria-label="Cannot be played" role="group" className="min-h-0 flex-1 overflow-y-auto p-4">
+      {dead.map(({ axis, says }) => (
+        <p key={`${axis} ${says}`} className="mb-2 border-l-3 border-warm pl-2">
+          No variation with “{words(says)}” ({axis}) can be played. Take it out, or change what it
+          stands with.
+        </p>
+      ))}
+      <ul>
+        {[...reasons].slice(0, MOST).map(([reason, list]) => (
+          <li key={reason} className="border-b border-faint py-1.5">
+            <p>{words(reason)}</p>
+            <p className="text-sm text-soft">
+              {list.length === 1 ? '' : `${list.length}: `}
+              {words(
+                list
+                  .slice(0, 3)
+                  .map((one) => sayMember(opened, one))
+                  .join('; '),
+              )}
+              {list.length > 3 && '; …'}
+            </p>
+          </li>
+        ))}
+      </ul>
+      <More all={reasons.size} />
+    </div>
+  );
+}
+
+/** Members folded into one that sounds the same. */
+export function SameAsOthers({
+  opened,
+  same,
+}: {
+  opened: OpenedFamily;
+  same: readonly ShownMember[];
+}) {
+  const { words } = useSpeech();
+  return (
+    <ul aria-label="Same as another" className="min-h-0 flex-1 overflow-y-auto px-4 py-2">
+      {same.slice(0, MOST).map((one) => (
+        <li key={one.index} className="border-b border-faint py-1">
+          {words(sayMember(opened, one))}{' '}
+          <span className="text-soft">
+            same as {words(sayMember(opened, memberAt(opened, one.sameAs)))}
+            {one.sameLimbs ? '' : ', other limbs'}
+          </span>
+        </li>
+      ))}
+      <More all={same.length} />
+    </ul>
+  );
+}
+
+function More({ all }: { all: number }) {
+  if (all <= MOST) return null;
+  return <p className="py-2 text-soft">and {(all - MOST).toLocaleString('en')} more</p>;
+}

@@ -1,0 +1,207 @@
+'use client';
+
+import { clsx } from 'clsx';
+import { useState } from 'react';
+import type { Cover, CoverOf, OpenedFamily } from '@/core/family';
+import { Button, useSpeech } from '../base';
+import { Toggle } from '../bench';
+import type { ShownMember } from './use-family-work';
+
+const OF = { pairs: 'every pair', values: 'every value' } as const;
+
+/** Keeps a few members that cover much, and shows what is covered. */
+export function CoverPanel({
+  opened,
+  candidates,
+  kept,
+  practised,
+  cover,
+  onKeep,
+  onAll,
+}: {
+  opened: OpenedFamily;
+  /** Members that could be kept. */
+  candidates: readonly ShownMember[];
+  kept: ReadonlySet<number>;
+  practised: ReadonlySet<number>;
+  cover: (members: readonly number[], of: CoverOf, count: number | null) => Promise<Cover>;
+  onKeep: (chosen: readonly number[]) => void;
+  onAll: () => void;
+}) {
+  const [of, setOf] = useState<CoverOf>('pairs');
+  const [count, setCount] = useState('');
+  const [said, setSaid] = useState('');
+  const typed = count.trim() === '' ? null : Number(count);
+  const wrong = typed !== null && !(Number.isInteger(typed) && typed >= 1);
+
+  async function keep() {
+    if (wrong) return;
+    const found = await cover(
+      candidates.map((one) => one.index),
+      of,
+      typed,
+    );
+    onKeep(found.chosen);
+    const what = of === 'pairs' ? 'pairs' : 'values';
+    const missing = found.all - found.covered;
+    setSaid(
+      `${found.chosen.length} hold ${missing === 0 ? 'all' : found.covered} ${missing === 0 ? found.all : `of ${found.all}`} ${what}${missing === 0 ? '' : `, ${missing} are left out`}.`,
+    );
+  }
+
+  return (
+    <section aria-label="Cover" className="flex flex-col gap-2">
+      <h2 className="label">Keep the best</h2>
+      <div className="flex flex-wrap items-center gap-2">
+        <input
+          aria-label="How many are kept"
+          inputMode="numeric"
+          placeholder="as few as hold"
+          className="field w-28"
+          value={count}
+          aria-invalid={wrong}
+          onChange={(event) => setCount(event.target.value)}
+        />
+        <Toggle label="Cover of" bare options={OF} value={of} onChoose={setOf} />
+        <Button onClick={() => void keep()}>Keep</Button>
+        <Button look="quiet" onClick={onAll}>
+          all again
+        </Button>
+      </div>
+      {wrong && (
+        <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
+          “{count}” cannot be kept. Type a whole number from 1, or nothing.
+        </p>
+      )}
+      {said && !wrong && (
+        <p role="status" className="text-sm">
+          {said}
+        </p>
+      )}
+      <CoverGrid {...{ opened, candidates, kept, practised }} />
+    </section>
+  );
+}
+
+interface CoverCell {
+  all: number;
+  kept: number;
+  practised: number;
+}
+
+function cellsOf(
+  candidates: readonly ShownMember[],
+  kept: ReadonlySet<number>,
+  practised: ReadonlySet<number>,
+  down: number,
+  across: number,
+): ReadonlyMap<string, Readonly<CoverCell>> {
+  const found = new Map<string, CoverCell>();
+  for (const { index, choice } of candidates) {
+    const key = `${choice[down]} ${choice[across]}`;
+    const cell = found.get(key) ?? { all: 0, kept: 0, practised: 0 };
+    cell.all += 1;
+    if (kept.has(index)) cell.kept += 1;
+    if (practised.has(index)) cell.practised += 1;
+    found.set(key, cell);
+  }
+  return found;
+}
+
+/** Axis against axis: how many members of each pair of values are kept, practised, left out. */
+function CoverGrid({
+  opened,
+  candidates,
+  kept,
+  practised,
+}: {
+  opened: OpenedFamily;
+  candidates: readonly ShownMember[];
+  kept: ReadonlySet<number>;
+  practised: ReadonlySet<number>;
+}) {
+  const { words } = useSpeech();
+  const axes = opened.axes.flatMap((axis, nth) => (axis.values.length > 1 ? [nth] : []));
+  const [chosen, setChosen] = useState<readonly [number, number] | null>(null);
+  const [across, down] = chosen ?? [axes[1] ?? axes[0] ?? 0, axes[0] ?? 0];
+  const cells = cellsOf(candidates, kept, practised, down, across);
+  const [rows, columns] = [opened.axes[down], opened.axes[across]];
+  if (axes.length < 1 || !rows || !columns) return null;
+  const pick = (label: string, value: number, onPick: (axis: number) => void) => (
+    <select
+      aria-label={label}
+      className="rounded-sm border border-line bg-sheet px-1"
+      value={value}
+      onChange={(event) => onPick(Number(event.target.value))}
+    >
+      {axes.map((axis) => (
+        <option key={axis} value={axis}>
+          {opened.axes[axis]?.name}
+        </option>
+      ))}
+    </select>
+  );
+  const shownRows = rows.values.slice(0, MOST_SHOWN);
+  const shownColumns = columns.values.slice(0, MOST_SHOWN);
+  return (
+    <div className="mt-1 flex flex-col gap-1">
+      <p className="flex items-center gap-1.5 text-sm text-soft">
+        {pick('Grid rows', down, (axis) => setChosen([across, axis]))} by{' '}
+        {pick('Grid columns', across, (axis) => setChosen([axis, down]))}
+      </p>
+      <div className="max-w-full overflow-x-auto">
+        <table aria-label="Coverage" className="border-separate border-spacing-0.5 text-xs">
+          <thead>
+            <tr>
+              <td />
+              {shownColumns.map((value, nth) => (
+                <th key={value.key} scope="col" title={words(value.says)} className="font-normal">
+                  {nth + 1}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {shownRows.map((value, row) => (
+              <tr key={value.key}>
+                <th
+                  scope="row"
+                  className="max-w-32 truncate pr-1 text-left font-normal"
+                  title={words(value.says)}
+                >
+                  {words(value.says)}
+                </th>
+                {shownColumns.map((other, column) => {
+                  const cell = cells.get(`${row} ${column}`);
+                  const says = cell
+                    ? `${cell.kept} of ${cell.all} kept, ${cell.practised} practised`
+                    : 'none';
+                  return (
+                    <td
+                      key={other.key}
+                      title={`${words(value.says)} · ${words(other.says)}: ${says}`}
+                      className={clsx(
+                        'h-6 min-w-6 rounded-xs text-center',
+                        !cell && 'border border-dashed border-line',
+                        cell && cell.kept === 0 && 'bg-faint text-soft',
+                        cell && cell.kept > 0 && 'bg-ink text-paper',
+                        cell && cell.practised > 0 && 'underline decoration-2',
+                      )}
+                    >
+                      {cell ? cell.kept : ''}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {(rows.values.length > MOST_SHOWN || columns.values.length > MOST_SHOWN) && (
+        <p className="text-xs text-soft">The first {MOST_SHOWN} of each.</p>
+      )}
+    </div>
+  );
+}
+
+const MOST_SHOWN = 16;

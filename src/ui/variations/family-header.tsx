@@ -1,0 +1,110 @@
+'use client';
+
+import { Archive, Redo2, Save, Undo2 } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useState, type Dispatch } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { toast } from 'sonner';
+import type { FamilyName } from '@/core/studio';
+import { attemptOrSay, Button, Choice } from '../base';
+import { FamilyCount } from './family-sentence';
+import type { useFamily } from './use-family';
+import type { VariationActions } from './variation-actions';
+
+type Use = ReturnType<typeof useFamily>;
+
+/** The family's name and size, and what can be done with it as a whole. */
+export function FamilyHeader({
+  history,
+  dispatch,
+  families,
+  actions,
+  nothing,
+}: {
+  history: Use['history'];
+  dispatch: Dispatch<Parameters<Use['dispatch']>[0]>;
+  families: readonly FamilyName[];
+  actions: VariationActions;
+  nothing: boolean;
+}) {
+  const router = useRouter();
+  const [saving, setSaving] = useState(false);
+  const { draft, saved, past, future } = history;
+  const isSaved = saved !== null && saved.name === draft.name && saved.family === draft.family;
+
+  async function save() {
+    if (saving) return;
+    const name = draft.name.trim() || 'Variations';
+    setSaving(true);
+    const done = await attemptOrSay(() =>
+      actions.save({ id: draft.id, name, family: draft.family }),
+    );
+    setSaving(false);
+    if (!done) return;
+    dispatch({ kind: 'saved', draft: { ...draft, id: done.value.id, name } });
+    toast.success(`Saved ${name}.`);
+  }
+
+  async function archive() {
+    const { id, name } = draft;
+    if (!id || !(await attemptOrSay(() => actions.archive(id, true)))) return;
+    router.push('/variations');
+    toast(`Archived ${name}. Exercises made of it stay.`, {
+      action: {
+        label: 'Undo',
+        onClick: async () => {
+          if (await attemptOrSay(() => actions.archive(id, false))) {
+            router.push(`/variations?f=${id}`);
+          }
+        },
+      },
+    });
+  }
+
+  useHotkeys('mod+s', () => void save(), { enableOnFormTags: true, preventDefault: true });
+
+  return (
+    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 px-4 pt-3">
+      <input
+        aria-label="Family name"
+        className="title-field min-w-0 flex-1 font-serif text-xl"
+        placeholder="New family"
+        maxLength={80}
+        value={draft.name}
+        onChange={(event) => dispatch({ kind: 'edit', change: { name: event.target.value } })}
+      />
+      {!nothing && <FamilyCount family={draft.family} />}
+      <span className="px-2 text-sm text-soft" role="status">
+        {saving ? 'Saving…' : isSaved ? 'Saved' : nothing ? '' : 'Not saved'}
+      </span>
+      {past.length > 0 && (
+        <Button look="quiet" onClick={() => dispatch({ kind: 'undo' })} title="Undo (Ctrl Z)">
+          <Undo2 size={16} aria-hidden /> undo
+        </Button>
+      )}
+      {future.length > 0 && (
+        <Button look="quiet" onClick={() => dispatch({ kind: 'redo' })} title="Redo (Ctrl Shift Z)">
+          <Redo2 size={16} aria-hidden /> redo
+        </Button>
+      )}
+      {families.length > 0 && (
+        <Choice
+          label="Saved families"
+          options={families.map(({ id, name }) => ({ value: id as string, text: name }))}
+          className="inline-flex h-8 items-center rounded-sm px-2 text-soft hover:bg-faint hover:text-ink"
+          onChoose={(id) => router.push(`/variations?f=${id}`)}
+        >
+          open…
+        </Choice>
+      )}
+      {draft.id && (
+        <Button look="quiet" onClick={() => void archive()}>
+          <Archive size={16} aria-hidden /> archive
+        </Button>
+      )}
+      <Button look="main" onClick={() => void save()} aria-keyshortcuts="Control+S">
+        <Save size={15} aria-hidden /> Save
+      </Button>
+    </header>
+  );
+}

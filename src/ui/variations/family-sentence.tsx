@@ -1,0 +1,205 @@
+'use client';
+
+import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import {
+  familySize,
+  sayRange,
+  setValues,
+  toggleValue,
+  valuesAt,
+  valuesOf,
+  type AxisPlace,
+  type ChangeValue,
+  type Family,
+  type PlacedValue,
+} from '@/core/family';
+import { sayChange } from '@/core/recipe';
+import { useSpeech } from '../base';
+import { ManyChoice } from './many-choice';
+import { RangeEditor } from './range-editor';
+import { usePhraseOptions } from './phrase-options';
+
+type Value = PlacedValue['value'];
+
+const MOST_OVER = 4;
+const MOST_CHANGES = 6;
+
+/** Most values of a phrase that are written out. */
+const MOST_SAID = 4;
+
+/** The sentence, each phrase with its values. A phrase with several turns the exercise into a family,
+ * whose size follows at once. */
+export function FamilySentence({
+  family,
+  onChange,
+}: {
+  family: Family;
+  onChange: (family: Family) => void;
+}) {
+  const overs = slotsOf(family, 'over', MOST_OVER);
+  const changes = slotsOf(family, 'change', MOST_CHANGES);
+  const phrase = (place: AxisPlace, label: string, add: string) => (
+    <Phrase key={JSON.stringify(place)} {...{ family, place, label, add, onChange }} />
+  );
+  return (
+    <section
+      aria-label="Sentence"
+      className="sentence grid grid-cols-[5rem_minmax(0,1fr)] gap-x-3 gap-y-1 px-4 py-2"
+    >
+      <Line label="Over">
+        {overs.map((index) =>
+          phrase({ at: 'over', index }, `Over ${index + 1}`, index === 0 ? 'what keeps going' : ''),
+        )}
+      </Line>
+      <Line label="Play">{phrase({ at: 'play' }, 'Lines', 'lines or stickings')}</Line>
+      {valuesAt(family, { at: 'play' }).length > 0 && (
+        <Line label="As">{phrase({ at: 'as' }, 'Interpretations', '')}</Line>
+      )}
+      <Line label="Changed by">
+        {changes.map((index) =>
+          phrase({ at: 'change', index }, `Changes ${index + 1}`, index === 0 ? 'changes' : ''),
+        )}
+      </Line>
+      <Line label="At">
+        <span className="text-soft">{family.base.meter}, </span>
+        {phrase({ at: 'feel' }, 'Feels', '')}
+      </Line>
+      <Line label="For">{phrase({ at: 'kit' }, 'Kits', '')}</Line>
+    </section>
+  );
+}
+
+/** Places of a list that have values, and the next one, which has none yet. */
+function slotsOf(family: Family, at: 'over' | 'change', most: number): readonly number[] {
+  const taken = Array.from({ length: most }, (_, index) => index).filter(
+    (index) => valuesAt(family, { at, index }).length > 0,
+  );
+  const next = (taken.at(-1) ?? -1) + 1;
+  return next < most ? [...taken, next] : taken;
+}
+
+function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <>
+      <span className="label pt-1 text-right">{label}</span>
+      <div className="flex min-w-0 flex-wrap items-baseline gap-x-2">{children}</div>
+    </>
+  );
+}
+
+function Phrase({
+  family,
+  place,
+  label,
+  add,
+  onChange,
+}: {
+  family: Family;
+  place: AxisPlace;
+  label: string;
+  add: string;
+  onChange: (family: Family) => void;
+}) {
+  const { words } = useSpeech();
+  const options = usePhraseOptions(family, place);
+  const values = valuesAt(family, place);
+  const chosen = new Set(values.map(options.idOf));
+  const empty = values.length === 0;
+  const replace = (nth: number, value: Value | null) =>
+    onChange(
+      setValues(
+        family,
+        place,
+        values.flatMap((one, at) => (at === nth ? (value === null ? [] : [value]) : [one])),
+      ),
+    );
+  const said = values.slice(0, MOST_SAID);
+  const own = family.axes.find(
+    (axis) =>
+      axis.at === place.at &&
+      (!('index' in axis) || ('index' in place && axis.index === place.index)),
+  );
+  const count = own ? valuesOf(own).length : values.length;
+  return (
+    <span className="mr-3 inline-flex flex-wrap items-baseline gap-x-1.5">
+      {'index' in place && place.index > 0 && !empty && <span className="text-soft">+</span>}
+      {said.map((value, nth) => (
+        <span key={options.idOf(value)} className="inline-flex items-baseline whitespace-nowrap">
+          {nth > 0 && <span className="pr-1.5 text-soft">/</span>}
+          {isRange(value) ? (
+            <RangeEditor
+              value={value}
+              says={words(sayRange(value, family.base) ?? '')}
+              onChange={(next) => replace(nth, next)}
+            />
+          ) : (
+            <span>{words(sayValue(value, place))}</span>
+          )}
+          {(values.length > 1 || isRange(value) || canBeEmpty(place)) && (
+            <button
+              type="button"
+              aria-label={`Take away ${sayValue(value, place)}`}
+              className="ml-0.5 inline-flex size-5 items-center justify-center self-center text-soft hover:text-ink"
+              onClick={() => replace(nth, null)}
+            >
+              <X size={12} aria-hidden />
+            </button>
+          )}
+        </span>
+      ))}
+      {values.length > said.length && (
+        <span className="text-soft">and {values.length - said.length} more</span>
+      )}
+      <ManyChoice
+        label={label}
+        options={options.all}
+        chosen={chosen}
+        placeholder={options.placeholder}
+        offer={options.offer}
+        className="phrase-add"
+        onToggle={(id) => {
+          const value = options.valueOf(id);
+          if (value !== undefined) onChange(toggleValue(family, place, value));
+        }}
+      >
+        {empty ? `+ ${add}` : '+ also'}
+      </ManyChoice>
+      {count > 1 && (
+        <span className="font-sans text-sm font-semibold whitespace-nowrap text-warm">
+          × {count}
+        </span>
+      )}
+    </span>
+  );
+}
+
+function isRange(value: Value): value is Exclude<ChangeValue, { kind: 'one' }> {
+  return (
+    value !== null && 'kind' in value && (value.kind === 'numbers' || value.kind === 'placements')
+  );
+}
+
+function canBeEmpty(place: AxisPlace): boolean {
+  return place.at === 'over' || place.at === 'change' || place.at === 'play';
+}
+
+/** A single value in the words of the sentence. */
+function sayValue(value: Value, place: AxisPlace): string {
+  if (value !== null && 'kind' in value && value.kind === 'one') {
+    return value.change ? sayChange(value.change) : 'as it is';
+  }
+  const [only] = valuesOf({ ...place, values: [value] } as Parameters<typeof valuesOf>[0]);
+  return only?.says ?? '';
+}
+
+/** How many variations there are, as it is typed. */
+export function FamilyCount({ family }: { family: Family }) {
+  const size = familySize(family);
+  return (
+    <output aria-label="Variations" className="text-lg font-semibold">
+      {size.toLocaleString('en')}{' '}
+      <span className="font-normal text-soft">{size === 1 ? 'exercise' : 'variations'}</span>
+    </output>
+  );
+}

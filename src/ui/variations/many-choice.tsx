@@ -1,0 +1,97 @@
+'use client';
+
+import { Check } from 'lucide-react';
+import { Command } from 'cmdk';
+import { Popover } from 'radix-ui';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { contains, useSpeech, type Option } from '../base';
+
+/** A phrase that takes several values: a list that stays open while they are ticked. What is typed and
+ * is none of them is offered, where it can be read. */
+export function ManyChoice({
+  label,
+  options,
+  chosen,
+  onToggle,
+  offer,
+  placeholder,
+  children,
+  className = 'phrase text-left',
+}: {
+  label: string;
+  options: readonly Option<string>[];
+  chosen: ReadonlySet<string>;
+  onToggle: (value: string) => void;
+  offer?: (text: string) => readonly Option<string>[];
+  placeholder?: string;
+  children: ReactNode;
+  className?: string;
+}) {
+  const { words } = useSpeech();
+  const [open, setOpen] = useState(false);
+  const [query, setQuery] = useState('');
+  const typed = query.trim();
+  const offered = typed === '' ? [] : (offer?.(query) ?? []);
+
+  function show(next: boolean, text = '') {
+    setOpen(next);
+    setQuery(text);
+  }
+
+  function onKeyDown(event: KeyboardEvent) {
+    const types = event.key.length === 1 && event.key !== ' ';
+    if (!types || event.ctrlKey || event.metaKey || event.altKey) return;
+    event.preventDefault();
+    event.stopPropagation();
+    show(true, event.key);
+  }
+
+  return (
+    <Popover.Root open={open} onOpenChange={(next) => show(next)}>
+      <Popover.Trigger className={className} aria-label={label} onKeyDown={onKeyDown}>
+        {children}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="start" sideOffset={4} className="pop w-[36rem]">
+          <Command label={label} loop filter={contains}>
+            <Command.Input
+              value={query}
+              onValueChange={setQuery}
+              placeholder={placeholder ?? label}
+              className="w-full border-b border-line px-3 py-2 outline-none"
+            />
+            <Command.List className="max-h-80 overflow-y-auto p-1">
+              <Command.Empty className="px-2 py-1.5 text-sm text-soft">
+                Nothing like that.
+              </Command.Empty>
+              {[...offered, ...options].map((one) => (
+                <Command.Item
+                  key={one.value}
+                  value={one.value}
+                  keywords={[
+                    offered.includes(one)
+                      ? query
+                      : `${one.text} ${words(one.text)} ${one.hint ?? ''}`,
+                  ]}
+                  onSelect={() => onToggle(one.value)}
+                  aria-checked={chosen.has(one.value)}
+                  className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
+                >
+                  <Check
+                    size={14}
+                    aria-hidden
+                    className={chosen.has(one.value) ? 'shrink-0' : 'invisible shrink-0'}
+                  />
+                  <span>{words(one.text)}</span>
+                  {one.hint && (
+                    <span className="ml-auto pl-3 text-sm text-soft">{words(one.hint)}</span>
+                  )}
+                </Command.Item>
+              ))}
+            </Command.List>
+          </Command>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,115 @@
+'use client';
+
+import { Play, Square } from 'lucide-react';
+import Link from 'next/link';
+import { memberAt, sayMember, sayStep, type OpenedFamily } from '@/core/family';
+import { difficultyParts, hindrances, hindranceText } from '@/core/analysis';
+import { writeLink, type Exercise } from '@/core/recipe';
+import type { Tempo } from '@/core/time';
+import { Button, buttonLook, useSpeech } from '../base';
+import { ScoreSheet } from '../marks';
+import type { Playback } from '../play';
+import type { Members } from './use-members';
+
+/** The chosen variation, and the one that it is compared with. */
+export function MemberPanel({
+  opened,
+  members,
+  index,
+  number,
+  compared,
+  tempo,
+  playback,
+  onHear,
+  onDrop,
+  onCompare,
+}: {
+  opened: OpenedFamily;
+  members: Members;
+  index: number;
+  number: number;
+  compared: number | null;
+  tempo: Tempo;
+  playback: Playback;
+  onHear: (index: number) => void;
+  onDrop: () => void;
+  onCompare: (index: number | null) => void;
+}) {
+  const { words } = useSpeech();
+  const exercise = members.exerciseOf(index);
+  const other = compared !== null && compared !== index ? members.exerciseOf(compared) : null;
+  if (!exercise) return null;
+  return (
+    <section aria-label="Variation" className="flex flex-col gap-2">
+      <h2 className="font-serif text-xl leading-6">
+        {number}. {words(sayMember(opened, memberAt(opened, index)))}
+      </h2>
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => onHear(index)} aria-pressed={playback.playing}>
+          {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+          {playback.playing ? 'Stop' : 'Hear'}
+        </Button>
+        <Link
+          className={buttonLook('plain')}
+          href={`/bench?r=${writeLink(members.recipeOf(index))}`}
+        >
+          To the Bench
+        </Link>
+        <Button onClick={onDrop}>Drop</Button>
+        <Button
+          aria-pressed={compared === index}
+          onClick={() => onCompare(compared === index ? null : index)}
+        >
+          Compare
+        </Button>
+      </div>
+      <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
+      <Facts exercise={exercise} tempo={tempo} />
+      {other && compared !== null && (
+        <section aria-label="Compared with" className="border-t border-line pt-2">
+          <h3 className="flex items-baseline gap-2">
+            <span className="label">against</span>
+            <span className="min-w-0 flex-1 font-serif">
+              {words(sayMember(opened, memberAt(opened, compared)))}
+            </span>
+            <Button look="quiet" onClick={() => onHear(compared)}>
+              hear
+            </Button>
+            <Button look="quiet" onClick={() => onCompare(null)}>
+              done
+            </Button>
+          </h3>
+          <p className="text-sm text-soft">
+            {words(
+              sayStep(opened, memberAt(opened, index), memberAt(opened, compared)).join(', ') ||
+                'the same values',
+            )}
+          </p>
+          <ScoreSheet exercise={other} staff={false} />
+          <Facts exercise={other} tempo={tempo} />
+        </section>
+      )}
+    </section>
+  );
+}
+
+function Facts({ exercise, tempo }: { exercise: Exercise; tempo: Tempo }) {
+  const { words, syllables } = useSpeech();
+  const parts = difficultyParts(exercise, tempo);
+  const warned = hindrances(exercise, tempo);
+  return (
+    <div className="text-sm">
+      <p className="text-soft">
+        {words(parts.map((one) => `${one.part} ${one.points.toFixed(1)}`).join(' · '))}
+      </p>
+      {warned.slice(0, 3).map((one, nth) => {
+        const { where, reason } = hindranceText(one, exercise, syllables);
+        return (
+          <p key={nth} className="border-l-3 border-warm pl-2">
+            <b>{words(where)}.</b> {words(reason)}
+          </p>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,139 @@
+'use client';
+
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
+import type { VoiceId } from '@/core/kit';
+import { miniHeight } from '../marks';
+import { PathRow, type RowShown } from './path-row';
+
+/** What keys and the mouse do to a member. */
+export type PathCommand =
+  | { readonly kind: 'hear' | 'open' | 'drop' | 'compare' | 'first' | 'last' | 'stop' }
+  | { readonly kind: 'move'; readonly by: number }
+  | { readonly kind: 'put'; readonly onto: number };
+
+const KEYS: Readonly<Record<string, PathCommand>> = {
+  ' ': { kind: 'hear' },
+  Enter: { kind: 'open' },
+  d: { kind: 'drop' },
+  Delete: { kind: 'drop' },
+  c: { kind: 'compare' },
+  f: { kind: 'first' },
+  l: { kind: 'last' },
+  s: { kind: 'stop' },
+};
+
+const PAGE = 8;
+
+/** The family as a path. One row is chosen; keys move through it and decide. Only the rows in sight are
+ * drawn. */
+export function PathList({
+  count,
+  order,
+  rowOf,
+  rows,
+  hardest,
+  lanesBars,
+  chosen,
+  compared,
+  onChoose,
+  onCommand,
+}: {
+  count: number;
+  /** Members by index, in order. */
+  order: readonly number[];
+  rowOf: (place: number) => RowShown;
+  rows: readonly VoiceId[];
+  hardest: number;
+  lanesBars: number;
+  chosen: number | null;
+  compared: number | null;
+  onChoose: (index: number) => void;
+  onCommand: (index: number, command: PathCommand) => void;
+}) {
+  const scroller = useRef<HTMLDivElement>(null);
+  const dragged = useRef<{ from: number; over: number } | null>(null);
+  const height = Math.max(58, miniHeight(rows.length) + 12);
+  // What it returns changes with the scroll position: it must not be kept, and is not.
+  // eslint-disable-next-line react-hooks/incompatible-library
+  const virtual = useVirtualizer({
+    count,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => height,
+    overscan: 6,
+  });
+  const place = chosen === null ? -1 : order.indexOf(chosen);
+
+  useEffect(() => virtual.measure(), [virtual, height]);
+  useEffect(() => {
+    if (place >= 0) virtual.scrollToIndex(place);
+  }, [virtual, place]);
+
+  function onKeyDown(event: KeyboardEvent) {
+    const steps: Readonly<Record<string, number>> = {
+      ArrowDown: 1,
+      ArrowUp: -1,
+      PageDown: PAGE,
+      PageUp: -PAGE,
+      Home: -count,
+      End: count,
+    };
+    const step = steps[event.key];
+    if (step !== undefined) {
+      event.preventDefault();
+      if (event.altKey && chosen !== null) return onCommand(chosen, { kind: 'move', by: step });
+      const next = order[Math.max(0, Math.min(count - 1, Math.max(0, place) + step))];
+      if (next !== undefined) onChoose(place < 0 ? (order[0] ?? next) : next);
+      return;
+    }
+    const command = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
+    if (!command || chosen === null) return;
+    event.preventDefault();
+    event.stopPropagation();
+    onCommand(chosen, command);
+  }
+
+  function onDrag(kind: 'start' | 'over' | 'end', index: number) {
+    if (kind === 'start') dragged.current = { from: index, over: index };
+    else if (kind === 'over' && dragged.current) dragged.current.over = index;
+    else if (dragged.current) {
+      const { from, over } = dragged.current;
+      dragged.current = null;
+      if (from !== over) onCommand(from, { kind: 'put', onto: over });
+    }
+  }
+
+  return (
+    <div
+      ref={scroller}
+      role="listbox"
+      tabIndex={0}
+      aria-label="Path"
+      aria-activedescendant={chosen === null ? undefined : `member-${chosen}`}
+      aria-keyshortcuts="Space Enter D C F L S Alt+ArrowUp Alt+ArrowDown"
+      className="min-h-0 flex-1 overflow-y-auto focus-visible:-outline-offset-2"
+      onKeyDown={onKeyDown}
+    >
+      <div className="relative w-full" style={{ height: virtual.getTotalSize() }}>
+        {virtual.getVirtualItems().map((item) => {
+          const row = rowOf(item.index);
+          return (
+            <PathRow
+              key={row.index}
+              row={row}
+              rows={rows}
+              hardest={hardest}
+              lanesBars={lanesBars}
+              chosen={row.index === chosen}
+              compared={row.index === compared}
+              style={{ height: item.size, transform: `translateY(${item.start}px)` }}
+              onChoose={onChoose}
+              onOpen={(index) => onCommand(index, { kind: 'open' })}
+              onDrag={onDrag}
+            />
+          );
+        })}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,118 @@
+'use client';
+
+import { clsx } from 'clsx';
+import { ArrowLeftToLine, ArrowRightToLine, TriangleAlert } from 'lucide-react';
+import { memo, type CSSProperties, type DragEvent } from 'react';
+import type { VoiceId } from '@/core/kit';
+import type { Exercise } from '@/core/recipe';
+import { useSpeech } from '../base';
+import { MiniLanes } from '../marks';
+
+export interface RowShown {
+  readonly index: number;
+  readonly number: number;
+  readonly exercise: Exercise | null;
+  readonly before: Exercise | null;
+  /** What changes from the one before, or what the first is. */
+  readonly says: readonly string[];
+  readonly points: number;
+  readonly warnings: number;
+  readonly bars: number;
+  readonly pinned: 'first' | 'last' | null;
+  /** Beyond the teacher’s stop. */
+  readonly beyond: boolean;
+  readonly stops: boolean;
+  readonly practised: boolean;
+}
+
+/** One variation on the path: its number, lanes at a glance, what changes, how hard. */
+export const PathRow = memo(function PathRow({
+  row,
+  rows,
+  hardest,
+  lanesBars,
+  chosen,
+  compared,
+  style,
+  onChoose,
+  onOpen,
+  onDrag,
+}: {
+  row: RowShown;
+  rows: readonly VoiceId[];
+  hardest: number;
+  /** Bars that the lanes have room for. */
+  lanesBars: number;
+  chosen: boolean;
+  compared: boolean;
+  style: CSSProperties;
+  onChoose: (index: number) => void;
+  onOpen: (index: number) => void;
+  onDrag: (kind: 'start' | 'over' | 'end', index: number) => void;
+}) {
+  const { words } = useSpeech();
+  const { index, number, exercise, before, says, points, warnings, bars, pinned } = row;
+  const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
+    if (kind === 'over') event.preventDefault();
+    onDrag(kind, index);
+  };
+  return (
+    <div
+      id={`member-${index}`}
+      role="option"
+      aria-selected={chosen}
+      aria-label={`${number}: ${words(says.join(', '))}`}
+      data-member={index}
+      draggable
+      onDragStart={drag('start')}
+      onDragOver={drag('over')}
+      onDragEnd={drag('end')}
+      style={style}
+      onClick={() => onChoose(index)}
+      onDoubleClick={() => onOpen(index)}
+      className={clsx(
+        'absolute top-0 left-0 flex w-full items-center gap-3 border-b border-faint px-3',
+        chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-warm' : 'hover:bg-sheet',
+        row.beyond && 'opacity-40',
+        row.stops && 'border-b-2 border-b-warm',
+      )}
+    >
+      <span className="w-8 shrink-0 text-right font-serif text-lg text-soft">{number}</span>
+      <span className="w-4 shrink-0 text-soft">
+        {pinned === 'first' && <ArrowLeftToLine size={14} aria-label="pinned first" />}
+        {pinned === 'last' && <ArrowRightToLine size={14} aria-label="pinned last" />}
+      </span>
+      <span className="shrink-0 overflow-hidden" style={{ width: 462 }}>
+        {exercise && (
+          <MiniLanes
+            exercise={exercise}
+            rows={rows}
+            before={before}
+            bars={lanesBars}
+            label={`Variation ${number}`}
+          />
+        )}
+      </span>
+      <span className="min-w-0 flex-1 text-sm leading-4.5">
+        <span className="line-clamp-2">{words(says.join(', '))}</span>
+        <span className="flex items-center gap-2 text-xs text-soft">
+          <span
+            className="inline-block h-1.5 bg-ink"
+            style={{ width: `${Math.max(2, (40 * points) / Math.max(1, hardest))}px` }}
+          />
+          {points.toFixed(1)}
+          {bars > 2 && <span>{bars} bars</span>}
+          {row.practised && <span>practised</span>}
+          {compared && <span className="font-semibold text-warm">compared</span>}
+          {warnings > 0 && (
+            <span className="inline-flex items-center gap-0.5 text-warm">
+              <TriangleAlert size={12} aria-hidden />
+              {warnings}
+              <span className="sr-only"> to watch out for</span>
+            </span>
+          )}
+        </span>
+      </span>
+    </div>
+  );
+});

@@ -1,0 +1,186 @@
+'use client';
+
+import { useMemo } from 'react';
+import {
+  rangeOffers,
+  type AxisPlace,
+  type ChangeValue,
+  type Family,
+  type PlacedValue,
+} from '@/core/family';
+import { looksTyped, readOstinato, type Material } from '@/core/materials';
+import { parseLine } from '@/core/reading';
+import { INTERPRETATION_STARTS, sayChange, startOf, type ClosedRecipe } from '@/core/recipe';
+import { looksSticking, parsePhrase, stickingStart } from '@/core/sticking';
+import { formatFeel, parseFeel, parseMeter, type Syllables } from '@/core/time';
+import { useSpeech, type Option } from '../base';
+import { CHANGE_STARTS, useMaterials } from '../bench';
+
+type Value = PlacedValue['value'];
+
+/** What a phrase can be given: the shelf, what is typed, and ranges. Values are known by an id: a
+ * material’s own, or what they are. */
+export interface PhraseOptions {
+  readonly all: readonly Option<string>[];
+  readonly placeholder?: string;
+  readonly offer?: (text: string) => readonly Option<string>[];
+  readonly idOf: (value: Value) => string;
+  readonly valueOf: (id: string) => Value | undefined;
+}
+
+/** Something that is written out in its id. */
+const WRITTEN = 'is ';
+
+function written(value: unknown): string {
+  return WRITTEN + JSON.stringify(value);
+}
+
+function readWritten(id: string): Value | undefined {
+  return id.startsWith(WRITTEN) ? (JSON.parse(id.slice(WRITTEN.length)) as Value) : undefined;
+}
+
+export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOptions {
+  const { syllables } = useSpeech();
+  const ostinatos = useMaterials('ostinato');
+  const lines = useMaterials('line');
+  const stickings = useMaterials('sticking');
+  const kits = useMaterials('kit');
+  const rules = useMaterials('rules');
+  const { at } = place;
+  return useMemo((): PhraseOptions => {
+    switch (at) {
+      case 'over':
+        return overOptions(ostinatos, base, syllables);
+      case 'play':
+        return playOptions(lines, stickings, base);
+      case 'as':
+        return asOptions(rules);
+      case 'change':
+        return changeOptions(base);
+      case 'feel':
+        return feelOptions();
+      case 'kit':
+        return materialOptions(kits.filter((one) => !one.archived));
+    }
+  }, [at, base, kits, lines, ostinatos, rules, stickings, syllables]);
+}
+
+/** Materials of one kind, each by its id; what is no material by what it is. */
+function materialOptions(
+  materials: readonly Material[],
+  hint: (one: Material) => string = (one) => one.meter ?? '',
+): Required<Pick<PhraseOptions, 'all' | 'idOf' | 'valueOf'>> {
+  return {
+    all: materials.map((one) => ({ value: one.id, text: one.name, hint: hint(one) })),
+    idOf: (value) =>
+      value !== null && 'id' in value && typeof value.id === 'string' ? value.id : written(value),
+    valueOf: (id) => {
+      const found = materials.find((one) => one.id === id);
+      if (!found) return readWritten(id);
+      const { version, content } = found;
+      return structuredClone({ id, version, content }) as Value;
+    },
+  };
+}
+
+function overOptions(
+  ostinatos: readonly Material<'ostinato'>[],
+  base: ClosedRecipe,
+  syllables: Syllables,
+): PhraseOptions {
+  const known = materialOptions(ostinatos.filter((one) => !one.archived));
+  return {
+    ...known,
+    all: [{ value: written(null), text: 'nothing' }, ...known.all],
+    placeholder: 'a name, or typed: K: x--x--x-, or K: 1 & 3 &; S: 2 4',
+    offer: (text) => {
+      const meter = parseMeter(base.meter);
+      const read = meter.ok && looksTyped(text) ? readOstinato(text, meter.value, syllables) : null;
+      if (!read?.ok) return [];
+      return read.value.map(({ ostinato, says }) => ({
+        value: written({ content: ostinato }),
+        text: says,
+        hint: 'typed',
+      }));
+    },
+  };
+}
+
+function playOptions(
+  lines: readonly Material<'line'>[],
+  stickings: readonly Material<'sticking'>[],
+  base: ClosedRecipe,
+): PhraseOptions {
+  const mine = lines.filter((one) => !one.archived && base.meter.startsWith(one.meter ?? ''));
+  const free = stickings.filter((one) => !one.archived);
+  const known = materialOptions([...mine, ...free]);
+  return {
+    ...known,
+    all: [
+      ...mine.map(({ id, name, content, grade }) => ({
+        value: id,
+        text: content.text,
+        hint: grade === null ? name : `${name}, grade ${grade}`,
+      })),
+      ...free.map(({ id, name, content }) => ({ value: id, text: content.sticking, hint: name })),
+    ],
+    placeholder: 'a line’s name or grade, or typed: 4. 4 8 4',
+    offer: (text) => {
+      const meter = parseMeter(base.meter);
+      const typed = text.trim();
+      if (looksSticking(typed) && parsePhrase(typed, '16').ok) {
+        const value = written({ content: stickingStart(typed) });
+        return [{ value, text: typed, hint: 'sticking, typed' }];
+      }
+      if (!meter.ok || !parseLine(typed, meter.value).ok) return [];
+      return [{ value: written({ content: { text: typed } }), text: typed, hint: 'typed' }];
+    },
+  };
+}
+
+function asOptions(rules: readonly Material<'rules'>[]): PhraseOptions {
+  const starts = INTERPRETATION_STARTS.map(({ id, name, says }) => ({
+    value: written(startOf(id)),
+    text: name,
+    hint: says,
+  }));
+  const own = rules
+    .filter((one) => !one.archived)
+    .map(({ name, content }) => ({
+      value: written({ kind: 'rules', rules: content.rules }),
+      text: name,
+      hint: 'own rules',
+    }));
+  return { all: [...own, ...starts], idOf: written, valueOf: readWritten };
+}
+
+function changeOptions(base: ClosedRecipe): PhraseOptions {
+  const one = (change: ChangeValue extends { change: infer C } ? C : never): ChangeValue => ({
+    kind: 'one',
+    change,
+  });
+  const ranges = rangeOffers(base).map(({ says, value }) => ({
+    value: written(value),
+    text: says,
+    hint: 'range',
+  }));
+  const singles = CHANGE_STARTS.map((change) => ({
+    value: written(one(change)),
+    text: sayChange(change),
+  }));
+  return {
+    all: [{ value: written(one(null)), text: 'as it is', hint: 'without' }, ...ranges, ...singles],
+    idOf: written,
+    valueOf: readWritten,
+  };
+}
+
+const FEELS = ['straight', 'triplets', '2:1', '3:2'] as const;
+
+function feelOptions(): PhraseOptions {
+  const all = FEELS.flatMap((text) => {
+    const feel = parseFeel(text);
+    return feel.ok ? [{ value: written(feel.value), text: formatFeel(feel.value) }] : [];
+  });
+  return { all, idOf: written, valueOf: readWritten };
+}

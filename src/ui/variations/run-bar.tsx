@@ -1,0 +1,181 @@
+'use client';
+
+import { Play, Square } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import {
+  memberAt,
+  MOST_OF_A_RUN,
+  nameMember,
+  runOf,
+  runSeams,
+  type Family,
+  type OpenedFamily,
+} from '@/core/family';
+import { issueText, ok, type Result } from '@/core/issue';
+import { scoreOf } from '@/core/playing';
+import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { CAUTION_LINE } from '@/core/safety';
+import type { ProgramSummary } from '@/core/studio';
+import { tempoFor, type Bpm } from '@/core/time';
+import { attemptOrSay, Button, Choice, useSpeech } from '../base';
+import { TempoField, Toggle } from '../bench';
+import type { Playback } from '../play';
+import type { Members } from './use-members';
+import type { VariationActions } from './variation-actions';
+
+const SEND_AS = { items: 'an item each', run: 'one run' } as const;
+const BARS = [1, 2, 4, 8] as const;
+
+/** Marks a program's name that is still to be made. */
+const NEW = 'new: ';
+
+/** Hearing the path as a run, and sending it to a program. */
+export function RunBar({
+  opened,
+  members,
+  family,
+  order,
+  from,
+  tempo,
+  playback,
+  programs,
+  actions,
+  name,
+  edit,
+  onTempo,
+  runs,
+}: {
+  opened: OpenedFamily;
+  members: Members;
+  family: Family;
+  /** The path up to the stop. */
+  order: readonly number[];
+  /** Where a run begins. */
+  from: number | null;
+  tempo: Bpm;
+  playback: Playback;
+  programs: readonly ProgramSummary[];
+  actions: VariationActions;
+  name: string;
+  edit: (change: Partial<Family>) => void;
+  onTempo: (tempo: Bpm) => void;
+  runs: (recipe: ClosedRecipe) => Result<Exercise>;
+}) {
+  const router = useRouter();
+  const { words, syllables } = useSpeech();
+  const [bars, setBars] = useState<number>(1);
+  const [as, setAs] = useState<keyof typeof SEND_AS>('items');
+  const [seams, setSeams] = useState<readonly string[] | null>(null);
+  const named = (index: number, nth: number) =>
+    nameMember(opened, memberAt(opened, index), nth + 1, family.naming);
+  const [first] = order;
+  const start = Math.max(0, from === null ? 0 : order.indexOf(from));
+
+  function hearRun() {
+    if (playback.playing) return playback.stop();
+    const part = order.slice(start, start + MOST_OF_A_RUN);
+    const recipes = part.map(members.recipeOf);
+    const run = runOf(
+      part.map((index, nth) => ({
+        name: named(index, start + nth),
+        recipe: members.recipeOf(index),
+      })),
+      bars,
+    );
+    const made = run && runs(run);
+    if (!made) return;
+    if (!made.ok) {
+      toast.error(words(made.issues.map(issueText).join(' ')));
+      return;
+    }
+    const at = tempoFor(made.value.meter, tempo);
+    setSeams(runSeams(made.value, recipes, at, syllables));
+    void playback.start(scoreOf(made.value), at);
+  }
+
+  async function send(choice: string) {
+    const known = programs.find((one) => one.id === choice);
+    const to = known ? { id: known.id } : { name: choice.slice(NEW.length) };
+    const each = order.map((index, nth) => ({
+      name: named(index, nth),
+      recipe: members.recipeOf(index),
+    }));
+    if (as === 'run' && each.length > MOST_OF_A_RUN) {
+      const count = each.length;
+      toast.error(issueText({ code: 'members-too-many', path: [], count, most: MOST_OF_A_RUN }));
+      return;
+    }
+    const run = as === 'run' ? runOf(each, bars) : null;
+    const exercises = run ? [{ name: name.trim() || 'Variations as a run', recipe: run }] : each;
+    const done = await attemptOrSay(() => actions.send(to, exercises));
+    if (!done) return;
+    const into = known?.name ?? choice.slice(NEW.length);
+    toast.success(`Sent ${run ? `a run of ${each.length}` : each.length} to ${into}.`, {
+      action: { label: 'Open it', onClick: () => router.push(`/programs/${done.value}`) },
+    });
+  }
+
+  return (
+    <section aria-label="Run and program" className="border-t border-line bg-sheet px-4 py-1.5">
+      {seams !== null && seams.length > 0 && (
+        <p role="status" className="mb-1 border-l-3 border-warm pl-2 text-sm">
+          At the seams: {words(seams.slice(0, 2).join(' '))}
+          {seams.length > 2 && ` And ${seams.length - 2} more.`}
+        </p>
+      )}
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <Button look="main" onClick={hearRun}>
+          {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+          {playback.playing ? 'Stop' : 'Hear as a run'}
+        </Button>
+        <select
+          aria-label="Bars of each"
+          className="h-8 rounded-sm border border-line bg-sheet px-1.5"
+          value={bars}
+          onChange={(event) => setBars(Number(event.target.value))}
+        >
+          {BARS.map((count) => (
+            <option key={count} value={count}>
+              {count === 1 ? '1 bar each' : `${count} bars each`}
+            </option>
+          ))}
+        </select>
+        <TempoField
+          exercise={first === undefined ? null : members.exerciseOf(first)}
+          tempo={tempo}
+          onTempo={onTempo}
+        />
+        <label className="ml-auto flex items-baseline gap-1.5">
+          <span className="label">names</span>
+          <input
+            aria-label="Names"
+            className="field w-36"
+            placeholder="{n} {all}"
+            title="{n} is the number, {1} the first phrase’s value, {all} all of them"
+            maxLength={80}
+            value={family.naming}
+            onChange={(event) => edit({ naming: event.target.value })}
+          />
+          {first !== undefined && (
+            <span className="max-w-40 truncate text-sm text-soft" data-testid="first-name">
+              {words(named(first, 0))}
+            </span>
+          )}
+        </label>
+        <Toggle label="Send as" bare options={SEND_AS} value={as} onChoose={setAs} />
+        <Choice
+          label="Program to send them to, or a new name"
+          options={programs.map((one) => ({ value: one.id as string, text: one.name }))}
+          className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
+          onChoose={(choice) => void send(choice)}
+          onType={(text) => ok(NEW + text)}
+        >
+          {`to program… ${order.length}`}
+        </Choice>
+      </div>
+      <p className="mt-1 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
+    </section>
+  );
+}

@@ -1,0 +1,150 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Cover, CoverOf, Family, Impossible } from '@/core/family';
+import type { Issue } from '@/core/issue';
+import type { Bpm } from '@/core/time';
+import type { FromFamilyWorker, ShownMember, ToFamilyWorker } from '../../workers/family-messages';
+
+/** How far the work on a family is. */
+export interface FamilyWork {
+  readonly state: 'working' | 'done' | 'stopped' | 'refused' | 'died';
+  readonly played: readonly ShownMember[];
+  readonly impossible: readonly Impossible[];
+  readonly done: number;
+  readonly size: number;
+  readonly issues: readonly Issue[];
+  readonly stop: () => void;
+  /** Begins anew, after a stop or a death. */
+  readonly again: () => void;
+  readonly order: (ask: OrderAsk) => Promise<readonly number[]>;
+  readonly cover: (members: readonly number[], of: CoverOf, count: number | null) => Promise<Cover>;
+}
+
+export type { ShownMember };
+
+export interface OrderAsk {
+  readonly members: readonly number[];
+  readonly first: number | null;
+  readonly last: number | null;
+  readonly own: readonly number[] | null;
+}
+
+interface Progress extends Pick<
+  FamilyWork,
+  'state' | 'played' | 'impossible' | 'done' | 'size' | 'issues'
+> {
+  /** The work that this is about. */
+  readonly of: object | null;
+}
+
+const NOTHING: Progress = {
+  of: null,
+  state: 'working',
+  played: [],
+  impossible: [],
+  done: 0,
+  size: 0,
+  issues: [],
+};
+
+/** Begun anew this often by itself when a worker dies. */
+const LIVES = 1;
+
+/** Expands a family in a worker of its own; a change of the family ends that one and starts another.
+ * Nothing of the teacher’s is in there, so a worker that dies loses nothing. */
+export function useFamilyWork(
+  { base, axes }: Pick<Family, 'base' | 'axes'>,
+  tempo: Bpm,
+): FamilyWork {
+  const [round, setRound] = useState(0);
+  const [progress, setProgress] = useState(NOTHING);
+  const worker = useRef<Worker | null>(null);
+  const asked = useRef(new Map<number, (message: FromFamilyWorker) => void>());
+  const asks = useRef(0);
+  const deaths = useRef(0);
+  const job = useMemo(() => ({ base, axes, tempo, round }), [base, axes, tempo, round]);
+
+  useEffect(() => {
+    const mine = new Worker(new URL('../../workers/family.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    const waiting = asked.current;
+    worker.current = mine;
+    let now: Progress = { ...NOTHING, of: job };
+    const tell = (change: Partial<Progress>) => {
+      now = { ...now, ...change };
+      setProgress(now);
+    };
+    mine.onmessage = ({ data }: MessageEvent<FromFamilyWorker>) => {
+      switch (data.kind) {
+        case 'refused':
+          return tell({ state: 'refused', issues: data.issues });
+        case 'part':
+          return tell({
+            played: [...now.played, ...data.played],
+            impossible: [...now.impossible, ...data.impossible],
+            done: data.done,
+            size: data.size,
+            state: data.done >= data.size ? 'done' : 'working',
+          });
+        case 'ordered':
+        case 'covered':
+          waiting.get(data.ask)?.(data);
+          waiting.delete(data.ask);
+      }
+    };
+    mine.onerror = () => {
+      deaths.current += 1;
+      if (deaths.current <= LIVES) setRound((before) => before + 1);
+      else tell({ state: 'died' });
+    };
+    mine.postMessage({
+      kind: 'open',
+      family: { base: job.base, axes: job.axes },
+      tempo: job.tempo,
+    } satisfies ToFamilyWorker);
+    return () => {
+      mine.terminate();
+      waiting.clear();
+      if (worker.current === mine) worker.current = null;
+    };
+  }, [job]);
+
+  const stop = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = null;
+    setProgress((before) => ({ ...before, state: 'stopped' }));
+  }, []);
+  const again = useCallback(() => {
+    deaths.current = 0;
+    setRound((before) => before + 1);
+  }, []);
+  const ask = useCallback(
+    <T extends FromFamilyWorker>(message: (nth: number) => ToFamilyWorker) =>
+      new Promise<T>((resolve) => {
+        const nth = (asks.current += 1);
+        asked.current.set(nth, (answer) => resolve(answer as T));
+        worker.current?.postMessage(message(nth));
+      }),
+    [],
+  );
+  const order = useCallback<FamilyWork['order']>(
+    async (wanted) => {
+      type Ordered = Extract<FromFamilyWorker, { kind: 'ordered' }>;
+      const said = await ask<Ordered>((nth) => ({ kind: 'order', ask: nth, ...wanted }));
+      return said.order;
+    },
+    [ask],
+  );
+  const cover = useCallback<FamilyWork['cover']>(
+    async (members, of, count) => {
+      type Covered = Extract<FromFamilyWorker, { kind: 'covered' }>;
+      const said = await ask<Covered>((nth) => ({ kind: 'cover', ask: nth, members, of, count }));
+      return said.cover;
+    },
+    [ask],
+  );
+  const shown = progress.of === job ? progress : { ...NOTHING, of: job };
+  return { ...shown, stop, again, order, cover };
+}

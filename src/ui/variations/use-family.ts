@@ -1,0 +1,89 @@
+'use client';
+
+import { useCallback, useEffect, useReducer } from 'react';
+import type { Family } from '@/core/family';
+import { packLink } from '@/core/recipe';
+import type { FamilyId } from '@/core/studio';
+import { keepPlace } from '../shell/last-place';
+
+/** What lies on the screen: a family, under a name once it has one. */
+export interface FamilyDraft {
+  readonly id: FamilyId | null;
+  readonly name: string;
+  readonly family: Family;
+}
+
+interface History {
+  readonly past: readonly FamilyDraft[];
+  readonly draft: FamilyDraft;
+  readonly future: readonly FamilyDraft[];
+  readonly saved: FamilyDraft | null;
+}
+
+type Action =
+  | { readonly kind: 'edit'; readonly change: Partial<FamilyDraft> }
+  | { readonly kind: 'undo' | 'redo' }
+  | { readonly kind: 'saved'; readonly draft: FamilyDraft };
+
+const MOST_STEPS = 100;
+
+function reduce(history: History, action: Action): History {
+  const { past, draft, future } = history;
+  switch (action.kind) {
+    case 'edit':
+      return {
+        ...history,
+        past: [...past, draft].slice(-MOST_STEPS),
+        draft: { ...draft, ...action.change },
+        future: [],
+      };
+    case 'undo': {
+      const before = past.at(-1);
+      if (!before) return history;
+      return { ...history, past: past.slice(0, -1), draft: before, future: [draft, ...future] };
+    }
+    case 'redo': {
+      const [next, ...rest] = future;
+      return next ? { ...history, past: [...past, draft], draft: next, future: rest } : history;
+    }
+    case 'saved':
+      return { ...history, draft: action.draft, saved: action.draft };
+  }
+}
+
+/** Address lengths that browsers and servers take; longer families are kept by saving them. */
+const LONGEST = 7000;
+
+const AFTER_MS = 150;
+
+/** The family on the screen, with undo and redo; the address follows it. */
+export function useFamily(first: FamilyDraft, saved: FamilyDraft | null) {
+  const [history, dispatch] = useReducer(reduce, {
+    past: [],
+    draft: first,
+    future: [],
+    saved,
+  });
+  const { draft } = history;
+  const edit = useCallback(
+    (change: Partial<Family>) =>
+      dispatch({ kind: 'edit', change: { family: { ...draft.family, ...change } } }),
+    [draft.family],
+  );
+  const changed = history.past.length > 0 || draft !== first;
+  useEffect(() => {
+    if (!changed) return;
+    const timer = setTimeout(() => {
+      const parts = new URLSearchParams({ p: packLink(draft.family) });
+      if (draft.id) parts.set('f', draft.id);
+      if (draft.name) parts.set('n', draft.name);
+      const long = parts.toString().length > LONGEST;
+      const address = `/variations?${long && draft.id ? `f=${draft.id}` : parts}`;
+      keepPlace('/variations', address);
+      if (long && !draft.id) return;
+      History.prototype.replaceState.call(window.history, window.history.state, '', address);
+    }, AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [draft, changed]);
+  return { history, edit, dispatch };
+}

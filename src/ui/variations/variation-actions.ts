@@ -1,0 +1,18 @@
+import type { Family } from '@/core/family';
+import type { Result } from '@/core/issue';
+import type { ClosedRecipe } from '@/core/recipe';
+import type { FamilyId, ProgramId, SavedFamily } from '@/core/studio';
+
+/** What is kept beyond the screen. */
+export interface VariationActions {
+  readonly save: (input: {
+    id: FamilyId | null;
+    name: string;
+    family: Family;
+  }) => Promise<Result<SavedFamily>>;
+  readonly archive: (id: FamilyId, archived: boolean) => Promise<Result<null>>;
+  readonly send: (
+    program: { id: ProgramId } | { name: string },
+    exercises: readonly { name: string; recipe: ClosedRecipe }[],
+  ) => Promise<Result<ProgramId>>;
+}

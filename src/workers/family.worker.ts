@@ -1,0 +1,75 @@
+import { coverMembers, FamilyJudge, keepBest, openFamily, type Played } from '@/core/family';
+import { keepOrder, orderPath } from '@/core/path';
+import type { FromFamilyWorker, ToFamilyWorker } from './family-messages';
+
+/** First members come at once, the others in stretches that let the screen draw. */
+const FIRST = 40;
+const STRETCH = 400;
+
+const members = new Map<number, Played>();
+let sizes: readonly number[] = [];
+
+function say(message: FromFamilyWorker): void {
+  self.postMessage(message);
+}
+
+self.onmessage = ({ data }: MessageEvent<ToFamilyWorker>) => {
+  switch (data.kind) {
+    case 'open':
+      return open(data);
+    case 'order':
+      return order(data);
+    case 'cover':
+      return cover(data);
+  }
+};
+
+function open({ family, tempo }: Extract<ToFamilyWorker, { kind: 'open' }>): void {
+  const opened = openFamily(family);
+  if (!opened.ok) return say({ kind: 'refused', issues: opened.issues });
+  sizes = opened.value.axes.map((axis) => axis.values.length);
+  const judge = new FamilyJudge(opened.value, tempo);
+  const { size } = opened.value;
+  let stretch = FIRST;
+  (function next() {
+    const { played, impossible } = judge.take(stretch);
+    for (const one of played) members.set(one.index, one);
+    const shown = played.map(({ events: _, ...one }) => one);
+    say({ kind: 'part', played: shown, impossible, done: judge.done, size });
+    stretch = STRETCH;
+    if (!judge.over) setTimeout(next);
+  })();
+}
+
+function found(indexes: readonly number[]): readonly Played[] {
+  return indexes.flatMap((index) => members.get(index) ?? []);
+}
+
+function order(asked: Extract<ToFamilyWorker, { kind: 'order' }>): void {
+  const stops = found(asked.members);
+  const place = (index: number | null) => stops.findIndex((one) => one.index === index);
+  const pinned = (index: number | null) => (place(index) < 0 ? null : place(index));
+  const own = asked.own?.map(place).filter((one) => one >= 0);
+  const ordered = own
+    ? keepOrder(stops, own)
+    : orderPath(stops, { first: pinned(asked.first), last: pinned(asked.last) });
+  const indexes = ordered.flatMap((one) => stops[one]?.index ?? []);
+  say({ kind: 'ordered', ask: asked.ask, order: indexes });
+}
+
+/** Chance that repeats itself, so that the same family is covered the same way. */
+function chance(): () => number {
+  let state = 48271;
+  return () => {
+    state = (state * 16807) % 2147483647;
+    return (state - 1) / 2147483646;
+  };
+}
+
+function cover({ ask, members: indexes, of, count }: Extract<ToFamilyWorker, { kind: 'cover' }>) {
+  const all = found(indexes);
+  const whole = coverMembers(all, sizes, of, chance());
+  const best = count === null ? whole : keepBest(whole, all, sizes, of, count);
+  const chosen = best.chosen.flatMap((nth) => all[nth]?.index ?? []);
+  say({ kind: 'covered', ask, cover: { ...best, chosen } });
+}
