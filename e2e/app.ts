@@ -138,6 +138,16 @@ export async function phrase(page: Page, label: string | RegExp, typed: string):
   await page.keyboard.press('Enter');
 }
 
+/** Gives a phrase of a family several values by typing. */
+export async function giveMany(page: Page, label: string, typed: readonly string[]): Promise<void> {
+  await page.getByRole('button', { name: label, exact: true }).press('Enter');
+  for (const text of typed) {
+    await page.getByPlaceholder(/./).last().fill(text);
+    await page.keyboard.press('Enter');
+  }
+  await page.keyboard.press('Escape');
+}
+
 /** Takes sound out of the browser and its clock in hand, so that minutes pass at once. */
 export async function holdClock(page: Page): Promise<void> {
   await page.addInitScript(() => {

@@ -23,6 +23,13 @@ export function shapeKey(exercise: Exercise, of: Sameness): string {
   return partOf(turned).join(' ');
 }
 
+/** A text that is equal for exercises that sound the same from the same place on, whoever plays them. A
+ * repeated part counts once. */
+export function soundKey(exercise: Exercise): string {
+  const events = eventsOf(exercise, 'sound');
+  return `${instantsOf(exercise)[0]?.at ?? ''} ${partOf(events).join(' ')}`;
+}
+
 /** Whether one exercise is the other in disguise; null where it is not. */
 export function disguiseOf(one: Exercise, other: Exercise): Disguise | null {
   for (const sameness of ['limbs', 'sound'] as const) {

@@ -2,7 +2,7 @@ export { differingLimbs, spokenComposite } from './composite';
 export { columnsOfBar, countStrings } from './count';
 export { cuesOf } from './cues';
 export { derive } from './derive';
-export { disguiseOf, shapeKey } from './disguise';
+export { disguiseOf, shapeKey, soundKey } from './disguise';
 export { feltPulses } from './felt';
 export { instantsOf, strokesOf } from './instants';
 export { leadsOf } from './leads';

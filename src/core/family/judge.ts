@@ -1,4 +1,11 @@
-import { difficultyParts, difficultyPoints, hindrances, shapeKey, strokeCode } from '../analysis';
+import {
+  difficultyParts,
+  difficultyPoints,
+  hindrances,
+  shapeKey,
+  soundKey,
+  strokeCode,
+} from '../analysis';
 import type { Issue } from '../issue';
 import { VOICE_IDS } from '../kit';
 import { expand, type Exercise } from '../recipe';
@@ -13,9 +20,10 @@ export interface Played extends Member {
   readonly voices: number;
   /** Hindrances at the tempo that the recipe does not keep. */
   readonly warnings: number;
-  /** The first member that sounds the same up to where it begins: itself, if it is the first. */
+  /** The first member that is the same in disguise: by the same limbs up to where it begins, or by
+   * other limbs with the same sound. Itself, where there is none. */
   readonly sameAs: number;
-  /** Whether that one is played by the same limbs, too. */
+  /** Whether that one is played by the same limbs. */
   readonly sameLimbs: boolean;
   /** Number of each stroke and its place, rising; equal where the strokes are. */
   readonly events: readonly number[];
@@ -50,8 +58,9 @@ export function placeOfEvent(event: number): number {
 export class FamilyJudge {
   readonly #family: OpenedFamily;
   readonly #tempo: Bpm;
-  /** First member of each sound, and its shape with limbs. */
-  readonly #firsts = new Map<string, { readonly index: number; readonly limbs: string }>();
+  /** Members that stand for themselves, by what their limbs play, and by what is heard. */
+  readonly #byLimbs = new Map<string, number>();
+  readonly #bySound = new Map<string, number>();
   #next = 0;
 
   constructor(family: OpenedFamily, tempo: Bpm) {
@@ -85,14 +94,15 @@ export class FamilyJudge {
   }
 
   #twin(index: number, exercise: Exercise): Pick<Played, 'sameAs' | 'sameLimbs'> {
-    const sound = shapeKey(exercise, 'sound');
     const limbs = shapeKey(exercise, 'limbs');
-    const first = this.#firsts.get(sound);
-    if (!first || sound === '') {
-      this.#firsts.set(sound, { index, limbs });
-      return { sameAs: index, sameLimbs: true };
-    }
-    return { sameAs: first.index, sameLimbs: first.limbs === limbs };
+    const turned = this.#byLimbs.get(limbs);
+    if (turned !== undefined) return { sameAs: turned, sameLimbs: true };
+    const sound = soundKey(exercise);
+    const heard = this.#bySound.get(sound);
+    if (heard !== undefined) return { sameAs: heard, sameLimbs: false };
+    this.#byLimbs.set(limbs, index);
+    this.#bySound.set(sound, index);
+    return { sameAs: index, sameLimbs: true };
   }
 }
 
@@ -131,7 +141,7 @@ export function judgeFamily(family: OpenedFamily, tempo: Bpm): Judged {
   return new FamilyJudge(family, tempo).take(Math.max(1, family.size));
 }
 
-/** The members that stand for themselves: one of each sound, the first of its kind. */
+/** The members that stand for themselves: the first of each kind. */
 export function foldMembers(played: readonly Played[]): readonly Played[] {
   return played.filter((one) => one.sameAs === one.index);
 }

@@ -92,7 +92,7 @@ export const MiniLanes = memo(function MiniLanes({
                 cx={x(one.at)}
                 cy={y(one.voice)}
                 r={5.6}
-                className="fill-warm-wash"
+                className="fill-warm-wash stroke-warm"
                 data-new
               />
             )}

@@ -125,7 +125,7 @@ function Phrase({
     <span className="mr-3 inline-flex flex-wrap items-baseline gap-x-1.5">
       {'index' in place && place.index > 0 && !empty && <span className="text-soft">+</span>}
       {said.map((value, nth) => (
-        <span key={options.idOf(value)} className="inline-flex items-baseline whitespace-nowrap">
+        <span key={nth} className="inline-flex items-baseline whitespace-nowrap">
           {nth > 0 && <span className="pr-1.5 text-soft">/</span>}
           {isRange(value) ? (
             <RangeEditor

@@ -73,7 +73,10 @@ export function ManyChoice({
                       ? query
                       : `${one.text} ${words(one.text)} ${one.hint ?? ''}`,
                   ]}
-                  onSelect={() => onToggle(one.value)}
+                  onSelect={() => {
+                    setQuery('');
+                    onToggle(one.value);
+                  }}
                   aria-checked={chosen.has(one.value)}
                   className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
                 >

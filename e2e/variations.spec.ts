@@ -1,0 +1,149 @@
+import { expect, giveMany, phrase, test } from './app';
+
+test.beforeEach(async ({ page, teacher }) => {
+  await page.context().addCookies(await teacher());
+  await page.goto('/variations');
+  await expect(page.getByText('give a phrase several values')).toBeVisible();
+});
+
+const SNARES = ['S: 2 4', 'S: 2 4a', 'S: 2& 4'] as const;
+const BASSES = ['K: 1 3', 'K: 1 1a 3', 'K: 1 2& 3'] as const;
+const TEXTURES = [
+  'H: xxxxxxxxxxxxxxxx',
+  'H: XxXxXxXxXxXxXxXx',
+  'H: XxxxXxxxXxxxXxxx',
+  'H: xxXxxxXxxxXxxxXx',
+  'H: XXXXXXXXXXXXXXXX',
+] as const;
+
+test('nine from the sentence: three rides by three snares over running feet', async ({ page }) => {
+  const size = page.getByLabel('Variations', { exact: true });
+  await giveMany(page, 'Over 1', ['C: 1 2 3 4', 'C: xxxxxxxx', 'C: -x-x-x-x']);
+  await expect(size).toHaveText('3 variations');
+  await giveMany(page, 'Over 2', ['S: 1 2 3 4', 'S: xxxxxxxx', 'S: -x-x-x-x']);
+  await expect(size).toHaveText('9 variations');
+  await giveMany(page, 'Over 3', ['K: x-x-x-x-; LF bass drum: -x-x-x-x']);
+  await expect(page.getByRole('button', { name: /^path 9/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('9 hold all 9 pairs.')).toBeVisible();
+  await page.getByRole('button', { name: 'Hear as a run' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).last().click();
+  await page.getByRole('button', { name: 'Take away S: -x-x-x-x' }).click();
+  await expect(size).toHaveText('6 variations');
+  await page.keyboard.press('Control+z');
+  await expect(size).toHaveText('9 variations');
+});
+
+test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent to a program', async ({
+  page,
+}) => {
+  await giveMany(page, 'Over 1', TEXTURES);
+  await giveMany(page, 'Over 2', SNARES);
+  await giveMany(page, 'Over 3', BASSES);
+  await expect(page.getByRole('button', { name: /^path 45/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('15 hold all 39 pairs.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'left out 30' })).toBeVisible();
+  await page.getByLabel('How many are kept').fill('10');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('10 hold 29 of 39 pairs, 10 are left out.')).toBeVisible();
+  await page.getByRole('button', { name: 'all again' }).click();
+
+  const path = page.getByRole('listbox', { name: 'Path' });
+  const chosen = path.locator('[aria-selected=true]');
+  await expect(chosen).toHaveAttribute('aria-label', /^1: H: x{16}, S: 2 4, K: 1 3$|^1: /);
+  await path.focus();
+  const first = await chosen.getAttribute('data-member');
+  await path.press('Alt+ArrowDown');
+  await expect(path.locator(`[data-member="${first}"]`)).toHaveAttribute('aria-label', /^2: /);
+  await expect(page.getByRole('button', { name: 'order anew' })).toBeVisible();
+  await path.press('d');
+  await expect(page.getByText(/^Dropped /)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'path 44' })).toBeVisible();
+  await path.press('Home');
+  await path.press('PageDown');
+  await path.press('s');
+  await expect(page.getByRole('button', { name: /^Program to send/ })).toHaveText('to program… 9');
+
+  await page.getByLabel('Names').fill('Groove {n}');
+  await expect(page.getByTestId('first-name')).toHaveText('Groove 1');
+  await page.getByLabel('Family name').fill('Grooves');
+  await page.keyboard.press('Control+s');
+  await expect(page.getByText('Saved Grooves.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'path 44' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Program to send/ })).toHaveText('to program… 9');
+
+  await page.getByRole('button', { name: /^Program to send/ }).click();
+  await page.keyboard.type('The grooves');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Sent 9 to The grooves.')).toBeVisible();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByLabel('Program name')).toHaveValue('The grooves');
+  await expect(page.getByRole('link', { name: /^Groove \d$/ })).toHaveCount(9);
+});
+
+test('several thousand: made with progress, set apart with reasons, two compared, one run sent', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Bench', exact: true }).click();
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await page.getByLabel('Reading line').fill('4. 4 8 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await page.getByRole('link', { name: 'vary' }).click();
+  await giveMany(page, 'Lines', ['line 1', 'line 5', '8r 4 8 2', '2 2', '4 2 4', '1', '8 8 4 2']);
+  await giveMany(page, 'Interpretations', ['short / long', 'phrase cells', 'accents in 16ths']);
+  await giveMany(page, 'Changes 1', ['every displacement of the line in 16ths']);
+  await giveMany(page, 'Changes 2', ['bass drum on any of four']);
+  await expect(page.getByRole('button', { name: /^path [\d,]+$/ })).toBeVisible();
+  await expect(page.getByRole('progressbar')).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByLabel('Variations', { exact: true })).toHaveText(/^[\d,]{5,} variations$/);
+
+  await page.getByRole('button', { name: /^cannot be played/ }).click();
+  await expect(page.getByText(/no cell has that length/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^same as another/ }).click();
+  await expect(
+    page.getByRole('list', { name: 'Same as another' }).getByRole('listitem').first(),
+  ).toContainText('same as');
+  await page.getByRole('button', { name: /^path/ }).click();
+
+  await page.getByLabel('How many are kept').fill('6');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'path 6' })).toBeVisible();
+  const path = page.getByRole('listbox', { name: 'Path' });
+  await path.focus();
+  await path.press('c');
+  await path.press('ArrowDown');
+  await expect(page.getByRole('region', { name: 'Compared with' })).toBeVisible();
+  await page.getByRole('radio', { name: 'one run' }).click();
+  await page.getByRole('button', { name: /^Program to send/ }).click();
+  await page.keyboard.type('A long run');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Sent a run of 6 to A long run.')).toBeVisible();
+});
+
+test('too many say how many there are and what to narrow; nothing hangs', async ({ page }) => {
+  await giveMany(page, 'Over 1', ['rock in 8ths']);
+  await giveMany(page, 'Changes 1', ['every one of the 16ths', 'bass drum on any of four']);
+  await giveMany(page, 'Changes 2', ['1 to 3 of the 8ths', 'bass drum on any of four']);
+  await giveMany(page, 'Changes 3', ['1 to 3 of the 8ths', 'bass drum on any of four']);
+  await expect(page.getByRole('alert').first()).toHaveText(
+    /That makes [\d,]+ variations; 100,000 is the most\. Narrow “changed by \d”/,
+  );
+  await page.getByRole('button', { name: 'bass drum: every 1 to 3 of the 8ths' }).last().click();
+  await page.getByRole('group', { name: 'To' }).getByRole('button', { name: 'less' }).click();
+  await page.getByRole('group', { name: 'To' }).getByRole('button', { name: 'less' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/100,000 is the most/)).toBeHidden();
+  await expect(page.getByRole('listbox', { name: 'Path' })).toBeVisible();
+});
+
+test('a worker that dies is begun anew, and nothing is lost', async ({ page }) => {
+  await page.route(/worker/, (route) => route.abort());
+  await giveMany(page, 'Over 1', SNARES);
+  await expect(page.getByText('The work on this broke off; nothing is lost.')).toBeVisible();
+  await expect(page.getByLabel('Variations', { exact: true })).toHaveText('3 variations');
+  await page.unroute(/worker/);
+  await page.getByRole('button', { name: 'try again' }).click();
+  await expect(page.getByRole('button', { name: 'path 3' })).toBeVisible();
+});
