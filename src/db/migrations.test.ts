@@ -85,6 +85,16 @@ describe('migrations', () => {
     expect(before.prepare('select count(*) from family').pluck().get()).toBe(1);
   });
 
+  it('0004 steps: a studio has the usual ones', () => {
+    const before = fileAfter(4);
+    before.exec(ENTRY);
+    expect(() => before.prepare('select steps from studio').all()).toThrow('no such column');
+    before.exec(readFileSync(join(FOLDER, `${journal.entries[4]?.tag}.sql`), 'utf8'));
+    expect(before.prepare('select name, steps from studio').all()).toEqual([
+      { name: 'Mole End', steps: null },
+    ]);
+  });
+
   it('opening a file brings it up to date, and again changes nothing', () => {
     const { $client } = openDb(':memory:');
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({

@@ -31,6 +31,15 @@ export {
   takeBack,
 } from './programs';
 export { getRecord, listRoster, listStudents, setKit } from './students';
-export { addStudent, getSpeech, listDoors, openStudio, setSpeech, viewerOf } from './studios';
+export {
+  addStudent,
+  getSpeech,
+  getSteps,
+  listDoors,
+  openStudio,
+  setSpeech,
+  setSteps,
+  viewerOf,
+} from './studios';
 export type { Context } from './context';
 export type { StudioDoor } from './studios';

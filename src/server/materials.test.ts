@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { STEP_KINDS } from '@/core/path';
 import { issueText, must } from '@/core/issue';
 import { FULL_KIT } from '@/core/kit';
 import { blankRecipe, close, expand, shippedIngredients, toggleOstinato } from '@/core/recipe';
@@ -9,6 +10,8 @@ import type { MaterialId } from '@/core/studio';
 import {
   archiveMaterial,
   findTwins,
+  getSteps,
+  setSteps,
   getSpeech,
   listMaterials,
   listRoster,
@@ -127,6 +130,16 @@ describe('kits and speech', () => {
     expect(getSpeech(context, student)).toEqual({ notes: 'american', syllables: 'english' });
     must(setSpeech(context, teacher, { notes: 'british', syllables: 'takadimi' }));
     expect(getSpeech(context, student)).toEqual({ notes: 'british', syllables: 'takadimi' });
+  });
+});
+
+describe('steps', () => {
+  it('are the studio’s own once it says so', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    expect(getSteps(context, teacher)).toEqual(STEP_KINDS);
+    must(setSteps(context, teacher, ['pairs', 'halves']));
+    expect(getSteps(context, teacher)).toEqual(['pairs', 'halves']);
   });
 });
 

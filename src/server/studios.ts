@@ -7,6 +7,7 @@ import {
   type StudioId,
   type Viewer,
 } from '@/core/studio';
+import { STEP_KINDS, type StepKind } from '@/core/path';
 import { queries } from '@/db';
 import { newId, type Context } from './context';
 import { readName, teacherOnly } from './guard';
@@ -48,7 +49,13 @@ export function openStudio(
   const studioId = newId<'studio'>(context);
   const personId = newId<'person'>(context);
   const zone = knownZone(input.zone);
-  queries.insertStudio(context.db, { id: studioId, name: name.value, zone, speech: null });
+  queries.insertStudio(context.db, {
+    id: studioId,
+    name: name.value,
+    zone,
+    speech: null,
+    steps: null,
+  });
   queries.insertPerson(context.db, {
     id: personId,
     studioId,
@@ -99,5 +106,21 @@ export function setSpeech(context: Context, viewer: Viewer, speech: Speech): Res
   const refused = teacherOnly(viewer, 'studio');
   if (refused) return refused;
   queries.setStudioSpeech(context.db, viewer.studioId, speech);
+  return ok(null);
+}
+
+/** Kinds of steps in which the studio builds exercises, in its order. */
+export function getSteps(context: Context, viewer: Viewer): readonly StepKind[] {
+  return queries.findStudio(context.db, viewer.studioId)?.steps ?? STEP_KINDS;
+}
+
+export function setSteps(
+  context: Context,
+  viewer: Viewer,
+  steps: readonly StepKind[],
+): Result<null> {
+  const refused = teacherOnly(viewer, 'studio');
+  if (refused) return refused;
+  queries.setStudioSteps(context.db, viewer.studioId, steps);
   return ok(null);
 }

@@ -13,7 +13,7 @@ export type Ornament = (typeof ORNAMENTS)[number];
 export type Provenance =
   | { readonly source: 'over'; readonly ostinato: number; readonly slot: number }
   | { readonly source: 'line'; readonly onset: number; readonly cell?: string }
-  | { readonly source: 'added'; readonly by: 'every-nth' | 'place' | 'thicken' | 'hand' }
+  | { readonly source: 'added'; readonly by: 'every-nth' | 'place' | 'thicken' | 'graces' | 'hand' }
   | {
       readonly source: 'fill';
       readonly onset: number;

@@ -102,6 +102,17 @@ export const change = z.discriminatedUnion('kind', [
     by: z.enum(['end', 'last note']),
     over: z.enum(['goes on', 'rests']),
   }),
+  /** What these limbs play alone. */
+  z.strictObject({ kind: z.literal('only'), limbs: z.array(limb).min(1).max(4) }),
+  /** A stretch of the cycle, the rest silent; `from` counts slots from its start. */
+  z.strictObject({
+    kind: z.literal('excerpt'),
+    from: z.int().min(0).max(4096),
+    slots: z.int().min(1).max(4096),
+    slot: subdivisionId,
+  }),
+  z.strictObject({ kind: z.literal('plain') }),
+  z.strictObject({ kind: z.literal('open-graces'), slot: subdivisionId }),
   /** Strokes changed by hand, in a cycle of `length` ticks. */
   z.strictObject({
     kind: z.literal('hand'),

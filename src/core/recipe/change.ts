@@ -10,9 +10,12 @@ import {
   displaceSticking,
   editStrokes,
   everyNth,
+  excerpt,
   giveTo,
   mirrorHands,
   mirrorLimbs,
+  onlyLimbs,
+  openGraces,
   orchestrate,
   pushStroke,
   reverseLayer,
@@ -22,12 +25,25 @@ import {
   thicken,
   thin,
   turnVoices,
+  withoutOrnaments,
 } from '../transform';
 import type { Change } from './schema';
 import { sayChange } from './say-change';
 
 /** Changes that look at all layers in one cycle. */
-const WHOLE = ['turn', 'every-nth', 'place', 'thicken', 'orchestrate', 'aim', 'hand'] as const;
+const WHOLE = [
+  'turn',
+  'every-nth',
+  'place',
+  'thicken',
+  'orchestrate',
+  'aim',
+  'only',
+  'excerpt',
+  'plain',
+  'open-graces',
+  'hand',
+] as const;
 
 type WholeChange = Extract<Change, { kind: (typeof WHOLE)[number] }>;
 type LayerChange = Exclude<Change, WholeChange>;
@@ -108,6 +124,17 @@ export function changeWhole(
       const landsTicks = change.lands * slotTicks(change.slot);
       return { layers: aimPhrase(layers, { ...change, landsTicks }, barTicks), stale: 0 };
     }
+    case 'only':
+      return { layers: onlyLimbs(layers, change.limbs), stale: 0 };
+    case 'excerpt': {
+      const slot = slotTicks(change.slot);
+      const [from, length] = [tick(change.from * slot), tick(change.slots * slot)];
+      return { layers: excerpt(layers, from, length), stale: 0 };
+    }
+    case 'plain':
+      return { layers: withoutOrnaments(layers), stale: 0 };
+    case 'open-graces':
+      return { layers: openGraces(layers, slotTicks(change.slot), name), stale: 0 };
     case 'hand':
       return editStrokes(layers, change.edits, tick(change.length), name);
     default:

@@ -75,6 +75,19 @@ export function sayChange(change: Change): string {
     }
     case 'aim':
       return sayAim(change);
+    case 'only':
+      return `${change.limbs.map(limbName).join(' and ')} alone`;
+    case 'excerpt': {
+      const { from, slots, slot } = change;
+      const named = subdivision(slot).name;
+      return from === 0
+        ? `only the first ${slots} ${named}`
+        : `only ${slots} ${named} from ${from} on`;
+    }
+    case 'plain':
+      return 'without ornaments';
+    case 'open-graces':
+      return `grace notes opened in ${subdivision(change.slot).name}`;
     case 'hand':
       return `${sayCount(change.edits.length, 'note')} by hand`;
     default:

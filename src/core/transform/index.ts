@@ -1,3 +1,4 @@
+export { excerpt, onlyLimbs, openGraces, withoutOrnaments } from './build-up';
 export { aimPhrase } from './aim';
 export { addStrokes } from './add';
 export { displaceAccents, displacePattern, displaceSticking, pushStroke } from './displace';

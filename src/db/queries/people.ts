@@ -1,5 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { KitProfile } from '@/core/kit';
+import type { StepKind } from '@/core/path';
 import type { Person, PersonId, Speech, StudioId } from '@/core/studio';
 import type { Db } from '../open';
 import { person, studio } from '../schema';
@@ -9,6 +10,7 @@ export interface Studio {
   readonly name: string;
   readonly zone: string;
   readonly speech: Speech | null;
+  readonly steps: readonly StepKind[] | null;
 }
 
 export function listStudios(db: Db): Studio[] {
@@ -62,4 +64,8 @@ export function setPersonKit(db: Db, id: PersonId, kit: KitProfile): void {
 
 export function setStudioSpeech(db: Db, id: StudioId, speech: Speech): void {
   db.update(studio).set({ speech }).where(eq(studio.id, id)).run();
+}
+
+export function setStudioSteps(db: Db, id: StudioId, steps: readonly StepKind[]): void {
+  db.update(studio).set({ steps }).where(eq(studio.id, id)).run();
 }

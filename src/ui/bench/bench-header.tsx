@@ -1,6 +1,6 @@
 'use client';
 
-import { Archive, FilePlus2, Link2, Redo2, Save, Shapes, Undo2 } from 'lucide-react';
+import { Archive, FilePlus2, Link2, ListOrdered, Redo2, Save, Shapes, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { suggestName } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
@@ -68,6 +68,11 @@ export function BenchHeader({
       {!nothing && (
         <Link className={buttonLook('quiet')} href={desk.varyLink()}>
           <Shapes size={16} aria-hidden /> vary
+        </Link>
+      )}
+      {!nothing && (
+        <Link className={buttonLook('quiet')} href={desk.stepsLink()}>
+          <ListOrdered size={16} aria-hidden /> steps
         </Link>
       )}
       <Choice

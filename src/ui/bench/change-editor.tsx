@@ -1,7 +1,9 @@
 'use client';
 
 import { unreachable } from '@/core/issue';
+import { LIMBS } from '@/core/kit';
 import { type Change } from '@/core/recipe';
+import { Button } from '../base';
 import { AddingDetails, type AddingChange } from './change-adding';
 import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
 import { Stepper } from './phrase-parts';
@@ -199,14 +201,58 @@ function Details({
           />
         </>
       );
+    case 'open-graces':
     case 'reverse':
       return (
         <Row label="In">
           <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
         </Row>
       );
+    case 'only':
+      return (
+        <Row label="Limbs">
+          {LIMBS.map((limb) => {
+            const on = change.limbs.includes(limb);
+            const others = change.limbs.filter((one) => one !== limb);
+            return (
+              <Button
+                key={limb}
+                className="h-7 px-2"
+                aria-pressed={on}
+                onClick={() => {
+                  const limbs = on ? others : [...change.limbs, limb];
+                  if (limbs.length > 0) onChange({ ...change, limbs });
+                }}
+              >
+                {limb}
+              </Button>
+            );
+          })}
+        </Row>
+      );
+    case 'excerpt':
+      return (
+        <>
+          <Row label="From">
+            <Stepper
+              label="From"
+              value={change.from}
+              onChange={(from) => onChange({ ...change, from: within(from, 0) })}
+            />
+            <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
+          </Row>
+          <Row label="Long">
+            <Stepper
+              label="Long"
+              value={change.slots}
+              onChange={(slots) => onChange({ ...change, slots: within(slots, 1) })}
+            />
+          </Row>
+        </>
+      );
     case 'hand':
       return <p className="max-w-72 text-sm text-soft">Made on the lanes, and changed there.</p>;
+    case 'plain':
     case 'swap-feet':
       return null;
     default:

@@ -63,6 +63,10 @@ export const CHANGE_STARTS: readonly Change[] = [
     dynamic: 'ghost',
   },
   { kind: 'thin', part: 'over', limb: 'RH', keep: 'beats' },
+  { kind: 'only', limbs: ['RH', 'RF'] },
+  { kind: 'excerpt', from: 0, slots: 8, slot: '16' },
+  { kind: 'plain' },
+  { kind: 'open-graces', slot: '16' },
   { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end', over: 'goes on' },
 ];
 
@@ -107,6 +111,14 @@ function tradeWord(change: Change): string {
       return 'thin';
     case 'aim':
       return 'place in time';
+    case 'only':
+      return 'one limb’s share';
+    case 'excerpt':
+      return 'part of it';
+    case 'plain':
+      return 'skeleton';
+    case 'open-graces':
+      return 'slowed ornaments';
     case 'hand':
       return 'by hand';
   }

@@ -47,6 +47,8 @@ export interface Desk {
   readonly copyLink: () => Promise<void>;
   /** Address at which the exercise begins a family. */
   readonly varyLink: () => string;
+  /** Address at which it is built in steps. */
+  readonly stepsLink: () => string;
 }
 
 /** Save, hand to a program, archive, link and begin anew; each says what came of it. */
@@ -155,6 +157,7 @@ export function useDesk({
   }
 
   const varyLink = () => `/variations?r=${writeLink(recipe)}`;
+  const stepsLink = () => `/steps?r=${writeLink(recipe)}`;
 
-  return { saving, refused, save, addToProgram, startNew, archive, copyLink, varyLink };
+  return { saving, refused, save, addToProgram, startNew, archive, copyLink, varyLink, stepsLink };
 }

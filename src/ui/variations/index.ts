@@ -1,3 +1,7 @@
+export { PathList } from './path-list';
+export { RunBar } from './run-bar';
 export { Variations } from './variations';
+export type { PathCommand } from './path-list';
+export type { RowShown } from './path-row';
 export type { FamilyDraft } from './use-family';
 export type { VariationActions } from './variation-actions';

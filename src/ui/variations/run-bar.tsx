@@ -2,27 +2,18 @@
 
 import { Play, Square } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import {
-  memberAt,
-  MOST_OF_A_RUN,
-  nameMember,
-  runOf,
-  runSeams,
-  type Family,
-  type OpenedFamily,
-} from '@/core/family';
-import { issueText, ok, type Result } from '@/core/issue';
+import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
+import { issueText, ok } from '@/core/issue';
 import { scoreOf } from '@/core/playing';
-import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { expand, type ClosedRecipe } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
 import { attemptOrSay, Button, Choice, useSpeech } from '../base';
 import { TempoField, Toggle } from '../bench';
 import type { Playback } from '../play';
-import type { Members } from './use-members';
 import type { VariationActions } from './variation-actions';
 
 const SEND_AS = { items: 'an item each', run: 'one run' } as const;
@@ -33,58 +24,57 @@ const NEW = 'new: ';
 
 /** Hearing the path as a run, and sending it to a program. */
 export function RunBar({
-  opened,
-  members,
-  family,
   order,
   from,
+  nameOf,
+  recipeOf,
   tempo,
   playback,
   programs,
-  actions,
-  name,
-  edit,
+  send: sendTo,
+  runName,
   onTempo,
-  runs,
+  children,
 }: {
-  opened: OpenedFamily;
-  members: Members;
-  family: Family;
-  /** The path up to the stop. */
+  /** What is heard and sent, in order. */
   order: readonly number[];
   /** Where a run begins. */
   from: number | null;
+  /** @param nth place in the order, from 0 */
+  nameOf: (index: number, nth: number) => string;
+  recipeOf: (index: number) => ClosedRecipe;
   tempo: Bpm;
   playback: Playback;
   programs: readonly ProgramSummary[];
-  actions: VariationActions;
-  name: string;
-  edit: (change: Partial<Family>) => void;
+  send: VariationActions['send'];
+  /** What a run is called. */
+  runName: string;
   onTempo: (tempo: Bpm) => void;
-  runs: (recipe: ClosedRecipe) => Result<Exercise>;
+  /** More that is chosen before sending. */
+  children?: ReactNode;
 }) {
   const router = useRouter();
   const { words, syllables } = useSpeech();
   const [bars, setBars] = useState<number>(1);
   const [as, setAs] = useState<keyof typeof SEND_AS>('items');
   const [seams, setSeams] = useState<readonly string[] | null>(null);
-  const named = (index: number, nth: number) =>
-    nameMember(opened, memberAt(opened, index), nth + 1, family.naming);
   const [first] = order;
+  const firstRecipe = first === undefined ? null : recipeOf(first);
+  const firstExercise = useMemo(() => firstRecipe && expand(firstRecipe), [firstRecipe]);
   const start = Math.max(0, from === null ? 0 : order.indexOf(from));
 
   function hearRun() {
     if (playback.playing) return playback.stop();
     const part = order.slice(start, start + MOST_OF_A_RUN);
-    const recipes = part.map(members.recipeOf);
+    const recipes = part.map(recipeOf);
     const run = runOf(
       part.map((index, nth) => ({
-        name: named(index, start + nth),
-        recipe: members.recipeOf(index),
+        name: nameOf(index, start + nth),
+        recipe: recipeOf(index),
       })),
       bars,
     );
-    const made = run && runs(run);
+    const made = run && expand(run);
     if (!made) return;
     if (!made.ok) {
       toast.error(words(made.issues.map(issueText).join(' ')));
@@ -99,8 +89,8 @@ export function RunBar({
     const known = programs.find((one) => one.id === choice);
     const to = known ? { id: known.id } : { name: choice.slice(NEW.length) };
     const each = order.map((index, nth) => ({
-      name: named(index, nth),
-      recipe: members.recipeOf(index),
+      name: nameOf(index, nth),
+      recipe: recipeOf(index),
     }));
     if (as === 'run' && each.length > MOST_OF_A_RUN) {
       const count = each.length;
@@ -108,8 +98,8 @@ export function RunBar({
       return;
     }
     const run = as === 'run' ? runOf(each, bars) : null;
-    const exercises = run ? [{ name: name.trim() || 'Variations as a run', recipe: run }] : each;
-    const done = await attemptOrSay(() => actions.send(to, exercises));
+    const exercises = run ? [{ name: runName, recipe: run }] : each;
+    const done = await attemptOrSay(() => sendTo(to, exercises));
     if (!done) return;
     const into = known?.name ?? choice.slice(NEW.length);
     toast.success(`Sent ${run ? `a run of ${each.length}` : each.length} to ${into}.`, {
@@ -143,27 +133,11 @@ export function RunBar({
           ))}
         </select>
         <TempoField
-          exercise={first === undefined ? null : members.exerciseOf(first)}
+          exercise={firstExercise?.ok ? firstExercise.value : null}
           tempo={tempo}
           onTempo={onTempo}
         />
-        <label className="ml-auto flex items-baseline gap-1.5">
-          <span className="label">names</span>
-          <input
-            aria-label="Names"
-            className="field w-36"
-            placeholder="{n} {all}"
-            title="{n} is the number, {1} the first phrase’s value, {all} all of them"
-            maxLength={80}
-            value={family.naming}
-            onChange={(event) => edit({ naming: event.target.value })}
-          />
-          {first !== undefined && (
-            <span className="max-w-40 truncate text-sm text-soft" data-testid="first-name">
-              {words(named(first, 0))}
-            </span>
-          )}
-        </label>
+        <div className="ml-auto">{children}</div>
         <Toggle label="Send as" bare options={SEND_AS} value={as} onChoose={setAs} />
         <Choice
           label="Program to send them to, or a new name"

@@ -6,6 +6,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import {
   memberAt,
+  nameMember,
   openFamily,
   sayMember,
   sayStep,
@@ -15,10 +16,10 @@ import {
 import { issueText, type Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { scoreOf } from '@/core/playing';
-import { blankRecipe, expand, writeLink } from '@/core/recipe';
+import { blankRecipe, writeLink } from '@/core/recipe';
 import type { FamilyName, ProgramSummary } from '@/core/studio';
 import { bpm, parseMeter, tempoFor, type Bpm } from '@/core/time';
-import { Button, Trouble } from '../base';
+import { Button, Trouble, useSpeech } from '../base';
 import { ShelfProvider } from '../bench';
 import { usePlayback } from '../play';
 import { CannotBePlayed, LeftOut, SameAsOthers } from './apart-list';
@@ -243,6 +244,7 @@ function Desk({
 }) {
   const router = useRouter();
   const playback = usePlayback();
+  const { words } = useSpeech();
   const [picked, setPicked] = useState<number | null>(null);
   const [compared, setCompared] = useState<number | null>(null);
   const { keyOf, recipeOf, exerciseOf } = members;
@@ -363,6 +365,8 @@ function Desk({
     };
   };
 
+  const nameOf = (index: number, nth: number) =>
+    nameMember(opened, memberAt(opened, index), nth + 1, family.naming);
   const meter = parseMeter(family.base.meter);
   return (
     <>
@@ -423,11 +427,31 @@ function Desk({
         </aside>
       </div>
       <RunBar
-        {...{ opened, members, family, tempo, playback, programs, actions, edit, onTempo, name }}
+        {...{ tempo, playback, programs, onTempo, recipeOf }}
+        send={actions.send}
         order={sent}
         from={chosen}
-        runs={(recipe) => expand(recipe)}
-      />
+        nameOf={nameOf}
+        runName={name.trim() || 'Variations as a run'}
+      >
+        <label className="flex items-baseline gap-1.5">
+          <span className="label">names</span>
+          <input
+            aria-label="Names"
+            className="field w-36"
+            placeholder="{n} {all}"
+            title="{n} is the number, {1} the first phrase’s value, {all} all of them"
+            maxLength={80}
+            value={family.naming}
+            onChange={(event) => edit({ naming: event.target.value })}
+          />
+          {sent[0] !== undefined && (
+            <span className="max-w-40 truncate text-sm text-soft" data-testid="first-name">
+              {words(nameOf(sent[0], 0))}
+            </span>
+          )}
+        </label>
+      </RunBar>
     </>
   );
 }

@@ -1,0 +1,31 @@
+import type { Metadata } from 'next';
+import type { Issue } from '@/core/issue';
+import { readLink } from '@/core/recipe';
+import { getSteps, listPrograms } from '@/server';
+import { Steps } from '@/ui/steps';
+import { found } from '../../found';
+import { teacherVisit } from '../../viewer';
+import { send } from '../variations/actions';
+import { setTemplate } from './actions';
+
+export const metadata: Metadata = { title: 'Steps' };
+
+type Query = Readonly<Record<string, string | string[] | undefined>>;
+
+/** `r` is the recipe that is built up. */
+export default async function StepsPage({ searchParams }: { searchParams: Promise<Query> }) {
+  const { context, viewer } = await teacherVisit();
+  const { r: link } = await searchParams;
+  const read = typeof link === 'string' ? readLink(link) : null;
+  const issues: readonly Issue[] = read && !read.ok ? read.issues : [];
+  return (
+    <Steps
+      key={String(link)}
+      recipe={read?.ok ? read.value : null}
+      usual={getSteps(context, viewer)}
+      programs={found(listPrograms(context, viewer))}
+      issues={issues}
+      actions={{ send, setTemplate }}
+    />
+  );
+}

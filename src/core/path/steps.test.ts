@@ -1,0 +1,141 @@
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import { findShipped, SHIPPED_STICKINGS } from '../materials';
+import { blankRecipe, expand, startOf, toggleOstinato, type ClosedRecipe } from '../recipe';
+import { stickingStart } from '../sticking';
+import { slotTicks } from '../time';
+import { buildSteps, STEP_KINDS, type StepKind } from '.';
+
+const fourLimbs: ClosedRecipe = {
+  ...toggleOstinato(toggleOstinato(blankRecipe(), 'rock-8ths'), 'hats-2-4'),
+  feel: { kind: 'straight' },
+};
+
+function says(recipe: ClosedRecipe, ...kinds: StepKind[]): string[] {
+  return buildSteps(recipe, kinds).map((step) => step.says);
+}
+
+/** Slots of 16ths on which a limb plays. */
+function places(recipe: ClosedRecipe, limb: string): number[] {
+  return must(expand(recipe))
+    .strokes.filter((one) => one.limb === limb)
+    .map((one) => one.at / slotTicks('16'));
+}
+
+describe('buildSteps', () => {
+  it('four limbs: four alone, six pairs, four threes, all of it', () => {
+    const steps = buildSteps(fourLimbs, ['limbs', 'pairs', 'threes']);
+    expect(steps).toHaveLength(4 + 6 + 4 + 1);
+    expect(steps[0]?.says).toBe('right hand');
+    expect(steps[4]?.says).toBe('right hand and left hand');
+    expect(steps.at(-1)).toMatchObject({ kind: 'whole', says: 'all of it' });
+    for (const { recipe } of steps) expect(expand(recipe).ok).toBe(true);
+    const [alone] = steps;
+    expect(new Set(must(expand(alone?.recipe ?? fourLimbs)).strokes.map((s) => s.limb))).toEqual(
+      new Set(['RH']),
+    );
+  });
+
+  it('names the limbs that play on a mirrored kit', () => {
+    const kit = findShipped('kit', 'mirrored-kit')?.content;
+    if (!kit) throw new Error('no kit');
+    const mirrored = { ...fourLimbs, kit: { content: { ...kit, voices: [...kit.voices] } } };
+    const [first] = buildSteps(mirrored, ['limbs']);
+    const limb = must(expand(first?.recipe ?? mirrored)).strokes[0]?.limb;
+    expect(first?.says).toBe(limb === 'LH' ? 'left hand' : 'right hand');
+  });
+
+  it('a line is replaced by its pulse first; 7/8 by its groups', () => {
+    const line = { ...blankRecipe(), play: { content: { text: '4. 4 8 4' } } };
+    expect(says(line, 'pulse')).toEqual(['the pulse for the line', 'all of it']);
+    expect(places(buildSteps(line, ['pulse'])[0]?.recipe ?? line, 'LH')).toEqual([0, 4, 8, 12]);
+    const seven = { ...line, meter: '7/8', play: { content: { text: '4. 4 8 8' } } };
+    expect(places(buildSteps(seven, ['pulse'])[0]?.recipe ?? seven, 'LH')).toEqual([0, 4, 8]);
+  });
+
+  it('halves lie on either side of the middle beat, and join to the whole', () => {
+    const [first, second] = buildSteps(fourLimbs, ['halves']);
+    const hands = (recipe = fourLimbs) => places(recipe, 'RH');
+    expect(hands(first?.recipe)).toEqual([0, 2, 4, 6]);
+    expect(hands(second?.recipe)).toEqual([8, 10, 12, 14]);
+    const waltz = { ...toggleOstinato({ ...blankRecipe(), meter: '3/4' }, 'waltz') };
+    const [before, after] = buildSteps(waltz, ['halves']).map(
+      ({ recipe }) => must(expand(recipe)).strokes.length,
+    );
+    expect((before ?? 0) + (after ?? 0)).toBe(must(expand(waltz)).strokes.length);
+  });
+
+  it('every-nth rules come one after the other', () => {
+    const bass = { limb: 'RF', voice: 'bass' } as const;
+    const of = { limb: 'RH', voice: null } as const;
+    const rule = { kind: 'every-nth', of, nth: 2, first: 1, to: bass, dynamic: 'normal' } as const;
+    const snare = { ...rule, first: 2, to: { limb: 'LH', voice: 'snare' } } as const;
+    const recipe: ClosedRecipe = { ...fourLimbs, over: fourLimbs.over.slice(0, 1) };
+    const ruled: ClosedRecipe = { ...recipe, over: [typedRide()], changes: [rule, snare] };
+    expect(says(ruled, 'nth')).toEqual([
+      'without the added notes',
+      'the first 1 of 2',
+      'all of it',
+    ]);
+  });
+
+  it('a ride with a skip note is plain first', () => {
+    const jazz = toggleOstinato(blankRecipe(), 'jazz-ride');
+    const [plain] = buildSteps(jazz, ['beats']);
+    expect(plain?.says).toBe('plain: beats only');
+    expect(places(plain?.recipe ?? jazz, 'RH')).toEqual([0, 4, 8, 12]);
+  });
+
+  it('ornaments: the skeleton, then grace notes from triplets to 16ths', () => {
+    const flams = { ...blankRecipe(), play: { content: stickingStart('fR L R L fR L R L') } };
+    const steps = buildSteps(flams, ['skeleton', 'graces']);
+    expect(steps.map((step) => step.says)).toEqual([
+      'without ornaments',
+      'grace notes as triplets',
+      'all of it',
+    ]);
+    const plain = must(expand(steps[0]?.recipe ?? flams));
+    expect(plain.strokes.some((one) => one.ornament)).toBe(false);
+    const wide = { ...blankRecipe(), play: { content: stickingStart('fR - - - fL - - -') } };
+    const opened = buildSteps(wide, ['graces'])[1]?.recipe ?? wide;
+    expect(places(opened, 'LH')).toContain(15);
+    expect(places(opened, 'RH')).toContain(3);
+  });
+
+  it('a filled grid gives each hand its share between the full grids', () => {
+    const filled = {
+      ...blankRecipe(),
+      play: { content: { text: '4. 4 8 4' } },
+      as: startOf('accents-16ths'),
+    };
+    expect(says(filled, 'shares')).toEqual([
+      'the full grid',
+      'the right hand’s share',
+      'the full grid',
+      'the left hand’s share',
+      'all of it',
+    ]);
+    expect(says(fourLimbs, 'shares')).toEqual(['all of it']);
+  });
+
+  it('one limb has no parts; what cannot be played has no steps', () => {
+    const one = toggleOstinato(blankRecipe(), 'bass-quarters');
+    expect(says(one, 'limbs', 'pairs', 'threes')).toEqual(['all of it']);
+    expect(buildSteps(blankRecipe(), [...STEP_KINDS])).toEqual([]);
+  });
+
+  it('every step of every rudiment can be played', () => {
+    for (const { sticking } of Object.values(SHIPPED_STICKINGS)) {
+      const recipe = { ...blankRecipe(), play: { content: stickingStart(sticking) } };
+      for (const step of buildSteps(recipe, [...STEP_KINDS])) {
+        expect(expand(step.recipe).ok).toBe(true);
+      }
+    }
+  });
+});
+
+/** 8ths on the ride. */
+function typedRide(): ClosedRecipe['over'][number] {
+  const lane = { limb: 'RH', voice: 'ride', slot: '8', grid: 'xxxxxxxx' } as const;
+  return { content: { name: 'ride 8ths', meter: '4/4', swung: false, lanes: [lane] } };
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `studio` ADD `steps` text;

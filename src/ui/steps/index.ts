@@ -1,0 +1,1 @@
+export { Steps } from './steps';

@@ -1,0 +1,271 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { difficultyParts, difficultyPoints, hindrances, readBack } from '@/core/analysis';
+import type { Issue, Result } from '@/core/issue';
+import { staffOrder, type VoiceId } from '@/core/kit';
+import { buildSteps, type BuildStep, type StepKind } from '@/core/path';
+import { scoreOf } from '@/core/playing';
+import { expand, sentenceText, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import type { ProgramSummary } from '@/core/studio';
+import { bpm, tempoFor, type Bpm } from '@/core/time';
+import { attemptOrSay, buttonLook, Trouble, useSpeech } from '../base';
+import { LimbSign, ScoreSheet } from '../marks';
+import { usePlayback } from '../play';
+import {
+  PathList,
+  RunBar,
+  type PathCommand,
+  type RowShown,
+  type VariationActions,
+} from '../variations';
+import { TemplateEditor } from './template-editor';
+
+interface StepActions {
+  readonly send: VariationActions['send'];
+  readonly setTemplate: (template: readonly StepKind[]) => Promise<Result<null>>;
+}
+
+/** One exercise built in steps: proposed by the studio’s build order, then moved and left out as the
+ * teacher likes; each is heard and looked at by itself, and all go to a program. */
+export function Steps({
+  recipe,
+  usual: first,
+  programs,
+  issues,
+  actions,
+}: {
+  /** Null where the address holds none. */
+  recipe: ClosedRecipe | null;
+  /** The studio’s build order. */
+  usual: readonly StepKind[];
+  programs: readonly ProgramSummary[];
+  issues: readonly Issue[];
+  actions: StepActions;
+}) {
+  const { words } = useSpeech();
+  const [usual, setUsual] = useState(first);
+  const [template, setTemplate] = useState(first);
+  const whole = useMemo(() => recipe && expand(recipe), [recipe]);
+  const built = useMemo(
+    () => (recipe ? buildSteps(recipe, template).map(stepOf) : []),
+    [recipe, template],
+  );
+
+  async function keep() {
+    if (!(await attemptOrSay(() => actions.setTemplate(template)))) return;
+    setUsual(template);
+    toast.success('Kept as your build order.');
+  }
+
+  return (
+    <main className="flex h-full min-h-0 flex-col">
+      <header className="flex flex-col gap-2 px-4 pt-3 pb-2">
+        <div className="flex items-baseline gap-3">
+          <h1 className="font-serif text-xl">Steps</h1>
+          <p className="min-w-0 flex-1 truncate text-soft">
+            {recipe && words(sentenceText(recipe))}
+          </p>
+          {recipe && (
+            <Link className={buttonLook('quiet')} href={`/bench?r=${writeLink(recipe)}`}>
+              to the Bench
+            </Link>
+          )}
+        </div>
+        <TemplateEditor
+          template={template}
+          usual={usual}
+          onChange={setTemplate}
+          onKeep={() => void keep()}
+        />
+        <Trouble issues={issues} />
+        {whole && !whole.ok && <Trouble issues={whole.issues} />}
+      </header>
+      {built.length > 0 ? (
+        <StepDesk key={template.join()} {...{ built, programs, actions }} />
+      ) : (
+        <p className="px-4 text-soft">
+          Make an exercise on the{' '}
+          <Link className="phrase" href="/bench">
+            Bench
+          </Link>
+          , then build it up here.
+        </p>
+      )}
+    </main>
+  );
+}
+
+interface Built extends BuildStep {
+  readonly exercise: Exercise | null;
+}
+
+function stepOf(step: BuildStep): Built {
+  const made = expand(step.recipe);
+  return { ...step, exercise: made.ok ? made.value : null };
+}
+
+/** The steps in order, and the one that is chosen. */
+function StepDesk({
+  built,
+  programs,
+  actions,
+}: {
+  built: readonly Built[];
+  programs: readonly ProgramSummary[];
+  actions: StepActions;
+}) {
+  const router = useRouter();
+  const playback = usePlayback();
+  const [tempo, setTempo] = useState<Bpm>(bpm(60));
+  const [order, setOrder] = useState<readonly number[]>(() => built.map((_, index) => index));
+  const [picked, setPicked] = useState(0);
+  const [compared, setCompared] = useState<number | null>(null);
+  const chosen = order.includes(picked) ? picked : (order[0] ?? null);
+  const rows = useMemo(() => voicesOf(built), [built]);
+  const points = useMemo(
+    () =>
+      built.map(({ exercise }) =>
+        exercise ? difficultyPoints(difficultyParts(exercise, tempoFor(exercise.meter, tempo))) : 0,
+      ),
+    [built, tempo],
+  );
+  const recipeOf = (index: number) => (built[index] ?? built[0])?.recipe as ClosedRecipe;
+
+  function hear(index: number) {
+    if (playback.playing) return playback.stop();
+    const exercise = built[index]?.exercise;
+    if (exercise) void playback.start(scoreOf(exercise), tempoFor(exercise.meter, tempo));
+  }
+
+  function put(index: number, to: number) {
+    const next = order.filter((one) => one !== index);
+    next.splice(Math.max(0, Math.min(next.length, to)), 0, index);
+    setOrder(next);
+  }
+
+  function onCommand(index: number, command: PathCommand) {
+    const place = order.indexOf(index);
+    switch (command.kind) {
+      case 'hear':
+        return hear(index);
+      case 'open':
+        return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
+      case 'drop': {
+        const before = order;
+        setPicked(order[place + 1] ?? order[place - 1] ?? 0);
+        setOrder(order.filter((one) => one !== index));
+        toast(`Left out ${built[index]?.says}.`, {
+          action: { label: 'Undo', onClick: () => setOrder(before) },
+        });
+        return;
+      }
+      case 'compare':
+        return setCompared(compared === index ? null : index);
+      case 'first':
+        return put(index, 0);
+      case 'last':
+        return put(index, order.length - 1);
+      case 'stop':
+        return setOrder(order.slice(0, place + 1));
+      case 'move':
+        return put(index, place + command.by);
+      case 'put':
+        return put(index, order.indexOf(command.onto));
+    }
+  }
+
+  const rowOf = (place: number): RowShown => {
+    const index = order[place] ?? 0;
+    const step = built[index];
+    const exercise = step?.exercise ?? null;
+    return {
+      index,
+      number: place + 1,
+      exercise,
+      before: built[order[place - 1] ?? -1]?.exercise ?? null,
+      says: [step?.says ?? ''],
+      points: points[index] ?? 0,
+      warnings: exercise ? hindrances(exercise, tempoFor(exercise.meter, tempo)).length : 0,
+      bars: exercise?.bars ?? 1,
+      pinned: null,
+      beyond: false,
+      stops: false,
+      practised: false,
+    };
+  };
+
+  return (
+    <>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_28rem] border-t border-line">
+        <div className="flex min-h-0 min-w-0 flex-col">
+          <PathList
+            {...{ order, rowOf, rows, chosen, compared, onCommand }}
+            count={order.length}
+            hardest={Math.max(...points, 1)}
+            lanesBars={Math.min(2, Math.max(...built.map((one) => one.exercise?.bars ?? 1)))}
+            onChoose={setPicked}
+          />
+        </div>
+        <aside className="flex min-w-0 flex-col gap-3 overflow-y-auto border-l border-line p-3">
+          {chosen !== null && <StepPanel {...{ playback, tempo }} step={built[chosen]} />}
+          {compared !== null && compared !== chosen && (
+            <div className="border-t border-line pt-2">
+              <StepPanel {...{ playback, tempo }} step={built[compared]} />
+            </div>
+          )}
+        </aside>
+      </div>
+      <RunBar
+        {...{ order, tempo, playback, programs, recipeOf }}
+        from={chosen}
+        nameOf={(index, nth) => `${nth + 1}. ${built[index]?.says ?? ''}`}
+        send={actions.send}
+        runName="Steps as a run"
+        onTempo={setTempo}
+      />
+    </>
+  );
+}
+
+function voicesOf(built: readonly Built[]): readonly VoiceId[] {
+  const voices = built.flatMap((one) => one.exercise?.strokes.map((stroke) => stroke.voice) ?? []);
+  return [...new Set(voices)].sort((a, b) => staffOrder(a) - staffOrder(b));
+}
+
+/** A step by itself: lanes, counts, what to watch for. */
+function StepPanel({
+  step,
+  tempo,
+  playback,
+}: {
+  step: Built | undefined;
+  tempo: Bpm;
+  playback: ReturnType<typeof usePlayback>;
+}) {
+  const { words, syllables } = useSpeech();
+  const exercise = step?.exercise;
+  if (!step || !exercise) return null;
+  const read = readBack(exercise, tempoFor(exercise.meter, tempo), undefined, syllables);
+  return (
+    <section aria-label="Step" className="flex flex-col gap-2">
+      <h2 className="font-serif text-xl">{words(step.says)}</h2>
+      <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
+      <ul aria-label="Count">
+        {read.counts.map(({ limb, bars }) => (
+          <li key={limb} className="flex items-baseline gap-2">
+            <LimbSign limb={limb} /> {bars.slice(0, 4).join(' | ')}
+          </li>
+        ))}
+      </ul>
+      {read.cues.map((cue) => (
+        <p key={cue.kind} className="text-sm text-soft">
+          {words(cue.says)}
+        </p>
+      ))}
+    </section>
+  );
+}
