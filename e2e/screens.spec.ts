@@ -50,6 +50,24 @@ test.describe('with the demo studio', () => {
       await expect(page).toHaveTitle('Stand · Mivvel');
       expect(await faults(page)).toEqual([]);
     });
+
+    test(`families and steps can be used by everybody, ${colorScheme}`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme });
+      await lookAs(page, 'Maren');
+      await page.getByRole('link', { name: 'Variations' }).click();
+      await expect(page).toHaveTitle('Variations · Mivvel');
+      await expect(page.getByText('give a phrase several values')).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('button', { name: /^Saved families:/ }).click();
+      await page.keyboard.type('45 grooves');
+      await page.keyboard.press('Enter');
+      await expect(page.getByRole('button', { name: 'path 45' })).toBeVisible();
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('link', { name: 'To the Bench' }).click();
+      await page.getByRole('link', { name: 'steps' }).click();
+      await expect(page).toHaveTitle('Steps · Mivvel');
+      expect(await faults(page)).toEqual([]);
+    });
   }
 
   test('nobody sees what is not theirs', async ({ page, request }) => {

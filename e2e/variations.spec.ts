@@ -138,6 +138,30 @@ test('too many say how many there are and what to narrow; nothing hangs', async 
   await expect(page.getByRole('listbox', { name: 'Path' })).toBeVisible();
 });
 
+test('an ingredient edited on the shelf since is offered anew', async ({ page }) => {
+  await page.goto('/materials?k=line');
+  await page.getByRole('button', { name: 'New line' }).click();
+  await page.getByLabel('Name').fill('two long');
+  await page.getByLabel('Line', { exact: true }).fill('2 2');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('own, version 1')).toBeVisible();
+  await page.goto('/variations');
+  await giveMany(page, 'Lines', ['two long', '4 4 4 4']);
+  await expect(page.getByRole('button', { name: /^path/ })).toBeVisible();
+  await expect(page).toHaveURL(/p=/);
+  const address = page.url();
+  await page.goto('/materials?k=line');
+  await page.getByRole('button', { name: /two long/ }).click();
+  await page.getByRole('button', { name: 'Edit' }).click();
+  await page.getByLabel('Line', { exact: true }).fill('2 4 4');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('own, version 2')).toBeVisible();
+  await page.goto(address);
+  await page.getByRole('button', { name: 'edited since: update' }).click();
+  await expect(page.getByRole('button', { name: 'edited since: update' })).toBeHidden();
+  await expect(page.getByLabel('Variations', { exact: true })).toHaveText('2 variations');
+});
+
 test('a worker that dies is begun anew, and nothing is lost', async ({ page }) => {
   await page.route(/worker/, (route) => route.abort());
   await giveMany(page, 'Over 1', SNARES);

@@ -13,6 +13,7 @@ import type {
 import { tempoFor, ticksToSeconds } from '@/core/time';
 import { newId, type Context } from '../context';
 import { saveExercise } from '../exercises';
+import { saveFamily } from '../families';
 import { saveMaterial } from '../materials';
 import { getToday, logSuffered, logTry } from '../practice';
 import { addItem, createProgram, giveProgram } from '../programs';
@@ -28,6 +29,7 @@ import {
   type ExerciseKey,
   type StudentPlan,
 } from './data';
+import { FAMILIES } from './families';
 import { seeded } from './random';
 
 const DAY_MS = 24 * 3600 * 1000;
@@ -48,6 +50,7 @@ export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
     const teacher = viewerFor(context, must(openStudio(context, { ...STUDIO, zone })));
     const programs = makePrograms(context, teacher, () => (clock += 1000));
     for (const own of OWN_MATERIALS) must(saveMaterial(context, teacher, { id: null, ...own }));
+    for (const one of FAMILIES) must(saveFamily(context, teacher, { id: null, ...one }));
     const starts = clock;
     STUDENTS.forEach((plan, index) => {
       clock = starts + index * 60_000;

@@ -8,3 +8,4 @@ export { CHANGE_STARTS } from './change-starts';
 export { ShelfProvider, useMaterials } from './library';
 export { Stepper } from './phrase-parts';
 export { TempoField } from './tempo-field';
+export { VersionNote } from './version-note';

@@ -1,7 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import {
   familySize,
   sayRange,
@@ -16,6 +16,7 @@ import {
 } from '@/core/family';
 import { sayChange } from '@/core/recipe';
 import { useSpeech } from '../base';
+import { VersionNote } from '../bench';
 import { ManyChoice } from './many-choice';
 import { RangeEditor } from './range-editor';
 import { usePhraseOptions } from './phrase-options';
@@ -114,7 +115,8 @@ function Phrase({
         values.flatMap((one, at) => (at === nth ? (value === null ? [] : [value]) : [one])),
       ),
     );
-  const said = values.slice(0, MOST_SAID);
+  const [all, setAll] = useState(false);
+  const said = all ? values : values.slice(0, MOST_SAID);
   const own = family.axes.find(
     (axis) =>
       axis.at === place.at &&
@@ -136,6 +138,7 @@ function Phrase({
           ) : (
             <span>{words(sayValue(value, place))}</span>
           )}
+          <Version value={value} place={place} onUpdate={(next) => replace(nth, next)} />
           {(values.length > 1 || isRange(value) || canBeEmpty(place)) && (
             <button
               type="button"
@@ -149,7 +152,9 @@ function Phrase({
         </span>
       ))}
       {values.length > said.length && (
-        <span className="text-soft">and {values.length - said.length} more</span>
+        <button type="button" className="phrase text-soft" onClick={() => setAll(true)}>
+          and {values.length - said.length} more
+        </button>
       )}
       <ManyChoice
         label={label}
@@ -171,6 +176,31 @@ function Phrase({
         </span>
       )}
     </span>
+  );
+}
+
+/** Tells that a value was edited on the shelf since it was put here. */
+function Version({
+  value,
+  place,
+  onUpdate,
+}: {
+  value: Value;
+  place: AxisPlace;
+  onUpdate: (value: Value) => void;
+}) {
+  if (value === null || !('content' in value)) return null;
+  const { content } = value;
+  const play = 'sticking' in content ? 'sticking' : 'line';
+  const kind = place.at === 'over' ? 'ostinato' : place.at === 'kit' ? 'kit' : play;
+  return (
+    <VersionNote
+      of={value}
+      kind={kind}
+      onUpdate={({ id, version, content: newer }) =>
+        onUpdate(structuredClone({ id, version, content: newer }) as Value)
+      }
+    />
   );
 }
 

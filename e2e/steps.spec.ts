@@ -1,0 +1,83 @@
+import { expect, openBench, phrase, test } from './app';
+
+test('four limbs are built in steps, in the studio’s own order, and sent to a program', async ({
+  page,
+  teacher,
+}) => {
+  await openBench(page, teacher);
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await page.getByRole('link', { name: 'steps' }).click();
+  const path = page.getByRole('listbox', { name: 'Path' });
+  await expect(page.getByRole('button', { name: /^Program to send/ })).toHaveText(
+    /to program… 1[78]/,
+  );
+  await expect(path.getByRole('option').first()).toHaveAccessibleName('1: right hand');
+
+  for (const kind of [
+    'three limbs',
+    'pulse for the line',
+    'plain, then skip notes',
+    'every nth, one after the other',
+    'skeleton, then ornaments',
+    'grace notes tightened',
+    'each hand’s share',
+  ]) {
+    await page.getByRole('button', { name: `Without ${kind}` }).click();
+  }
+  await page.getByRole('button', { name: 'pairs of limbs earlier' }).click();
+  await expect(path.getByRole('option').first()).toHaveAccessibleName(
+    '1: right hand and left hand',
+  );
+  const send = page.getByRole('button', { name: /^Program to send/ });
+  await expect(send).toHaveText('to program… 13');
+  await page.getByRole('button', { name: 'keep as my build order' }).click();
+  await expect(page.getByText('Kept as your build order.')).toBeVisible();
+  await page.reload();
+  await expect(send).toHaveText('to program… 13');
+
+  await path.focus();
+  await path.press('ArrowDown');
+  await expect(page.getByRole('region', { name: 'Step' })).toContainText(
+    'right hand and right foot',
+  );
+  await expect(page.getByRole('list', { name: 'Count' })).toContainText('1 & 2 & 3 & 4 &');
+  await path.press('Space');
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await path.press('d');
+  await expect(send).toHaveText('to program… 12');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(send).toHaveText('to program… 13');
+  await path.press('s');
+  await expect(send).toHaveText(/to program… [23]$/);
+  await send.click();
+  await page.keyboard.type('Built up');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Sent [23] to Built up\.$/)).toBeVisible();
+});
+
+test('every kind of step change can be made from the sentence', async ({ page, teacher }) => {
+  await openBench(page, teacher);
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await phrase(page, 'Change it by', 'one limb');
+  await expect(page.getByTestId('count-LH')).toBeHidden();
+  await expect(page.getByTestId('count-RF')).toHaveText('1 3');
+  await page.keyboard.press('Control+z');
+  await phrase(page, 'Change it by', 'part of it');
+  await expect(page.getByTestId('count-RH')).toHaveText('1 & 2 &');
+  await page.keyboard.press('Control+z');
+  await page.getByLabel('Reading line').fill('fR--- fL---');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Change it by', 'slowed ornaments');
+  const opened = page.getByRole('button', { name: 'grace notes opened in 16ths', exact: true });
+  await expect(opened).toBeVisible();
+  await expect(page.getByTestId('count-LH')).toHaveText('2 a 4 a');
+});
+
+test('an address without an exercise leads to the Bench', async ({ page, teacher }) => {
+  await page.context().addCookies(await teacher());
+  await page.goto('/steps');
+  await expect(page.getByText('Make an exercise on the')).toBeVisible();
+  await page.goto('/steps?r=abc');
+  await expect(page.getByText(/This link is not complete/)).toBeVisible();
+});
