@@ -1,13 +1,7 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { ensureBuilt } from '../scripts/lib/build.mjs';
 import { CHROMIUM } from '../scripts/lib/chromium.mjs';
-import { freePort } from '../scripts/lib/port.mjs';
-import { bin } from '../scripts/lib/run.mjs';
 import type { Row } from './report';
+import { withMivvel } from './served';
 
 const EDITS = 60;
 const FRAME_MS = 1000 / 60;
@@ -16,14 +10,10 @@ const FRAME_MS = 1000 / 60;
  * are on screen, read back and all, before the next frame is due. The baseline is the same page at
  * rest. */
 export async function benchFrames(): Promise<Row[]> {
-  await ensureBuilt();
-  const folder = mkdtempSync(join(tmpdir(), 'mivvel-frames-'));
-  const port = await freePort();
-  const env = { ...process.env, MIVVEL_DATA: folder, NEXT_TELEMETRY_DISABLED: '1' };
-  const server = spawn(bin('next'), ['start', '-p', String(port)], { env, stdio: 'pipe' });
-  await new Promise<void>((ready) =>
-    server.stdout.on('data', (chunk) => String(chunk).includes('Ready') && ready()),
-  );
+  return withMivvel(measure);
+}
+
+async function measure(url: string): Promise<Row[]> {
   const browser = await chromium.launch({
     executablePath: CHROMIUM,
     chromiumSandbox: false,
@@ -31,7 +21,7 @@ export async function benchFrames(): Promise<Row[]> {
   });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await openBench(page, `http://localhost:${port}`);
+    await openBench(page, url);
     const rest = await kept(page, false);
     await kept(page, true);
     const edits = await kept(page, true);
@@ -44,10 +34,6 @@ export async function benchFrames(): Promise<Row[]> {
     ];
   } finally {
     await browser.close();
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    server.kill();
-    await gone;
-    rmSync(folder, { recursive: true, force: true });
   }
 }
 

@@ -5,6 +5,7 @@ import { expandAndAnalyse } from './expand';
 import { families } from './families';
 import { benchFrames } from './frames';
 import { makePlacements } from './placements';
+import { variationScreen } from './variations';
 import { closeReport, type Row } from './report';
 
 const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
@@ -12,6 +13,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   families,
   placements: makePlacements,
   frames: benchFrames,
+  variations: variationScreen,
   clicks,
   start: coldStart,
 };

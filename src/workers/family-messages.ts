@@ -6,7 +6,13 @@ import type { Bpm } from '@/core/time';
 export type ShownMember = Omit<Played, 'events'>;
 
 export type ToFamilyWorker =
-  | { readonly kind: 'open'; readonly family: Pick<Family, 'base' | 'axes'>; readonly tempo: Bpm }
+  | {
+      readonly kind: 'open';
+      /** Numbers the families that are asked for; the last one counts. */
+      readonly job: number;
+      readonly family: Pick<Family, 'base' | 'axes'>;
+      readonly tempo: Bpm;
+    }
   | {
       readonly kind: 'order';
       readonly ask: number;
@@ -26,9 +32,10 @@ export type ToFamilyWorker =
     };
 
 export type FromFamilyWorker =
-  | { readonly kind: 'refused'; readonly issues: readonly Issue[] }
+  | { readonly kind: 'refused'; readonly job: number; readonly issues: readonly Issue[] }
   | {
       readonly kind: 'part';
+      readonly job: number;
       readonly played: readonly ShownMember[];
       readonly impossible: readonly Impossible[];
       readonly done: number;

@@ -8,6 +8,8 @@ const STRETCH = 400;
 
 const members = new Map<number, Played>();
 let sizes: readonly number[] = [];
+/** The family that is worked on; a newer one ends it. */
+let current = 0;
 
 function say(message: FromFamilyWorker): void {
   self.postMessage(message);
@@ -24,18 +26,21 @@ self.onmessage = ({ data }: MessageEvent<ToFamilyWorker>) => {
   }
 };
 
-function open({ family, tempo }: Extract<ToFamilyWorker, { kind: 'open' }>): void {
+function open({ job, family, tempo }: Extract<ToFamilyWorker, { kind: 'open' }>): void {
+  current = job;
+  members.clear();
   const opened = openFamily(family);
-  if (!opened.ok) return say({ kind: 'refused', issues: opened.issues });
+  if (!opened.ok) return say({ kind: 'refused', job, issues: opened.issues });
   sizes = opened.value.axes.map((axis) => axis.values.length);
   const judge = new FamilyJudge(opened.value, tempo);
   const { size } = opened.value;
   let stretch = FIRST;
   (function next() {
+    if (job !== current) return;
     const { played, impossible } = judge.take(stretch);
     for (const one of played) members.set(one.index, one);
     const shown = played.map(({ events: _, ...one }) => one);
-    say({ kind: 'part', played: shown, impossible, done: judge.done, size });
+    say({ kind: 'part', job, played: shown, impossible, done: judge.done, size });
     stretch = STRETCH;
     if (!judge.over) setTimeout(next);
   })();

@@ -133,7 +133,8 @@ describe('a member', () => {
     const all = opened(lines('4 4 4 4', '4. 4 8 4'), displacements(0, 2));
     const [from, to] = [memberAt(all, 1), memberAt(all, 4)];
     expect(sayMember(all, to)).toBe('4. 4 8 4 · line one 8th later');
-    expect(sayStep(all, from, to)).toEqual(['play: 4. 4 8 4']);
+    expect(sayStep(all, from, to)).toEqual(['4. 4 8 4']);
+    expect(sayStep(all, to, memberAt(all, 3))).toEqual(['changed by: as it is']);
     expect(nameMember(all, to, 3, 'Line {n}: {1}')).toBe('Line 3: 4. 4 8 4');
     expect(nameMember(all, to, 3, '')).toBe('3 4. 4 8 4 · line one 8th later');
   });

@@ -105,12 +105,16 @@ export function sayMember({ axes }: OpenedFamily, { choice }: Member): string {
   return said.join(' · ');
 }
 
+/** Words that say nothing without their axis. */
+const UNCLEAR = ['as it is', 'nothing'];
+
 /** What changes from one member to the next, an axis each. */
 export function sayStep({ axes }: OpenedFamily, from: Member, to: Member): readonly string[] {
   return to.choice.flatMap((value, nth) => {
     if (from.choice[nth] === value) return [];
-    const axis = axes[nth];
-    return [`${axis?.name ?? ''}: ${axis?.values[value]?.says ?? ''}`];
+    const { name = '', values = [] } = axes[nth] ?? {};
+    const says = values[value]?.says ?? '';
+    return [UNCLEAR.includes(says) ? `${name}: ${says}` : says];
   });
 }
 

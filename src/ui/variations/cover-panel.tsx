@@ -56,8 +56,8 @@ export function CoverPanel({
         <input
           aria-label="How many are kept"
           inputMode="numeric"
-          placeholder="as few as hold"
-          className="field w-28"
+          placeholder="fewest"
+          className="field w-24"
           value={count}
           aria-invalid={wrong}
           onChange={(event) => setCount(event.target.value)}

@@ -43,6 +43,11 @@ export function FamilySentence({
   const phrase = (place: AxisPlace, label: string, add: string) => (
     <Phrase key={JSON.stringify(place)} {...{ family, place, label, add, onChange }} />
   );
+  const plays = valuesAt(family, { at: 'play' }).length > 0;
+  const lines = phrase({ at: 'play' }, 'Lines', 'lines or stickings');
+  const changed = changes.map((index) =>
+    phrase({ at: 'change', index }, `Changes ${index + 1}`, index === 0 ? 'changes' : ''),
+  );
   return (
     <section
       aria-label="Sentence"
@@ -53,20 +58,17 @@ export function FamilySentence({
           phrase({ at: 'over', index }, `Over ${index + 1}`, index === 0 ? 'what keeps going' : ''),
         )}
       </Line>
-      <Line label="Play">{phrase({ at: 'play' }, 'Lines', 'lines or stickings')}</Line>
-      {valuesAt(family, { at: 'play' }).length > 0 && (
-        <Line label="As">{phrase({ at: 'as' }, 'Interpretations', '')}</Line>
-      )}
-      <Line label="Changed by">
-        {changes.map((index) =>
-          phrase({ at: 'change', index }, `Changes ${index + 1}`, index === 0 ? 'changes' : ''),
-        )}
-      </Line>
+      {plays && <Line label="Play">{lines}</Line>}
+      {plays && <Line label="As">{phrase({ at: 'as' }, 'Interpretations', '')}</Line>}
+      {changes.length > 1 && <Line label="Changed by">{changed}</Line>}
       <Line label="At">
         <span className="text-soft">{family.base.meter}, </span>
         {phrase({ at: 'feel' }, 'Feels', '')}
+        <span className="label">For</span>
+        {phrase({ at: 'kit' }, 'Kits', '')}
+        {!plays && lines}
+        {changes.length === 1 && changed}
       </Line>
-      <Line label="For">{phrase({ at: 'kit' }, 'Kits', '')}</Line>
     </section>
   );
 }

@@ -81,7 +81,7 @@ export function MemberPanel({
           </h3>
           <p className="text-sm text-soft">
             {words(
-              sayStep(opened, memberAt(opened, index), memberAt(opened, compared)).join(', ') ||
+              sayStep(opened, memberAt(opened, index), memberAt(opened, compared)).join(' · ') ||
                 'the same values',
             )}
           </p>

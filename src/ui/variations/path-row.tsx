@@ -94,7 +94,7 @@ export const PathRow = memo(function PathRow({
         )}
       </span>
       <span className="min-w-0 flex-1 text-sm leading-4.5">
-        <span className="line-clamp-2">{words(says.join(', '))}</span>
+        <span className="line-clamp-2">{words(says.join(' · '))}</span>
         <span className="flex items-center gap-2 text-xs text-soft">
           <span
             className="inline-block h-1.5 bg-ink"

@@ -51,8 +51,8 @@ const NOTHING: Progress = {
 /** Begun anew this often by itself when a worker dies. */
 const LIVES = 1;
 
-/** Expands a family in a worker of its own; a change of the family ends that one and starts another.
- * Nothing of the teacher’s is in there, so a worker that dies loses nothing. */
+/** Expands a family in a worker; a change of the family ends that work and begins the next. Nothing of
+ * the teacher’s is in there, so a worker that dies loses nothing. */
 export function useFamilyWork(
   { base, axes }: Pick<Family, 'base' | 'axes'>,
   tempo: Bpm,
@@ -63,20 +63,23 @@ export function useFamilyWork(
   const asked = useRef(new Map<number, (message: FromFamilyWorker) => void>());
   const asks = useRef(0);
   const deaths = useRef(0);
+  const jobs = useRef(0);
   const job = useMemo(() => ({ base, axes, tempo, round }), [base, axes, tempo, round]);
 
   useEffect(() => {
-    const mine = new Worker(new URL('../../workers/family.worker.ts', import.meta.url), {
-      type: 'module',
-    });
+    const number = (jobs.current += 1);
     const waiting = asked.current;
-    worker.current = mine;
     let now: Progress = { ...NOTHING, of: job };
     const tell = (change: Partial<Progress>) => {
       now = { ...now, ...change };
       setProgress(now);
     };
+    worker.current ??= new Worker(new URL('../../workers/family.worker.ts', import.meta.url), {
+      type: 'module',
+    });
+    const mine = worker.current;
     mine.onmessage = ({ data }: MessageEvent<FromFamilyWorker>) => {
+      if ('job' in data && data.job !== number) return;
       switch (data.kind) {
         case 'refused':
           return tell({ state: 'refused', issues: data.issues });
@@ -95,21 +98,28 @@ export function useFamilyWork(
       }
     };
     mine.onerror = () => {
+      mine.terminate();
+      worker.current = null;
       deaths.current += 1;
       if (deaths.current <= LIVES) setRound((before) => before + 1);
       else tell({ state: 'died' });
     };
     mine.postMessage({
       kind: 'open',
+      job: number,
       family: { base: job.base, axes: job.axes },
       tempo: job.tempo,
     } satisfies ToFamilyWorker);
-    return () => {
-      mine.terminate();
-      waiting.clear();
-      if (worker.current === mine) worker.current = null;
-    };
   }, [job]);
+
+  useEffect(() => {
+    const waiting = asked.current;
+    return () => {
+      worker.current?.terminate();
+      worker.current = null;
+      waiting.clear();
+    };
+  }, []);
 
   const stop = useCallback(() => {
     worker.current?.terminate();
