@@ -140,9 +140,13 @@ export async function phrase(page: Page, label: string | RegExp, typed: string):
 
 /** Gives a phrase of a family several values by typing. */
 export async function giveMany(page: Page, label: string, typed: readonly string[]): Promise<void> {
-  await page.getByRole('button', { name: label, exact: true }).press('Enter');
+  const input = page.locator('[cmdk-input]');
+  await expect(async () => {
+    await page.getByRole('button', { name: label, exact: true }).press('Enter');
+    await expect(input).toBeVisible({ timeout: 1000 });
+  }).toPass();
   for (const text of typed) {
-    await page.getByPlaceholder(/./).last().fill(text);
+    await input.fill(text);
     await page.keyboard.press('Enter');
   }
   await page.keyboard.press('Escape');

@@ -1,10 +1,10 @@
 'use client';
 
-import { useCallback, useEffect, useReducer } from 'react';
+import { useCallback, useReducer } from 'react';
 import type { Family } from '@/core/family';
 import { packLink } from '@/core/recipe';
 import type { FamilyId } from '@/core/studio';
-import { keepPlace } from '../shell/last-place';
+import { useKeptAddress } from '../shell/kept-address';
 
 /** What lies on the screen: a family, under a name once it has one. */
 export interface FamilyDraft {
@@ -54,8 +54,6 @@ function reduce(history: History, action: Action): History {
 /** Address lengths that browsers and servers take; longer families are kept by saving them. */
 const LONGEST = 7000;
 
-const AFTER_MS = 150;
-
 /** The family on the screen, with undo and redo; the address follows it. */
 export function useFamily(first: FamilyDraft, saved: FamilyDraft | null) {
   const [history, dispatch] = useReducer(reduce, {
@@ -71,19 +69,13 @@ export function useFamily(first: FamilyDraft, saved: FamilyDraft | null) {
     [draft.family],
   );
   const changed = history.past.length > 0 || draft !== first;
-  useEffect(() => {
-    if (!changed) return;
-    const timer = setTimeout(() => {
-      const parts = new URLSearchParams({ p: packLink(draft.family) });
-      if (draft.id) parts.set('f', draft.id);
-      if (draft.name) parts.set('n', draft.name);
-      const long = parts.toString().length > LONGEST;
-      const address = `/variations?${long && draft.id ? `f=${draft.id}` : parts}`;
-      keepPlace('/variations', address);
-      if (long && !draft.id) return;
-      History.prototype.replaceState.call(window.history, window.history.state, '', address);
-    }, AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [draft, changed]);
+  const makeAddress = useCallback(() => {
+    const parts = new URLSearchParams({ p: packLink(draft.family) });
+    if (draft.id) parts.set('f', draft.id);
+    if (draft.name) parts.set('n', draft.name);
+    if (parts.toString().length <= LONGEST) return `/variations?${parts}`;
+    return draft.id ? `/variations?f=${draft.id}` : null;
+  }, [draft]);
+  useKeptAddress('/variations', changed, makeAddress);
   return { history, edit, dispatch };
 }
