@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import {
@@ -44,30 +45,35 @@ export function FamilySentence({
     <Phrase key={JSON.stringify(place)} {...{ family, place, label, add, onChange }} />
   );
   const plays = valuesAt(family, { at: 'play' }).length > 0;
-  const lines = phrase({ at: 'play' }, 'Lines', 'lines or stickings');
-  const changed = changes.map((index) =>
-    phrase({ at: 'change', index }, `Changes ${index + 1}`, index === 0 ? 'changes' : ''),
-  );
   return (
     <section
       aria-label="Sentence"
-      className="sentence grid grid-cols-[5rem_minmax(0,1fr)] gap-x-3 gap-y-1 px-4 py-2"
+      className="sentence flex flex-wrap items-baseline gap-x-4 gap-y-1 px-4 py-2"
     >
-      <Line label="Over">
+      <Line label="Over" long>
         {overs.map((index) =>
           phrase({ at: 'over', index }, `Over ${index + 1}`, index === 0 ? 'what keeps going' : ''),
         )}
       </Line>
-      {plays && <Line label="Play">{lines}</Line>}
-      {plays && <Line label="As">{phrase({ at: 'as' }, 'Interpretations', '')}</Line>}
-      {changes.length > 1 && <Line label="Changed by">{changed}</Line>}
-      <Line label="At">
+      <Line label="Play" long={plays}>
+        {phrase({ at: 'play' }, 'Lines', 'lines or stickings')}
+      </Line>
+      {plays && (
+        <Line label="As" long>
+          {phrase({ at: 'as' }, 'Interpretations', '')}
+        </Line>
+      )}
+      <Line label="Changed by" long={changes.length > 1}>
+        {changes.map((index) =>
+          phrase({ at: 'change', index }, `Changes ${index + 1}`, index === 0 ? 'changes' : ''),
+        )}
+      </Line>
+      <Line label="At" long={false}>
         <span className="text-soft">{family.base.meter}, </span>
         {phrase({ at: 'feel' }, 'Feels', '')}
-        <span className="label">For</span>
+      </Line>
+      <Line label="For" long={false}>
         {phrase({ at: 'kit' }, 'Kits', '')}
-        {!plays && lines}
-        {changes.length === 1 && changed}
       </Line>
     </section>
   );
@@ -82,12 +88,14 @@ function slotsOf(family: Family, at: 'over' | 'change', most: number): readonly 
   return next < most ? [...taken, next] : taken;
 }
 
-function Line({ label, children }: { label: string; children: ReactNode }) {
+/** A line of its own where it is long; short ones share one. Both are the same element, so that a list
+ * stays open while the first value makes its line a long one. */
+function Line({ label, long, children }: { label: string; long: boolean; children: ReactNode }) {
   return (
-    <>
-      <span className="label pt-1 text-right">{label}</span>
+    <div className={clsx('flex min-w-0 items-baseline gap-x-3', long && 'w-full')}>
+      <span className={clsx('label shrink-0', long && 'w-18 text-right')}>{label}</span>
       <div className="flex min-w-0 flex-wrap items-baseline gap-x-2">{children}</div>
-    </>
+    </div>
   );
 }
 
