@@ -1,7 +1,6 @@
-import { chromium, type Page } from '@playwright/test';
-import { CHROMIUM } from '../scripts/lib/chromium.mjs';
+import type { Page } from '@playwright/test';
 import type { Row } from './report';
-import { withMivvel } from './served';
+import { withTeacher } from './served';
 
 const EDITS = 60;
 const FRAME_MS = 1000 / 60;
@@ -10,17 +9,7 @@ const FRAME_MS = 1000 / 60;
  * are on screen, read back and all, before the next frame is due. The baseline is the same page at
  * rest. */
 export async function benchFrames(): Promise<Row[]> {
-  return withMivvel(measure);
-}
-
-async function measure(url: string): Promise<Row[]> {
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    chromiumSandbox: false,
-    args: ['--disable-gpu'],
-  });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  return withTeacher(async (page, url) => {
     await openBench(page, url);
     const rest = await kept(page, false);
     await kept(page, true);
@@ -32,17 +21,10 @@ async function measure(url: string): Promise<Row[]> {
         against: `${percent(rest.share)} at rest in the same page`,
       },
     ];
-  } finally {
-    await browser.close();
-  }
+  });
 }
 
 async function openBench(page: Page, url: string): Promise<void> {
-  await page.goto(url);
-  await page.getByLabel('Studio').fill('Bench');
-  await page.getByLabel('Your name').fill('Ada');
-  await page.getByRole('button', { name: 'Open', exact: true }).click();
-  await page.waitForURL('**/students');
   await page.goto(`${url}/bench`);
   await page.getByRole('button', { name: /^What keeps going:/ }).click();
   await page.keyboard.type('rock in 8ths');

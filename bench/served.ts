@@ -2,13 +2,15 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
+import { CHROMIUM } from '../scripts/lib/chromium.mjs';
 import { freePort } from '../scripts/lib/port.mjs';
 import { bin } from '../scripts/lib/run.mjs';
 
 /** Runs something against Mivvel as it is built, on an empty file of its own.
  * @param run gets the address */
-export async function withMivvel<T>(run: (url: string) => Promise<T>): Promise<T> {
+async function withMivvel<T>(run: (url: string) => Promise<T>): Promise<T> {
   await ensureBuilt();
   const folder = mkdtempSync(join(tmpdir(), 'mivvel-bench-'));
   const port = await freePort();
@@ -25,4 +27,27 @@ export async function withMivvel<T>(run: (url: string) => Promise<T>): Promise<T
     await gone;
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+/** Measures in Chromium, as the teacher of a studio that was just opened. */
+export async function withTeacher<T>(measure: (page: Page, url: string) => Promise<T>): Promise<T> {
+  return withMivvel(async (url) => {
+    const args = ['--disable-gpu'];
+    const browser = await chromium.launch({
+      executablePath: CHROMIUM,
+      chromiumSandbox: false,
+      args,
+    });
+    try {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+      await page.goto(url);
+      await page.getByLabel('Studio').fill('Bench');
+      await page.getByLabel('Your name').fill('Ada');
+      await page.getByRole('button', { name: 'Open', exact: true }).click();
+      await page.waitForURL('**/students');
+      return await measure(page, url);
+    } finally {
+      await browser.close();
+    }
+  });
 }

@@ -1,6 +1,5 @@
-import { chromium, type Page } from '@playwright/test';
-import { CHROMIUM } from '../scripts/lib/chromium.mjs';
-import { withMivvel } from './served';
+import type { Page } from '@playwright/test';
+import { withTeacher } from './served';
 import type { Row } from './report';
 
 const FRAME_MS = 1000 / 60;
@@ -8,44 +7,29 @@ const FRAME_MS = 1000 / 60;
 /** Variations in Chromium: how soon the first rows of a large family are on screen, and how many frames
  * the page keeps while the worker is at it. The baseline is the same page at rest. */
 export async function variationScreen(): Promise<Row[]> {
-  return withMivvel(async (url) => {
-    const browser = await chromium.launch({
-      executablePath: CHROMIUM,
-      chromiumSandbox: false,
-      args: ['--disable-gpu'],
-    });
-    try {
-      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-      await openFamily(page, url);
-      const rest = await frames(page, 60);
-      const before = await page.getByLabel('Variations', { exact: true }).innerText();
-      const firstMs = await askForMore(page);
-      const busy = await frames(page, 60);
-      const size = await page.getByLabel('Variations', { exact: true }).innerText();
-      return [
-        {
-          what: `first rows of ${size}, from ${before}`,
-          measured: `${Math.round(firstMs)} ms`,
-          against: '200 ms are asked for',
-        },
-        {
-          what: 'frames kept while they are made',
-          measured: percent(busy),
-          against: `${percent(rest)} at rest in the same page`,
-        },
-      ];
-    } finally {
-      await browser.close();
-    }
+  return withTeacher(async (page, url) => {
+    await openFamily(page, url);
+    const rest = await frames(page, 60);
+    const before = await page.getByLabel('Variations', { exact: true }).innerText();
+    const firstMs = await askForMore(page);
+    const busy = await frames(page, 60);
+    const size = await page.getByLabel('Variations', { exact: true }).innerText();
+    return [
+      {
+        what: `first rows of ${size}, from ${before}`,
+        measured: `${Math.round(firstMs)} ms`,
+        against: '200 ms are asked for',
+      },
+      {
+        what: 'frames kept while they are made',
+        measured: percent(busy),
+        against: `${percent(rest)} at rest in the same page`,
+      },
+    ];
   });
 }
 
 async function openFamily(page: Page, url: string): Promise<void> {
-  await page.goto(url);
-  await page.getByLabel('Studio').fill('Bench');
-  await page.getByLabel('Your name').fill('Ada');
-  await page.getByRole('button', { name: 'Open', exact: true }).click();
-  await page.waitForURL('**/students');
   await page.goto(`${url}/variations`);
   await give(page, 'Over 1', ['rock in 8ths', 'rock in quarters', 'rock in 16ths']);
   await give(page, 'Lines', ['4. 4 8 4', '4 4 4 4', '8 4 8 4 4', '2 4 4', '8 8 4 4 4', '4 2 4']);

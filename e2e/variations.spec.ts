@@ -70,6 +70,7 @@ test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent 
   await page.getByLabel('Family name').fill('Grooves');
   await page.keyboard.press('Control+s');
   await expect(page.getByText('Saved Grooves.')).toBeVisible();
+  await expect(page).toHaveURL(/f=/);
   await page.reload();
   await expect(page.getByRole('button', { name: 'path 44' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Program to send/ })).toHaveText('to program… 9');
@@ -163,6 +164,7 @@ test('an ingredient edited on the shelf since is offered anew', async ({ page })
 
 test('a worker that dies is begun anew, and nothing is lost', async ({ page }) => {
   await page.route(/worker/, (route) => route.abort());
+  await page.goto('/variations');
   await giveMany(page, 'Over 1', SNARES);
   await expect(page.getByText('The work on this broke off; nothing is lost.')).toBeVisible();
   await expect(page.getByLabel('Variations', { exact: true })).toHaveText('3 variations');

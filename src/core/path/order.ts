@@ -62,6 +62,9 @@ export interface Pins {
 const MOST_AT_ONCE = 600;
 const STRETCH = 120;
 
+/** Most members that are ordered by their steps at all; more rise in difficulty only. */
+const MOST_BY_STEPS = 20_000;
+
 /** An order in which each step changes little and difficulty hardly ever falls: a nearest-neighbour walk
  * from the easiest, bettered by moving stretches of it until nothing helps.
  * @returns places in `stops`, each once; never dearer than the walk */
@@ -73,14 +76,22 @@ export function orderPath(stops: readonly Stop[], pins: Pins = {}): readonly num
     .filter((index) => index !== first && index !== last)
     .sort((a, b) => (stops[a]?.points ?? 0) - (stops[b]?.points ?? 0) || a - b);
   const order: number[] = first === null ? [] : [first];
-  for (let from = 0; from < inner.length; from += STRETCH) {
+  if (stops.length > MOST_BY_STEPS) order.push(...inner);
+  else for (const stretch of stretchesOf(inner)) walkOn(stretch);
+  return last === null || last === first ? order : [...order, last];
+
+  function walkOn(stretch: readonly number[]): void {
     const before = order.at(-1);
-    const stretch = inner.slice(from, from + STRETCH);
-    const opened = before === undefined ? stretch : [before, ...stretch];
-    const walked = orderOf(stops, opened, { first: before ?? null });
+    const from = before === undefined ? stretch : [before, ...stretch];
+    const walked = orderOf(stops, from, { first: before ?? null });
     order.push(...(before === undefined ? walked : walked.slice(1)));
   }
-  return last === null || last === first ? order : [...order, last];
+}
+
+function stretchesOf(members: readonly number[]): readonly (readonly number[])[] {
+  return Array.from({ length: Math.ceil(members.length / STRETCH) }, (_, nth) =>
+    members.slice(nth * STRETCH, (nth + 1) * STRETCH),
+  );
 }
 
 function orderOf(stops: readonly Stop[], members: readonly number[], pins: Pins) {

@@ -4,14 +4,8 @@ import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { issueText, type Result } from '@/core/issue';
+import { contains, OptionItem, type Option } from './option-item';
 import { useSpeech } from './speech';
-
-export interface Option<T extends string> {
-  readonly value: T;
-  readonly text: string;
-  /** Said after the text, softer. */
-  readonly hint?: string;
-}
 
 /** A phrase that is read as text and changed in place: click it, press Enter, or just type.
  * `onType` takes typed text that is none of the options, and answers what is wrong with it. */
@@ -115,25 +109,13 @@ export function Choice<T extends string>({
                     : 'Nothing like that.'}
               </Command.Empty>
               {[...offered, ...options].map((option) => (
-                <Command.Item
+                <OptionItem
                   key={option.value}
-                  value={option.value}
-                  keywords={[
-                    offered.includes(option)
-                      ? query
-                      : `${option.text} ${words(option.text)} ${option.hint ?? ''}`,
-                  ]}
-                  onSelect={() => choose(option.value)}
-                  className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
-                >
-                  <span className="w-3 shrink-0" aria-hidden>
-                    {option.value === value ? '●' : ''}
-                  </span>
-                  <span>{words(option.text)}</span>
-                  {option.hint && (
-                    <span className="ml-auto text-sm text-soft">{words(option.hint)}</span>
-                  )}
-                </Command.Item>
+                  option={option}
+                  on={option.value === value}
+                  found={offered.includes(option) ? query : null}
+                  onSelect={choose}
+                />
               ))}
             </Command.List>
           </Command>
@@ -141,10 +123,4 @@ export function Choice<T extends string>({
       </Popover.Portal>
     </Popover.Root>
   );
-}
-
-/** Plain substring search over an option's words; earlier is better. */
-export function contains(_value: string, search: string, keywords: string[] = []): number {
-  const at = keywords.join(' ').toLowerCase().indexOf(search.trim().toLowerCase());
-  return at < 0 ? 0 : 1 / (1 + at);
 }

@@ -1,8 +1,8 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { keepPlace } from './last-place';
 
-/** Edits come faster than a browser likes new addresses: the last of a burst is taken, this long
- * after it, or when a press or Enter may lead away. */
+/** Edits come faster than a browser likes new addresses: the first of a burst is taken at once, the
+ * others no sooner than this after one another, or when a press or Enter may lead away. */
 const AFTER_MS = 120;
 
 /** Some browsers take only so many addresses in a while; a refused one is tried again. */
@@ -18,19 +18,21 @@ export function useKeptAddress(
   changed: boolean,
   makeAddress: () => string | null,
 ): void {
+  const taken = useRef(-Infinity);
   useEffect(() => {
     if (!changed) return;
     let timer: ReturnType<typeof setTimeout>;
     let done = false;
     const take = () => {
       if (done) return;
+      taken.current = performance.now();
       const address = makeAddress();
       if (address !== null) keepPlace(place, address);
       done = address === null || setAddress(address);
       if (!done) timer = setTimeout(take, AGAIN_MS);
     };
     const onKey = (event: KeyboardEvent) => event.key === 'Enter' && take();
-    timer = setTimeout(take, AFTER_MS);
+    timer = setTimeout(take, Math.max(0, AFTER_MS - (performance.now() - taken.current)));
     window.addEventListener('pagehide', take);
     window.addEventListener('pointerdown', take, { capture: true });
     window.addEventListener('keydown', onKey, { capture: true });

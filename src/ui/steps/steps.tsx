@@ -141,11 +141,7 @@ function StepDesk({
     if (exercise) void playback.start(scoreOf(exercise), tempoFor(exercise.meter, tempo));
   }
 
-  function put(index: number, to: number) {
-    const next = order.filter((one) => one !== index);
-    next.splice(Math.max(0, Math.min(next.length, to)), 0, index);
-    setOrder(next);
-  }
+  const put = (index: number, to: number) => setOrder((now) => insert(now, index, to));
 
   function onCommand(index: number, command: PathCommand) {
     const place = order.indexOf(index);
@@ -155,11 +151,10 @@ function StepDesk({
       case 'open':
         return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
       case 'drop': {
-        const before = order;
         setPicked(order[place + 1] ?? order[place - 1] ?? 0);
         setOrder(order.filter((one) => one !== index));
         toast(`Left out ${built[index]?.says}.`, {
-          action: { label: 'Undo', onClick: () => setOrder(before) },
+          action: { label: 'Undo', onClick: () => setOrder((now) => insert(now, index, place)) },
         });
         return;
       }
@@ -229,6 +224,13 @@ function StepDesk({
       />
     </>
   );
+}
+
+/** The order with a step at a place, wherever it was before. */
+function insert(order: readonly number[], index: number, to: number): readonly number[] {
+  const next = order.filter((one) => one !== index);
+  next.splice(Math.max(0, Math.min(next.length, to)), 0, index);
+  return next;
 }
 
 function voicesOf(built: readonly Built[]): readonly VoiceId[] {

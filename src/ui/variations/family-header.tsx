@@ -71,7 +71,9 @@ export function FamilyHeader({
         placeholder="New family"
         maxLength={80}
         value={draft.name}
-        onChange={(event) => dispatch({ kind: 'edit', change: { name: event.target.value } })}
+        onChange={(event) =>
+          dispatch({ kind: 'edit', change: { name: event.target.value }, about: 'name' })
+        }
       />
       {!nothing && <FamilyCount family={draft.family} />}
       <span className="px-2 text-sm text-soft" role="status">

@@ -1,10 +1,9 @@
 'use client';
 
-import { Check } from 'lucide-react';
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { contains, useSpeech, type Option } from '../base';
+import { contains, OptionItem, type Option } from '../base';
 
 /** A phrase that takes several values: a list that stays open while they are ticked. What is typed and
  * is none of them is offered, where it can be read. */
@@ -27,7 +26,6 @@ export function ManyChoice({
   children: ReactNode;
   className?: string;
 }) {
-  const { words } = useSpeech();
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
   const typed = query.trim();
@@ -65,31 +63,16 @@ export function ManyChoice({
                 Nothing like that.
               </Command.Empty>
               {[...offered, ...options].map((one) => (
-                <Command.Item
+                <OptionItem
                   key={one.value}
-                  value={one.value}
-                  keywords={[
-                    offered.includes(one)
-                      ? query
-                      : `${one.text} ${words(one.text)} ${one.hint ?? ''}`,
-                  ]}
-                  onSelect={() => {
+                  option={one}
+                  on={chosen.has(one.value)}
+                  found={offered.includes(one) ? query : null}
+                  onSelect={(value) => {
                     setQuery('');
-                    onToggle(one.value);
+                    onToggle(value);
                   }}
-                  aria-checked={chosen.has(one.value)}
-                  className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
-                >
-                  <Check
-                    size={14}
-                    aria-hidden
-                    className={chosen.has(one.value) ? 'shrink-0' : 'invisible shrink-0'}
-                  />
-                  <span>{words(one.text)}</span>
-                  {one.hint && (
-                    <span className="ml-auto pl-3 text-sm text-soft">{words(one.hint)}</span>
-                  )}
-                </Command.Item>
+                />
               ))}
             </Command.List>
           </Command>

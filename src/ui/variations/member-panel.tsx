@@ -18,6 +18,7 @@ export function MemberPanel({
   index,
   number,
   compared,
+  heard,
   tempo,
   playback,
   onHear,
@@ -29,6 +30,8 @@ export function MemberPanel({
   index: number;
   number: number;
   compared: number | null;
+  /** Whether it plays just now. */
+  heard: boolean;
   tempo: Tempo;
   playback: Playback;
   onHear: (index: number) => void;
@@ -45,9 +48,9 @@ export function MemberPanel({
         {number}. {words(sayMember(opened, memberAt(opened, index)))}
       </h2>
       <div className="flex flex-wrap gap-2">
-        <Button onClick={() => onHear(index)} aria-pressed={playback.playing}>
-          {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-          {playback.playing ? 'Stop' : 'Hear'}
+        <Button onClick={() => onHear(index)} aria-pressed={heard}>
+          {heard ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+          {heard ? 'Stop' : 'Hear'}
         </Button>
         <Link
           className={buttonLook('plain')}

@@ -18,10 +18,18 @@ interface History {
   readonly draft: FamilyDraft;
   readonly future: readonly FamilyDraft[];
   readonly saved: FamilyDraft | null;
+  readonly about?: string | undefined;
 }
 
+type Change<T> = Partial<T> | ((now: T) => Partial<T>);
+
 type Action =
-  | { readonly kind: 'edit'; readonly change: Partial<FamilyDraft> }
+  | {
+      readonly kind: 'edit';
+      readonly change: Change<FamilyDraft>;
+      /** Edits of the same field in a row are one step back. */
+      readonly about?: string | undefined;
+    }
   | { readonly kind: 'undo' | 'redo' }
   | { readonly kind: 'saved'; readonly draft: FamilyDraft };
 
@@ -30,17 +38,27 @@ const MOST_STEPS = 100;
 function reduce(history: History, action: Action): History {
   const { past, draft, future } = history;
   switch (action.kind) {
-    case 'edit':
+    case 'edit': {
+      const { change, about } = action;
+      const goesOn = about !== undefined && about === history.about;
       return {
         ...history,
-        past: [...past, draft].slice(-MOST_STEPS),
-        draft: { ...draft, ...action.change },
+        past: goesOn ? past : [...past, draft].slice(-MOST_STEPS),
+        draft: { ...draft, ...(typeof change === 'function' ? change(draft) : change) },
         future: [],
+        about,
       };
+    }
     case 'undo': {
       const before = past.at(-1);
       if (!before) return history;
-      return { ...history, past: past.slice(0, -1), draft: before, future: [draft, ...future] };
+      return {
+        ...history,
+        past: past.slice(0, -1),
+        draft: before,
+        future: [draft, ...future],
+        about: undefined,
+      };
     }
     case 'redo': {
       const [next, ...rest] = future;
@@ -54,6 +72,8 @@ function reduce(history: History, action: Action): History {
 /** Address lengths that browsers and servers take; longer families are kept by saving them. */
 const LONGEST = 7000;
 
+export type EditFamily = (change: Change<Family>, about?: string) => void;
+
 /** The family on the screen, with undo and redo; the address follows it. */
 export function useFamily(first: FamilyDraft, saved: FamilyDraft | null) {
   const [history, dispatch] = useReducer(reduce, {
@@ -64,9 +84,15 @@ export function useFamily(first: FamilyDraft, saved: FamilyDraft | null) {
   });
   const { draft } = history;
   const edit = useCallback(
-    (change: Partial<Family>) =>
-      dispatch({ kind: 'edit', change: { family: { ...draft.family, ...change } } }),
-    [draft.family],
+    (change: Change<Family>, about?: string) =>
+      dispatch({
+        kind: 'edit',
+        about,
+        change: ({ family }) => ({
+          family: { ...family, ...(typeof change === 'function' ? change(family) : change) },
+        }),
+      }),
+    [],
   );
   const changed = history.past.length > 0 || draft !== first;
   const makeAddress = useCallback(() => {

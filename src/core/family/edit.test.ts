@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import { blankRecipe, expand, startOf } from '../recipe';
+import { bpm, tempoFor } from '../time';
+import { family, lines, opened, over, shipped, typed } from './family.fixture';
+import {
+  familyOf,
+  familySize,
+  memberAt,
+  memberRecipe,
+  rangeOffers,
+  runOf,
+  runSeams,
+  sayRange,
+  setValues,
+  toggleValue,
+  valuesAt,
+  valuesOf,
+  type Axis,
+} from '.';
+
+const hats = typed('H: xxxxxxxx');
+const ride = typed('C: xxxxxxxx');
+const place = { at: 'over', index: 0 } as const;
+
+describe('toggleValue', () => {
+  it('a first value is the exercise’s own, a second makes a family, taken out it is none again', () => {
+    const none = familyOf(blankRecipe());
+    const one = toggleValue(none, place, hats);
+    expect(one.axes).toEqual([]);
+    expect(one.base.over).toEqual([hats]);
+    const two = toggleValue(one, place, ride);
+    expect(two.axes).toEqual([{ ...place, values: [hats, ride] }]);
+    expect(familySize(two)).toBe(2);
+    const again = toggleValue(two, place, hats);
+    expect(again.axes).toEqual([]);
+    expect(again.base.over).toEqual([ride]);
+    expect(toggleValue(again, place, ride).base.over).toEqual([]);
+  });
+
+  it('axes stand in the order of the sentence, whichever came first', () => {
+    const later = setValues(family(lines('4 4 4 4', '2 2')), place, [hats, ride]);
+    const kinds = setValues(later, { at: 'as' }, [startOf('verbatim'), startOf('short-long')]);
+    expect(kinds.axes.map((axis) => axis.at)).toEqual(['over', 'play', 'as']);
+    expect(valuesAt(kinds, { at: 'play' })).toHaveLength(2);
+    expect(valuesAt(kinds, { at: 'feel' })).toEqual([{ kind: 'straight' }]);
+  });
+
+  it('a range is an axis by itself', () => {
+    const [offer] = rangeOffers({ ...blankRecipe(), play: { content: { text: '4 4 4 4' } } });
+    if (!offer) throw new Error('no range');
+    const one = toggleValue(family(), { at: 'change', index: 0 }, offer.value);
+    expect(familySize(one)).toBe(8);
+    expect(sayRange(offer.value, { ...blankRecipe(), play: { content: { text: '2 2' } } })).toBe(
+      'every displacement of the line in 8ths',
+    );
+  });
+});
+
+describe('rangeOffers', () => {
+  it('every range that is offered gives members, each of which can be made', () => {
+    for (const meter of ['4/4', '3/4', '7/8', '12/8']) {
+      const base = { ...blankRecipe(), meter, over: [shipped('rock-8ths')] };
+      for (const { says, value } of rangeOffers(base)) {
+        const axis: Axis = { at: 'change', index: 0, values: [value] };
+        expect(valuesOf(axis).length, `${meter}: ${says}`).toBeGreaterThan(1);
+      }
+    }
+  });
+
+  it('says what a range of one’s own is', () => {
+    const change = {
+      kind: 'place',
+      to: { limb: 'RF', voice: 'bass' },
+      slot: '8',
+      grid: 'x',
+    } as const;
+    const value = {
+      kind: 'placements',
+      change,
+      slots: 6,
+      least: 1,
+      most: 2,
+      spacing: 'apart',
+    } as const;
+    expect(sayRange(value, blankRecipe())).toBe('every 1 to 2 of 6 8ths, apart');
+    expect(sayRange({ ...value, most: 1, spacing: 'any' }, blankRecipe())).toBe(
+      'every 1 of 6 8ths',
+    );
+  });
+});
+
+describe('a run', () => {
+  const all = opened(over(0, 'H: xxxxxxxx', 'H: xxxxxxx-; F: ----x---', 'F: x---x---'));
+  const recipes = [0, 1, 2].map((index) => memberRecipe(all, memberAt(all, index)));
+  const named = (order: readonly number[]) =>
+    order.map((nth) => ({ name: `part ${nth}`, recipe: recipes[nth] ?? blankRecipe() }));
+
+  it('is its members back to back, each for so many bars', () => {
+    const run = runOf(named([0, 1, 2]), 2);
+    const exercise = must(expand(run ?? blankRecipe()));
+    expect(exercise.bars).toBe(6);
+    expect(exercise.members.map((one) => one.fromBar)).toEqual([0, 2, 4]);
+  });
+
+  it('of one is that one, of none is none', () => {
+    expect(runOf(named([0]), 4)).toEqual(recipes[0]);
+    expect(runOf([], 1)).toBeNull();
+  });
+
+  it('tells what hinders only because one follows the other', () => {
+    const order = [0, 2] as const;
+    const run = must(expand(runOf(named(order), 1) ?? blankRecipe()));
+    const tempo = tempoFor(run.meter, bpm(120));
+    const parts = order.map((nth) => recipes[nth] ?? blankRecipe());
+    const seams = runSeams(run, parts, tempo);
+    expect(seams).toHaveLength(1);
+    expect(seams[0]).toMatch(
+      /^1 into 2: The hi-hat stroke lies 250 ms before the foot closes it on 1/,
+    );
+    const same = must(expand(runOf(named([0, 0]), 1) ?? blankRecipe()));
+    expect(runSeams(same, [parts[0] ?? blankRecipe()], tempo)).toEqual([]);
+  });
+});

@@ -1,0 +1,48 @@
+'use client';
+
+import { Command } from 'cmdk';
+import { useSpeech } from './speech';
+
+export interface Option<T extends string> {
+  readonly value: T;
+  readonly text: string;
+  /** Said after the text, softer. */
+  readonly hint?: string;
+}
+
+/** An option of a list that is searched by typing, marked where it is chosen.
+ * @param found what is typed, where that made the option: it is then always found */
+export function OptionItem<T extends string>({
+  option: { value, text, hint },
+  on,
+  found,
+  onSelect,
+}: {
+  option: Option<T>;
+  on: boolean;
+  found: string | null;
+  onSelect: (value: T) => void;
+}) {
+  const { words } = useSpeech();
+  return (
+    <Command.Item
+      value={value}
+      keywords={[found ?? `${text} ${words(text)} ${hint ?? ''}`]}
+      onSelect={() => onSelect(value)}
+      aria-checked={on}
+      className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
+    >
+      <span className="w-3 shrink-0" aria-hidden>
+        {on ? '●' : ''}
+      </span>
+      <span>{words(text)}</span>
+      {hint && <span className="ml-auto pl-3 text-sm text-soft">{words(hint)}</span>}
+    </Command.Item>
+  );
+}
+
+/** Plain substring search over an option's words; earlier is better. */
+export function contains(_value: string, search: string, keywords: string[] = []): number {
+  const at = keywords.join(' ').toLowerCase().indexOf(search.trim().toLowerCase());
+  return at < 0 ? 0 : 1 / (1 + at);
+}

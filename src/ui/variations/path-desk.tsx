@@ -1,0 +1,246 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import {
+  memberAt,
+  nameMember,
+  sayMember,
+  sayStep,
+  type Family,
+  type OpenedFamily,
+} from '@/core/family';
+import { issueText } from '@/core/issue';
+import { scoreOf } from '@/core/playing';
+import { writeLink } from '@/core/recipe';
+import type { ProgramSummary } from '@/core/studio';
+import { parseMeter, tempoFor, type Bpm } from '@/core/time';
+import { useSpeech } from '../base';
+import { usePlayback } from '../play';
+import { CannotBePlayed, LeftOut, SameAsOthers } from './apart-list';
+import { CoverPanel } from './cover-panel';
+import { MemberPanel } from './member-panel';
+import { PathList, type PathCommand } from './path-list';
+import type { RowShown } from './path-row';
+import { RunBar } from './run-bar';
+import { MOST_DECIDED, useDecisions } from './use-decisions';
+import type { EditFamily } from './use-family';
+import type { FamilyWork } from './use-family-work';
+import type { Members, Standing } from './use-members';
+import type { VariationActions } from './variation-actions';
+
+/** Which members are listed. */
+export type View = 'path' | 'out' | 'impossible' | 'same';
+
+/** The list, what stands beside it, and what is done with the members. */
+export function PathDesk({
+  opened,
+  work,
+  members,
+  standing,
+  family,
+  tempo,
+  edit,
+  view,
+  order,
+  name,
+  programs,
+  actions,
+  onTempo,
+}: {
+  opened: OpenedFamily;
+  work: FamilyWork;
+  members: Members;
+  standing: Standing;
+  family: Family;
+  tempo: Bpm;
+  edit: EditFamily;
+  view: View;
+  order: readonly number[];
+  name: string;
+  programs: readonly ProgramSummary[];
+  actions: VariationActions;
+  onTempo: (tempo: Bpm) => void;
+}) {
+  const router = useRouter();
+  const playback = usePlayback();
+  const { words } = useSpeech();
+  const [picked, setPicked] = useState<number | null>(null);
+  const [compared, setCompared] = useState<number | null>(null);
+  const [heard, setHeard] = useState<number | null>(null);
+  const { keyOf, recipeOf, exerciseOf } = members;
+  const chosen = picked !== null && order.includes(picked) ? picked : (order[0] ?? null);
+  const byIndex = useMemo(
+    () => new Map(standing.path.map((one) => [one.index, one])),
+    [standing.path],
+  );
+  const kept = useMemo(() => new Set(standing.path.map((one) => one.index)), [standing.path]);
+  const stopAt = family.stop === null ? -1 : order.findIndex((one) => keyOf(one) === family.stop);
+  const sent = stopAt < 0 ? order : order.slice(0, stopAt + 1);
+  const practised = useMemo(
+    () =>
+      new Set(
+        standing.candidates
+          .slice(0, MOST_DECIDED)
+          .map((one) => one.index)
+          .filter(members.practised),
+      ),
+    [standing.candidates, members],
+  );
+
+  const { drop, keep, put, pin, stopHere, keepOnly, keepAll } = useDecisions({
+    opened,
+    keyOf,
+    order,
+    ownOrder: family.order !== null,
+    edit,
+  });
+
+  function hear(index: number) {
+    const again = playback.playing && heard === index;
+    const exercise = exerciseOf(index);
+    if (again || !exercise) return playback.stop();
+    setHeard(index);
+    void playback.start(scoreOf(exercise), tempoFor(exercise.meter, tempo));
+  }
+
+  function leave(index: number) {
+    const place = order.indexOf(index);
+    setPicked(order[place + 1] ?? order[place - 1] ?? null);
+    drop(index);
+  }
+
+  function onCommand(index: number, command: PathCommand) {
+    switch (command.kind) {
+      case 'hear':
+        return hear(index);
+      case 'open':
+        return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
+      case 'drop':
+        return leave(index);
+      case 'compare':
+        return setCompared(compared === index ? null : index);
+      case 'first':
+      case 'last':
+        return pin(index, command.kind);
+      case 'stop':
+        return stopHere(index);
+      case 'move':
+        return put(index, order.indexOf(index) + command.by);
+      case 'put':
+        return put(index, order.indexOf(command.onto));
+    }
+  }
+
+  const rowOf = (place: number): RowShown => {
+    const index = order[place] ?? 0;
+    const above = order[place - 1];
+    const facts = byIndex.get(index);
+    const member = memberAt(opened, index);
+    const key = keyOf(index);
+    return {
+      index,
+      number: place + 1,
+      exercise: exerciseOf(index),
+      before: above === undefined ? null : exerciseOf(above),
+      says:
+        above === undefined
+          ? [sayMember(opened, member)]
+          : sayStep(opened, memberAt(opened, above), member),
+      points: facts?.points ?? 0,
+      warnings: facts?.warnings ?? 0,
+      bars: facts?.bars ?? 1,
+      pinned: family.first === key ? 'first' : family.last === key ? 'last' : null,
+      beyond: stopAt >= 0 && place > stopAt,
+      stops: place === stopAt,
+      practised: members.practised(index),
+    };
+  };
+
+  const nameOf = (index: number, nth: number) =>
+    nameMember(opened, memberAt(opened, index), nth + 1, family.naming);
+  const meter = parseMeter(family.base.meter);
+  return (
+    <>
+      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_28rem]">
+        <div className="flex min-h-0 min-w-0 flex-col">
+          {view === 'path' && (
+            <PathList
+              count={order.length}
+              order={order}
+              rowOf={rowOf}
+              rows={standing.rows}
+              hardest={standing.hardest}
+              lanesBars={Math.min(2, standing.longest)}
+              chosen={chosen}
+              compared={compared}
+              onChoose={setPicked}
+              onCommand={onCommand}
+            />
+          )}
+          {view === 'out' && <LeftOut opened={opened} out={standing.out} onKeep={keep} />}
+          {view === 'impossible' && (
+            <CannotBePlayed opened={opened} played={work.played} impossible={work.impossible} />
+          )}
+          {view === 'same' && <SameAsOthers opened={opened} same={standing.same} />}
+          {view === 'path' && order.length === 0 && work.state === 'done' && (
+            <p className="p-4 text-soft">
+              {standing.out.length > 0
+                ? 'All are left out. Take some back.'
+                : issueText({ code: 'family-empty', path: [], axis: null })}
+            </p>
+          )}
+        </div>
+        <aside className="flex min-w-0 flex-col gap-4 overflow-y-auto border-l border-line p-3">
+          {chosen !== null && meter.ok && (
+            <MemberPanel
+              {...{ opened, members, compared, playback }}
+              index={chosen}
+              heard={playback.playing && heard === chosen}
+              number={order.indexOf(chosen) + 1}
+              tempo={tempoFor(meter.value, tempo)}
+              onHear={hear}
+              onDrop={() => leave(chosen)}
+              onCompare={setCompared}
+            />
+          )}
+          {work.state === 'done' && opened.size > 1 && (
+            <CoverPanel
+              {...{ opened, kept, practised }}
+              candidates={standing.candidates}
+              cover={work.cover}
+              onKeep={keepOnly}
+              onAll={keepAll}
+            />
+          )}
+        </aside>
+      </div>
+      <RunBar
+        {...{ tempo, playback, programs, onTempo, recipeOf }}
+        send={actions.send}
+        order={sent}
+        from={chosen}
+        nameOf={nameOf}
+        runName={name.trim() || 'Variations as a run'}
+      >
+        <label className="flex items-baseline gap-1.5">
+          <span className="label">names</span>
+          <input
+            aria-label="Names"
+            className="field w-36"
+            placeholder="{n} {all}"
+            title="{n} is the number, {1} the first phrase’s value, {all} all of them"
+            maxLength={80}
+            value={family.naming}
+            onChange={(event) => edit({ naming: event.target.value }, 'naming')}
+          />
+          {sent[0] !== undefined && (
+            <span className="max-w-40 truncate text-sm text-soft" data-testid="first-name">
+              {words(nameOf(sent[0], 0))}
+            </span>
+          )}
+        </label>
+      </RunBar>
+    </>
+  );
+}

@@ -1,0 +1,77 @@
+'use client';
+
+import { toast } from 'sonner';
+import { memberAt, sayMember, type OpenedFamily } from '@/core/family';
+import type { EditFamily } from './use-family';
+
+/** Most members whose decisions are kept one by one. */
+export const MOST_DECIDED = 2000;
+
+/** What a teacher decides about members, kept by their keys so that it stays when the family grows. */
+export function useDecisions({
+  opened,
+  keyOf,
+  order,
+  ownOrder,
+  edit,
+}: {
+  opened: OpenedFamily;
+  keyOf: (index: number) => string;
+  /** The path as it is shown. */
+  order: readonly number[];
+  /** Whether the teacher put it in this order. */
+  ownOrder: boolean;
+  edit: EditFamily;
+}) {
+  function refuse(count: number): boolean {
+    if (count <= MOST_DECIDED) return false;
+    toast.error(`Decisions are kept for ${MOST_DECIDED} at most. Keep the best first.`);
+    return true;
+  }
+
+  function keep(index: number) {
+    const key = keyOf(index);
+    edit(({ dropped, kept }) => ({
+      dropped: dropped.filter((one) => one !== key),
+      kept: kept && !kept.includes(key) ? [...kept, key] : kept,
+    }));
+  }
+
+  function drop(index: number) {
+    const key = keyOf(index);
+    edit(({ kept, dropped }) => {
+      if (kept) return { kept: kept.filter((one) => one !== key) };
+      return dropped.length < MOST_DECIDED ? { dropped: [...dropped, key] } : {};
+    });
+    toast(`Dropped ${sayMember(opened, memberAt(opened, index))}.`, {
+      action: { label: 'Undo', onClick: () => keep(index) },
+    });
+  }
+
+  /** Moves a member to a place of the path, which is the teacher’s own from then on. */
+  function put(index: number, to: number) {
+    const next = order.filter((one) => one !== index);
+    next.splice(Math.max(0, Math.min(next.length, to)), 0, index);
+    const moved = next.some((one, place) => one !== order[place]);
+    if (moved && !refuse(next.length)) edit({ order: next.map(keyOf) });
+  }
+
+  function pin(index: number, end: 'first' | 'last') {
+    const key = keyOf(index);
+    if (ownOrder) put(index, end === 'first' ? 0 : order.length - 1);
+    edit((family) => ({ [end]: family[end] === key ? null : key }));
+  }
+
+  function stopHere(index: number) {
+    const key = keyOf(index);
+    edit(({ stop }) => ({ stop: stop === key ? null : key }));
+  }
+
+  function keepOnly(indexes: readonly number[]) {
+    if (!refuse(indexes.length)) edit({ kept: indexes.map(keyOf), dropped: [] });
+  }
+
+  const keepAll = () => edit({ kept: null, dropped: [] });
+
+  return { drop, keep, put, pin, stopHere, keepOnly, keepAll };
+}
