@@ -99,6 +99,7 @@ async function teacher(): Promise<void> {
 async function student(viewport: typeof DESK, light: 'light' | 'dark', tag: string): Promise<void> {
   const page = await open(viewport, light);
   await lookAs(page, 'Pia');
+  await page.getByRole('heading', { name: 'Today' }).waitFor();
   if (tag === '') await take(page, 'today');
   await page.goto('/stand');
   await page.locator('[data-stage=ready] svg').first().waitFor();
