@@ -81,3 +81,23 @@ test('an address without an exercise leads to the Bench', async ({ page, teacher
   await page.goto('/steps?r=abc');
   await expect(page.getByText(/This link is not complete/)).toBeVisible();
 });
+
+test('one note easier or harder is heard at a touch, and taken by another', async ({
+  page,
+  teacher,
+}) => {
+  await openBench(page, teacher);
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await page.getByRole('button', { name: 'easier or harder' }).click();
+  const harder = page.getByRole('region', { name: 'as hard, or harder' });
+  const row = harder.getByRole('listitem').first();
+  const hear = row.getByRole('button', { name: /^Hear / });
+  await hear.click();
+  await expect(hear).toHaveAttribute('aria-pressed', 'true');
+  await hear.click();
+  await expect(hear).toHaveAttribute('aria-pressed', 'false');
+  await row.getByRole('button').last().click();
+  await expect(harder).toBeHidden();
+  await expect(page.getByRole('button', { name: 'undo' })).toBeVisible();
+  await expect(page.getByText('1 note by hand').first()).toBeVisible();
+});

@@ -84,6 +84,24 @@ test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent 
   await expect(page.getByRole('link', { name: /^Groove \d$/ })).toHaveCount(9);
 });
 
+test('a row is dragged to another place, pinned and stopped at by mouse', async ({ page }) => {
+  await giveMany(page, 'Over 1', SNARES);
+  await expect(page.getByRole('button', { name: 'path 3' })).toBeVisible();
+  const rows = page.getByRole('listbox', { name: 'Path' }).getByRole('option');
+  const first = await rows.first().getAttribute('data-member');
+  await rows.first().dragTo(rows.nth(2));
+  await expect(rows.nth(2)).toHaveAttribute('data-member', first ?? '');
+  await page.getByRole('button', { name: 'order anew' }).click();
+  await expect(rows.first()).toHaveAttribute('data-member', first ?? '');
+  await rows.nth(1).click();
+  const second = await rows.nth(1).getAttribute('data-member');
+  await page.getByRole('button', { name: 'last', exact: true }).click();
+  await expect(rows.last()).toHaveAttribute('data-member', second ?? '');
+  await rows.nth(1).click();
+  await page.getByRole('button', { name: 'stop here' }).click();
+  await expect(page.getByRole('button', { name: /^Program to send/ })).toHaveText('to program… 2');
+});
+
 test('several thousand: made with progress, set apart with reasons, two compared, one run sent', async ({
   page,
 }) => {

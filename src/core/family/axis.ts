@@ -5,6 +5,7 @@ import { countPlacements, placementGrid, placements } from '../placement';
 import {
   INTERPRETATION_STARTS,
   sayChange,
+  sayPolicy,
   startOf,
   type Change,
   type ClosedRecipe,
@@ -29,6 +30,9 @@ export type ClosedPart =
   | { readonly at: 'change'; readonly index: number; readonly value: Change | null }
   | { readonly at: 'play'; readonly value: ClosedRecipe['play'] }
   | { readonly at: 'as'; readonly value: ClosedRecipe['as'] }
+  | { readonly at: 'clash'; readonly value: ClosedRecipe['clash'] }
+  | { readonly at: 'meter'; readonly value: string }
+  | { readonly at: 'levels'; readonly value: ClosedRecipe['levels'] }
   | { readonly at: 'feel'; readonly value: ClosedRecipe['feel'] }
   | { readonly at: 'kit'; readonly value: ClosedRecipe['kit'] };
 
@@ -69,6 +73,21 @@ function* spread(axis: Axis): Generator<AxisValue> {
     case 'feel':
       for (const value of axis.values) {
         yield { key: keyOf(value), says: formatFeel(value), part: { at: 'feel', value } };
+      }
+      return;
+    case 'clash':
+      for (const value of axis.values) {
+        yield { key: value, says: sayPolicy(value), part: { at: 'clash', value } };
+      }
+      return;
+    case 'meter':
+      for (const value of axis.values) {
+        yield { key: value, says: value, part: { at: 'meter', value } };
+      }
+      return;
+    case 'levels':
+      for (const value of axis.values) {
+        yield { key: value, says: `${value} levels`, part: { at: 'levels', value } };
       }
       return;
     case 'kit':
@@ -144,6 +163,9 @@ const NAMES = {
   play: 'play',
   as: 'as',
   change: 'changed by',
+  clash: 'where limbs meet',
+  meter: 'meter',
+  levels: 'levels',
   feel: 'at',
   kit: 'for',
 } as const;

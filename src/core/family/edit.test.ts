@@ -8,7 +8,9 @@ import {
   familySize,
   memberAt,
   memberRecipe,
+  openFamily,
   rangeOffers,
+  readFamily,
   runOf,
   runSeams,
   sayRange,
@@ -44,6 +46,23 @@ describe('toggleValue', () => {
     expect(kinds.axes.map((axis) => axis.at)).toEqual(['over', 'play', 'as']);
     expect(valuesAt(kinds, { at: 'play' })).toHaveLength(2);
     expect(valuesAt(kinds, { at: 'feel' })).toEqual([{ kind: 'straight' }]);
+  });
+
+  it('meters, levels and what happens where limbs meet vary, too', () => {
+    const meters = toggleValue(familyOf(blankRecipe()), { at: 'meter' }, '3/4');
+    expect(valuesAt(meters, { at: 'meter' })).toEqual(['4/4', '3/4']);
+    const clashes = toggleValue(meters, { at: 'clash' }, 'merge');
+    const loud = toggleValue(
+      toggleValue(clashes, { at: 'levels' }, 'jazz'),
+      { at: 'levels' },
+      'rock',
+    );
+    expect(familySize(loud)).toBe(8);
+    const all = must(openFamily(loud));
+    const last = memberRecipe(all, memberAt(all, 7));
+    expect(last).toMatchObject({ meter: '3/4', clash: 'merge', levels: 'rock' });
+    expect(must(readFamily(JSON.parse(JSON.stringify(loud))))).toEqual(loud);
+    expect(toggleValue(meters, { at: 'meter' }, '4/4').base.meter).toBe('3/4');
   });
 
   it('a range is an axis by itself', () => {

@@ -4,13 +4,16 @@ import type { Axis, ChangeValue, Family } from './schema';
 /** A phrase of the sentence that can take several values. */
 export type AxisPlace =
   | { readonly at: 'over' | 'change'; readonly index: number }
-  | { readonly at: 'play' | 'as' | 'feel' | 'kit' };
+  | { readonly at: 'play' | 'as' | 'clash' | 'meter' | 'feel' | 'levels' | 'kit' };
 
 type ValueOf = {
   readonly over: ClosedRecipe['over'][number] | null;
   readonly play: NonNullable<ClosedRecipe['play']>;
   readonly as: ClosedRecipe['as'];
   readonly change: ChangeValue;
+  readonly clash: ClosedRecipe['clash'];
+  readonly meter: string;
+  readonly levels: NonNullable<ClosedRecipe['levels']>;
   readonly feel: ClosedRecipe['feel'];
   readonly kit: ClosedRecipe['kit'];
 };
@@ -51,6 +54,12 @@ export function valuesAt(family: Family, place: AxisPlace): readonly PlacedValue
       return [base.as];
     case 'feel':
       return [base.feel];
+    case 'clash':
+      return [base.clash];
+    case 'meter':
+      return [base.meter];
+    case 'levels':
+      return base.levels ? [base.levels] : [];
     case 'kit':
       return [base.kit];
   }
@@ -66,7 +75,7 @@ export function setValues(
 ): Family {
   const axes = family.axes.filter((one) => !isAt(one, place));
   const [only] = values;
-  const isRange = only !== null && only !== undefined && 'kind' in only && isRangeKind(only.kind);
+  const isRange = typeof only === 'object' && only !== null && isRangeKind(only);
   if (values.length > 1 || isRange) {
     const axis = { ...place, values: [...values] } as Axis;
     const before = family.axes.findIndex((one) => isAt(one, place));
@@ -77,11 +86,21 @@ export function setValues(
   return { ...family, axes, base: putInBase(family.base, place, only ?? null) };
 }
 
-function isRangeKind(kind: string): boolean {
-  return kind === 'numbers' || kind === 'placements';
+function isRangeKind(value: object): boolean {
+  return 'kind' in value && (value.kind === 'numbers' || value.kind === 'placements');
 }
 
-const SENTENCE = ['over', 'play', 'as', 'change', 'feel', 'kit'] as const;
+const SENTENCE = [
+  'over',
+  'play',
+  'as',
+  'clash',
+  'change',
+  'meter',
+  'feel',
+  'levels',
+  'kit',
+] as const;
 
 function bySentence(a: Axis, b: Axis): number {
   const place = SENTENCE.indexOf(a.at) - SENTENCE.indexOf(b.at);
@@ -97,12 +116,17 @@ function putInBase(
     case 'over':
       return { ...base, over: putAt(base.over, place.index, value as ValueOf['over']) };
     case 'change': {
-      const change = value && 'kind' in value && value.kind === 'one' ? value.change : null;
+      const one = typeof value === 'object' && value !== null && 'kind' in value ? value : null;
+      const change = one?.kind === 'one' ? one.change : null;
       return { ...base, changes: putAt(base.changes, place.index, change) };
     }
     case 'play':
       return { ...base, play: value as ValueOf['play'] | null };
+    case 'levels':
+      return { ...base, levels: (value ?? undefined) as ClosedRecipe['levels'] };
     case 'as':
+    case 'clash':
+    case 'meter':
     case 'feel':
     case 'kit':
       return value === null ? base : { ...base, [place.at]: value };

@@ -5,7 +5,7 @@ import { close, recipeSchema, type ClosedRecipe, type Recipe } from '../recipe';
 /** Format of the families that this Mivvel writes. */
 export const FAMILY_VERSION = 1;
 
-const { over, play, as, feel, changes, kit } = recipeSchema.shape;
+const { over, play, as, clash, meter, feel, levels, changes, kit } = recipeSchema.shape;
 const change = changes.element;
 const whole = z.int().min(-64).max(64);
 
@@ -44,6 +44,9 @@ const axis = z.discriminatedUnion('at', [
     index: z.int().min(0).max(15),
     values: z.array(changeValue).min(1).max(200),
   }),
+  z.strictObject({ at: z.literal('clash'), values: z.array(clash).min(1).max(3) }),
+  z.strictObject({ at: z.literal('meter'), values: z.array(meter).min(1).max(20) }),
+  z.strictObject({ at: z.literal('levels'), values: z.array(levels.unwrap()).min(1).max(8) }),
   z.strictObject({ at: z.literal('feel'), values: z.array(feel).min(1).max(20) }),
   z.strictObject({ at: z.literal('kit'), values: z.array(kit).min(1).max(40) }),
 ]);
@@ -78,6 +81,9 @@ export type Axis =
   | { at: 'play'; values: NonNullable<ClosedRecipe['play']>[] }
   | { at: 'as'; values: ClosedRecipe['as'][] }
   | { at: 'change'; index: number; values: ChangeValue[] }
+  | { at: 'clash'; values: ClosedRecipe['clash'][] }
+  | { at: 'meter'; values: string[] }
+  | { at: 'levels'; values: NonNullable<ClosedRecipe['levels']>[] }
   | { at: 'feel'; values: ClosedRecipe['feel'][] }
   | { at: 'kit'; values: ClosedRecipe['kit'][] };
 
@@ -170,6 +176,9 @@ function closeAxis(axis: OpenAxis, base: Recipe): Result<Axis> {
     }
     case 'change':
     case 'feel':
+    case 'clash':
+    case 'meter':
+    case 'levels':
       return ok(axis);
   }
 }

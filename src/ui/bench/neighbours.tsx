@@ -1,11 +1,14 @@
 'use client';
 
+import { Play, Square } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { neighboursOf, type Neighbour } from '@/core/path';
-import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { scoreOf } from '@/core/playing';
+import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { Tempo } from '@/core/time';
 import { useSpeech } from '../base';
+import { usePlayback } from '../play';
 import { Part } from './readback-part';
 
 /** Most neighbours of a side that are listed. */
@@ -64,13 +67,22 @@ function Sides({
     () => neighboursOf(recipe, exercise, tempo, syllables),
     [recipe, exercise, tempo, syllables],
   );
+  const playback = usePlayback();
+  const [last, setLast] = useState<ClosedRecipe | null>(null);
+  const heard = playback.playing ? last : null;
+  function onHear(next: ClosedRecipe) {
+    const made = expand(next);
+    if (heard === next || !made.ok) return playback.stop();
+    setLast(next);
+    void playback.start(scoreOf(made.value), tempo);
+  }
   if (all.length === 0) return <p>Too many notes to go through one by one.</p>;
   const easier = all.filter((one) => one.harder < -SAME).reverse();
   const harder = all.filter((one) => one.harder >= -SAME);
   return (
     <div className="grid grid-cols-2 gap-3">
-      <List title="easier" all={easier} onTake={onTake} />
-      <List title="as hard, or harder" all={harder} onTake={onTake} />
+      <List title="easier" all={easier} {...{ heard, onHear, onTake }} />
+      <List title="as hard, or harder" all={harder} {...{ heard, onHear, onTake }} />
     </div>
   );
 }
@@ -78,10 +90,15 @@ function Sides({
 function List({
   title,
   all,
+  heard,
+  onHear,
   onTake,
 }: {
   title: string;
   all: readonly Neighbour[];
+  /** What plays just now. */
+  heard: ClosedRecipe | null;
+  onHear: (recipe: ClosedRecipe) => void;
   onTake: (recipe: ClosedRecipe) => void;
 }) {
   const { words } = useSpeech();
@@ -92,10 +109,23 @@ function List({
       </h3>
       <ul className="max-h-80 overflow-y-auto">
         {all.slice(0, MOST).map((one) => (
-          <li key={one.says}>
+          <li key={one.says} className="flex items-center">
             <button
               type="button"
-              className="w-full rounded-sm px-1 py-0.5 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
+              aria-label={`Hear ${words(one.says)}`}
+              aria-pressed={heard === one.recipe}
+              className="inline-flex size-6 shrink-0 items-center justify-center rounded-sm text-soft hover:bg-faint hover:text-ink aria-pressed:text-warm"
+              onClick={() => onHear(one.recipe)}
+            >
+              {heard === one.recipe ? (
+                <Square size={12} aria-hidden />
+              ) : (
+                <Play size={12} aria-hidden />
+              )}
+            </button>
+            <button
+              type="button"
+              className="min-w-0 flex-1 rounded-sm px-1 py-0.5 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
               onClick={() => onTake(one.recipe)}
             >
               {words(one.says)}

@@ -68,9 +68,15 @@ export function FamilySentence({
           phrase({ at: 'change', index }, `Changes ${index + 1}`, index === 0 ? 'changes' : ''),
         )}
       </Line>
+      {plays && (
+        <Line label="Where limbs meet" long={false}>
+          {phrase({ at: 'clash' }, 'Where limbs meet', '')}
+        </Line>
+      )}
       <Line label="At" long={false}>
-        <span className="text-soft">{family.base.meter}, </span>
+        {phrase({ at: 'meter' }, 'Meters', '')}
         {phrase({ at: 'feel' }, 'Feels', '')}
+        {phrase({ at: 'levels' }, 'Levels', 'levels')}
       </Line>
       <Line label="For" long={false}>
         {phrase({ at: 'kit' }, 'Kits', '')}
@@ -199,7 +205,7 @@ function Version({
   place: AxisPlace;
   onUpdate: (value: Value) => void;
 }) {
-  if (value === null || !('content' in value)) return null;
+  if (typeof value !== 'object' || value === null || !('content' in value)) return null;
   const { content } = value;
   const play = 'sticking' in content ? 'sticking' : 'line';
   const kind = place.at === 'over' ? 'ostinato' : place.at === 'kit' ? 'kit' : play;
@@ -215,18 +221,17 @@ function Version({
 }
 
 function isRange(value: Value): value is Exclude<ChangeValue, { kind: 'one' }> {
-  return (
-    value !== null && 'kind' in value && (value.kind === 'numbers' || value.kind === 'placements')
-  );
+  if (typeof value !== 'object' || value === null || !('kind' in value)) return false;
+  return value.kind === 'numbers' || value.kind === 'placements';
 }
 
 function canBeEmpty(place: AxisPlace): boolean {
-  return place.at === 'over' || place.at === 'change' || place.at === 'play';
+  return ['over', 'change', 'play', 'levels'].includes(place.at);
 }
 
 /** A single value in the words of the sentence. */
 function sayValue(value: Value, place: AxisPlace): string {
-  if (value !== null && 'kind' in value && value.kind === 'one') {
+  if (typeof value === 'object' && value !== null && 'kind' in value && value.kind === 'one') {
     return value.change ? sayChange(value.change) : 'as it is';
   }
   const [only] = valuesOf({ ...place, values: [value] } as Parameters<typeof valuesOf>[0]);

@@ -17,18 +17,26 @@ export function MemberPanel({
   members,
   index,
   number,
+  stands,
+  stops,
   compared,
   heard,
   tempo,
   playback,
   onHear,
   onDrop,
+  onPin,
+  onStop,
   onCompare,
 }: {
   opened: OpenedFamily;
   members: Members;
   index: number;
   number: number;
+  /** At which end it is pinned. */
+  stands: 'first' | 'last' | null;
+  /** Whether the path ends with it. */
+  stops: boolean;
   compared: number | null;
   /** Whether it plays just now. */
   heard: boolean;
@@ -36,6 +44,8 @@ export function MemberPanel({
   playback: Playback;
   onHear: (index: number) => void;
   onDrop: () => void;
+  onPin: (end: 'first' | 'last') => void;
+  onStop: () => void;
   onCompare: (index: number | null) => void;
 }) {
   const { words } = useSpeech();
@@ -65,6 +75,17 @@ export function MemberPanel({
         >
           Compare
         </Button>
+        <span className="flex">
+          <Button look="quiet" onClick={() => onPin('first')} aria-pressed={stands === 'first'}>
+            first
+          </Button>
+          <Button look="quiet" onClick={() => onPin('last')} aria-pressed={stands === 'last'}>
+            last
+          </Button>
+          <Button look="quiet" onClick={onStop} aria-pressed={stops}>
+            stop here
+          </Button>
+        </span>
       </div>
       <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
       <Facts exercise={exercise} tempo={tempo} />

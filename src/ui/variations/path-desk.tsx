@@ -132,6 +132,9 @@ export function PathDesk({
     }
   }
 
+  const pinOf = (key: string) =>
+    family.first === key ? 'first' : family.last === key ? 'last' : null;
+
   const rowOf = (place: number): RowShown => {
     const index = order[place] ?? 0;
     const above = order[place - 1];
@@ -150,7 +153,7 @@ export function PathDesk({
       points: facts?.points ?? 0,
       warnings: facts?.warnings ?? 0,
       bars: facts?.bars ?? 1,
-      pinned: family.first === key ? 'first' : family.last === key ? 'last' : null,
+      pinned: pinOf(key),
       beyond: stopAt >= 0 && place > stopAt,
       stops: place === stopAt,
       practised: members.practised(index),
@@ -200,7 +203,11 @@ export function PathDesk({
               number={order.indexOf(chosen) + 1}
               tempo={tempoFor(meter.value, tempo)}
               onHear={hear}
+              stands={pinOf(keyOf(chosen))}
+              stops={family.stop === keyOf(chosen)}
               onDrop={() => leave(chosen)}
+              onPin={(end) => pin(chosen, end)}
+              onStop={() => stopHere(chosen)}
               onCompare={setCompared}
             />
           )}

@@ -8,9 +8,17 @@ import {
   type Family,
   type PlacedValue,
 } from '@/core/family';
+import { LIMB_POLICIES } from '@/core/interpret';
+import { STYLES } from '@/core/kit';
 import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { parseLine } from '@/core/reading';
-import { INTERPRETATION_STARTS, sayChange, startOf, type ClosedRecipe } from '@/core/recipe';
+import {
+  INTERPRETATION_STARTS,
+  sayChange,
+  sayPolicy,
+  startOf,
+  type ClosedRecipe,
+} from '@/core/recipe';
 import { looksSticking, parsePhrase, stickingStart } from '@/core/sticking';
 import { formatFeel, parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
@@ -59,6 +67,12 @@ export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOpti
         return changeOptions(base);
       case 'feel':
         return feelOptions();
+      case 'clash':
+        return textOptions(LIMB_POLICIES, sayPolicy);
+      case 'meter':
+        return textOptions(METERS, (meter) => meter);
+      case 'levels':
+        return textOptions(STYLES, (style) => `${style} levels`);
       case 'kit':
         return materialOptions(kits.filter((one) => !one.archived));
     }
@@ -73,7 +87,9 @@ function materialOptions(
   return {
     all: materials.map((one) => ({ value: one.id, text: one.name, hint: hint(one) })),
     idOf: (value) =>
-      value !== null && 'id' in value && typeof value.id === 'string' ? value.id : written(value),
+      typeof value === 'object' && value !== null && 'id' in value && value.id !== undefined
+        ? value.id
+        : written(value),
     valueOf: (id) => {
       const found = materials.find((one) => one.id === id);
       if (!found) return readWritten(id);
@@ -174,6 +190,17 @@ function changeOptions(base: ClosedRecipe): PhraseOptions {
     valueOf: readWritten,
   };
 }
+
+/** Values that are plain words. */
+function textOptions<T extends string>(
+  values: readonly T[],
+  says: (value: T) => string,
+): PhraseOptions {
+  const all = values.map((value) => ({ value: written(value), text: says(value) }));
+  return { all, idOf: written, valueOf: readWritten };
+}
+
+const METERS = ['2/4', '3/4', '4/4', '5/4', '6/8', '7/8', '12/8'] as const;
 
 const FEELS = ['straight', 'triplets', '2:1', '3:2'] as const;
 
