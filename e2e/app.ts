@@ -142,8 +142,9 @@ export async function phrase(page: Page, label: string | RegExp, typed: string):
 export async function giveMany(page: Page, label: string, typed: readonly string[]): Promise<void> {
   const input = page.locator('[cmdk-input]');
   await expect(async () => {
-    await page.getByRole('button', { name: label, exact: true }).press('Enter');
-    await expect(input).toBeVisible({ timeout: 1000 });
+    const opened = await input.isVisible();
+    if (!opened) await page.getByRole('button', { name: label, exact: true }).press('Enter');
+    await expect(input).toBeVisible({ timeout: 3000 });
   }).toPass();
   for (const text of typed) {
     await input.fill(text);
