@@ -1,4 +1,4 @@
-import type { Cover, CoverOf, Family, Impossible, Played } from '@/core/family';
+import type { CoverOf, Family, Impossible, Played } from '@/core/family';
 import type { Issue } from '@/core/issue';
 import type { Bpm } from '@/core/time';
 
@@ -45,5 +45,6 @@ export type FromFamilyWorker =
   | {
       readonly kind: 'covered';
       readonly ask: number;
-      readonly cover: Cover;
+      /** Members by their index, the best first. */
+      readonly chosen: readonly number[];
     };

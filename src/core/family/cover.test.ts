@@ -1,17 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { seeded } from '../chance';
 import { bpm } from '../time';
 import { FLOWS, opened, TEXTURES } from './family.fixture';
-import { coverMembers, judgeFamily, keepBest } from '.';
-
-/** Chance that repeats itself. */
-function chance(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 16807) % 2147483647;
-    return (state - 1) / 2147483646;
-  };
-}
+import { countHeld, coverMembers, judgeFamily, keepBest } from '.';
 
 /** Every choice of the product of these sizes. */
 function product(sizes: readonly number[]): { choice: readonly number[] }[] {
@@ -41,15 +33,15 @@ describe('coverMembers', () => {
     const all = opened(...axes);
     const { played } = judgeFamily(all, bpm(80));
     const sizes = all.axes.map((axis) => axis.values.length);
-    const cover = coverMembers(played, sizes, 'pairs', chance(1));
-    expect(cover.chosen).toHaveLength(size);
-    const chosen = cover.chosen.map((index) => played[index]?.choice ?? []);
+    const cover = coverMembers(played, sizes, 'pairs', seeded(1));
+    expect(cover).toHaveLength(size);
+    const chosen = cover.map((index) => played[index]?.choice ?? []);
     expect(pairsOf(chosen)).toEqual(pairsOf(played.map((one) => one.choice)));
   });
 
   it('every value once takes as many as the widest axis', () => {
     const members = product([5, 3, 3]);
-    expect(coverMembers(members, [5, 3, 3], 'values', chance(2)).chosen).toHaveLength(5);
+    expect(coverMembers(members, [5, 3, 3], 'values', seeded(2))).toHaveLength(5);
   });
 
   /** Smallest known covering arrays of strength 2: the tables of Colbourn, from memory. */
@@ -66,10 +58,10 @@ describe('coverMembers', () => {
     [[5, 4, 3, 2], 20],
   ])('%j is covered within 15 %% of the smallest known, %i', (sizes, known) => {
     const members = product(sizes);
-    const cover = coverMembers(members, sizes, 'pairs', chance(3));
-    const chosen = cover.chosen.map((index) => members[index]?.choice ?? []);
+    const cover = coverMembers(members, sizes, 'pairs', seeded(3));
+    const chosen = cover.map((index) => members[index]?.choice ?? []);
     expect(pairsOf(chosen)).toEqual(pairsOf(members.map((one) => one.choice)));
-    expect(cover.chosen.length).toBeLessThanOrEqual(Math.floor(known * 1.15));
+    expect(cover.length).toBeLessThanOrEqual(Math.floor(known * 1.15));
   });
 
   it('covers every pair that any member holds, whichever members are left', () => {
@@ -78,9 +70,9 @@ describe('coverMembers', () => {
         fc.subarray(product([3, 2, 4]), { minLength: 1 }),
         fc.integer({ min: 1, max: 1000 }),
         (members, seed) => {
-          const cover = coverMembers(members, [3, 2, 4], 'pairs', chance(seed));
-          const chosen = cover.chosen.map((index) => members[index]?.choice ?? []);
-          expect(new Set(cover.chosen).size).toBe(cover.chosen.length);
+          const cover = coverMembers(members, [3, 2, 4], 'pairs', seeded(seed));
+          const chosen = cover.map((index) => members[index]?.choice ?? []);
+          expect(new Set(cover).size).toBe(cover.length);
           expect(pairsOf(chosen)).toEqual(pairsOf(members.map((one) => one.choice)));
         },
       ),
@@ -90,29 +82,44 @@ describe('coverMembers', () => {
 
   it('with the same chance gives the same', () => {
     const members = product([3, 3, 4]);
-    const cover = () => coverMembers(members, [3, 3, 4], 'pairs', chance(9)).chosen;
+    const cover = () => coverMembers(members, [3, 3, 4], 'pairs', seeded(9));
     expect(cover()).toEqual(cover());
   });
 });
 
 describe('keepBest', () => {
   const members = product([5, 3, 3]);
-  const cover = coverMembers(members, [5, 3, 3], 'pairs', chance(4));
+  const sizes = [5, 3, 3];
+  const cover = coverMembers(members, sizes, 'pairs', seeded(4));
+  const held = (count: number) => {
+    const kept = keepBest(cover, members.length, count).map((nth) => members[nth] ?? members[0]);
+    return countHeld(
+      kept.filter((one) => one !== undefined),
+      sizes,
+      'pairs',
+    );
+  };
 
-  it('says what fewer cannot cover', () => {
-    const kept = keepBest(cover, members, [5, 3, 3], 'pairs', 10);
-    expect(kept.chosen).toHaveLength(10);
+  it('what fewer cannot cover is counted', () => {
+    expect(keepBest(cover, members.length, 10)).toHaveLength(10);
     // 10 of the two pairs with five, and all nine of three by three.
-    expect(kept.covered).toBe(29);
-    expect(kept.all).toBe(39);
+    expect(held(10)).toBe(29);
+    expect(countHeld(members, sizes, 'pairs')).toBe(39);
+    expect(countHeld(members, sizes, 'values')).toBe(11);
   });
 
-  it('each more covers no less', () => {
-    const covered = Array.from(
-      { length: 20 },
-      (_, count) => keepBest(cover, members, [5, 3, 3], 'pairs', count).covered,
-    );
+  it('each more covers no less; past the cover, others follow', () => {
+    const covered = Array.from({ length: 20 }, (_, count) => held(count));
     expect(covered).toEqual([...covered].sort((a, b) => a - b));
     expect(covered.at(-1)).toBe(39);
+    expect(new Set(keepBest(cover, members.length, 45)).size).toBe(45);
+  });
+});
+
+describe('very many members', () => {
+  it('are covered without weighing each against each', () => {
+    const members = product([200, 250]);
+    expect(coverMembers(members, [200, 250], 'pairs', seeded(5))).toHaveLength(50_000);
+    expect(coverMembers(members, [200, 250], 'values', seeded(5))).toHaveLength(250);
   });
 });

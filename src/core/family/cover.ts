@@ -1,15 +1,11 @@
 import type { Member } from './members';
 
-/** A value of one axis, or of two together. */
-interface Coverage {
-  /** What is covered, by a number that the members give. */
-  readonly of: (choice: readonly number[]) => readonly number[];
-}
-
 export type CoverOf = 'values' | 'pairs';
 
-/** Numbers for every value, or every pair of values of two axes, that a choice holds. */
-function coverage(sizes: readonly number[], of: CoverOf): Coverage {
+/** What a choice holds: a number for each value, or each pair of values of two axes. */
+type Holds = (choice: readonly number[]) => readonly number[];
+
+function holdsOf(sizes: readonly number[], of: CoverOf): Holds {
   const starts: number[] = [];
   let total = 0;
   for (const size of sizes) {
@@ -20,25 +16,28 @@ function coverage(sizes: readonly number[], of: CoverOf): Coverage {
     (starts[axis] ?? 0) + (choice[axis] ?? 0);
   const axes = sizes.flatMap((size, axis) => (size > 1 ? [axis] : []));
   if (of === 'values' || axes.length < 2) {
-    return { of: (choice) => axes.map((axis) => valueOf(choice, axis)) };
+    return (choice) => axes.map((axis) => valueOf(choice, axis));
   }
   const pairs = axes.flatMap((a, nth) => axes.slice(nth + 1).map((b) => [a, b] as const));
-  return {
-    of: (choice) => pairs.map(([a, b]) => valueOf(choice, a) * total + valueOf(choice, b)),
-  };
+  return (choice) => pairs.map(([a, b]) => valueOf(choice, a) * total + valueOf(choice, b));
 }
 
-/** What a choice of members covers. */
-export interface Cover {
-  /** Members by their place in the list that was given, the best first. */
-  readonly chosen: readonly number[];
-  /** Values, or pairs, that the chosen ones hold, and that all of them hold. */
-  readonly covered: number;
-  readonly all: number;
+/** How many values, or pairs, members hold.
+ * @example all 45 of 5 × 3 × 3 // => 39 pairs */
+export function countHeld(
+  members: readonly Pick<Member, 'choice'>[],
+  sizes: readonly number[],
+  of: CoverOf,
+): number {
+  const holds = holdsOf(sizes, of);
+  const held = new Set<number>();
+  for (const { choice } of members) for (const one of holds(choice)) held.add(one);
+  return held.size;
 }
 
-/** Rounds of looking for a smaller cover. */
+/** Rounds of looking for a smaller cover, and the most members among which they are made. */
 const TRIES = 12;
+const MOST_TRIED = 20_000;
 const REPAIRS = 20_000;
 const ATTEMPTS = 3;
 
@@ -51,67 +50,66 @@ export function coverMembers(
   sizes: readonly number[],
   of: CoverOf,
   random: () => number,
-): Cover {
-  const { of: holds } = coverage(sizes, of);
+): readonly number[] {
+  const holds = holdsOf(sizes, of);
   const held = members.map(({ choice }) => holds(choice));
-  const all = new Set(held.flat());
-  let best = greedy(held, all.size, random, false);
-  for (let round = 0; round < TRIES && members.length <= 20_000; round += 1) {
-    const other = greedy(held, all.size, random, true);
+  const all = new Set<number>();
+  for (const parts of held) for (const part of parts) all.add(part);
+  let best = greedy(held, null);
+  const tries = members.length > MOST_TRIED ? 0 : TRIES;
+  for (let round = 0; round < tries; round += 1) {
+    const other = greedy(held, random);
     if (other.length < best.length) best = other;
   }
-  for (const start of of === 'pairs' ? [squareStart(members, sizes, held, all.size)] : []) {
-    if (start && start.length < best.length) best = start;
-  }
-  best = shrink(best, held, all, random);
-  const chosen = bestFirst(best, held);
-  return { chosen, covered: all.size, all: all.size };
+  const square = of === 'pairs' ? squareStart(members, sizes, held) : null;
+  if (square && square.length < best.length) best = square;
+  return bestFirst(shrink(best, held, all, random), held);
 }
 
-/** The first n of a cover, and how much they hold. @returns the rest of the members too, where n is
- * more than the cover needs */
-export function keepBest(
-  cover: Cover,
-  members: readonly Pick<Member, 'choice'>[],
-  sizes: readonly number[],
-  of: CoverOf,
-  count: number,
-): Cover {
-  const { of: holds } = coverage(sizes, of);
-  const taken = new Set(cover.chosen);
-  const rest = members.map((_, index) => index).filter((index) => !taken.has(index));
-  const chosen = [...cover.chosen, ...rest].slice(0, count);
-  const covered = new Set(chosen.flatMap((index) => holds(members[index]?.choice ?? [])));
-  return { chosen, covered: covered.size, all: cover.all };
+/** The best n: the first n of a cover, and others where it needs fewer.
+ * @param all how many members there are  @returns places of members */
+export function keepBest(cover: readonly number[], all: number, count: number): readonly number[] {
+  const taken = new Set(cover);
+  const rest = Array.from({ length: all }, (_, index) => index).filter((one) => !taken.has(one));
+  return [...cover, ...rest].slice(0, count);
 }
 
-/** Takes the member that adds most, until nothing is missing. @param shuffled among equals, any */
+/** Takes the member that adds most, until none adds anything. What a member adds only ever gets less:
+ * members wait by what they last added, and are counted anew only when it is their turn.
+ * @param random for any among equals; null takes the first */
 function greedy(
   held: readonly (readonly number[])[],
-  all: number,
-  random: () => number,
-  shuffled: boolean,
+  random: (() => number) | null,
 ): readonly number[] {
+  const waiting: number[][] = [];
+  const wait = (index: number, gain: number) => (waiting[gain] ??= []).push(index);
+  const order = held.map((_, index) => index).reverse();
+  if (random) shuffle(order, random);
+  for (const index of order) wait(index, held[index]?.length ?? 0);
   const covered = new Set<number>();
   const chosen: number[] = [];
-  const gainOf = (index: number) =>
-    (held[index] ?? []).reduce((gain, one) => gain + (covered.has(one) ? 0 : 1), 0);
-  while (covered.size < all) {
-    let best = -1;
-    let most = 0;
-    let equals = 0;
-    for (let index = 0; index < held.length; index += 1) {
-      const gain = gainOf(index);
-      if (gain < most || gain === 0) continue;
-      equals = gain > most ? 1 : equals + 1;
-      if (gain > most || (shuffled && random() * equals < 1)) best = index;
-      most = gain;
+  for (let gain = waiting.length - 1; gain > 0;) {
+    const index = waiting[gain]?.pop();
+    if (index === undefined) {
+      gain -= 1;
+      continue;
     }
-    if (best < 0) break;
-    chosen.push(best);
-    for (const one of held[best] ?? []) covered.add(one);
+    const parts = held[index] ?? [];
+    const adds = parts.reduce((sum, part) => sum + (covered.has(part) ? 0 : 1), 0);
+    if (adds < gain) wait(index, adds);
+    else {
+      chosen.push(index);
+      for (const part of parts) covered.add(part);
+    }
   }
   return chosen;
+}
+
+function shuffle(list: number[], random: () => number): void {
+  for (let last = list.length - 1; last > 0; last -= 1) {
+    const other = Math.floor(random() * (last + 1));
+    [list[last], list[other]] = [list[other] ?? 0, list[last] ?? 0];
+  }
 }
 
 /** For pairs: rows of a square of a prime side. Value of axis j in row (x, y) is x·j + y, so that any
@@ -121,7 +119,6 @@ function squareStart(
   members: readonly Pick<Member, 'choice'>[],
   sizes: readonly number[],
   held: readonly (readonly number[])[],
-  all: number,
 ): readonly number[] | null {
   const axes = sizes.flatMap((size, axis) => (size > 1 ? [axis] : []));
   const side = primeFrom(Math.max(...sizes, axes.length - 1));
@@ -144,8 +141,7 @@ function squareStart(
     }
   }
   const missing = held.map((one) => one.filter((part) => !covered.has(part)));
-  const rest = greedy(missing, all - covered.size, () => 0, false);
-  return [...chosen, ...rest];
+  return [...chosen, ...greedy(missing, null)];
 }
 
 function primeFrom(least: number): number {
@@ -263,12 +259,8 @@ function bestFirst(
   cover: readonly number[],
   held: readonly (readonly number[])[],
 ): readonly number[] {
-  const order = greedy(
-    cover.map((index) => held[index] ?? []),
-    new Set(cover.flatMap((index) => held[index] ?? [])).size,
-    () => 0,
-    false,
-  );
-  const first = order.map((nth) => cover[nth] ?? 0);
-  return [...first, ...cover.filter((index) => !first.includes(index))];
+  const parts = cover.map((index) => held[index] ?? []);
+  const first = greedy(parts, null).map((nth) => cover[nth] ?? 0);
+  const taken = new Set(first);
+  return [...first, ...cover.filter((index) => !taken.has(index))];
 }

@@ -137,6 +137,7 @@ describe('a run', () => {
     expect(seams[0]).toMatch(
       /^1 into 2: The hi-hat stroke lies 250 ms before the foot closes it on 1/,
     );
+    expect(runSeams(run, parts, tempo, undefined, 9)[0]).toMatch(/^9 into 10: /);
     const same = must(expand(runOf(named([0, 0]), 1) ?? blankRecipe()));
     expect(runSeams(same, [parts[0] ?? blankRecipe()], tempo)).toEqual([]);
   });

@@ -18,13 +18,8 @@ type ValueOf = {
   readonly kit: ClosedRecipe['kit'];
 };
 
-/** A value for a phrase, of the phrase's own kind. */
-export type PlacedValue = {
-  [At in keyof ValueOf]: {
-    readonly place: Extract<AxisPlace, { at: At }> | (AxisPlace & { at: At });
-    readonly value: ValueOf[At];
-  };
-}[keyof ValueOf];
+/** A value for a phrase, of the phrase’s own kind. */
+export type PhraseValue = ValueOf[keyof ValueOf];
 
 function isAt(axis: Axis, place: AxisPlace): boolean {
   return axis.at === place.at && (!('index' in axis) || axis.index === indexOf(place));
@@ -35,7 +30,7 @@ function indexOf(place: AxisPlace): number {
 }
 
 /** The values that a phrase has now: its axis’s, or the one of the base. */
-export function valuesAt(family: Family, place: AxisPlace): readonly PlacedValue['value'][] {
+export function valuesAt(family: Family, place: AxisPlace): readonly PhraseValue[] {
   const axis = family.axes.find((one) => isAt(one, place));
   if (axis) return axis.values;
   const { base } = family;
@@ -71,7 +66,7 @@ export function valuesAt(family: Family, place: AxisPlace): readonly PlacedValue
 export function setValues(
   family: Family,
   place: AxisPlace,
-  values: readonly PlacedValue['value'][],
+  values: readonly PhraseValue[],
 ): Family {
   const axes = family.axes.filter((one) => !isAt(one, place));
   const [only] = values;
@@ -107,11 +102,7 @@ function bySentence(a: Axis, b: Axis): number {
   return place || ('index' in a && 'index' in b ? a.index - b.index : 0);
 }
 
-function putInBase(
-  base: ClosedRecipe,
-  place: AxisPlace,
-  value: PlacedValue['value'] | null,
-): ClosedRecipe {
+function putInBase(base: ClosedRecipe, place: AxisPlace, value: PhraseValue | null): ClosedRecipe {
   switch (place.at) {
     case 'over':
       return { ...base, over: putAt(base.over, place.index, value as ValueOf['over']) };
@@ -140,8 +131,8 @@ function putAt<T>(list: readonly T[], index: number, value: T | null): T[] {
   return next;
 }
 
-/** Takes a value of a phrase in, or out where it is there already. @param same tells values alike */
-export function toggleValue(family: Family, place: AxisPlace, value: PlacedValue['value']): Family {
+/** Takes a value of a phrase in, or out where it is there already. */
+export function toggleValue(family: Family, place: AxisPlace, value: PhraseValue): Family {
   const values = valuesAt(family, place);
   const text = JSON.stringify(value);
   const without = values.filter((one) => JSON.stringify(one) !== text);

@@ -1,8 +1,8 @@
 export { axisName, changesOf, countValues, valuesOf } from './axis';
-export { coverMembers, keepBest } from './cover';
+export { countHeld, coverMembers, keepBest } from './cover';
 export { setValues, toggleValue, valuesAt } from './edit';
 export { MOST_OF_A_RUN, runOf, runSeams } from './run';
-export { deadValues, eventsOf, FamilyJudge, foldMembers, judgeFamily, placeOfEvent } from './judge';
+export { deadValues, eventsOf, FamilyJudge, foldMembers, judgeFamily } from './judge';
 export {
   familySize,
   indexOfChoice,
@@ -18,8 +18,8 @@ export {
 export { rangeOffers, sayRange } from './ranges';
 export { familyOf, readFamily } from './schema';
 export type { AxisValue } from './axis';
-export type { AxisPlace, PlacedValue } from './edit';
-export type { Cover, CoverOf } from './cover';
+export type { AxisPlace, PhraseValue } from './edit';
+export type { CoverOf } from './cover';
 export type { Impossible, Judged, Played } from './judge';
 export type { Member, OpenedFamily } from './members';
 export type { RangeOffer } from './ranges';

@@ -48,11 +48,6 @@ export function eventsOf(exercise: Exercise): readonly number[] {
   return exercise.strokes.map((stroke) => stroke.at * CODES + strokeCode(stroke));
 }
 
-/** Place of an event in ticks. */
-export function placeOfEvent(event: number): number {
-  return Math.floor(event / CODES);
-}
-
 /** Expands and reads members in the order of the product, a stretch at a time, and finds each one’s
  * first twin. Made anew from the same family, it says the same. */
 export class FamilyJudge {

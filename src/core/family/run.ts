@@ -19,12 +19,14 @@ export function runOf(
 }
 
 /** What hinders a run only because one exercise follows the other: at the seams of its members.
+ * @param first number of the run’s first member in the path that it is a part of
  * @returns sentences, each with the numbers of the two */
 export function runSeams(
   run: Exercise,
   members: readonly ClosedRecipe[],
   tempo: Tempo,
   syllables?: Syllables,
+  first = 1,
 ): readonly string[] {
   const own = new Set<string>();
   run.members.forEach(({ fromBar, bars, cycleBars }, nth) => {
@@ -43,6 +45,6 @@ export function runSeams(
       const bar = Math.floor(one.at / run.barTicks);
       const nth = run.members.findLastIndex((member) => member.fromBar <= bar);
       const next = (nth + 1) % Math.max(1, run.members.length);
-      return `${nth + 1} into ${next + 1}: ${hindranceText(one, run, syllables).reason}`;
+      return `${first + nth} into ${first + next}: ${hindranceText(one, run, syllables).reason}`;
     });
 }

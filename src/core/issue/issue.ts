@@ -56,7 +56,7 @@ export type Issue =
   | Issued<'link-altered'>
   | Issued<'family-too-large', { size: number; most: number; axis: string; values: number }>
   | Issued<'axis-empty', { axis: string }>
-  | Issued<'family-empty', { axis: string | null }>
+  | Issued<'family-empty'>
   | Issued<'members-too-many', { count: number; most: number }>
   | Issued<'ladder-step-zero'>
   | Issued<'ladder-step-away', { start: number; target: number; step: number }>

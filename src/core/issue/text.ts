@@ -92,9 +92,7 @@ export function issueText(issue: Issue): string {
     case 'axis-empty':
       return `“${issue.axis}” has no value left. Choose one, or take the phrase out of the family.`;
     case 'family-empty':
-      return issue.axis === null
-        ? 'None of these can be played. Change what they have in common.'
-        : `None of these can be played with what “${issue.axis}” holds. Choose another value there.`;
+      return 'None of these can be played. Change what they have in common.';
     case 'members-too-many':
       return `${issue.count} exercises at once are too many; ${issue.most} is the most. Keep fewer, or set a stop.`;
     case 'ladder-step-zero':

@@ -87,6 +87,14 @@ describe('orderPath', () => {
     expect(points[0]).toBe(Math.min(...points));
   });
 
+  it('of more than can be weighed, rises in difficulty', () => {
+    const many = Array.from({ length: 20_001 }, (_, index): Stop => {
+      return { points: (index * 7919) % 20_001, events: [], choice: [] };
+    });
+    const points = orderPath(many).map((place) => many[place]?.points ?? 0);
+    expect(points).toEqual(Array.from({ length: 20_001 }, (_, index) => index));
+  });
+
   it('of very many goes in stretches of rising difficulty', () => {
     const many = Array.from({ length: 1300 }, (_, index): Stop => {
       const mixed = (index * 577) % 1300;
@@ -108,6 +116,15 @@ describe('keepOrder', () => {
         expect(order.filter((place) => own.includes(place))).toEqual(own);
       }),
     );
+  });
+
+  it('puts very many new ones behind, in an order of their own', () => {
+    const many = Array.from({ length: 900 }, (_, index): Stop => {
+      return { points: (index * 37) % 90, events: [index % 11], choice: [index % 3] };
+    });
+    const order = keepOrder(many, [5, 3, 800]);
+    expect(order.slice(0, 3)).toEqual([5, 3, 800]);
+    expect(isPermutation(order, 900)).toBe(true);
   });
 
   it('leaves out what is gone', () => {

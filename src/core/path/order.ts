@@ -208,7 +208,8 @@ function insideOut(
   return more;
 }
 
-/** The teacher's own order with what is new put where it costs least; those that are gone are left out.
+/** The teacher's own order with what is new put where it costs least, or behind it as a path of its own
+ * where there is very much of it; those that are gone are left out.
  * @param own places in `stops` in the teacher's order
  * @returns every place once; those in `own` keep their order */
 export function keepOrder(stops: readonly Stop[], own: readonly number[]): readonly number[] {
@@ -218,8 +219,12 @@ export function keepOrder(stops: readonly Stop[], own: readonly number[]): reado
     const [a, b] = [stops[from ?? -1], stops[to ?? -1]];
     return a && b ? stepCost(a, b) : 0;
   };
-  stops.forEach((_, place) => {
-    if (known.has(place)) return;
+  const fresh = stops.map((_, place) => place).filter((place) => !known.has(place));
+  if (fresh.length > MOST_AT_ONCE) {
+    const path = orderPath(fresh.flatMap((place) => stops[place] ?? []));
+    return [...order, ...path.map((nth) => fresh[nth] ?? 0)];
+  }
+  fresh.forEach((place) => {
     let best = { to: order.length, more: Infinity };
     for (let to = 0; to <= order.length; to += 1) {
       const [left, right] = [order[to - 1], order[to]];

@@ -1,3 +1,4 @@
+import { seeded } from '@/core/chance';
 import { must } from '@/core/issue';
 import { dosageBars, type Course, type Verdict } from '@/core/ladder';
 import { expand } from '@/core/recipe';
@@ -30,7 +31,6 @@ import {
   type StudentPlan,
 } from './data';
 import { FAMILIES } from './families';
-import { seeded } from './random';
 
 const DAY_MS = 24 * 3600 * 1000;
 const WEEKS = 6;

@@ -4,9 +4,9 @@ import { Archive, FilePlus2, Link2, ListOrdered, Redo2, Save, Shapes, Undo2 } fr
 import Link from 'next/link';
 import { suggestName } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
-import { Button, buttonLook, Choice, type Option } from '../base';
-import { isSaved, type History } from './draft';
-import { NEW, type Desk } from './use-desk';
+import { Button, buttonLook, ProgramChoice } from '../base';
+import { isSaved, type DraftHistory } from './draft';
+import type { Desk } from './use-desk';
 
 /** The exercise's name, how it stands, and what can be done with it as a whole. */
 export function BenchHeader({
@@ -19,7 +19,7 @@ export function BenchHeader({
   onUndo,
   onRedo,
 }: {
-  history: History;
+  history: DraftHistory;
   /** Nothing plays yet. */
   nothing: boolean;
   programs: readonly ProgramSummary[];
@@ -75,15 +75,13 @@ export function BenchHeader({
           <ListOrdered size={16} aria-hidden /> steps
         </Link>
       )}
-      <Choice
+      <ProgramChoice
         label="Program to add it to, or a new name"
-        options={programs.map((one): Option<string> => ({ value: one.id, text: one.name }))}
-        className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
-        onChoose={(choice) => void desk.addToProgram(choice)}
-        onType={(text) => ({ ok: true, value: NEW + text })}
+        programs={programs}
+        onChoose={(to, name) => void desk.addToProgram(to, name)}
       >
         to program…
-      </Choice>
+      </ProgramChoice>
       <Button look="main" onClick={() => void desk.save()} aria-keyshortcuts="Control+S">
         <Save size={15} aria-hidden /> Save
       </Button>

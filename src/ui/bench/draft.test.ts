@@ -1,19 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { blankRecipe } from '@/core/recipe';
-import { historyReducer, isSaved, startHistory, type Draft, type HistoryAction } from './draft';
+import { startHistory } from '../base/history';
+import { draftReducer, isSaved, type Draft, type DraftAction } from './draft';
 
 const draft: Draft = { id: null, sheet: 0, name: 'one', recipe: blankRecipe() };
 
-function run(actions: readonly HistoryAction[]) {
-  return actions.reduce(historyReducer, startHistory({ draft, saved: null }));
+function run(actions: readonly DraftAction[]) {
+  return actions.reduce(draftReducer, startHistory({ draft, saved: null }));
 }
 
-function name(text: string, about?: string): HistoryAction {
+function name(text: string, about?: string): DraftAction {
   return { kind: 'edit', change: { name: text }, about };
 }
 
-describe('historyReducer', () => {
+describe('draftReducer', () => {
   it('takes letters of one field back together, and those after settling apart', () => {
     const typed = [name('a', 'name'), name('ab', 'name'), name('abc', 'name')];
     expect(run([...typed, { kind: 'undo' }]).draft.name).toBe('one');
@@ -25,9 +26,9 @@ describe('historyReducer', () => {
     fc.assert(
       fc.property(fc.array(fc.string(), { minLength: 1, maxLength: 20 }), (names) => {
         const edited = run(names.map((text) => name(text)));
-        const back = names.reduce((one) => historyReducer(one, { kind: 'undo' }), edited);
+        const back = names.reduce((one) => draftReducer(one, { kind: 'undo' }), edited);
         expect(back.draft).toEqual(draft);
-        const again = names.reduce((one) => historyReducer(one, { kind: 'redo' }), back);
+        const again = names.reduce((one) => draftReducer(one, { kind: 'redo' }), back);
         expect(again.draft).toEqual(edited.draft);
       }),
     );
@@ -42,8 +43,8 @@ describe('historyReducer', () => {
     const saved = { ...draft, id: 'x' as Draft['id'] };
     const history = run([{ kind: 'saved', draft: saved }]);
     expect(isSaved(history)).toBe(true);
-    expect(isSaved(historyReducer(history, name('later')))).toBe(false);
-    expect(historyReducer(history, name('later')).draft.id).toBe('x');
+    expect(isSaved(draftReducer(history, name('later')))).toBe(false);
+    expect(draftReducer(history, name('later')).draft.id).toBe('x');
   });
 
   it('what is undone to before the first saving is still the same exercise', () => {

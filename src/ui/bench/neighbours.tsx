@@ -4,11 +4,10 @@ import { Play, Square } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { neighboursOf, type Neighbour } from '@/core/path';
-import { scoreOf } from '@/core/playing';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { Tempo } from '@/core/time';
 import { useSpeech } from '../base';
-import { usePlayback } from '../play';
+import { useHear } from '../play';
 import { Part } from './readback-part';
 
 /** Most neighbours of a side that are listed. */
@@ -67,14 +66,10 @@ function Sides({
     () => neighboursOf(recipe, exercise, tempo, syllables),
     [recipe, exercise, tempo, syllables],
   );
-  const playback = usePlayback();
-  const [last, setLast] = useState<ClosedRecipe | null>(null);
-  const heard = playback.playing ? last : null;
+  const { heard, hear } = useHear<ClosedRecipe>(tempo.bpm);
   function onHear(next: ClosedRecipe) {
     const made = expand(next);
-    if (heard === next || !made.ok) return playback.stop();
-    setLast(next);
-    void playback.start(scoreOf(made.value), tempo);
+    if (made.ok) hear(next, made.value);
   }
   if (all.length === 0) return <p>Too many notes to go through one by one.</p>;
   const easier = all.filter((one) => one.harder < -SAME).reverse();

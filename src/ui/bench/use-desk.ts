@@ -11,10 +11,10 @@ import {
   type ClosedRecipe,
   type Exercise,
 } from '@/core/recipe';
-import type { ExerciseId, ProgramId, ProgramSummary, SavedExercise } from '@/core/studio';
-import { attempt, attemptOrSay } from '../base';
+import type { ExerciseId, ProgramId, SavedExercise } from '@/core/studio';
+import { attempt, attemptOrSay, type ProgramTarget } from '../base';
 import type { Shelf } from './library';
-import { isSaved, type History, type HistoryAction } from './draft';
+import { isSaved, type DraftAction, type DraftHistory } from './draft';
 
 export interface BenchActions {
   readonly save: (input: {
@@ -27,13 +27,10 @@ export interface BenchActions {
   readonly twins: (shape: string) => Promise<Result<readonly SavedExercise[]>>;
   readonly saveRules: Shelf['saveRules'];
   readonly addToProgram: (
-    program: { id: ProgramId } | { name: string },
+    program: ProgramTarget,
     exerciseId: ExerciseId,
   ) => Promise<Result<ProgramId>>;
 }
-
-/** Marks a program's name that is still to be made. */
-export const NEW = 'new: ';
 
 /** What can be done with the exercise as a whole. */
 export interface Desk {
@@ -41,7 +38,7 @@ export interface Desk {
   /** Why the last saving was refused. */
   readonly refused: readonly Issue[];
   readonly save: () => Promise<ExerciseId | null>;
-  readonly addToProgram: (choice: string) => Promise<void>;
+  readonly addToProgram: (to: ProgramTarget, name: string) => Promise<void>;
   readonly startNew: () => void;
   readonly archive: (id: ExerciseId) => Promise<void>;
   readonly copyLink: () => Promise<void>;
@@ -55,19 +52,17 @@ export interface Desk {
 export function useDesk({
   history,
   expanded,
-  programs,
   actions,
   link,
   dispatch,
   onNew,
 }: {
-  history: History;
+  history: DraftHistory;
   expanded: Result<Exercise>;
-  programs: readonly ProgramSummary[];
   actions: BenchActions;
   /** Address that opens the exercise. */
   link: () => string;
-  dispatch: Dispatch<HistoryAction>;
+  dispatch: Dispatch<DraftAction>;
   onNew: () => void;
 }): Desk {
   const [saving, setSaving] = useState(false);
@@ -102,18 +97,13 @@ export function useDesk({
     return id;
   }
 
-  async function addToProgram(choice: string) {
+  async function addToProgram(to: ProgramTarget, name: string) {
     const id = isSaved(history) ? draft.id : await save();
     if (id === null) return;
-    const known = programs.find((program) => program.id === choice);
-    const to = known ? { id: known.id } : { name: choice.slice(NEW.length) };
     const answer = await attempt(() => actions.addToProgram(to, id));
     if (answer?.ok) {
-      toast.success(`Added to ${known?.name ?? choice.slice(NEW.length)}.`, {
-        action: {
-          label: 'Open it',
-          onClick: () => router.push(`/programs/${answer.value}`),
-        },
+      toast.success(`Added to ${name}.`, {
+        action: { label: 'Open it', onClick: () => router.push(`/programs/${answer.value}`) },
       });
     } else {
       toast.error(

@@ -24,10 +24,11 @@ import {
 import type { ProgramSummary } from '@/core/studio';
 import { parseMeter, tempoFor, type Bpm } from '@/core/time';
 import { Button, Trouble, useSpeech } from '../base';
+import { startHistory } from '../base/history';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
 import { BenchHeader } from './bench-header';
-import { historyReducer, startHistory, type Draft } from './draft';
+import { draftReducer, type Draft } from './draft';
 import { useAddress, useRecipeOfAddress } from './address';
 import { EditableSheet } from './edit/editable-sheet';
 import { ReadbackPanel } from './readback-panel';
@@ -54,7 +55,7 @@ export function Workbench({
   actions: BenchActions;
 }) {
   const [history, dispatch] = useReducer(
-    historyReducer,
+    draftReducer,
     { draft: first, saved: stored },
     startHistory,
   );
@@ -113,7 +114,6 @@ export function Workbench({
   const desk = useDesk({
     history,
     expanded,
-    programs,
     actions,
     link: () => `/bench?r=${writeLink(recipe)}&t=${settings.tempo}`,
     dispatch,

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { strokeCode } from '@/core/analysis';
 import { isHand, type VoiceId } from '@/core/kit';
 import type { Stroke } from '@/core/pattern';
 import type { Exercise } from '@/core/recipe';
@@ -43,7 +44,7 @@ export const MiniLanes = memo(function MiniLanes({
   const x = (at: number) => LEFT + (at / exercise.barTicks) * barWidth;
   const y = (voice: VoiceId) => 3 + (rows.indexOf(voice) + 0.5) * ROW;
   const own = new Set(exercise.strokes.map(strokeKey));
-  const known = before ? new Set(before.strokes.map(strokeKey)) : null;
+  const known = before ? new Set(before.strokes.map(soundsAt)) : null;
   const gone = (before?.strokes ?? []).filter((one) => one.at < end && !own.has(strokeKey(one)));
   const strokes = exercise.strokes.filter((one) => one.at < end);
   return (
@@ -84,7 +85,7 @@ export const MiniLanes = memo(function MiniLanes({
         />
       ))}
       {strokes.map((one) => {
-        const fresh = known !== null && !known.has(strokeKey(one));
+        const fresh = known !== null && !known.has(soundsAt(one));
         return (
           <g key={strokeKey(one)}>
             {fresh && (
@@ -103,6 +104,11 @@ export const MiniLanes = memo(function MiniLanes({
     </svg>
   );
 });
+
+/** Tells strokes apart by where they are and how they are played, accents and ornaments too. */
+function soundsAt(stroke: Stroke): string {
+  return `${stroke.at} ${strokeCode(stroke)}`;
+}
 
 function Dot({ stroke, x, y }: { stroke: Stroke; x: number; y: number }) {
   const r = RADIUS[stroke.dynamic];

@@ -1,3 +1,4 @@
 export { TempoGlyph } from './tempo-glyph';
+export { useHear } from './use-hear';
 export { usePlayback } from './use-playback';
 export type { Playback } from './use-playback';

@@ -2,19 +2,18 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { difficultyParts, difficultyPoints, hindrances, readBack } from '@/core/analysis';
 import type { Issue, Result } from '@/core/issue';
 import { staffOrder, type VoiceId } from '@/core/kit';
 import { buildSteps, type BuildStep, type StepKind } from '@/core/path';
-import { scoreOf } from '@/core/playing';
 import { expand, sentenceText, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
-import { attemptOrSay, buttonLook, Trouble, useSpeech } from '../base';
+import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
 import { LimbSign, ScoreSheet } from '../marks';
-import { usePlayback } from '../play';
+import { useHear, type Playback } from '../play';
 import {
   PathList,
   RunBar,
@@ -119,8 +118,8 @@ function StepDesk({
   actions: StepActions;
 }) {
   const router = useRouter();
-  const playback = usePlayback();
   const [tempo, setTempo] = useState<Bpm>(bpm(60));
+  const { playback, heard, hear } = useHear<number | 'run'>(tempo);
   const [order, setOrder] = useState<readonly number[]>(() => built.map((_, index) => index));
   const [picked, setPicked] = useState(0);
   const [compared, setCompared] = useState<number | null>(null);
@@ -135,10 +134,18 @@ function StepDesk({
   );
   const recipeOf = (index: number) => (built[index] ?? built[0])?.recipe as ClosedRecipe;
 
-  function hear(index: number) {
-    if (playback.playing) return playback.stop();
+  function hearStep(index: number) {
     const exercise = built[index]?.exercise;
-    if (exercise) void playback.start(scoreOf(exercise), tempoFor(exercise.meter, tempo));
+    if (exercise) hear(index, exercise);
+  }
+
+  function leaveOut(index: number) {
+    const place = order.indexOf(index);
+    setPicked(order[place + 1] ?? order[place - 1] ?? 0);
+    setOrder((now) => now.filter((one) => one !== index));
+    toast(`Left out ${built[index]?.says}.`, {
+      action: { label: 'Undo', onClick: () => setOrder((now) => insert(now, index, place)) },
+    });
   }
 
   const put = (index: number, to: number) => setOrder((now) => insert(now, index, to));
@@ -147,17 +154,11 @@ function StepDesk({
     const place = order.indexOf(index);
     switch (command.kind) {
       case 'hear':
-        return hear(index);
+        return hearStep(index);
       case 'open':
         return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
-      case 'drop': {
-        setPicked(order[place + 1] ?? order[place - 1] ?? 0);
-        setOrder(order.filter((one) => one !== index));
-        toast(`Left out ${built[index]?.says}.`, {
-          action: { label: 'Undo', onClick: () => setOrder((now) => insert(now, index, place)) },
-        });
-        return;
-      }
+      case 'drop':
+        return leaveOut(index);
       case 'compare':
         return setCompared(compared === index ? null : index);
       case 'first':
@@ -206,7 +207,26 @@ function StepDesk({
           />
         </div>
         <aside className="flex min-w-0 flex-col gap-3 overflow-y-auto border-l border-line p-3">
-          {chosen !== null && <StepPanel {...{ playback, tempo }} step={built[chosen]} />}
+          {chosen !== null && (
+            <StepPanel {...{ playback, tempo }} step={built[chosen]}>
+              <Button onClick={() => hearStep(chosen)} aria-pressed={heard === chosen}>
+                {heard === chosen ? 'Stop' : 'Hear'}
+              </Button>
+              <Link
+                className={buttonLook('plain')}
+                href={`/bench?r=${writeLink(recipeOf(chosen))}`}
+              >
+                To the Bench
+              </Link>
+              <Button onClick={() => leaveOut(chosen)}>Leave out</Button>
+              <Button
+                aria-pressed={compared === chosen}
+                onClick={() => onCommand(chosen, { kind: 'compare' })}
+              >
+                Compare
+              </Button>
+            </StepPanel>
+          )}
           {compared !== null && compared !== chosen && (
             <div className="border-t border-line pt-2">
               <StepPanel {...{ playback, tempo }} step={built[compared]} />
@@ -215,7 +235,9 @@ function StepDesk({
         </aside>
       </div>
       <RunBar
-        {...{ order, tempo, playback, programs, recipeOf }}
+        {...{ order, tempo, programs, recipeOf }}
+        heard={heard === 'run'}
+        onHear={(run) => hear('run', run)}
         from={chosen}
         nameOf={(index, nth) => `${nth + 1}. ${built[index]?.says ?? ''}`}
         send={actions.send}
@@ -243,10 +265,13 @@ function StepPanel({
   step,
   tempo,
   playback,
+  children,
 }: {
   step: Built | undefined;
   tempo: Bpm;
-  playback: ReturnType<typeof usePlayback>;
+  playback: Playback;
+  /** What can be done with it. */
+  children?: ReactNode;
 }) {
   const { words, syllables } = useSpeech();
   const exercise = step?.exercise;
@@ -255,6 +280,7 @@ function StepPanel({
   return (
     <section aria-label="Step" className="flex flex-col gap-2">
       <h2 className="font-serif text-xl">{words(step.says)}</h2>
+      {children && <div className="flex flex-wrap gap-2">{children}</div>}
       <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
       <ul aria-label="Count">
         {read.counts.map(({ limb, bars }) => (

@@ -1,11 +1,11 @@
 'use client';
 
 import { clsx } from 'clsx';
-import { useState } from 'react';
-import type { Cover, CoverOf, OpenedFamily } from '@/core/family';
+import { useMemo, useState } from 'react';
+import { countHeld, type CoverOf, type OpenedFamily } from '@/core/family';
 import { Button, useSpeech } from '../base';
 import { Toggle } from '../bench';
-import type { ShownMember } from './use-family-work';
+import type { FamilyWork, ShownMember } from './use-family-work';
 
 const OF = { pairs: 'every pair', values: 'every value' } as const;
 
@@ -13,6 +13,7 @@ const OF = { pairs: 'every pair', values: 'every value' } as const;
 export function CoverPanel({
   opened,
   candidates,
+  path,
   kept,
   practised,
   cover,
@@ -22,31 +23,30 @@ export function CoverPanel({
   opened: OpenedFamily;
   /** Members that could be kept. */
   candidates: readonly ShownMember[];
+  /** Those that are. */
+  path: readonly ShownMember[];
   kept: ReadonlySet<number>;
   practised: ReadonlySet<number>;
-  cover: (members: readonly number[], of: CoverOf, count: number | null) => Promise<Cover>;
+  cover: FamilyWork['cover'];
   onKeep: (chosen: readonly number[]) => void;
   onAll: () => void;
 }) {
   const [of, setOf] = useState<CoverOf>('pairs');
   const [count, setCount] = useState('');
-  const [said, setSaid] = useState('');
+  const [busy, setBusy] = useState(false);
   const typed = count.trim() === '' ? null : Number(count);
   const wrong = typed !== null && !(Number.isInteger(typed) && typed >= 1);
 
+  const sizes = useMemo(() => opened.axes.map((axis) => axis.values.length), [opened]);
+  const all = useMemo(() => countHeld(candidates, sizes, of), [candidates, sizes, of]);
+  const held = useMemo(() => countHeld(path, sizes, of), [path, sizes, of]);
+
   async function keep() {
-    if (wrong) return;
-    const found = await cover(
-      candidates.map((one) => one.index),
-      of,
-      typed,
-    );
-    onKeep(found.chosen);
-    const what = of === 'pairs' ? 'pairs' : 'values';
-    const missing = found.all - found.covered;
-    setSaid(
-      `${found.chosen.length} hold ${missing === 0 ? 'all' : found.covered} ${missing === 0 ? found.all : `of ${found.all}`} ${what}${missing === 0 ? '' : `, ${missing} are left out`}.`,
-    );
+    if (wrong || busy) return;
+    setBusy(true);
+    const indexes = candidates.map((one) => one.index);
+    onKeep(await cover(indexes, of, typed));
+    setBusy(false);
   }
 
   return (
@@ -73,14 +73,20 @@ export function CoverPanel({
           “{count}” cannot be kept. Type a whole number from 1, or nothing.
         </p>
       )}
-      {said && !wrong && (
-        <p role="status" className="text-sm">
-          {said}
-        </p>
-      )}
+      <p role="status" className="text-sm">
+        {busy ? 'looking for the fewest…' : sayHeld(path.length, held, all, UNITS[of])}
+      </p>
       <CoverGrid {...{ opened, candidates, kept, practised }} />
     </section>
   );
+}
+
+const UNITS = { pairs: 'pairs', values: 'values' } as const;
+
+/** @example sayHeld(10, 29, 39, 'pairs') // => '10 hold 29 of 39 pairs, 10 are left out.' */
+function sayHeld(count: number, held: number, all: number, unit: string): string {
+  if (held === all) return `${count} hold all ${all} ${unit}.`;
+  return `${count} hold ${held} of ${all} ${unit}, ${all - held} are left out.`;
 }
 
 interface CoverCell {

@@ -41,6 +41,7 @@ export function FamilyHeader({
     );
     setSaving(false);
     if (!done) return;
+    if (draft.name !== name) dispatch({ kind: 'edit', change: { name }, about: 'name' });
     dispatch({ kind: 'saved', draft: { ...draft, id: done.value.id, name } });
     toast.success(`Saved ${name}.`);
   }

@@ -2,14 +2,20 @@ import { describe, expect, it } from 'vitest';
 import { familyOf } from '@/core/family';
 import { blankRecipe } from '@/core/recipe';
 import type { FamilyId } from '@/core/studio';
-import { familyHistory, type FamilyDraft, type FamilyHistory } from './family-history';
+import { startHistory } from '../base/history';
+import {
+  familyHistory,
+  type FamilyAction,
+  type FamilyDraft,
+  type FamilyHistory,
+} from './family-history';
 
 const first: FamilyDraft = { id: null, name: '', family: familyOf(blankRecipe()) };
-const start: FamilyHistory = { past: [], draft: first, future: [], saved: null };
+const start = startHistory({ draft: first, saved: null });
 const named = (name: string, about?: string) =>
   ({ kind: 'edit', change: { name }, about }) as const;
 
-function after(...actions: Parameters<typeof familyHistory>[1][]): FamilyHistory {
+function after(...actions: FamilyAction[]): FamilyHistory {
   return actions.reduce(familyHistory, start);
 }
 
@@ -28,6 +34,8 @@ describe('familyHistory', () => {
     expect(typed.past).toHaveLength(1);
     expect(familyHistory(typed, { kind: 'undo' }).draft.name).toBe('');
     expect(after(named('G', 'name'), { kind: 'undo' }, named('H', 'name')).past).toHaveLength(1);
+    const forth = [named('G', 'name'), { kind: 'undo' }, { kind: 'redo' }] as const;
+    expect(after(...forth, named('H', 'name')).past).toHaveLength(2);
   });
 
   it('an edit may look at what is there now', () => {
@@ -39,6 +47,15 @@ describe('familyHistory', () => {
       },
     );
     expect(dropped.draft.family.dropped).toEqual(['a', 'b']);
+  });
+
+  it('what is edited while it is being saved stays, under the new id', () => {
+    const id = 'f' as FamilyId;
+    const asked = after(named('a'));
+    const meanwhile = familyHistory(asked, named('b'));
+    const saved = familyHistory(meanwhile, { kind: 'saved', draft: { ...asked.draft, id } });
+    expect(saved.draft).toMatchObject({ id, name: 'b' });
+    expect(saved.saved).toMatchObject({ id, name: 'a' });
   });
 
   it('what is saved keeps its id, however far one steps back', () => {

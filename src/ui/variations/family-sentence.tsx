@@ -13,7 +13,7 @@ import {
   type AxisPlace,
   type ChangeValue,
   type Family,
-  type PlacedValue,
+  type PhraseValue,
 } from '@/core/family';
 import { sayChange } from '@/core/recipe';
 import { useSpeech } from '../base';
@@ -22,7 +22,7 @@ import { ManyChoice } from './many-choice';
 import { RangeEditor } from './range-editor';
 import { usePhraseOptions } from './phrase-options';
 
-type Value = PlacedValue['value'];
+type Value = PhraseValue;
 
 const MOST_OVER = 4;
 const MOST_CHANGES = 6;

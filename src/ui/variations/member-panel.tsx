@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { memberAt, sayMember, sayStep, type OpenedFamily } from '@/core/family';
 import { difficultyParts, hindrances, hindranceText } from '@/core/analysis';
 import { writeLink, type Exercise } from '@/core/recipe';
-import type { Tempo } from '@/core/time';
+import { tempoFor, type Bpm } from '@/core/time';
 import { Button, buttonLook, useSpeech } from '../base';
 import { ScoreSheet } from '../marks';
 import type { Playback } from '../play';
@@ -40,7 +40,7 @@ export function MemberPanel({
   compared: number | null;
   /** Whether it plays just now. */
   heard: boolean;
-  tempo: Tempo;
+  tempo: Bpm;
   playback: Playback;
   onHear: (index: number) => void;
   onDrop: () => void;
@@ -117,8 +117,9 @@ export function MemberPanel({
   );
 }
 
-function Facts({ exercise, tempo }: { exercise: Exercise; tempo: Tempo }) {
+function Facts({ exercise, tempo: bpm }: { exercise: Exercise; tempo: Bpm }) {
   const { words, syllables } = useSpeech();
+  const tempo = tempoFor(exercise.meter, bpm);
   const parts = difficultyParts(exercise, tempo);
   const warned = hindrances(exercise, tempo);
   return (

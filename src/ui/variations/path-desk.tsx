@@ -11,12 +11,11 @@ import {
   type OpenedFamily,
 } from '@/core/family';
 import { issueText } from '@/core/issue';
-import { scoreOf } from '@/core/playing';
 import { writeLink } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
-import { parseMeter, tempoFor, type Bpm } from '@/core/time';
+import type { Bpm } from '@/core/time';
 import { useSpeech } from '../base';
-import { usePlayback } from '../play';
+import { useHear } from '../play';
 import { CannotBePlayed, LeftOut, SameAsOthers } from './apart-list';
 import { CoverPanel } from './cover-panel';
 import { MemberPanel } from './member-panel';
@@ -63,11 +62,10 @@ export function PathDesk({
   onTempo: (tempo: Bpm) => void;
 }) {
   const router = useRouter();
-  const playback = usePlayback();
+  const { playback, heard, hear } = useHear<number | 'run'>(tempo);
   const { words } = useSpeech();
   const [picked, setPicked] = useState<number | null>(null);
   const [compared, setCompared] = useState<number | null>(null);
-  const [heard, setHeard] = useState<number | null>(null);
   const { keyOf, recipeOf, exerciseOf } = members;
   const chosen = picked !== null && order.includes(picked) ? picked : (order[0] ?? null);
   const byIndex = useMemo(
@@ -92,16 +90,13 @@ export function PathDesk({
     opened,
     keyOf,
     order,
-    ownOrder: family.order !== null,
+    family,
     edit,
   });
 
-  function hear(index: number) {
-    const again = playback.playing && heard === index;
+  function hearMember(index: number) {
     const exercise = exerciseOf(index);
-    if (again || !exercise) return playback.stop();
-    setHeard(index);
-    void playback.start(scoreOf(exercise), tempoFor(exercise.meter, tempo));
+    if (exercise) hear(index, exercise);
   }
 
   function leave(index: number) {
@@ -113,7 +108,7 @@ export function PathDesk({
   function onCommand(index: number, command: PathCommand) {
     switch (command.kind) {
       case 'hear':
-        return hear(index);
+        return hearMember(index);
       case 'open':
         return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
       case 'drop':
@@ -162,7 +157,6 @@ export function PathDesk({
 
   const nameOf = (index: number, nth: number) =>
     nameMember(opened, memberAt(opened, index), nth + 1, family.naming);
-  const meter = parseMeter(family.base.meter);
   return (
     <>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_28rem]">
@@ -190,19 +184,19 @@ export function PathDesk({
             <p className="p-4 text-soft">
               {standing.out.length > 0
                 ? 'All are left out. Take some back.'
-                : issueText({ code: 'family-empty', path: [], axis: null })}
+                : issueText({ code: 'family-empty', path: [] })}
             </p>
           )}
         </div>
         <aside className="flex min-w-0 flex-col gap-4 overflow-y-auto border-l border-line p-3">
-          {chosen !== null && meter.ok && (
+          {chosen !== null && (
             <MemberPanel
               {...{ opened, members, compared, playback }}
               index={chosen}
-              heard={playback.playing && heard === chosen}
+              heard={heard === chosen}
               number={order.indexOf(chosen) + 1}
-              tempo={tempoFor(meter.value, tempo)}
-              onHear={hear}
+              tempo={tempo}
+              onHear={hearMember}
               stands={pinOf(keyOf(chosen))}
               stops={family.stop === keyOf(chosen)}
               onDrop={() => leave(chosen)}
@@ -215,6 +209,7 @@ export function PathDesk({
             <CoverPanel
               {...{ opened, kept, practised }}
               candidates={standing.candidates}
+              path={standing.path}
               cover={work.cover}
               onKeep={keepOnly}
               onAll={keepAll}
@@ -223,7 +218,9 @@ export function PathDesk({
         </aside>
       </div>
       <RunBar
-        {...{ tempo, playback, programs, onTempo, recipeOf }}
+        {...{ tempo, programs, onTempo, recipeOf }}
+        heard={heard === 'run'}
+        onHear={(run) => hear('run', run)}
         send={actions.send}
         order={sent}
         from={chosen}

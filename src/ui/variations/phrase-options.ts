@@ -6,7 +6,7 @@ import {
   type AxisPlace,
   type ChangeValue,
   type Family,
-  type PlacedValue,
+  type PhraseValue,
 } from '@/core/family';
 import { LIMB_POLICIES } from '@/core/interpret';
 import { STYLES } from '@/core/kit';
@@ -24,7 +24,7 @@ import { formatFeel, parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
 import { CHANGE_STARTS, useMaterials } from '../bench';
 
-type Value = PlacedValue['value'];
+type Value = PhraseValue;
 
 /** What a phrase can be given: the shelf, what is typed, and ranges. Values are known by an id: a
  * material’s own, or what they are. */

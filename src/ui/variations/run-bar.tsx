@@ -5,22 +5,17 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
-import { issueText, ok } from '@/core/issue';
-import { scoreOf } from '@/core/playing';
-import { expand, type ClosedRecipe } from '@/core/recipe';
+import { issueText } from '@/core/issue';
+import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { attemptOrSay, Button, Choice, useSpeech } from '../base';
+import { attemptOrSay, Button, ProgramChoice, useSpeech, type ProgramTarget } from '../base';
 import { TempoField, Toggle } from '../bench';
-import type { Playback } from '../play';
 import type { VariationActions } from './variation-actions';
 
 const SEND_AS = { items: 'an item each', run: 'one run' } as const;
 const BARS = [1, 2, 4, 8] as const;
-
-/** Marks a program's name that is still to be made. */
-const NEW = 'new: ';
 
 /** Hearing the path as a run, and sending it to a program. */
 export function RunBar({
@@ -29,7 +24,8 @@ export function RunBar({
   nameOf,
   recipeOf,
   tempo,
-  playback,
+  heard,
+  onHear,
   programs,
   send: sendTo,
   runName,
@@ -44,7 +40,9 @@ export function RunBar({
   nameOf: (index: number, nth: number) => string;
   recipeOf: (index: number) => ClosedRecipe;
   tempo: Bpm;
-  playback: Playback;
+  /** Whether the run plays just now. */
+  heard: boolean;
+  onHear: (run: Exercise) => void;
   programs: readonly ProgramSummary[];
   send: VariationActions['send'];
   /** What a run is called. */
@@ -63,35 +61,30 @@ export function RunBar({
   const firstExercise = useMemo(() => firstRecipe && expand(firstRecipe), [firstRecipe]);
   const start = Math.max(0, from === null ? 0 : order.indexOf(from));
 
+  function partOf(all: readonly number[], from: number) {
+    return all.map((index, nth) => ({
+      name: nameOf(index, from + nth),
+      recipe: recipeOf(index),
+    }));
+  }
+
   function hearRun() {
-    if (playback.playing) return playback.stop();
-    const part = order.slice(start, start + MOST_OF_A_RUN);
-    const recipes = part.map(recipeOf);
-    const run = runOf(
-      part.map((index, nth) => ({
-        name: nameOf(index, start + nth),
-        recipe: recipeOf(index),
-      })),
-      bars,
-    );
+    const part = partOf(order.slice(start, start + MOST_OF_A_RUN), start);
+    const run = runOf(part, bars);
     const made = run && expand(run);
     if (!made) return;
     if (!made.ok) {
       toast.error(words(made.issues.map(issueText).join(' ')));
       return;
     }
+    const recipes = part.map((one) => one.recipe);
     const at = tempoFor(made.value.meter, tempo);
-    setSeams(runSeams(made.value, recipes, at, syllables));
-    void playback.start(scoreOf(made.value), at);
+    setSeams(heard ? null : runSeams(made.value, recipes, at, syllables, start + 1));
+    onHear(made.value);
   }
 
-  async function send(choice: string) {
-    const known = programs.find((one) => one.id === choice);
-    const to = known ? { id: known.id } : { name: choice.slice(NEW.length) };
-    const each = order.map((index, nth) => ({
-      name: nameOf(index, nth),
-      recipe: recipeOf(index),
-    }));
+  async function send(to: ProgramTarget, into: string) {
+    const each = partOf(order, 0);
     if (as === 'run' && each.length > MOST_OF_A_RUN) {
       const count = each.length;
       toast.error(issueText({ code: 'members-too-many', path: [], count, most: MOST_OF_A_RUN }));
@@ -101,7 +94,6 @@ export function RunBar({
     const exercises = run ? [{ name: runName, recipe: run }] : each;
     const done = await attemptOrSay(() => sendTo(to, exercises));
     if (!done) return;
-    const into = known?.name ?? choice.slice(NEW.length);
     toast.success(`Sent ${run ? `a run of ${each.length}` : each.length} to ${into}.`, {
       action: { label: 'Open it', onClick: () => router.push(`/programs/${done.value}`) },
     });
@@ -117,8 +109,8 @@ export function RunBar({
       )}
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <Button look="main" onClick={hearRun}>
-          {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-          {playback.playing ? 'Stop' : 'Hear as a run'}
+          {heard ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
+          {heard ? 'Stop' : 'Hear as a run'}
         </Button>
         <select
           aria-label="Bars of each"
@@ -139,15 +131,13 @@ export function RunBar({
         />
         <div className="ml-auto">{children}</div>
         <Toggle label="Send as" bare options={SEND_AS} value={as} onChoose={setAs} />
-        <Choice
+        <ProgramChoice
           label="Program to send them to, or a new name"
-          options={programs.map((one) => ({ value: one.id as string, text: one.name }))}
-          className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
-          onChoose={(choice) => void send(choice)}
-          onType={(text) => ok(NEW + text)}
+          programs={programs}
+          onChoose={(to, into) => void send(to, into)}
         >
           {`to program… ${order.length}`}
-        </Choice>
+        </ProgramChoice>
       </div>
       <p className="mt-1 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
     </section>

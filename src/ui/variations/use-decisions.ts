@@ -1,7 +1,7 @@
 'use client';
 
 import { toast } from 'sonner';
-import { memberAt, sayMember, type OpenedFamily } from '@/core/family';
+import { memberAt, sayMember, type Family, type OpenedFamily } from '@/core/family';
 import type { EditFamily } from './use-family';
 
 /** Most members whose decisions are kept one by one. */
@@ -12,15 +12,14 @@ export function useDecisions({
   opened,
   keyOf,
   order,
-  ownOrder,
+  family,
   edit,
 }: {
   opened: OpenedFamily;
   keyOf: (index: number) => string;
   /** The path as it is shown. */
   order: readonly number[];
-  /** Whether the teacher put it in this order. */
-  ownOrder: boolean;
+  family: Family;
   edit: EditFamily;
 }) {
   function refuse(count: number): boolean {
@@ -39,10 +38,10 @@ export function useDecisions({
 
   function drop(index: number) {
     const key = keyOf(index);
-    edit(({ kept, dropped }) => {
-      if (kept) return { kept: kept.filter((one) => one !== key) };
-      return dropped.length < MOST_DECIDED ? { dropped: [...dropped, key] } : {};
-    });
+    if (!family.kept && refuse(family.dropped.length + 1)) return;
+    edit(({ kept, dropped }) =>
+      kept ? { kept: kept.filter((one) => one !== key) } : { dropped: [...dropped, key] },
+    );
     toast(`Dropped ${sayMember(opened, memberAt(opened, index))}.`, {
       action: { label: 'Undo', onClick: () => keep(index) },
     });
@@ -58,7 +57,7 @@ export function useDecisions({
 
   function pin(index: number, end: 'first' | 'last') {
     const key = keyOf(index);
-    if (ownOrder) put(index, end === 'first' ? 0 : order.length - 1);
+    if (family.order !== null) put(index, end === 'first' ? 0 : order.length - 1);
     edit((family) => ({ [end]: family[end] === key ? null : key }));
   }
 

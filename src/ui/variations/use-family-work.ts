@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { Cover, CoverOf, Family, Impossible } from '@/core/family';
+import type { CoverOf, Family, Impossible } from '@/core/family';
 import type { Issue } from '@/core/issue';
 import type { Bpm } from '@/core/time';
 import type { FromFamilyWorker, ShownMember, ToFamilyWorker } from '../../workers/family-messages';
@@ -18,7 +18,12 @@ export interface FamilyWork {
   /** Begins anew, after a stop or a death. */
   readonly again: () => void;
   readonly order: (ask: OrderAsk) => Promise<readonly number[]>;
-  readonly cover: (members: readonly number[], of: CoverOf, count: number | null) => Promise<Cover>;
+  /** @returns members by index, the best first */
+  readonly cover: (
+    members: readonly number[],
+    of: CoverOf,
+    count: number | null,
+  ) => Promise<readonly number[]>;
 }
 
 export type { ShownMember };
@@ -151,7 +156,7 @@ export function useFamilyWork(
     async (members, of, count) => {
       type Covered = Extract<FromFamilyWorker, { kind: 'covered' }>;
       const said = await ask<Covered>((nth) => ({ kind: 'cover', ask: nth, members, of, count }));
-      return said.cover;
+      return said.chosen;
     },
     [ask],
   );

@@ -4,7 +4,8 @@ import { useCallback, useEffect, useReducer } from 'react';
 import type { Family } from '@/core/family';
 import { packLink } from '@/core/recipe';
 import { useKeptAddress } from '../shell/kept-address';
-import { familyHistory, type Change, type FamilyDraft } from './family-history';
+import { startHistory, type Change } from '../base/history';
+import { familyHistory, type FamilyDraft } from './family-history';
 
 /** Address lengths that browsers and servers take. A family that is longer is kept by saving it; the
  * browser asks before it goes. */
@@ -14,12 +15,7 @@ export type EditFamily = (change: Change<Family>, about?: string) => void;
 
 /** The family on the screen, with undo and redo; the address follows it. */
 export function useFamily(first: FamilyDraft, saved: FamilyDraft | null) {
-  const [history, dispatch] = useReducer(familyHistory, {
-    past: [],
-    draft: first,
-    future: [],
-    saved,
-  });
+  const [history, dispatch] = useReducer(familyHistory, { draft: first, saved }, startHistory);
   const { draft } = history;
   const edit = useCallback(
     (change: Change<Family>, about?: string) =>

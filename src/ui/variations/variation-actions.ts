@@ -1,6 +1,7 @@
 import type { Family } from '@/core/family';
 import type { Result } from '@/core/issue';
 import type { ClosedRecipe } from '@/core/recipe';
+import type { ProgramTarget } from '../base';
 import type { FamilyId, ProgramId, SavedFamily } from '@/core/studio';
 
 /** What is kept beyond the screen. */
@@ -12,7 +13,7 @@ export interface VariationActions {
   }) => Promise<Result<SavedFamily>>;
   readonly archive: (id: FamilyId, archived: boolean) => Promise<Result<null>>;
   readonly send: (
-    program: { id: ProgramId } | { name: string },
+    program: ProgramTarget,
     exercises: readonly { name: string; recipe: ClosedRecipe }[],
   ) => Promise<Result<ProgramId>>;
 }

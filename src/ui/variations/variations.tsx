@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { openFamily, type Family } from '@/core/family';
 import type { Issue } from '@/core/issue';
@@ -66,7 +66,7 @@ function FamilyDesk({
   const [view, setView] = useState<View>('path');
   const made = useMemo(() => openFamily({ base, axes }), [base, axes]);
   const opened = made.ok ? made.value : null;
-  const work = useFamilyWork(made.ok ? family : NOTHING_TO_DO, tempo);
+  const work = useFamilyWork(made.ok ? family : NOTHING_TO_DO, useSettled(tempo));
   const members = useMembers(opened, practised);
   const standing = useStanding(work, family, members);
   const path = usePath(work, standing, family, members);
@@ -145,6 +145,20 @@ function FamilyDesk({
       )}
     </main>
   );
+}
+
+/** How long a tempo stays before the members are read at it. */
+const SETTLED_MS = 500;
+
+/** The last value that stayed for a while: what is heard follows each step of the tempo, the reading of
+ * all members only where it comes to rest. */
+function useSettled<T>(value: T): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), SETTLED_MS);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return settled;
 }
 
 /** A family that is too large is not begun. */

@@ -1,0 +1,1 @@
+export { seeded } from './seeded';
