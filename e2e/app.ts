@@ -151,6 +151,7 @@ export async function giveMany(page: Page, label: string, typed: readonly string
     await page.keyboard.press('Enter');
   }
   await page.keyboard.press('Escape');
+  await expect(input).toBeHidden();
 }
 
 /** Takes sound out of the browser and its clock in hand, so that minutes pass at once. */

@@ -48,6 +48,7 @@ test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent 
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByText('10 hold 29 of 39 pairs, 10 are left out.')).toBeVisible();
   await page.getByRole('button', { name: 'all again' }).click();
+  await expect(page.getByText('45 hold all 39 pairs.')).toBeVisible();
 
   const path = page.getByRole('listbox', { name: 'Path' });
   const chosen = path.locator('[aria-selected=true]');
