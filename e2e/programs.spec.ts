@@ -1,3 +1,4 @@
+import type { Locator, Page } from '@playwright/test';
 import { expect, lookAs, phrase, test } from './app';
 
 test.use({ ground: 'demo' });
@@ -7,11 +8,18 @@ test.beforeEach(async ({ page }) => {
   await page.getByRole('link', { name: 'Programs' }).click();
 });
 
+/** The row of an item, its ladder opened. */
+async function ladderOf(page: Page, name: string): Promise<Locator> {
+  const row = page.locator('[data-item]').filter({ hasText: name });
+  await row.getByRole('button', { name: /^Ladder of/ }).click();
+  return row;
+}
+
 test('a ladder that leads nowhere is refused at its fields, and what was typed stays', async ({
   page,
 }) => {
   await page.getByRole('link', { name: 'Pit grooves' }).click();
-  const first = page.getByRole('listitem').filter({ hasText: 'Clave against hats' });
+  const first = await ladderOf(page, 'Clave against hats');
   const step = first.getByLabel('Step');
   for (const [typed, says] of [
     ['0', 'A step of 0 never leaves the start.'],
@@ -33,43 +41,169 @@ test('a ladder that leads nowhere is refused at its fields, and what was typed s
   await first.getByLabel('Amount').fill('2');
   await first.getByLabel('Target').fill('72');
   await first.getByLabel('Target').press('Enter');
-  await expect(first).toContainText('4 rungs: 60 64 68 72 · at least 24 min');
+  await expect(first).toContainText('4 rungs: 60 64 68 72');
   await expect(first.getByRole('alert')).toBeHidden();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
+  await ladderOf(page, 'Clave against hats');
   await expect(first.getByLabel('Target')).toHaveValue('72');
 });
 
-test('a ladder may lead down', async ({ page }) => {
+test('ladders of every kind say their rungs', async ({ page }) => {
   await page.getByRole('link', { name: 'Pit grooves' }).click();
-  const first = page.getByRole('listitem').filter({ hasText: 'Clave against hats' });
-  await first.getByLabel('Start').fill('80');
+  const first = await ladderOf(page, 'Clave against hats');
+  const kind = first.getByLabel('Kind of ladder');
+  await first.getByLabel('Start', { exact: true }).fill('80');
   await first.getByLabel('Target').fill('50');
   await first.getByLabel('Step').fill('-12');
   await first.getByLabel('Step').press('Enter');
   await expect(first).toContainText('4 rungs: 80 68 56 50');
+  for (const [chosen, says] of [
+    ['two-up', '21 rungs: 60 65 70 65 70 75'],
+    ['percent', '12 rungs: 60 63 66 69 73 77 80 84 89 93 98 100'],
+    ['alternate', '14 rungs: 60 70 60 75'],
+    ['hold', '7 rungs: 70 for 2 min · 70 for 3 min'],
+    ['list', '4 rungs: 100 80 110 120'],
+    ['ramp', '1 rung: 60 → 100, +5 every 4 bars'],
+  ] as const) {
+    await kind.selectOption(chosen);
+    await expect(first).toContainText(says);
+  }
+  await kind.selectOption('stages');
+  await expect(first.getByRole('list', { name: 'Rungs' })).toContainText('all of it');
+  await first.getByLabel('Add a rung').selectOption('voice');
+  await expect(first.getByRole('list', { name: 'Rungs' })).toContainText('sung and counted');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 });
 
-test('exercises are added, moved and taken out, with a way back', async ({ page }) => {
+test('exercises are added, moved by keys and taken out, with a way back', async ({ page }) => {
   await page.getByRole('link', { name: 'Pit grooves' }).click();
-  const names = page.locator('main ol li a');
+  const names = page.locator('[data-item] a');
   await expect(names).toHaveText([
     'Clave against hats on the upbeats',
     'One-handed 16ths, bass drum line',
   ]);
-  await page.getByRole('button', { name: 'Move One-handed 16ths, bass drum line up' }).click();
+  await page.locator('[data-item]').nth(1).focus();
+  await page.keyboard.press('Alt+ArrowUp');
   await expect(names.first()).toHaveText('One-handed 16ths, bass drum line');
   await phrase(page, 'Exercise to add', 'samba');
   await expect(names).toHaveCount(3);
-  await page.getByRole('button', { name: 'Take out Snare line over samba feet' }).click();
+  const samba = page.locator('[data-item]').filter({ hasText: 'samba' });
+  await samba.focus();
+  await page.keyboard.press('Delete');
   await expect(names).toHaveCount(2);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(names).toHaveCount(3);
+  await page.keyboard.press('Control+z');
+  await expect(names).toHaveCount(2);
+  await page.keyboard.press('Control+y');
+  await expect(names).toHaveCount(3);
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(names).toHaveCount(3);
+});
+
+test('an item is dragged into a section of its own', async ({ page }) => {
+  await page.getByRole('link', { name: 'Cells for the revue' }).click();
+  await page.getByRole('button', { name: '+ section' }).click();
+  const name = page.getByLabel('Section name').last();
+  await name.fill('Second act');
+  await name.press('Enter');
+  await phrase(page, 'Exercise to add to Second act', 'samba');
+  const second = page.getByRole('region', { name: 'Second act' });
+  await expect(second.locator('[data-item]')).toHaveCount(1);
+  const grip = page
+    .locator('[data-item]')
+    .filter({ hasText: 'across the bar' })
+    .locator('[draggable=true]');
+  await grip.dragTo(second.locator('[data-item]').first());
+  await expect(second.locator('[data-item]')).toHaveCount(2);
+  await expect(second).toContainText('Cells across the bar line');
+});
+
+test('one ladder is set for several items at once', async ({ page }) => {
+  await page.getByRole('link', { name: 'Cells for the revue' }).click();
+  for (const row of [0, 1]) {
+    await page.locator('[data-item]').nth(row).focus();
+    await page.keyboard.press('x');
+  }
+  await expect(page.getByText('2 items chosen')).toBeVisible();
+  await phrase(page, 'Ladder for all chosen', 'wave');
+  const ladders = page.getByRole('button', { name: /^Ladder of/ });
+  await expect(ladders.nth(0)).toContainText('100 → 120 in 4 rungs');
+  await expect(ladders.nth(1)).toContainText('100 → 120 in 4 rungs');
+  await expect(ladders.nth(2)).toContainText('50 → 80 in 11 rungs');
+});
+
+test('items cannot wait for each other in a circle; nothing is lost', async ({ page }) => {
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  const [clave, hands] = [
+    await ladderOf(page, 'Clave against hats'),
+    await ladderOf(page, 'One-handed'),
+  ];
+  await clave.getByRole('button', { name: /^What comes first/ }).click();
+  await page.getByRole('option', { name: 'One-handed' }).click();
+  await expect(clave).toContainText('after One-handed 16ths');
+  await hands.getByRole('button', { name: /^What comes first/ }).click();
+  await page.getByRole('option', { name: 'Clave' }).click();
+  const alert = page.getByRole('region', { name: 'Exercises' }).getByRole('alert');
+  await expect(alert).toContainText('none could ever begin');
+  await hands.getByRole('button', { name: /^No longer after Clave/ }).click();
+  await expect(alert).toBeHidden();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+});
+
+test('a change to a program in use asks whether its student follows', async ({ page }) => {
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  await phrase(page, 'Exercise to add', 'samba');
+  const asks = page.getByText('Lotte keeps what was there before your changes.');
+  await expect(asks).toBeVisible();
+  await lookAs(page, 'Lotte');
+  await expect(page.getByText('Snare line over samba feet')).toBeHidden();
+  await lookAs(page, 'Maren');
+  await page.goto('/programs');
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  await page.getByRole('button', { name: 'Let them follow' }).click();
+  await expect(asks).toBeHidden();
+  await lookAs(page, 'Lotte');
+  await expect(page.getByText('Snare line over samba feet')).toBeVisible();
+});
+
+test('a program changed in another tab is not overwritten', async ({ page, context }) => {
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  await expect(page.getByLabel('Program name')).toHaveValue('Pit grooves');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await phrase(other, 'Exercise to add', 'samba');
+  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+  await phrase(page, 'Exercise to add', 'double');
+  const alert = page.getByRole('region', { name: 'Exercises' }).getByRole('alert');
+  await expect(alert).toContainText('changed elsewhere');
+  await page.reload();
+  await expect(page.locator('[data-item] a')).toHaveText([
+    'Clave against hats on the upbeats',
+    'One-handed 16ths, bass drum line',
+    'Snare line over samba feet',
+  ]);
+});
+
+test('a program starts as a copy of a template', async ({ page }) => {
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  await page.getByRole('button', { name: 'make a template' }).click();
+  await expect(page.getByRole('button', { name: 'template', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Programs' }).click();
+  await page.getByLabel('New program').fill('Spring grooves');
+  await page.getByLabel('as a copy of').selectOption({ label: 'Pit grooves (template)' });
+  await page.getByRole('button', { name: 'Make' }).click();
+  await expect(page.getByLabel('Program name')).toHaveValue('Spring grooves');
+  await expect(page.locator('[data-item]')).toHaveCount(2);
+  await expect(page.getByText('Nobody has it yet.')).toBeVisible();
 });
 
 test('is given, taken back, renamed and archived, with a way back', async ({ page }) => {
   await page.getByRole('link', { name: 'Pit grooves' }).click();
   await phrase(page, 'Student to give it to', 'Bruno');
-  const given = page.getByRole('complementary');
+  const given = page.getByRole('complementary').getByRole('listitem');
   await expect(given.getByRole('link')).toHaveText(['Lotte', 'Bruno']);
   await page.getByRole('button', { name: 'Take it back from Bruno' }).click();
   await expect(given.getByRole('link')).toHaveText(['Lotte']);
@@ -98,5 +232,5 @@ test('the Bench puts an exercise straight into a new program', async ({ page }) 
   await expect(page.getByText('Added to Feet for the foyer.')).toBeVisible();
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByLabel('Program name')).toHaveValue('Feet for the foyer');
-  await expect(page.locator('main ol li a').first()).toHaveText('bossa feet');
+  await expect(page.locator('[data-item] a').first()).toHaveText('bossa feet');
 });

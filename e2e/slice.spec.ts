@@ -26,10 +26,12 @@ test('from a typed line to the next rung, on a fresh database', async ({ page })
   await page.getByRole('button', { name: 'Make' }).click();
   await page.getByRole('button', { name: /^Exercise to add/ }).click();
   await page.getByRole('option', { name: 'Cells over 2 and 4' }).click();
-  await expect(page.getByLabel('Start')).toHaveValue('60');
+  await page.getByRole('button', { name: /^Ladder of/ }).click();
+  await expect(page.getByLabel('Start', { exact: true })).toHaveValue('60');
   await expect(page.getByLabel('Target')).toHaveValue('100');
   await expect(page.getByLabel('Step')).toHaveValue('5');
-  await expect(page.getByText('at least 135 min')).toBeVisible();
+  await expect(page.getByText('135 min')).toBeVisible();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await phrase(page, 'Student to give it to', 'Ines');
   await expect(page.getByText('Ines has Autumn now.')).toBeVisible();
 

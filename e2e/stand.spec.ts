@@ -44,8 +44,12 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
   await expect(page.locator('[data-marked]')).toHaveText('lost');
   await page.keyboard.press('PageDown');
   await expect(
-    page.getByRole('status').filter({ hasText: 'Stored. What suffered?' }),
+    page.getByRole('status').filter({ hasText: 'Stored. Where did it break?' }),
   ).toBeVisible();
+  for (let n = 0; n < 2; n += 1) await page.keyboard.press('PageUp');
+  await expect(page.locator('[data-marked]')).toHaveText('2');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('status').filter({ hasText: 'What suffered?' })).toBeVisible();
   for (let n = 0; n < 3; n += 1) await page.keyboard.press('PageUp');
   await expect(page.locator('[data-marked]')).toHaveText('flam between limbs');
   await page.keyboard.press('PageDown');
@@ -62,7 +66,7 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
   await page.getByRole('link', { name: 'Deniz' }).click();
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
   await expect(row).toContainText('lost');
-  await expect(row).toContainText('flam between limbs (LH)');
+  await expect(row).toContainText('flam between limbs (LH), broke at beat 2');
 });
 
 test('a held key does not answer twice', async ({ page }) => {
@@ -97,11 +101,18 @@ test('no answer for a while is shaky, and on', async ({ page }) => {
   await page.goto('/stand');
   await playOut(page);
   for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
-  await expect(page.locator('[data-stage=suffered]')).toBeVisible();
-  for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
+  for (const stage of ['broke', 'suffered']) {
+    await expect(page.locator(`[data-stage=${stage}]`)).toBeVisible();
+    for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
+  }
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
   await page.goto('/today');
-  await expect(page.getByText('Last try shaky:').first()).toBeVisible();
+  await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
+  await lookAs(page, 'Maren');
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Deniz' }).click();
+  const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
+  await expect(row).toContainText('shaky');
 });
 
 test('an entry that cannot be stored stays, also over a reload, and is stored once', async ({

@@ -1,5 +1,5 @@
 import { eventsBetween, type Score } from '@/core/playing';
-import { secondsToTicks, ticksToSeconds, type Tempo } from '@/core/time';
+import { secondsAt, steadyTempo, ticksAt, type Tempo, type TempoMap } from '@/core/time';
 import type { Sounder } from './sounder';
 
 /** Sound is planned this far ahead, so that a busy page is never heard. Seconds. */
@@ -20,7 +20,7 @@ interface Anchor {
 export class Player {
   #anchor: Anchor | null = null;
   #score: Score | null = null;
-  #tempo: Tempo | null = null;
+  #tempi: TempoMap | null = null;
   #plannedTo = 0;
   #stopTicker: (() => void) | null = null;
   #onOver: () => void = () => {};
@@ -30,12 +30,13 @@ export class Player {
     private readonly ticker: Ticker,
   ) {}
 
-  /** Starts with the count-in. @param onOver called once when the score's length is played */
-  start(score: Score, tempo: Tempo, onOver: () => void = () => {}): void {
+  /** Starts with the count-in. @param tempo one, or several one after the other
+   * @param onOver called once when the score's length is played */
+  start(score: Score, tempo: Tempo | TempoMap, onOver: () => void = () => {}): void {
     this.stop();
     const from = -score.countInBars * score.exercise.barTicks;
     this.#score = score;
-    this.#tempo = tempo;
+    this.#tempi = 'bpm' in tempo ? steadyTempo(tempo) : tempo;
     this.#anchor = { seconds: this.sounder.now() + LEAD_IN, ticks: from };
     this.#plannedTo = from;
     this.#onOver = onOver;
@@ -61,7 +62,7 @@ export class Player {
     if (here === null || !this.#score) return;
     this.#anchor = { seconds: this.sounder.now(), ticks: here };
     this.#score = change.score ?? this.#score;
-    this.#tempo = change.tempo ?? this.#tempo;
+    if (change.tempo) this.#tempi = steadyTempo(change.tempo);
     this.sounder.cancelAfter(this.sounder.now());
     this.#plannedTo = here;
     this.#plan();
@@ -73,17 +74,19 @@ export class Player {
   }
 
   #ticksAt(seconds: number): number | null {
-    if (!this.#anchor || !this.#tempo) return null;
-    return this.#anchor.ticks + secondsToTicks(seconds - this.#anchor.seconds, this.#tempo);
+    if (!this.#anchor || !this.#tempi) return null;
+    const began = secondsAt(this.#tempi, this.#anchor.ticks);
+    return ticksAt(this.#tempi, began + seconds - this.#anchor.seconds);
   }
 
   #plan(): void {
     const { sounder } = this;
     const horizon = this.#ticksAt(sounder.now() + LOOKAHEAD);
     const here = this.#ticksAt(sounder.now());
-    if (!this.#score || !this.#tempo || !this.#anchor || horizon === null || here === null) return;
+    if (!this.#score || !this.#tempi || !this.#anchor || horizon === null || here === null) return;
+    const began = secondsAt(this.#tempi, this.#anchor.ticks);
     for (const event of eventsBetween(this.#score, this.#plannedTo, horizon)) {
-      const ahead = ticksToSeconds(event.at - this.#anchor.ticks, this.#tempo);
+      const ahead = secondsAt(this.#tempi, event.at) - began;
       sounder.sound(event, Math.max(sounder.now(), this.#anchor.seconds + ahead));
     }
     this.#plannedTo = Math.max(this.#plannedTo, horizon);

@@ -95,6 +95,59 @@ describe('migrations', () => {
     ]);
   });
 
+  it('0005 program versions, 0006 items in versions: what was given is version 1, log and all', () => {
+    const before = fileAfter(5);
+    before.exec(ENTRY);
+    before.exec(`
+      update exercise set recipe = '{"version":1}';
+      insert into ladder values ('i', 's',
+        '{"kind":"fixed","start":60,"target":100,"step":5}',
+        '{"kind":"minutes","amount":5}', '{"clean":3,"lost":2}');
+      insert into program_item (id, studio_id, program_id, exercise_id, position, removed_at)
+        values ('old', 's', 'g', 'x', 1, 9);
+      insert into program (id, studio_id, name, created_at) values ('none', 's', 'Empty', 2);
+    `);
+    for (const { tag } of journal.entries.slice(5, 7)) {
+      const sql = readFileSync(join(FOLDER, `${tag}.sql`), 'utf8');
+      for (const statement of sql.split('--> statement-breakpoint')) before.exec(statement);
+    }
+    const content = (id: string) =>
+      JSON.parse(
+        before
+          .prepare('select content from program_version where program_id = ?')
+          .pluck()
+          .get(id) as string,
+      ) as { sections: { items: object[] }[] };
+    expect(content('none').sections[0]?.items).toEqual([]);
+    expect(content('g').sections[0]?.items).toEqual([
+      {
+        id: 'i',
+        kind: 'exercise',
+        exerciseId: 'x',
+        hash: 'h',
+        name: 'Cells',
+        course: {
+          ladder: { kind: 'fixed', start: 60, target: 100, step: 5 },
+          dosage: { kind: 'minutes', amount: 5 },
+          rule: { clean: 3, lost: 2 },
+        },
+        cues: [],
+        after: [],
+        recipe: { version: 1 },
+      },
+    ]);
+    expect(before.prepare('select version, starts from assignment').get()).toEqual({
+      version: 1,
+      starts: '{}',
+    });
+    expect(before.prepare('select id, verdict, rung from log_entry').all()).toEqual([
+      { id: 'e', verdict: 'clean', rung: null },
+    ]);
+    expect(before.prepare('select count(*) from program_item').pluck().get()).toBe(2);
+    expect(() => before.prepare('select * from ladder').all()).toThrow('no such table');
+    expect(() => before.prepare(REWRITE).run()).toThrow('append-only');
+  });
+
   it('opening a file brings it up to date, and again changes nothing', () => {
     const { $client } = openDb(':memory:');
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({

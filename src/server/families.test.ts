@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { familyOf, openFamily } from '@/core/family';
 import { displacements, family, TEXTURES } from '@/core/family/family.fixture';
 import { must } from '@/core/issue';
+import { itemsOf } from '@/core/program';
 import { recipeHash } from '@/core/recipe';
 import {
   archiveFamily,
@@ -63,15 +64,15 @@ describe('sendToProgram', () => {
     const context = testContext();
     const { teacher, program } = smallStudio(context);
     must(sendToProgram(context, teacher, { id: program }, two));
-    const { items } = must(getProgram(context, teacher, program));
-    expect(items.map((item) => item.exercise.name)).toEqual(['Cells', '4 4 4 4', '4. 4 8 4']);
+    const { outline } = must(getProgram(context, teacher, program));
+    expect(itemsOf(outline).map((item) => item.name)).toEqual(['Cells', '4 4 4 4', '4. 4 8 4']);
   });
 
   it('makes a program of a new name', () => {
     const context = testContext();
     const { teacher } = smallStudio(context);
     const id = must(sendToProgram(context, teacher, { name: 'Grooves' }, two));
-    expect(must(getProgram(context, teacher, id)).items).toHaveLength(2);
+    expect(itemsOf(must(getProgram(context, teacher, id)).outline)).toHaveLength(2);
   });
 
   it('refused for one, changes nothing at all', () => {
@@ -82,7 +83,7 @@ describe('sendToProgram', () => {
       issues: [{ code: 'bar-length' }],
     });
     expect(must(listPrograms(context, teacher))).toHaveLength(1);
-    expect(must(getProgram(context, teacher, program)).items).toHaveLength(1);
+    expect(itemsOf(must(getProgram(context, teacher, program)).outline)).toHaveLength(1);
     expect(must(listExercises(context, teacher))).toHaveLength(1);
     const many = Array.from({ length: 201 }, () => two[0] ?? { name: '', recipe: cells() });
     expect(sendToProgram(context, teacher, { id: program }, many)).toMatchObject({

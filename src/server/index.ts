@@ -16,18 +16,20 @@ export {
   sendToProgram,
 } from './families';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
-export { getToday, logSuffered, logTry, practiceDay } from './practice';
+export { addNote, archiveNote, decide, listNotes, logPaper, takeDecisionBack } from './lessons';
+export { getToday, logBroke, logSuffered, logTry, practiceDay } from './practice';
 export {
   addItem,
   archiveProgram,
   createProgram,
+  followVersion,
   getProgram,
   giveProgram,
   listPrograms,
-  moveItem,
-  removeItem,
   renameProgram,
-  setCourse,
+  saveOutline,
+  setStart,
+  setTemplate,
   takeBack,
 } from './programs';
 export { getRecord, listRoster, listStudents, setKit } from './students';
@@ -41,5 +43,7 @@ export {
   setSteps,
   viewerOf,
 } from './studios';
+export { listVersions } from './versions';
 export type { Context } from './context';
+export type { ItemOf, PaperCell } from './lessons';
 export type { StudioDoor } from './studios';

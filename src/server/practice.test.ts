@@ -1,7 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { must, type Result } from '@/core/issue';
-import { getRecord, getToday, listStudents, logSuffered, logTry, newId, setCourse } from '.';
-import { smallStudio, testContext, tryOf } from './studio.fixture';
+import { expand } from '@/core/recipe';
+import { changeItems } from '@/core/program';
+import {
+  followVersion,
+  getProgram,
+  getRecord,
+  getToday,
+  listStudents,
+  logBroke,
+  logSuffered,
+  logTry,
+  newId,
+  saveOutline,
+} from '.';
+import { cells, smallStudio, testContext, tryOf } from './studio.fixture';
 
 function codes(result: Result<unknown>): string[] {
   return result.ok ? [] : result.issues.map((issue) => issue.code);
@@ -95,21 +108,54 @@ describe('what suffered', () => {
   });
 });
 
+describe('where it broke', () => {
+  it('is added to its try, once, and the student’s weak crossing comes with its loop', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    for (let n = 0; n < 6; n += 1) {
+      const entry = tryOf(context, studio, { verdict: 'shaky' });
+      must(logTry(context, studio.student, entry));
+      const input = { id: newId<'entry'>(context), tryId: entry.id, beat: 2 };
+      must(logBroke(context, studio.student, input));
+      must(logBroke(context, studio.student, input));
+    }
+    const record = must(getRecord(context, studio.teacher, studio.student.personId));
+    expect(record.items[0]?.tries.map((one) => one.broke)).toEqual(
+      Array.from({ length: 6 }, () => [2]),
+    );
+    expect(record.weak[0]).toMatchObject({ item: studio.item, beat: 2, count: { breaks: 6 } });
+    const loop = must(expand(record.weak[0]?.loop ?? cells()));
+    expect(new Set(loop.strokes.map((stroke) => stroke.at)).size % 2).toBe(0);
+    const [row] = must(listStudents(context, studio.teacher));
+    expect(row?.needs[0]?.says).toContain(record.weak[0]?.where);
+  });
+});
+
+describe('a try that waited to be sent', () => {
+  it('belongs to the moment at which it was played', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const agoMs = 26 * 3600 * 1000;
+    must(logTry(context, studio.student, tryOf(context, studio, { agoMs })));
+    const record = must(getRecord(context, studio.teacher, studio.student.personId));
+    expect(record.items[0]?.tries[0]?.day).toBe('2026-01-04');
+  });
+});
+
 describe('the record', () => {
   it('replays anew under a changed rule, from the same log', () => {
     const context = testContext();
     const studio = smallStudio(context);
     for (let n = 0; n < 2; n += 1) must(logTry(context, studio.student, tryOf(context, studio)));
-    const typed = {
-      start: '60',
-      target: '100',
-      step: '5',
-      dosage: 'minutes',
-      amount: '5',
-      clean: '2',
-      lost: '2',
-    } as const;
-    must(setCourse(context, studio.teacher, studio.item, typed));
+    const { revision, outline } = must(getProgram(context, studio.teacher, studio.program));
+    const easier = changeItems(outline, new Set([studio.item]), (item) => ({
+      ...item,
+      course: { ...item.course, rule: { ...item.course.rule, clean: 2 } },
+    }));
+    const change = { revision, outline: easier };
+    must(saveOutline(context, studio.teacher, studio.program, change));
+    expect(must(getToday(context, studio.student))[0]?.state.bpm).toBe(60);
+    must(followVersion(context, studio.teacher, [studio.assignment]));
     expect(must(getToday(context, studio.student))[0]?.state.bpm).toBe(65);
   });
 
@@ -121,7 +167,8 @@ describe('the record', () => {
       context.at += 24 * 3600 * 1000;
     }
     const [row] = must(listStudents(context, studio.teacher));
-    expect(row?.stuck).toEqual(['Cells: not past 60 for 4 days of practice.']);
+    expect(row?.needs[0]).toMatchObject({ kind: 'stuck', item: studio.item });
+    expect(row?.needs[0]?.says).toContain('Cells: made simpler at 60.');
     expect(row?.triesThisWeek).toBe(5);
     expect(row?.minutesThisWeek).toBe(25);
   });

@@ -1,10 +1,11 @@
 import { fail, ok, type Result } from '@/core/issue';
-import { reasonText, replay } from '@/core/ladder';
 import {
   dayOf,
+  type AssignmentId,
+  type BrokeInput,
+  type Day,
   type ItemId,
   type ItemRecord,
-  type LoggedTry,
   type PersonId,
   type StandItem,
   type StoredTry,
@@ -15,104 +16,133 @@ import {
 import { queries } from '@/db';
 import type { Context } from './context';
 import { studentOnly } from './guard';
+import { standingOf, standingsOf } from './standing';
 
-/** Every item that a student has, in the order of programs and items, replayed from the log. The
- * log belongs to student and item: a program taken back and given again goes on where it was. */
-export function itemRecords(context: Context, studentId: PersonId, viewer: Viewer): ItemRecord[] {
-  const { db } = context;
-  const today = practiceDay(context, viewer);
-  const tries = new Map<ItemId, LoggedTry[]>();
-  for (const one of queries.listTries(db, studentId)) {
-    const log = tries.get(one.itemId);
-    if (log) log.push(one);
-    else tries.set(one.itemId, [one]);
-  }
-  return queries
-    .listGiven(db, viewer.studioId)
-    .filter((given) => given.studentId === studentId)
-    .flatMap(({ assignmentId, programId }) => {
-      const program = queries.findProgram(db, viewer.studioId, programId);
-      return queries.listItems(db, programId).map((item): ItemRecord => {
-        const log: readonly LoggedTry[] = tries.get(item.id) ?? [];
-        const state = replay(item.course.ladder, item.course.rule, log);
-        const ofToday = log.filter((one) => one.day === today);
-        return {
-          assignmentId,
-          program: program?.name ?? '',
-          item,
-          state,
-          reason: reasonText(state, item.course.rule),
-          today: {
-            tries: ofToday.length,
-            seconds: ofToday.reduce((sum, one) => sum + one.seconds, 0),
-          },
-          tries: log,
-        };
-      });
-    });
-}
-
-/** The calendar day in the studio's zone. */
-export function practiceDay(context: Context, viewer: Viewer): string {
+/** The calendar day of an instant in the studio's zone; of now when left out. */
+export function practiceDay(context: Context, viewer: Viewer, at = context.now()): Day {
   const zone = queries.findStudio(context.db, viewer.studioId)?.zone ?? 'UTC';
-  return dayOf(context.now(), zone);
+  return dayOf(at, zone);
 }
 
 /** What the student has to do, in order. */
 export function getToday(context: Context, viewer: Viewer): Result<readonly StandItem[]> {
   const refused = studentOnly(viewer, 'page');
   if (refused) return refused;
-  return ok(itemRecords(context, viewer.personId, viewer));
+  const student = queries.findPerson(context.db, viewer.personId);
+  if (!student) return fail({ code: 'not-found', path: [], what: 'student' });
+  const today = practiceDay(context, viewer);
+  const standings = standingsOf({ context, viewer, student, today });
+  return ok(standings.map(({ record }) => standItemOf(record)));
 }
 
-/** Stores a finished try and says where the ladder stands then. Safe to send twice.
+/** A record without its history. */
+function standItemOf({ whole: _w, tries: _t, decisions: _d, ...rest }: ItemRecord): StandItem {
+  return rest;
+}
+
+/** An item of a student in the version that the student has; null when it is not theirs. */
+export function findOwnItem(
+  context: Context,
+  viewer: Viewer,
+  of: { studentId: PersonId; assignmentId: AssignmentId; itemId: ItemId },
+) {
+  const { db } = context;
+  const given = queries.findGiven(db, viewer.studioId, of.assignmentId);
+  if (!given || given.student.id !== of.studentId) return null;
+  const content = queries.findContent(db, given.programId, given.version);
+  const section = content?.outline.sections.find((one) =>
+    one.items.some((item) => item.id === of.itemId),
+  );
+  const item = section?.items.find((one) => one.id === of.itemId);
+  const recipe = content?.recipes[of.itemId];
+  if (!section || !item || !recipe) return null;
+  return { given, item, recipe, section: section.name };
+}
+
+type OwnItem = NonNullable<ReturnType<typeof findOwnItem>>;
+
+/** Where an item of a student stands now. */
+export function recordOf(
+  context: Context,
+  viewer: Viewer,
+  studentId: PersonId,
+  own: OwnItem,
+): ItemRecord {
+  const kit = queries.findPerson(context.db, studentId)?.kit ?? null;
+  const log = queries.listLog(context.db, studentId, own.item.id).get(own.item.id);
+  const today = practiceDay(context, viewer);
+  return standingOf({ ...own, program: '', kit, today }, log).record;
+}
+
+/** Stores a finished try and says where the ladder stands then. Safe to send twice. One that waited
+ * to be sent belongs to the moment at which it was played.
  * @returns issue `not-found` for an item that is not on this student's stand */
 export function logTry(context: Context, viewer: Viewer, input: TryInput): Result<StoredTry> {
   const refused = studentOnly(viewer, 'stand');
   if (refused) return refused;
   const { db } = context;
-  const given = queries.findGiven(db, viewer.studioId, input.assignmentId);
-  const item = queries.findItem(db, viewer.studioId, input.itemId);
-  if (
-    !given ||
-    !item ||
-    given.studentId !== viewer.personId ||
-    item.programId !== given.programId
-  ) {
-    return fail({ code: 'not-found', path: ['item'], what: 'item' });
-  }
+  const studentId = viewer.personId;
+  const own = findOwnItem(context, viewer, { studentId, ...input });
+  if (!own) return fail({ code: 'not-found', path: ['item'], what: 'item' });
   const sessionOf = queries.findSessionStudent(db, input.sessionId);
-  if (sessionOf !== null && sessionOf !== viewer.personId) {
+  if (sessionOf !== null && sessionOf !== studentId) {
     return fail({ code: 'not-yours', path: ['session'], what: 'session' });
   }
-  queries.insertTry(
-    db,
-    { ...input, hash: queries.findExerciseHash(db, item.exerciseId) },
-    {
-      studioId: viewer.studioId,
-      studentId: viewer.personId,
-      at: context.now(),
-      day: practiceDay(context, viewer),
-    },
-  );
-  const course = queries.findCourse(db, input.itemId);
-  if (!course) return fail({ code: 'not-found', path: ['item'], what: 'item' });
-  const log = queries.listTries(db, viewer.personId, input.itemId);
-  const state = replay(course.ladder, course.rule, log);
-  return ok({ state, reason: reasonText(state, course.rule) });
+  const { agoMs, ...entry } = input;
+  const at = Math.round(context.now() - agoMs);
+  const day = practiceDay(context, viewer, at);
+  const stored = { studioId: viewer.studioId, studentId, at, day };
+  queries.insertTries(db, [{ entry: { ...entry, hash: own.item.hash }, context: stored }]);
+  return ok(storedOf(recordOf(context, viewer, studentId, own)));
 }
 
-/** Adds what suffered to a try that is stored. Safe to send twice. */
-export function logSuffered(context: Context, viewer: Viewer, input: SufferedInput): Result<null> {
+/** Adds what suffered to a try that is stored, and says where the ladder stands then. Safe to send
+ * twice. */
+export function logSuffered(
+  context: Context,
+  viewer: Viewer,
+  input: SufferedInput,
+): Result<StoredTry | null> {
+  return addToTry(context, viewer, input, (of, stored) =>
+    queries.insertSuffered(context.db, input, of, stored),
+  );
+}
+
+/** Adds the beat on which a stored try broke. Safe to send twice. */
+export function logBroke(
+  context: Context,
+  viewer: Viewer,
+  input: BrokeInput,
+): Result<StoredTry | null> {
+  return addToTry(context, viewer, input, (of, stored) =>
+    queries.insertBroke(context.db, input, of, stored),
+  );
+}
+
+function addToTry(
+  context: Context,
+  viewer: Viewer,
+  { tryId }: Pick<SufferedInput, 'tryId'>,
+  insert: (
+    of: NonNullable<ReturnType<typeof queries.findEntry>>,
+    stored: Parameters<typeof queries.insertSuffered>[3],
+  ) => void,
+): Result<StoredTry | null> {
   const refused = studentOnly(viewer, 'stand');
   if (refused) return refused;
-  const of = queries.findTry(context.db, viewer.personId, input.tryId);
+  const studentId = viewer.personId;
+  const of = queries.findEntry(context.db, studentId, tryId, 'try');
   if (!of) return fail({ code: 'not-found', path: ['try'], what: 'try' });
-  queries.insertSuffered(context.db, input, of, {
-    studioId: viewer.studioId,
-    studentId: viewer.personId,
-    at: context.now(),
-    day: practiceDay(context, viewer),
-  });
-  return ok(null);
+  const { studioId } = viewer;
+  insert(of, { studioId, studentId, at: context.now(), day: practiceDay(context, viewer) });
+  const own = findOwnItem(context, viewer, { studentId, ...placeOf(of) });
+  return ok(own ? storedOf(recordOf(context, viewer, studentId, own)) : null);
+}
+
+function placeOf({ assignmentId, itemId }: { assignmentId: AssignmentId; itemId: ItemId }) {
+  return { assignmentId, itemId };
+}
+
+function storedOf({ state, reason, plays }: ItemRecord): StoredTry {
+  return { state, reason, plays };
 }

@@ -1,5 +1,15 @@
-import { fail, ok, type Result } from '@/core/issue';
-import { makeCourse, USUAL_COURSE, type Course, type TypedCourse } from '@/core/ladder';
+import { randomBytes } from 'node:crypto';
+import { fail, ok, type Issue, type Result } from '@/core/issue';
+import { USUAL_COURSE, type Course } from '@/core/ladder';
+import {
+  checkOutline,
+  copyOutline,
+  EMPTY_OUTLINE,
+  itemsOf,
+  withItem,
+  type Outline,
+} from '@/core/program';
+import { recipeHash, type ClosedRecipe } from '@/core/recipe';
 import type {
   AssignmentId,
   ExerciseId,
@@ -17,19 +27,25 @@ import { readName, teacherOnly } from './guard';
 
 const WHAT = 'program';
 
+type Content = NonNullable<ReturnType<typeof queries.findContent>>;
+
 /** The studio's programs, latest first, with how many items and who has them. */
 export function listPrograms(context: Context, viewer: Viewer): Result<readonly ProgramSummary[]> {
   const refused = teacherOnly(viewer, WHAT);
   if (refused) return refused;
   const given = queries.listGiven(context.db, viewer.studioId);
-  const items = queries.countItems(context.db, viewer.studioId);
   return ok(
     queries.listPrograms(context.db, viewer.studioId).map((program) => ({
       ...program,
-      items: items.get(program.id) ?? 0,
-      students: given.filter((one) => one.programId === program.id).map((one) => one.studentName),
+      items: itemsOf(contentOf(context, program.id).outline).length,
+      students: given.filter((one) => one.programId === program.id).map((one) => one.student.name),
     })),
   );
+}
+
+function contentOf(context: Context, id: ProgramId): Content {
+  const found = queries.findContent(context.db, id);
+  return found ?? { version: 1, revision: 0, outline: EMPTY_OUTLINE, recipes: {} };
 }
 
 export function getProgram(context: Context, viewer: Viewer, id: ProgramId): Result<Program> {
@@ -37,29 +53,60 @@ export function getProgram(context: Context, viewer: Viewer, id: ProgramId): Res
   if (refused) return refused;
   const found = queries.findProgram(context.db, viewer.studioId, id);
   if (!found) return fail({ code: 'not-found', path: ['id'], what: WHAT });
+  const content = contentOf(context, id);
   const given = queries
     .listGiven(context.db, viewer.studioId)
     .filter((one) => one.programId === id)
-    .map(({ assignmentId, studentId, studentName }) => ({
-      assignmentId,
-      student: { id: studentId, name: studentName },
-    }));
-  return ok({ ...found, items: queries.listItems(context.db, id), given });
+    .map(({ programId: _, ...one }) => one);
+  return ok({ ...found, ...content, stale: staleItems(context, viewer, content.outline), given });
 }
 
-export function createProgram(context: Context, viewer: Viewer, typed: string): Result<ProgramId> {
+/** Items whose exercise was saved anew since, with what it plays now. */
+function staleItems(context: Context, viewer: Viewer, outline: Outline): Record<ItemId, string> {
+  const names = queries.listExerciseNames(context.db, viewer.studioId);
+  const now = new Map(names.map(({ id, hash }) => [id, hash]));
+  const stale: Record<ItemId, string> = {};
+  for (const { id, exerciseId, hash } of itemsOf(outline)) {
+    const current = now.get(exerciseId);
+    if (current !== undefined && current !== hash) stale[id] = current;
+  }
+  return stale;
+}
+
+/** @param from a program that it starts as a copy of */
+export function createProgram(
+  context: Context,
+  viewer: Viewer,
+  typed: string,
+  from: ProgramId | null = null,
+): Result<ProgramId> {
   const refused = teacherOnly(viewer, WHAT);
   if (refused) return refused;
   const name = readName(typed, WHAT);
   if (!name.ok) return name;
+  const source = from === null ? null : getProgram(context, viewer, from);
+  if (source && !source.ok) return source;
   const id = newId<'program'>(context);
-  queries.insertProgram(context.db, {
-    id,
-    studioId: viewer.studioId,
-    name: name.value,
-    createdAt: context.now(),
+  const { studioId } = viewer;
+  const createdAt = context.now();
+  context.db.transaction(() => {
+    queries.insertProgram(context.db, { id, studioId, name: name.value, createdAt });
+    const content = source ? copyOf(context, source.value) : contentOf(context, id);
+    queries.putContent(context.db, { id, studioId, madeAt: createdAt }, { ...content, version: 1 });
   });
   return ok(id);
+}
+
+/** The same exercises under ids of their own: a copy's log is its own. */
+function copyOf(context: Context, { outline, recipes }: Program): Content {
+  const copied = copyOutline(outline, context.now(), () => randomBytes(12));
+  const before = itemsOf(outline);
+  const own: Record<ItemId, ClosedRecipe> = {};
+  itemsOf(copied).forEach((item, index) => {
+    const recipe = recipes[before[index]?.id ?? item.id];
+    if (recipe) own[item.id] = recipe;
+  });
+  return { version: 1, revision: 1, outline: copied, recipes: own };
 }
 
 export function renameProgram(
@@ -89,6 +136,75 @@ export function archiveProgram(
   return ok(null);
 }
 
+/** Keeps a program as a start for others, or as one like any other. */
+export function setTemplate(
+  context: Context,
+  viewer: Viewer,
+  id: ProgramId,
+  template: boolean,
+): Result<null> {
+  const found = getProgram(context, viewer, id);
+  if (!found.ok) return found;
+  queries.updateProgram(context.db, id, { template });
+  return ok(null);
+}
+
+/** Stores what a program holds. Over the latest version while nobody has it, else as a new one: those
+ * who have the program keep theirs until they follow.
+ * @param revision the one that the change was made on
+ * @returns issues `program-changed`, `after-circle`, `after-missing`, `not-found` for an exercise */
+export function saveOutline(
+  context: Context,
+  viewer: Viewer,
+  id: ProgramId,
+  change: { readonly revision: number; readonly outline: Outline },
+): Result<Program> {
+  const program = getProgram(context, viewer, id);
+  if (!program.ok) return program;
+  if (change.revision !== program.value.revision) {
+    return fail({ code: 'program-changed', path: [] });
+  }
+  const checked = checkOutline(change.outline);
+  if (!checked.ok) return checked;
+  const recipes = recipesFor(context, viewer, checked.value, program.value);
+  if (!recipes.ok) return recipes;
+  const inUse = queries.versionInUse(context.db, id) >= program.value.version;
+  const content = {
+    version: program.value.version + (inUse ? 1 : 0),
+    revision: program.value.revision + 1,
+    outline: checked.value,
+    recipes: recipes.value,
+  };
+  const of = { id, studioId: viewer.studioId, madeAt: context.now() };
+  queries.putContent(context.db, of, content);
+  return getProgram(context, viewer, id);
+}
+
+/** Each item keeps the recipe it was put in with, until it asks for what its exercise plays now. */
+function recipesFor(
+  context: Context,
+  viewer: Viewer,
+  outline: Outline,
+  before: Pick<Program, 'outline' | 'recipes'>,
+): Result<Record<ItemId, ClosedRecipe>> {
+  const hashes = new Map(itemsOf(before.outline).map((item) => [item.id, item.hash]));
+  const recipes: Record<ItemId, ClosedRecipe> = {};
+  const issues: Issue[] = [];
+  for (const { id, exerciseId, hash } of itemsOf(outline)) {
+    const known = before.recipes[id];
+    if (known && hashes.get(id) === hash) {
+      recipes[id] = known;
+      continue;
+    }
+    const exercise = getExercise(context, viewer, exerciseId);
+    if (!exercise.ok) issues.push(...exercise.issues);
+    else if (known && recipeHash(known) === hash) recipes[id] = known;
+    else recipes[id] = exercise.value.recipe;
+  }
+  return issues.length > 0 ? fail(...issues) : ok(recipes);
+}
+
+/** Puts an exercise at the end of a program. */
 export function addItem(
   context: Context,
   viewer: Viewer,
@@ -101,68 +217,14 @@ export function addItem(
   const exercise = getExercise(context, viewer, exerciseId);
   if (!exercise.ok) return exercise;
   const id = newId<'item'>(context);
-  queries.insertItem(context.db, { id, studioId: viewer.studioId, programId, exerciseId }, course);
-  return ok(id);
+  const { hash, name } = exercise.value;
+  const outline = withItem(program.value.outline, { id, exerciseId, hash, name }, course);
+  const { revision } = program.value;
+  const saved = saveOutline(context, viewer, programId, { revision, outline });
+  return saved.ok ? ok(id) : saved;
 }
 
-/** Sets an item's ladder, dosage and rule. All progress replays from the log, so that a change
- * loses nothing.
- * @returns all fields' issues at once, each with its field as path */
-export function setCourse(
-  context: Context,
-  viewer: Viewer,
-  itemId: ItemId,
-  typed: TypedCourse,
-): Result<Course> {
-  const item = ownItem(context, viewer, itemId);
-  if (!item.ok) return item;
-  const course = makeCourse(typed);
-  if (course.ok) queries.updateCourse(context.db, itemId, course.value);
-  return course;
-}
-
-/** Takes an item out of its program, or back in; its log stays. */
-export function removeItem(
-  context: Context,
-  viewer: Viewer,
-  itemId: ItemId,
-  removed: boolean,
-): Result<null> {
-  const item = ownItem(context, viewer, itemId);
-  if (!item.ok) return item;
-  queries.setRemoved(context.db, itemId, removed ? context.now() : null);
-  return ok(null);
-}
-
-/** Moves an item up (-1) or down (+1) among its neighbours; at either end it stays. */
-export function moveItem(
-  context: Context,
-  viewer: Viewer,
-  itemId: ItemId,
-  by: -1 | 1,
-): Result<null> {
-  const item = ownItem(context, viewer, itemId);
-  if (!item.ok) return item;
-  const ids = queries.listItems(context.db, item.value.programId).map((one) => one.id);
-  const from = ids.indexOf(itemId);
-  const to = from + by;
-  const other = ids[to];
-  if (from >= 0 && other !== undefined) {
-    ids[from] = other;
-    ids[to] = itemId;
-    queries.orderItems(context.db, ids);
-  }
-  return ok(null);
-}
-
-function ownItem(context: Context, viewer: Viewer, itemId: ItemId) {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const item = queries.findItem(context.db, viewer.studioId, itemId);
-  return item ? ok(item) : fail({ code: 'not-found', path: ['item'], what: 'item' });
-}
-
-/** Hands a program to a student.
+/** Hands a program to a student: the latest version.
  * @returns issues `program-empty`, `already-given` */
 export function giveProgram(
   context: Context,
@@ -176,21 +238,18 @@ export function giveProgram(
   if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
     return fail({ code: 'not-found', path: ['student'], what: 'student' });
   }
-  const { name, items, given } = program.value;
-  if (items.length === 0) return fail({ code: 'program-empty', path: ['items'], name });
+  const { name, outline, given, version } = program.value;
+  if (itemsOf(outline).length === 0) {
+    return fail({ code: 'program-empty', path: ['items'], name });
+  }
   if (given.some((one) => one.student.id === studentId)) {
     const facts = { program: name, student: student.name };
     return fail({ code: 'already-given', path: ['student'], ...facts });
   }
   const id = newId<'assignment'>(context);
   const { studioId } = viewer;
-  queries.insertAssignment(context.db, {
-    id,
-    studioId,
-    programId,
-    studentId,
-    givenAt: context.now(),
-  });
+  const givenAt = context.now();
+  queries.insertAssignment(context.db, { id, studioId, programId, studentId, givenAt, version });
   return ok(id);
 }
 
@@ -205,6 +264,44 @@ export function takeBack(
   if (refused) return refused;
   const found = queries.findGiven(context.db, viewer.studioId, assignmentId);
   if (ended && !found) return fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
-  queries.endAssignment(context.db, assignmentId, ended ? context.now() : null);
+  queries.updateAssignment(context.db, assignmentId, { endedAt: ended ? context.now() : null });
+  return ok(null);
+}
+
+/** Lets students have a version of what they were given. Their logs go on: ladders are replayed.
+ * @param version the latest when left out
+ * @returns issue `not-found` for an assignment that has ended, or a version that never was */
+export function followVersion(
+  context: Context,
+  viewer: Viewer,
+  assignmentIds: readonly AssignmentId[],
+  version?: number,
+): Result<null> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  for (const id of assignmentIds) {
+    const found = queries.findGiven(context.db, viewer.studioId, id);
+    const content = found && queries.findContent(context.db, found.programId, version);
+    if (!content) return fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
+    queries.updateAssignment(context.db, id, { version: content.version });
+  }
+  return ok(null);
+}
+
+/** Sets the tempo from which a student starts an item; null leaves it to the ladder. */
+export function setStart(
+  context: Context,
+  viewer: Viewer,
+  assignmentId: AssignmentId,
+  itemId: ItemId,
+  startBpm: number | null,
+): Result<null> {
+  const refused = teacherOnly(viewer, WHAT);
+  if (refused) return refused;
+  const found = queries.findGiven(context.db, viewer.studioId, assignmentId);
+  if (!found) return fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
+  const { [itemId]: _, ...others } = found.starts;
+  const starts = startBpm === null ? others : { ...others, [itemId]: startBpm };
+  queries.updateAssignment(context.db, assignmentId, { starts });
   return ok(null);
 }

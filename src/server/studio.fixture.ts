@@ -68,7 +68,7 @@ export function smallStudio(context: Context, zone = 'Europe/Lisbon') {
 export function tryOf(
   context: Context,
   of: { item: ItemId; assignment: AssignmentId },
-  more: Partial<TryInput> = {},
+  more: { readonly [Key in keyof TryInput]?: TryInput[Key] } = {},
 ): TryInput {
   return {
     id: newId<'entry'>(context) as EntryId,
@@ -76,6 +76,8 @@ export function tryOf(
     assignmentId: of.assignment,
     itemId: of.item,
     bpm: 60,
+    rung: null,
+    agoMs: 0,
     verdict: 'clean',
     bars: 75,
     seconds: 300,

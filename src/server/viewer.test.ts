@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { familyOf } from '@/core/family';
 import { must, type Result } from '@/core/issue';
 import { FULL_KIT } from '@/core/kit';
-import type { Viewer } from '@/core/studio';
+import { EMPTY_OUTLINE } from '@/core/program';
+import type { EntryId, Viewer } from '@/core/studio';
 import * as server from '.';
 import type { Context } from '.';
 import { cells, smallStudio, testContext, tryOf } from './studio.fixture';
@@ -10,15 +11,13 @@ import { cells, smallStudio, testContext, tryOf } from './studio.fixture';
 type Studio = ReturnType<typeof smallStudio>;
 type UseCase = (context: Context, viewer: Viewer, of: Studio) => Result<unknown>;
 
-const typed = {
-  start: '60',
-  target: '80',
-  step: '5',
-  dosage: 'bars',
-  amount: '8',
-  clean: '3',
-  lost: '2',
-} as const;
+const entry = '0'.repeat(22) as EntryId;
+
+const itemOf = (of: Studio) => ({
+  studentId: of.student.personId,
+  assignmentId: of.assignment,
+  itemId: of.item,
+});
 
 /** What only a teacher of the studio may do, each aimed at the things of one studio. */
 const TEACHERS: Readonly<Record<string, UseCase>> = {
@@ -44,9 +43,25 @@ const TEACHERS: Readonly<Record<string, UseCase>> = {
   renameProgram: (c, v, of) => server.renameProgram(c, v, of.program, 'Mine'),
   archiveProgram: (c, v, of) => server.archiveProgram(c, v, of.program, true),
   addItem: (c, v, of) => server.addItem(c, v, of.program, of.exercise.id),
-  setCourse: (c, v, of) => server.setCourse(c, v, of.item, typed),
-  removeItem: (c, v, of) => server.removeItem(c, v, of.item, true),
-  moveItem: (c, v, of) => server.moveItem(c, v, of.item, 1),
+  saveOutline: (c, v, of) =>
+    server.saveOutline(c, v, of.program, { revision: 1, outline: EMPTY_OUTLINE }),
+  setTemplate: (c, v, of) => server.setTemplate(c, v, of.program, true),
+  followVersion: (c, v, of) => server.followVersion(c, v, [of.assignment]),
+  setStart: (c, v, of) => server.setStart(c, v, of.assignment, of.item, 80),
+  listVersions: (c, v, of) => server.listVersions(c, v, of.program),
+  decide: (c, v, of) =>
+    server.decide(
+      c,
+      v,
+      { ...itemOf(of), id: entry, sessionId: server.newId<'session'>(c) },
+      { does: 'move', rung: 1 },
+    ),
+  takeDecisionBack: (c, v, of) => server.takeDecisionBack(c, v, of.student.personId, entry),
+  addNote: (c, v, of) => server.addNote(c, v, of.student.personId, 'Sing it.'),
+  archiveNote: (c, v, of) =>
+    server.archiveNote(c, v, of.student.personId, server.newId<'note'>(c), true),
+  logPaper: (c, v, of) =>
+    server.logPaper(c, v, of.student.personId, server.newId<'session'>(c), []),
   giveProgram: (c, v, of) => server.giveProgram(c, v, of.program, of.student.personId),
   takeBack: (c, v, of) => server.takeBack(c, v, of.assignment, true),
   listStudents: (c, v) => server.listStudents(c, v),

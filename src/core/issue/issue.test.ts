@@ -11,6 +11,17 @@ const ISSUES: readonly Issue[] = [
   { code: 'gap-without-cell', path, bar: 1, slot: 0, count: '1', gap: 20, proposals: [] },
   { code: 'cycle-too-long', path, bars: 80, most: 64 },
   { code: 'nothing-to-play', path },
+  { code: 'ladder-number', path, text: 'x', least: 1, most: 64 },
+  { code: 'ladder-empty', path },
+  { code: 'ladder-long', path, rungs: 4001, most: 200 },
+  { code: 'item-twice', path },
+  { code: 'after-missing', path, name: 'Clave' },
+  { code: 'after-circle', path, names: ['Clave', 'Cells'] },
+  { code: 'program-changed', path },
+  { code: 'not-asked', path },
+  { code: 'note-empty', path },
+  { code: 'tick', path, text: 'x', day: 'Mon' },
+  { code: 'day-ahead', path, day: '2026-03-01' },
 ];
 
 describe('issueText', () => {

@@ -60,8 +60,19 @@ export type Issue =
   | Issued<'members-too-many', { count: number; most: number }>
   | Issued<'ladder-step-zero'>
   | Issued<'ladder-step-away', { start: number; target: number; step: number }>
-  | Issued<'dosage', { text: string }>
-  | Issued<'rule', { what: 'clean' | 'lost'; text: string }>
+  | Issued<'ladder-number', { text: string; least: number; most: number }>
+  | Issued<'ladder-empty'>
+  | Issued<'ladder-long', { rungs: number; most: number }>
+  | Issued<'dosage', { text: string; most: number }>
+  | Issued<'rule', { what: 'clean' | 'lost' | 'plateau'; text: string }>
+  | Issued<'item-twice'>
+  | Issued<'after-missing', { name: string }>
+  | Issued<'after-circle', { names: readonly string[] }>
+  | Issued<'program-changed'>
+  | Issued<'not-asked'>
+  | Issued<'note-empty'>
+  | Issued<'tick', { text: string; day: string }>
+  | Issued<'day-ahead', { day: string }>
   | Issued<'name-missing', { what: string }>
   | Issued<'nothing-to-play'>
   | Issued<'not-yours', { what: string }>

@@ -100,11 +100,35 @@ export function issueText(issue: Issue): string {
     case 'ladder-step-away':
       return `A step of ${signed(issue.step)} leads away from ${issue.target} when starting at ${issue.start}. Set it to ${signed(-issue.step)}, or swap start and target.`;
     case 'dosage':
-      return `A dosage of “${issue.text}” cannot be played. Set at least 1, in whole numbers or half minutes, and at most 120.`;
+      return `A dosage of “${issue.text}” cannot be played. Set at least 1, in whole numbers or half minutes, and at most ${issue.most}.`;
+    case 'ladder-number':
+      return `“${issue.text}” does not fit here. Set a number from ${issue.least} to ${issue.most}.`;
+    case 'ladder-empty':
+      return 'This ladder has no rungs yet. Type its tempi, such as 60 70 80, or choose steps.';
+    case 'ladder-long':
+      return `This makes ${issue.rungs} rungs, and ${issue.most} is the most. Take larger steps.`;
     case 'rule':
-      return issue.what === 'clean'
-        ? `“${issue.text}” clean tries cannot be asked for. Set a whole number from 1 to 20.`
-        : `“${issue.text}” lost tries cannot be waited for. Set a whole number from 1 to 20.`;
+      return {
+        clean: `“${issue.text}” clean tries cannot be asked for. Set a whole number from 1 to 20.`,
+        lost: `“${issue.text}” lost tries cannot be waited for. Set a whole number from 1 to 20.`,
+        plateau: `“${issue.text}” days without gain cannot be waited for. Set a whole number from 1 to 20.`,
+      }[issue.what];
+    case 'item-twice':
+      return 'The same item stands here twice. Reload the page and do it again.';
+    case 'after-missing':
+      return `${issue.name} waits for something that is not in the program. Choose anew what it comes after.`;
+    case 'after-circle':
+      return `${issue.names.join(' waits for ')} waits for ${issue.names[0] ?? ''}: none could ever begin. Let one of them wait for nothing.`;
+    case 'program-changed':
+      return 'This program was changed elsewhere in the meantime. Nothing was overwritten: reload to see it, then make your change again.';
+    case 'not-asked':
+      return 'This is not asked any more: the log has moved on. Reload to see where the ladder stands.';
+    case 'note-empty':
+      return 'There is nothing in this note. Write a line first.';
+    case 'tick':
+      return `${issue.day}: “${issue.text}” cannot be read. Write c, s or l for each try, with a tempo before them where it was another: 70 ccs.`;
+    case 'day-ahead':
+      return `${issue.day} has not come yet. Choose a day up to today.`;
     case 'name-missing':
       return `The ${issue.what} has no name. Give it one of up to 80 letters.`;
     case 'nothing-to-play':

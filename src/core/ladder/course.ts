@@ -1,43 +1,52 @@
+import { z } from 'zod';
 import { fail, ok, type Result } from '../issue';
-import { makeDosage, type Dosage } from './dosage';
-import { makeLadder, type Ladder } from './ladder';
-import { makeRule, USUAL_RULE, type AdvanceRule } from './verdict';
+import { dosageSchema, makeDosage, type Dosage } from './dosage';
+import { ladderSchema } from './ladder';
+import { makeLadder, typeLadder, type TypedLadder } from './make-ladder';
+import { advanceRuleSchema, makeRule, USUAL_RULE, type RuleNumber } from './verdict';
 
 /** How an exercise is worked on: its ladder, what one try is, and when to go on. */
-export interface Course {
-  readonly ladder: Ladder;
-  readonly dosage: Dosage;
-  readonly rule: AdvanceRule;
-}
+export const courseSchema = z.strictObject({
+  ladder: ladderSchema,
+  dosage: dosageSchema,
+  rule: advanceRuleSchema,
+  /** Whether the ladder moves by itself, or waits for the teacher to say so. */
+  follow: z.enum(['acts', 'proposes']).default('acts'),
+  /** Whether the start is found by climbing, two bars a rung, to the first that is not clean. */
+  climb: z.boolean().default(false),
+});
+
+export type Course = z.infer<typeof courseSchema>;
 
 /** What a new item starts with: 60 → 100 by 5, five minutes, three clean. */
 export const USUAL_COURSE: Course = {
   ladder: { kind: 'fixed', start: 60, target: 100, step: 5 },
   dosage: { kind: 'minutes', amount: 5 },
   rule: USUAL_RULE,
+  follow: 'acts',
+  climb: false,
 };
 
 /** A course as it stands in the fields of a form. */
-export interface TypedCourse {
-  readonly start: string;
-  readonly target: string;
-  readonly step: string;
-  readonly dosage: Dosage['kind'];
-  readonly amount: string;
-  readonly clean: string;
-  readonly lost: string;
-}
+export type TypedCourse = TypedLadder &
+  Readonly<Record<RuleNumber, string>> & {
+    readonly dosage: Dosage['kind'];
+    readonly amount: string;
+    readonly follow: Course['follow'];
+    readonly climb: boolean;
+  };
 
 /** The fields that a course fills. */
-export function typeCourse({ ladder, dosage, rule }: Course): TypedCourse {
+export function typeCourse({ ladder, dosage, rule, follow, climb }: Course): TypedCourse {
   return {
-    start: String(ladder.start),
-    target: String(ladder.target),
-    step: String(ladder.step),
+    ...typeLadder(ladder),
     dosage: dosage.kind,
     amount: String(dosage.amount),
     clean: String(rule.clean),
     lost: String(rule.lost),
+    plateau: String(rule.plateau),
+    follow,
+    climb,
   };
 }
 
@@ -49,5 +58,6 @@ export function makeCourse(typed: TypedCourse): Result<Course> {
   if (!ladder.ok || !dosage.ok || !rule.ok) {
     return fail(...[ladder, dosage, rule].flatMap((part) => (part.ok ? [] : part.issues)));
   }
-  return ok({ ladder: ladder.value, dosage: dosage.value, rule: rule.value });
+  const { follow, climb } = typed;
+  return ok({ ladder: ladder.value, dosage: dosage.value, rule: rule.value, follow, climb });
 }

@@ -1,20 +1,25 @@
 import { z } from 'zod';
-import { fail, ok, type Path, type Result } from '../issue';
+import { fail, ok, sayCount, type Path, type Result } from '../issue';
 import type { Exercise } from '../recipe';
-import { ticksToSeconds, type Tempo } from '../time';
+import { ticksToSeconds, type Tempo, type Tick } from '../time';
 import type { Ladder } from './ladder';
 import { rungsOf } from './ladder';
 import type { AdvanceRule } from './verdict';
 
-/** How much is one try. Repetitions are cycles of the exercise. */
+export const DOSAGE_KINDS = ['minutes', 'repetitions', 'bars', 'strokes'] as const;
+
+/** Most of one try: two hours, or what a rudiment is drilled at a sitting. */
+const MOST = { minutes: 120, repetitions: 500, bars: 5000, strokes: 5000 } as const;
+
+/** How much is one try. Repetitions are cycles of the exercise; strokes are those of all limbs. */
 export const dosageSchema = z.strictObject({
-  kind: z.enum(['minutes', 'repetitions', 'bars']),
-  amount: z.number().min(0.5).max(120),
+  kind: z.enum(DOSAGE_KINDS),
+  amount: z.number().min(0.5).max(5000),
 });
 
 export type Dosage = z.infer<typeof dosageSchema>;
 
-/** @returns issue `dosage` for nothing, too much, or part of a repetition or bar */
+/** @returns issue `dosage` for nothing, too much, or part of a repetition, bar or stroke */
 export function makeDosage(
   kind: Dosage['kind'],
   typed: string | number,
@@ -22,11 +27,12 @@ export function makeDosage(
 ): Result<Dosage> {
   const amount = typeof typed === 'number' ? typed : Number(typed.trim() || NaN);
   const step = kind === 'minutes' ? 0.5 : 1;
-  const fine = Number.isFinite(amount) && amount >= step && amount <= 120 && amount % step === 0;
-  return fine ? ok({ kind, amount }) : fail({ code: 'dosage', path, text: String(typed) });
+  const most = MOST[kind];
+  const fine = Number.isFinite(amount) && amount >= step && amount <= most && amount % step === 0;
+  return fine ? ok({ kind, amount }) : fail({ code: 'dosage', path, text: String(typed), most });
 }
 
-/** Bars of one try. Minutes end at the next cycle seam, so that no phrase is cut.
+/** Bars of one try. Minutes and strokes end at the next cycle seam, so that no phrase is cut.
  * @example 1 minute of a 4/4 bar at 62 // => 16 bars, 61.9 s */
 export function dosageBars(dosage: Dosage, exercise: Exercise, tempo: Tempo): number {
   switch (dosage.kind) {
@@ -34,6 +40,8 @@ export function dosageBars(dosage: Dosage, exercise: Exercise, tempo: Tempo): nu
       return dosage.amount;
     case 'repetitions':
       return dosage.amount * exercise.bars;
+    case 'strokes':
+      return Math.ceil(dosage.amount / Math.max(1, exercise.strokes.length)) * exercise.bars;
     case 'minutes': {
       const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
       return Math.ceil((dosage.amount * 60) / cycleSeconds - 1e-9) * exercise.bars;
@@ -43,14 +51,32 @@ export function dosageBars(dosage: Dosage, exercise: Exercise, tempo: Tempo): nu
 
 /** @example sayDosage({ kind: 'minutes', amount: 5 }) // => '5 minutes' */
 export function sayDosage({ kind, amount }: Dosage): string {
-  const one = { minutes: 'minute', repetitions: 'repetition', bars: 'bar' }[kind];
-  return `${amount} ${amount === 1 ? one : `${one}s`}`;
+  return sayCount(amount, kind.slice(0, -1));
 }
 
 /** Least practice time from start to target, when every try is clean: rungs · cleans · dosage.
- * @returns minutes, or null where the dosage is not in minutes
+ * @returns minutes, or null where a try is not measured in minutes
  * @example 60→100 by 5, 3 clean, 5 minutes // => 135 */
 export function leastMinutes(ladder: Ladder, rule: AdvanceRule, dosage: Dosage): number | null {
-  if (dosage.kind !== 'minutes') return null;
-  return rungsOf(ladder).length * rule.clean * dosage.amount;
+  const each = rungsOf(ladder).map((rung) => rung.dosage ?? dosage);
+  if (each.some((one) => one.kind !== 'minutes')) return null;
+  return each.reduce((sum, one) => sum + one.amount * rule.clean, 0);
+}
+
+/** The same for any dosage, from how long each rung's try takes.
+ * @param beatTicks ticks of the beat that the tempo counts
+ * @returns minutes */
+export function leastMinutesOf(
+  ladder: Ladder,
+  rule: AdvanceRule,
+  dosage: Dosage,
+  exercise: Exercise,
+  beatTicks: Tick,
+): number {
+  const seconds = rungsOf(ladder).map((rung) => {
+    const tempo = { bpm: rung.bpm, beatTicks };
+    const bars = dosageBars(rung.dosage ?? dosage, exercise, tempo);
+    return ticksToSeconds(bars * exercise.barTicks, tempo);
+  });
+  return (rule.clean * seconds.reduce((sum, one) => sum + one, 0)) / 60;
 }

@@ -1,8 +1,23 @@
-export { makeCourse, typeCourse, USUAL_COURSE } from './course';
-export { dosageBars, dosageSchema, leastMinutes, makeDosage, sayDosage } from './dosage';
-export { ladderSchema, makeLadder, rungsOf } from './ladder';
-export { PLATEAU_DAYS, plateauOf } from './plateau';
-export { afterTry, reasonText, replay, startLadder } from './replay';
+export { courseSchema, makeCourse, typeCourse, USUAL_COURSE } from './course';
+export {
+  DOSAGE_KINDS,
+  dosageBars,
+  dosageSchema,
+  leastMinutes,
+  leastMinutesOf,
+  makeDosage,
+  sayDosage,
+} from './dosage';
+export { decisionSchema } from './event';
+export { beatPlaces, factsOf } from './facts';
+export { dosageNow, replay } from './follow';
+export { ladderSchema, MANNERS, rampBpm, rungsOf } from './ladder';
+export { EMPTY_LADDER, makeLadder, typeLadder } from './make-ladder';
+export { proposalText, reasonText } from './say';
+export { chooseSimpler } from './simpler';
+export { KEEP_DAYS, rungAt, startLadder } from './state';
+export { isTwist, sayVariation, variationSchema } from './variation';
+export { bridgeLoop, recipeOnRung, varyRecipe } from './vary';
 export {
   advanceRuleSchema,
   makeRule,
@@ -14,7 +29,10 @@ export {
 } from './verdict';
 export type { Course, TypedCourse } from './course';
 export type { Dosage } from './dosage';
-export type { Ladder } from './ladder';
-export type { Plateau } from './plateau';
-export type { LadderState, RungReason, Try } from './replay';
+export type { Decided, Decision, LogEvent, Suffered, TakenBack, Try } from './event';
+export type { ExerciseFacts } from './facts';
+export type { Ladder, LadderKind, Manner, Ramp, Rung, Stage } from './ladder';
+export type { TypedLadder } from './make-ladder';
+export type { Following, LadderState, Proposal, ProposalKind, RungReason } from './state';
+export type { Variation } from './variation';
 export type { AdvanceRule, SufferingId, Verdict } from './verdict';

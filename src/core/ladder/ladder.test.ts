@@ -1,63 +1,141 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { issueText, must } from '../issue';
-import { blankRecipe, expand } from '../recipe';
-import { bpm, tempoFor, ticksToSeconds } from '../time';
-import {
-  dosageBars,
-  leastMinutes,
-  makeDosage,
-  makeLadder,
-  makeRule,
-  plateauOf,
-  reasonText,
-  replay,
-  rungsOf,
-  sayDosage,
-  USUAL_RULE,
-  type Try,
-  type Verdict,
-} from '.';
+import { EMPTY_LADDER, makeLadder, rampBpm, rungAt, rungsOf, typeLadder, type Ladder } from '.';
 
-const sixtyToHundred = must(makeLadder({ start: 60, target: 100, step: 5 }));
-
-/** Tries at whatever tempo the ladder asks for, `C C S L`. */
-function log(verdicts: string, ladder = sixtyToHundred, rule = USUAL_RULE): Try[] {
-  const names: Readonly<Record<string, Verdict>> = { C: 'clean', S: 'shaky', L: 'lost' };
-  const tries: Try[] = [];
-  for (const letter of verdicts.replaceAll(' ', '')) {
-    const { bpm: tempo } = replay(ladder, rule, tries);
-    tries.push({ id: String(tries.length), bpm: tempo, verdict: names[letter] ?? 'clean' });
-  }
-  return tries;
+function tempi(ladder: Ladder): number[] {
+  return rungsOf(ladder).map((rung) => rung.bpm);
 }
 
-function play(verdicts: string) {
-  return replay(sixtyToHundred, USUAL_RULE, log(verdicts));
+function way(kind: 'fixed' | 'two-up', start: number, target: number, step: number): Ladder {
+  return { kind, start, target, step };
+}
+
+function list(...all: number[]): Ladder {
+  return { kind: 'list', tempi: all };
 }
 
 describe('rungsOf', () => {
   it.each([
-    [60, 100, 5, [60, 65, 70, 75, 80, 85, 90, 95, 100]],
-    [60, 72, 5, [60, 65, 70, 72]],
-    [100, 80, -10, [100, 90, 80]],
-    [70, 70, 5, [70]],
-  ])('%i → %i by %i', (start, target, step, expected) => {
-    expect(rungsOf(must(makeLadder({ start, target, step })))).toEqual(expected);
+    [way('fixed', 60, 100, 5), [60, 65, 70, 75, 80, 85, 90, 95, 100]],
+    [way('fixed', 60, 72, 5), [60, 65, 70, 72]],
+    [way('fixed', 100, 80, -10), [100, 90, 80]],
+    [way('fixed', 70, 70, 5), [70]],
+    [way('two-up', 60, 72, 5), [60, 65, 70, 65, 70, 72]],
+    [way('two-up', 60, 65, 5), [60, 65]],
+    [list(100, 80, 110, 120), [100, 80, 110, 120]],
+    [
+      { kind: 'alternate', slow: 50, start: 70, target: 80, step: 5 } as const,
+      [50, 70, 50, 75, 50, 80],
+    ],
+  ])('%j', (ladder, expected) => {
+    expect(tempi(ladder)).toEqual(expected);
   });
 
-  it('always ends at the target, without a step too wide', () => {
-    const tempo = fc.integer({ min: 20, max: 400 });
+  it('by percent, rounded from the exact power: 60 → 100 by 5 %', () => {
+    const ladder: Ladder = { kind: 'percent', start: 60, target: 100, percent: 5 };
+    expect(tempi(ladder)).toEqual([60, 63, 66, 69, 73, 77, 80, 84, 89, 93, 98, 100]);
+  });
+
+  it('two up, one down by 5 from 60: 60 65 70 65 70 75 …, and 100 after 21 visits', () => {
+    const visits = tempi(way('two-up', 60, 100, 5));
+    expect(visits.slice(0, 6)).toEqual([60, 65, 70, 65, 70, 75]);
+    expect(visits).toHaveLength(21);
+    expect(visits.at(-1)).toBe(100);
+    expect(visits.indexOf(100)).toBe(20);
+  });
+
+  it('holds one tempo for longer and longer', () => {
+    const rungs = rungsOf({ kind: 'hold', bpm: 70, from: 2, to: 5, by: 2 });
+    expect(rungs.map((rung) => rung.dosage?.amount)).toEqual([2, 4, 5]);
+    expect(rungs.map((rung) => rung.bpm)).toEqual([70, 70, 70]);
+    expect(new Set(rungs.map((rung) => rung.key)).size).toBe(3);
+  });
+
+  it('a ramp is one try: 60 → 72 by 5 every 4 bars takes 16 bars', () => {
+    const [rung, ...others] = rungsOf({ kind: 'ramp', start: 60, target: 72, step: 5, every: 4 });
+    if (!rung) throw new Error('no rung');
+    expect(others).toEqual([]);
+    expect(rung.dosage).toEqual({ kind: 'bars', amount: 16 });
+    expect([0, 3, 4, 8, 12, 15].map((bar) => rampBpm(rung, bar))).toEqual([60, 60, 65, 70, 72, 72]);
+  });
+
+  it('stages are rungs that are not tempi', () => {
+    const rungs = rungsOf({
+      kind: 'stages',
+      bpm: 60,
+      stages: [
+        { kind: 'manner', manner: 'voice' },
+        { kind: 'manner', manner: 'click-off' },
+      ],
+    });
+    expect(rungs.map((rung) => rung.says)).toEqual(['sung and counted, 60', 'without a click, 60']);
+  });
+
+  const tempo = fc.integer({ min: 20, max: 400 });
+  const steps = fc.integer({ min: 1, max: 60 });
+  const up = (start: number, target: number) => (target >= start ? 1 : -1);
+  const anyLadder: fc.Arbitrary<Ladder> = fc.oneof(
+    fc
+      .tuple(tempo, tempo, steps, fc.constantFrom('fixed' as const, 'two-up' as const))
+      .map(([start, target, step, kind]): Ladder => ({
+        kind,
+        start,
+        target,
+        step: step * up(start, target),
+      })),
+    fc.tuple(tempo, tempo, steps).map(([start, target, percent]): Ladder => {
+      return { kind: 'percent', start, target, percent: percent * up(start, target) };
+    }),
+    fc.tuple(tempo, tempo, tempo, steps).map(([slow, start, target, step]): Ladder => {
+      return { kind: 'alternate', slow, start, target, step: step * up(start, target) };
+    }),
+    fc.array(tempo, { minLength: 1, maxLength: 20 }).map((list): Ladder => ({
+      kind: 'list',
+      tempi: list,
+    })),
+    fc
+      .tuple(tempo, tempo, steps, fc.integer({ min: 1, max: 16 }))
+      .map(([start, target, step, every]): Ladder => ({
+        kind: 'ramp',
+        start,
+        target,
+        step: step * up(start, target),
+        every,
+      })),
+  );
+
+  function targetOf(ladder: Ladder): number | undefined {
+    return ladder.kind === 'list' ? ladder.tempi.at(-1) : 'target' in ladder ? ladder.target : NaN;
+  }
+
+  it('every ladder ends at its target', () => {
     fc.assert(
-      fc.property(tempo, tempo, fc.integer({ min: 1, max: 60 }), (start, target, width) => {
-        const step = target >= start ? width : -width;
-        const rungs = rungsOf(must(makeLadder({ start, target, step })));
-        expect(rungs[0]).toBe(start);
-        expect(rungs.at(-1)).toBe(target);
+      fc.property(anyLadder, (ladder) => {
+        const last = rungsOf(ladder).at(-1);
+        expect(last?.ramp?.to ?? last?.bpm).toBe(targetOf(ladder));
+      }),
+    );
+  });
+
+  it('never steps wider than it says, and never past the target', () => {
+    fc.assert(
+      fc.property(tempo, tempo, steps, (start, target, width) => {
+        const rungs = tempi(way('fixed', start, target, width * up(start, target)));
         for (let i = 1; i < rungs.length; i += 1) {
-          const move = ((rungs[i] ?? 0) - (rungs[i - 1] ?? 0)) * Math.sign(step);
+          const move = ((rungs[i] ?? 0) - (rungs[i - 1] ?? 0)) * up(start, target);
           expect(move > 0 && move <= width).toBe(true);
         }
+      }),
+    );
+  });
+
+  it('typed into fields and read back, is the same', () => {
+    fc.assert(
+      fc.property(anyLadder, (ladder) => {
+        const typed = makeLadder(typeLadder(ladder));
+        if (typed.ok) expect(typed.value).toEqual(ladder);
+        else expect(typed.issues.map((issue) => issue.code)).toEqual(['ladder-long']);
       }),
     );
   });
@@ -65,165 +143,36 @@ describe('rungsOf', () => {
 
 describe('makeLadder', () => {
   it.each([
-    [{ start: '60', target: '100', step: '0' }, ['ladder-step-zero']],
-    [{ start: '60', target: '100', step: '-5' }, ['ladder-step-away']],
-    [{ start: '10', target: '500', step: '5' }, ['tempo', 'tempo']],
-    [{ start: '', target: '100', step: 'x' }, ['tempo', 'ladder-step-zero']],
-  ])('refuses %j', (typed, codes) => {
-    const made = makeLadder(typed);
+    [{ step: '0' }, ['ladder-step-zero']],
+    [{ step: '-5' }, ['ladder-step-away']],
+    [{ start: '10', target: '500' }, ['tempo', 'tempo']],
+    [{ start: '', step: 'x' }, ['tempo', 'ladder-step-zero']],
+    [{ step: '0.01' }, ['ladder-long']],
+    [{ kind: 'percent', step: '-100', target: '50' }, ['ladder-step-zero']],
+    [{ kind: 'list', list: ' ' }, ['ladder-empty']],
+    [{ kind: 'list', list: '60 fast 70' }, ['tempo']],
+    [{ kind: 'ramp', every: '0' }, ['ladder-number']],
+    [{ kind: 'hold', start: '5', target: '2', step: '1' }, ['ladder-step-away']],
+    [{ kind: 'stages' }, ['ladder-empty']],
+  ] as const)('refuses %j', (typed, codes) => {
+    const made = makeLadder({ ...EMPTY_LADDER, ...typed });
     expect(made.ok ? [] : made.issues.map((issue) => issue.code)).toEqual(codes);
+    if (!made.ok) for (const issue of made.issues) expect(issueText(issue)).toMatch(/\. [A-Z]/);
   });
 
   it('says how to mend a step that leads away', () => {
-    const made = makeLadder({ start: 60, target: 100, step: -5 });
+    const made = makeLadder({ ...EMPTY_LADDER, step: '-5' });
     expect(made.ok ? '' : made.issues.map(issueText).join()).toBe(
       'A step of −5 leads away from 100 when starting at 60. Set it to +5, or swap start and target.',
     );
   });
-});
 
-describe('replay: verdict arithmetic (common practice, no source)', () => {
-  it('with 3 clean: C C S C C C goes up once', () => {
-    expect(play('C C S C C C')).toMatchObject({
-      rung: 1,
-      bpm: 65,
-      clean: 0,
-      reason: { kind: 'raised', from: 60 },
-    });
-    expect(play('C C S C C')).toMatchObject({ rung: 0, clean: 2 });
+  it('a list may be written with commas or arrows', () => {
+    const made = must(makeLadder({ ...EMPTY_LADDER, kind: 'list', list: '100→80, 110 -> 120' }));
+    expect(tempi(made)).toEqual([100, 80, 110, 120]);
   });
 
-  it('C L L goes down once', () => {
-    expect(play('CCC C L L')).toMatchObject({
-      rung: 0,
-      bpm: 60,
-      reason: { kind: 'lowered', from: 65 },
-    });
-    expect(play('CCC C L S L')).toMatchObject({ rung: 1, lostInARow: 1 });
-  });
-
-  it('at the lowest rung two lost propose to simplify, and the rung holds', () => {
-    const state = play('C L L');
-    expect(state).toMatchObject({ rung: 0, reason: { kind: 'simplify' } });
-    expect(reasonText(state, USUAL_RULE)).toContain('make it simpler');
-  });
-
-  it('passes at the target, and may fall from there', () => {
-    const all = 'CCC'.repeat(9);
-    expect(play(all)).toMatchObject({ rung: 8, bpm: 100, passed: true });
-    expect(play(`${all}LL`)).toMatchObject({ rung: 7, passed: false });
-  });
-
-  it('a try at another tempo moves nothing', () => {
-    const off: Try[] = [{ id: 'a', bpm: 90, verdict: 'clean' }];
-    expect(replay(sixtyToHundred, { clean: 1, lost: 1 }, off)).toMatchObject({ rung: 0, clean: 0 });
-  });
-
-  it('says why', () => {
-    const says = (verdicts: string) => reasonText(play(verdicts), USUAL_RULE);
-    expect(says('')).toBe('Start of the ladder: 3 clean to go on.');
-    expect(says('CC')).toBe('2 of 3 clean at 60.');
-    expect(says('CCC')).toBe('3 clean at 60: now 65.');
-    expect(says('CCCLL')).toBe('2 lost in a row at 65: back to 60.');
-    expect(says('CS')).toBe('Last try shaky: 60 again, 3 clean to go on.');
-  });
-
-  it('an entry that comes twice counts once; every prefix replays alike', () => {
-    const verdicts = fc.array(fc.constantFrom('C', 'S', 'L'), { maxLength: 40 });
-    fc.assert(
-      fc.property(verdicts, (letters) => {
-        const tries = log(letters.join(''));
-        const doubled = tries.flatMap((one) => [one, one]);
-        const state = replay(sixtyToHundred, USUAL_RULE, tries);
-        expect(replay(sixtyToHundred, USUAL_RULE, doubled)).toEqual(state);
-        expect(state.rung >= 0 && state.rung < 9).toBe(true);
-      }),
-    );
-  });
-});
-
-describe('dosage', () => {
-  const exercise = must(expand({ ...blankRecipe(), play: { content: { text: '4 4 4 4 | 2 2' } } }));
-  const tempo = tempoFor(exercise.meter, bpm(62));
-
-  it('of minutes ends at the next cycle seam', () => {
-    const bars = dosageBars({ kind: 'minutes', amount: 1 }, exercise, tempo);
-    expect(bars).toBe(16);
-    const seconds = ticksToSeconds(bars * exercise.barTicks, tempo);
-    expect(seconds).toBeGreaterThanOrEqual(60);
-    expect(bars % exercise.bars).toBe(0);
-  });
-
-  it('of repetitions counts cycles, of bars counts bars', () => {
-    expect(dosageBars({ kind: 'repetitions', amount: 4 }, exercise, tempo)).toBe(8);
-    expect(dosageBars({ kind: 'bars', amount: 5 }, exercise, tempo)).toBe(5);
-  });
-
-  it('a whole minute that fits exactly takes no bar more', () => {
-    const even = tempoFor(exercise.meter, bpm(120));
-    expect(dosageBars({ kind: 'minutes', amount: 5 }, exercise, even)).toBe(150);
-  });
-
-  it.each(['0', '', '-1', '200', 'five', '0.25'])('refuses “%s” minutes', (typed) => {
-    expect(makeDosage('minutes', typed)).toMatchObject({ ok: false, issues: [{ code: 'dosage' }] });
-  });
-
-  it('is said in words', () => {
-    expect(sayDosage(must(makeDosage('repetitions', '1')))).toBe('1 repetition');
-    expect(sayDosage(must(makeDosage('minutes', '2.5')))).toBe('2.5 minutes');
-    expect(makeDosage('bars', '2.5').ok).toBe(false);
-  });
-
-  it('60→100 by 5, 3 clean, 5 minutes takes at least 135 minutes (9 · 3 · 5)', () => {
-    expect(leastMinutes(sixtyToHundred, USUAL_RULE, { kind: 'minutes', amount: 5 })).toBe(135);
-    expect(leastMinutes(sixtyToHundred, USUAL_RULE, { kind: 'bars', amount: 5 })).toBeNull();
-  });
-
-  it('rules are whole numbers from 1 to 20', () => {
-    expect(makeRule({ clean: '3', lost: '2' })).toEqual({ ok: true, value: USUAL_RULE });
-    expect(makeRule({ clean: '0', lost: '2.5' })).toMatchObject({
-      issues: [{ what: 'clean' }, { what: 'lost' }],
-    });
-  });
-});
-
-describe('plateauOf (four sessions without gain are common practice, no source)', () => {
-  const ladder = must(makeLadder({ start: 60, target: 70, step: 5 }));
-  const rule = { clean: 2, lost: 2 };
-  const tries = (...days: readonly (readonly [string, number, Verdict])[]) =>
-    days.map(([day, bpm, verdict], index) => ({ id: String(index), day, bpm, verdict }));
-
-  it('counts practice days since the last gain, not calendar days', () => {
-    const log = tries(
-      ['2026-01-01', 60, 'clean'],
-      ['2026-01-01', 60, 'clean'],
-      ['2026-01-03', 65, 'shaky'],
-      ['2026-01-09', 65, 'lost'],
-      ['2026-01-09', 65, 'clean'],
-    );
-    expect(plateauOf(ladder, rule, log)).toEqual({ bpm: 65, days: 2 });
-  });
-
-  it('going down and coming back is no gain', () => {
-    const log = tries(
-      ['2026-01-01', 60, 'clean'],
-      ['2026-01-01', 60, 'clean'],
-      ['2026-01-02', 65, 'lost'],
-      ['2026-01-02', 65, 'lost'],
-      ['2026-01-03', 60, 'clean'],
-      ['2026-01-03', 60, 'clean'],
-    );
-    expect(plateauOf(ladder, rule, log)).toEqual({ bpm: 65, days: 2 });
-  });
-
-  it('ends with the target, and does not begin without tries', () => {
-    expect(plateauOf(ladder, rule, [])).toBeNull();
-    const passed = [60, 60, 65, 65, 70, 70].map((bpm, index) => ({
-      id: String(index),
-      day: '2026-01-01',
-      bpm,
-      verdict: 'clean' as const,
-    }));
-    expect(plateauOf(ladder, rule, passed)).toBeNull();
+  it('an unknown rung is a bug', () => {
+    expect(() => rungAt([], 0)).toThrow(RangeError);
   });
 });

@@ -1,50 +1,192 @@
 import { z } from 'zod';
-import { fail, ok, type Issue, type Path, type Result } from '../issue';
-import { bpm, FASTEST, parseBpm, SLOWEST, type Bpm } from '../time';
+import { bpm, FASTEST, SLOWEST, type Bpm } from '../time';
+import type { Dosage } from './dosage';
 
 const tempo = z.number().min(SLOWEST).max(FASTEST);
+const minutes = z.number().min(0.5).max(120);
 
-/** A tempo ladder of equal steps, up or down; the last step shortens to hit the target.
- * `step` carries its sign: it leads from start to target. One tempo throughout is a ladder whose
- * start is its target. */
-export const ladderSchema = z.strictObject({
-  kind: z.literal('fixed'),
-  start: tempo,
-  target: tempo,
-  step: z.number(),
-});
+/** Ways in which the same thing is played otherwise, where the rung is not a tempo. */
+export const MANNERS = {
+  pad: 'on the pad',
+  lap: 'on the lap',
+  voice: 'sung and counted',
+  'click-2-4': 'click on 2 and 4',
+  'click-drops': 'click drops out',
+  'click-off': 'without a click',
+  soft: 'everything soft',
+  'own-music': 'to music of your own',
+  'own-version': 'your own version',
+} as const;
+
+export type Manner = keyof typeof MANNERS;
+
+const MANNER_IDS = Object.keys(MANNERS) as [Manner, ...Manner[]];
+
+/** A rung that is not a tempo: a step of building the exercise, as the changes that make it, or the
+ * whole in another manner. */
+const stage = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('step'),
+    says: z.string().trim().min(1).max(120),
+    /** The recipe of the step, closed; read with the recipe's own reader. */
+    recipe: z.unknown(),
+  }),
+  z.strictObject({ kind: z.literal('manner'), manner: z.enum(MANNER_IDS) }),
+]);
+
+export type Stage = z.infer<typeof stage>;
+
+/** Most rungs of a ladder; more are a typing slip. */
+export const MOST_RUNGS = 200;
+
+/** How a ladder climbs. A `step` carries its sign: it leads from start to target, and the last one
+ * shortens to hit it. Tempi in bpm.
+ * `fixed`: equal steps. `percent`: each tempo so many percent on, rounded from the exact power.
+ * `two-up`: two steps up, one down. `alternate`: slow and fast in turn, the fast one climbing.
+ * `hold`: one tempo for longer and longer, in minutes. `list`: tempi made by hand.
+ * `ramp`: one try climbs from start to target, a step every so many bars.
+ * `stages`: rungs that are not tempi, all at one tempo. */
+export const ladderSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('fixed'), start: tempo, target: tempo, step: z.number() }),
+  z.strictObject({ kind: z.literal('percent'), start: tempo, target: tempo, percent: z.number() }),
+  z.strictObject({ kind: z.literal('two-up'), start: tempo, target: tempo, step: z.number() }),
+  z.strictObject({
+    kind: z.literal('alternate'),
+    slow: tempo,
+    start: tempo,
+    target: tempo,
+    step: z.number(),
+  }),
+  z.strictObject({ kind: z.literal('hold'), bpm: tempo, from: minutes, to: minutes, by: minutes }),
+  z.strictObject({ kind: z.literal('list'), tempi: z.array(tempo).min(1).max(MOST_RUNGS) }),
+  z.strictObject({
+    kind: z.literal('ramp'),
+    start: tempo,
+    target: tempo,
+    step: z.number(),
+    every: z.int().min(1).max(64),
+  }),
+  z.strictObject({
+    kind: z.literal('stages'),
+    bpm: tempo,
+    stages: z.array(stage).min(1).max(MOST_RUNGS),
+  }),
+]);
 
 export type Ladder = z.infer<typeof ladderSchema>;
+export type LadderKind = Ladder['kind'];
 
-/** Checks what was typed.
- * @param path where the three fields lie; issues add the field's name
- * @returns issues `tempo`, `ladder-step-zero`, `ladder-step-away` */
-export function makeLadder(
-  typed: { start: string | number; target: string | number; step: string | number },
-  path: Path = ['ladder'],
-): Result<Ladder> {
-  const start = parseBpm(typed.start, [...path, 'start']);
-  const target = parseBpm(typed.target, [...path, 'target']);
-  const step = typeof typed.step === 'number' ? typed.step : Number(typed.step.trim() || NaN);
-  const issues: Issue[] = [...(start.ok ? [] : start.issues), ...(target.ok ? [] : target.issues)];
-  const at = [...path, 'step'];
-  if (!Number.isFinite(step) || step === 0) issues.push({ code: 'ladder-step-zero', path: at });
-  else if (start.ok && target.ok && (target.value - start.value) * step < 0) {
-    const facts = { start: start.value, target: target.value, step };
-    issues.push({ code: 'ladder-step-away', path: at, ...facts });
-  }
-  if (issues.length > 0 || !start.ok || !target.ok) return fail(...issues);
-  return ok({ kind: 'fixed', start: start.value, target: target.value, step });
+/** A tempo that rises (or falls) within one try. */
+export interface Ramp {
+  readonly to: Bpm;
+  readonly step: number;
+  readonly every: number;
 }
 
-/** The tempi of a ladder, first to last; the last one is the target.
+/** One rung. `key` names it in the log by what it asks, so that a ladder that was changed since finds
+ * the rungs that stayed the same. */
+export interface Rung {
+  readonly key: string;
+  readonly says: string;
+  readonly bpm: Bpm;
+  /** Where one try is not the item's own dosage. */
+  readonly dosage?: Dosage;
+  readonly ramp?: Ramp;
+  readonly stage?: Stage;
+}
+
+/** The rungs of a ladder, first to last; the last one is the target.
  * @throws RangeError on a ladder that `makeLadder` refuses (a caller's bug)
- * @example rungsOf({ kind: 'fixed', start: 60, target: 72, step: 5 }) // => [60, 65, 70, 72] */
-export function rungsOf(ladder: Ladder): readonly Bpm[] {
-  const { start, target, step } = ladder;
+ * @example rungsOf({ kind: 'fixed', start: 60, target: 72, step: 5 }) // => 60, 65, 70, 72 */
+export function rungsOf(ladder: Ladder): readonly Rung[] {
+  switch (ladder.kind) {
+    case 'fixed':
+      return climb(ladder).map(tempoRung);
+    case 'percent':
+      return powers(ladder.start, ladder.target, ladder.percent).map(tempoRung);
+    case 'two-up':
+      return twoUpOneDown(ladder).map(tempoRung);
+    case 'alternate':
+      return climb(ladder).flatMap((fast) => [tempoRung(ladder.slow), tempoRung(fast)]);
+    case 'list':
+      return ladder.tempi.map(tempoRung);
+    case 'hold':
+      return climb({ start: ladder.from, target: ladder.to, step: ladder.by }).map((amount) => ({
+        key: `${ladder.bpm} for ${amount} min`,
+        says: `${ladder.bpm} for ${amount} min`,
+        bpm: bpm(ladder.bpm),
+        dosage: { kind: 'minutes', amount },
+      }));
+    case 'ramp':
+      return [rampRung(ladder)];
+    case 'stages':
+      return ladder.stages.map((one) => stageRung(one, ladder.bpm));
+  }
+}
+
+function tempoRung(tempo: number): Rung {
+  return { key: String(tempo), says: String(tempo), bpm: bpm(tempo) };
+}
+
+function stageRung(stage: Stage, tempo: number): Rung {
+  const says = stage.kind === 'step' ? stage.says : MANNERS[stage.manner];
+  return { key: `${says}, ${tempo}`, says: `${says}, ${tempo}`, bpm: bpm(tempo), stage };
+}
+
+function rampRung(ladder: Extract<Ladder, { kind: 'ramp' }>): Rung {
+  const { start, target, step, every } = ladder;
+  const bars = climb(ladder).length * every;
+  return {
+    key: `${start} to ${target} by ${step} every ${every}`,
+    says: `${start} → ${target}, ${step > 0 ? '+' : '−'}${Math.abs(step)} every ${every === 1 ? 'bar' : `${every} bars`}`,
+    bpm: bpm(start),
+    dosage: { kind: 'bars', amount: bars },
+    ramp: { to: bpm(target), step, every },
+  };
+}
+
+interface Way {
+  readonly start: number;
+  readonly target: number;
+  readonly step: number;
+}
+
+/** Equal steps; the last shortens. */
+function climb({ start, target, step }: Way): number[] {
   if (step === 0 || (target - start) * step < 0) throw new RangeError('step leads nowhere');
-  const rungs: Bpm[] = [];
-  const before = (tempo: number) => (step > 0 ? tempo < target : tempo > target);
-  for (let n = 0; before(start + n * step); n += 1) rungs.push(bpm(start + n * step));
-  return [...rungs, bpm(target)];
+  const found: number[] = [];
+  const before = (value: number) => (step > 0 ? value < target : value > target);
+  for (let n = 0; before(start + n * step); n += 1) found.push(start + n * step);
+  return [...found, target];
+}
+
+/** Rounded from the exact power, so that no rounding adds up; a tempo that would stay is left out.
+ * @example powers(60, 100, 5) // => 60 63 66 69 73 77 80 84 89 93 98 100 */
+function powers(start: number, target: number, percent: number): number[] {
+  const factor = 1 + percent / 100;
+  if (factor <= 0 || factor === 1 || (target - start) * percent < 0) {
+    throw new RangeError('percent leads nowhere');
+  }
+  const found: number[] = [];
+  const before = (value: number) => (percent > 0 ? value < target : value > target);
+  for (let n = 0; before(Math.round(start * factor ** n)); n += 1) {
+    const next = Math.round(start * factor ** n);
+    if (found.at(-1) !== next) found.push(next);
+  }
+  return [...found, target];
+}
+
+/** @example 60 to 75 by 5 // => 60 65 70 65 70 75 */
+function twoUpOneDown({ start, target, step }: Way): number[] {
+  const steps = climb({ start, target, step });
+  if (steps.length <= 3) return steps;
+  return steps.slice(2).flatMap((top, index) => [steps[index] ?? 0, steps[index + 1] ?? 0, top]);
+}
+
+/** The tempo of a ramp in a bar of its try. @param bar from 0 */
+export function rampBpm(rung: Rung, bar: number): Bpm {
+  const { ramp } = rung;
+  if (!ramp) return rung.bpm;
+  const raised = rung.bpm + Math.floor(bar / ramp.every) * ramp.step;
+  return bpm(ramp.step > 0 ? Math.min(ramp.to, raised) : Math.max(ramp.to, raised));
 }

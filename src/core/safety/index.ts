@@ -1,1 +1,3 @@
 export { CAUTION_LINE, CAUTIONS } from './caution';
+export { heavyLoads, LOAD_LIMIT, sayLoad } from './load';
+export type { Load } from './load';

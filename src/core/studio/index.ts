@@ -1,7 +1,15 @@
-export { dayOf, sayDay } from './day';
-export { idSchema, makeId, parseId } from './id';
-export { PLAIN_SPEECH, speechSchema, sufferedInputSchema, tryInputSchema } from './records';
-export type { Day } from './day';
+export { dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from '../calendar';
+export { isDue } from './due';
+export { idSchema, makeId, parseId } from '../id';
+export {
+  brokeInputSchema,
+  PLAIN_SPEECH,
+  speechSchema,
+  sufferedInputSchema,
+  tryInputSchema,
+} from './records';
+export { typedTicks } from './paper';
+export type { Day } from '../calendar';
 export type {
   AssignmentId,
   EntryId,
@@ -10,20 +18,26 @@ export type {
   Id,
   ItemId,
   MaterialId,
+  NoteId,
   PersonId,
   ProgramId,
   SessionId,
   StudioId,
-} from './id';
+} from '../id';
+export type { PaperTick } from './paper';
 export type {
+  BrokeInput,
+  ExerciseName,
+  FamilyName,
+  Given,
   ItemRecord,
+  LoggedDecision,
   LoggedTry,
+  Note,
   Person,
   Program,
   ProgramItem,
   ProgramSummary,
-  ExerciseName,
-  FamilyName,
   SavedExercise,
   SavedFamily,
   Speech,
@@ -31,8 +45,11 @@ export type {
   StoredTry,
   StudentRecord,
   StudentSummary,
+  StudentVersion,
   Suffered,
   SufferedInput,
   TryInput,
+  VersionItem,
   Viewer,
+  WeakPlace,
 } from './records';

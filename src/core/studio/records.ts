@@ -1,16 +1,7 @@
 import { z } from 'zod';
-import {
-  SUFFERING_IDS,
-  VERDICTS,
-  type Course,
-  type LadderState,
-  type SufferingId,
-  type Verdict,
-} from '../ladder';
+import type { Day } from '../calendar';
+import type { CrossingCount } from '../breaks';
 import type { Family } from '../family';
-import { LIMBS, type KitProfile, type Limb } from '../kit';
-import type { ClosedRecipe } from '../recipe';
-import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
 import {
   idSchema,
   type AssignmentId,
@@ -18,11 +9,20 @@ import {
   type ExerciseId,
   type FamilyId,
   type ItemId,
+  type NoteId,
   type PersonId,
   type ProgramId,
   type StudioId,
-} from './id';
-import type { Day } from './day';
+} from '../id';
+import type { KitProfile } from '../kit';
+import { LIMBS } from '../kit';
+import { SUFFERING_IDS, VERDICTS, type Decided, type LadderState, type Try } from '../ladder';
+import type { Outline, OutlineItem } from '../program';
+import type { ClosedRecipe } from '../recipe';
+import type { Need } from '../roster';
+import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
+
+export type { Suffered } from '../ladder';
 
 /** Who looks: every use case takes one and refuses what is not theirs. */
 export interface Viewer {
@@ -75,60 +75,104 @@ export type FamilyName = Pick<SavedFamily, 'id' | 'name'>;
 /** A saved exercise without its recipe, for lists. */
 export type ExerciseName = Pick<SavedExercise, 'id' | 'name' | 'hash'>;
 
-export interface ProgramItem {
-  readonly id: ItemId;
-  readonly exercise: SavedExercise;
-  readonly course: Course;
-}
+/** An item with the recipe that it was put in with. */
+export type ProgramItem = OutlineItem & { readonly recipe: ClosedRecipe };
 
 export interface ProgramSummary {
   readonly id: ProgramId;
   readonly name: string;
   readonly items: number;
   readonly students: readonly string[];
+  /** Kept as a start for others. */
+  readonly template: boolean;
+}
+
+/** Who has a program, and which version of it. */
+export interface Given {
+  readonly assignmentId: AssignmentId;
+  readonly student: Pick<Person, 'id' | 'name'>;
+  readonly version: number;
+  /** Tempi from which this student starts, by item. */
+  readonly starts: Readonly<Record<ItemId, number>>;
 }
 
 export interface Program {
   readonly id: ProgramId;
   readonly name: string;
-  readonly items: readonly ProgramItem[];
-  readonly given: readonly {
-    readonly assignmentId: AssignmentId;
-    readonly student: Pick<Person, 'id' | 'name'>;
-  }[];
+  readonly template: boolean;
+  /** The latest version; those who have an earlier one keep it until they follow. */
+  readonly version: number;
+  /** Changes with every change; a change made on an older one is refused. */
+  readonly revision: number;
+  readonly outline: Outline;
+  readonly recipes: Readonly<Record<ItemId, ClosedRecipe>>;
+  /** Items whose exercise was saved anew since, with what it plays now. */
+  readonly stale: Readonly<Record<ItemId, string>>;
+  readonly given: readonly Given[];
 }
 
-/** One try as the log keeps it; `suffered` comes from a later entry that points to it. */
-export interface LoggedTry {
+/** One try as the log keeps it; what suffered and where it broke come from later entries. */
+export interface LoggedTry extends Try {
   readonly id: EntryId;
   readonly itemId: ItemId;
   readonly at: number;
-  readonly day: Day;
-  readonly bpm: number;
-  readonly verdict: Verdict;
+  /** Grows with every entry of the log. */
+  readonly seq: number;
   readonly bars: number;
   readonly seconds: number;
-  readonly suffered: readonly Suffered[];
+  /** Typed in from a sheet of paper. */
+  readonly paper: boolean;
 }
 
-export interface Suffered {
-  readonly what: SufferingId;
-  readonly limb: Limb | null;
+export interface LoggedDecision extends Decided {
+  readonly id: EntryId;
+  readonly itemId: ItemId;
+  readonly at: number;
+  readonly seq: number;
+  readonly takenBack: boolean;
 }
 
 /** An item on a student's stand: what, how much, how fast, why. */
 export interface StandItem {
   readonly assignmentId: AssignmentId;
   readonly program: string;
-  readonly item: ProgramItem;
+  readonly section: string;
+  readonly item: OutlineItem;
+  /** What is played now: on this student's kit, as the rung asks, varied. */
+  readonly plays: ClosedRecipe;
   readonly state: LadderState;
   readonly reason: string;
+  readonly cues: readonly string[];
+  /** Names of the items that come first and are not passed yet. */
+  readonly waitsFor: readonly string[];
+  /** Passed, and due again later. */
+  readonly resting: boolean;
   readonly today: { readonly tries: number; readonly seconds: number };
 }
 
 /** An item's whole history for one student. */
 export interface ItemRecord extends StandItem {
+  /** The whole, on this student's kit. */
+  readonly whole: ClosedRecipe;
   readonly tries: readonly LoggedTry[];
+  readonly decisions: readonly LoggedDecision[];
+}
+
+/** A weak crossing with its place in an exercise of the student's, and the loop that mends it. */
+export interface WeakPlace {
+  readonly count: CrossingCount;
+  readonly item: ItemId;
+  readonly name: string;
+  readonly where: string;
+  readonly beat: number;
+  readonly loop: ClosedRecipe;
+}
+
+export interface Note {
+  readonly id: NoteId;
+  readonly text: string;
+  readonly day: Day;
+  readonly at: number;
 }
 
 export interface StudentSummary {
@@ -137,8 +181,10 @@ export interface StudentSummary {
   readonly lastDay: Day | null;
   readonly triesThisWeek: number;
   readonly minutesThisWeek: number;
-  /** Items that need the teacher, each with its reason. */
-  readonly stuck: readonly string[];
+  /** Why the student needs the teacher, most urgent first. */
+  readonly needs: readonly Need[];
+  /** How urgent, for the order of the roster. */
+  readonly urgency: number;
 }
 
 /** Everything about one student. */
@@ -146,6 +192,32 @@ export interface StudentRecord {
   readonly student: Person;
   readonly items: readonly ItemRecord[];
   readonly today: Day;
+  readonly needs: readonly Need[];
+  readonly weak: readonly WeakPlace[];
+  readonly notes: readonly Note[];
+}
+
+/** What a student's own version of a program differs in. */
+export interface StudentVersion {
+  readonly given: Given;
+  readonly kit: KitProfile | null;
+  readonly items: readonly VersionItem[];
+}
+
+export interface VersionItem {
+  readonly item: ItemId;
+  readonly name: string;
+  /** Null where it cannot be played on this kit. */
+  readonly recipe: ClosedRecipe | null;
+  readonly startBpm: number;
+  /** Where this student stands; null before the first try. */
+  readonly now: string | null;
+  /** What is replaced on this kit, and what else differs, in words. */
+  readonly differs: readonly string[];
+  /** What of the student's weak crossings lies in it, in words, weakest first. */
+  readonly warnings: readonly string[];
+  /** Likely share of tries that break there, 0 to 1. */
+  readonly risk: number;
 }
 
 /** A finished try on its way into the log. The id is made where the try was played, so that
@@ -156,6 +228,14 @@ export const tryInputSchema = z.strictObject({
   assignmentId: idSchema<'assignment'>(),
   itemId: idSchema<'item'>(),
   bpm: z.number().min(20).max(400),
+  /** The rung that was played, by its key. */
+  rung: z.string().max(160).nullable().default(null),
+  /** How long ago it was played, by the clock that was there; it may have waited to be sent. */
+  agoMs: z
+    .number()
+    .min(0)
+    .max(30 * 86_400_000)
+    .default(0),
   verdict: z.enum(VERDICTS),
   bars: z.int().min(1).max(100_000),
   seconds: z.number().min(0).max(86_400),
@@ -173,8 +253,14 @@ export const sufferedInputSchema = z.strictObject({
 
 export type SufferedInput = z.infer<typeof sufferedInputSchema>;
 
-/** What the Stand learns when an entry is stored. */
-export interface StoredTry {
-  readonly state: LadderState;
-  readonly reason: string;
-}
+/** The felt beat of the cycle on which a try broke, from 0. */
+export const brokeInputSchema = z.strictObject({
+  id: idSchema<'entry'>(),
+  tryId: idSchema<'entry'>(),
+  beat: z.int().min(0).max(4096),
+});
+
+export type BrokeInput = z.infer<typeof brokeInputSchema>;
+
+/** What the Stand learns when a try is stored. */
+export type StoredTry = Pick<StandItem, 'state' | 'reason' | 'plays'>;

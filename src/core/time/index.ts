@@ -25,6 +25,7 @@ export {
   ticksToSeconds,
 } from './tempo';
 export { metricalWeight, syncopatedNotes } from './weight';
+export { secondsAt, steadyTempo, ticksAt } from './tempo-map';
 export { gcd, lcm, quarters, tick, TICKS_PER_QUARTER, wrap } from './tick';
 export type { CountLevel, CountMark } from './counting';
 export type { Feel } from './feel';
@@ -32,5 +33,6 @@ export type { Beat, Meter } from './meter';
 export type { NoteNames } from './note-names';
 export type { Syllables, SyllablesId } from './syllables';
 export type { SubdivisionId } from './subdivision';
+export type { TempoChange, TempoMap } from './tempo-map';
 export type { Bpm, Tempo } from './tempo';
 export type { Tick } from './tick';

@@ -47,13 +47,6 @@ export function findExercise(db: Db, studioId: StudioId, id: ExerciseId): SavedE
   return row ? savedExerciseOf(row) : null;
 }
 
-/** What an exercise plays, by name. @throws Error on an exercise that is not there (a caller's bug) */
-export function findExerciseHash(db: Db, id: ExerciseId): string {
-  const row = db.select({ hash: exercise.hash }).from(exercise).where(eq(exercise.id, id)).get();
-  if (!row) throw new Error(`no exercise ${id}`);
-  return row.hash;
-}
-
 export function insertExercise(
   db: Db,
   row: {

@@ -3,7 +3,7 @@ import { readFamily, type Family } from '@/core/family';
 import { must } from '@/core/issue';
 import type { FamilyId, FamilyName, SavedFamily, StudioId } from '@/core/studio';
 import type { Db } from '../open';
-import { exercise, family, logEntry, programItem } from '../schema';
+import { family } from '../schema';
 
 /** Latest first. */
 export function listFamilies(db: Db, studioId: StudioId): FamilyName[] {
@@ -40,16 +40,4 @@ export function updateFamily(
   change: Partial<{ name: string; family: Family; updatedAt: number; archivedAt: number | null }>,
 ): void {
   db.update(family).set(change).where(eq(family.id, id)).run();
-}
-
-/** What anybody of the studio ever practised, by recipe hash. */
-export function listPractised(db: Db, studioId: StudioId): string[] {
-  return db
-    .selectDistinct({ hash: exercise.hash })
-    .from(logEntry)
-    .innerJoin(programItem, eq(programItem.id, logEntry.itemId))
-    .innerJoin(exercise, eq(exercise.id, programItem.exerciseId))
-    .where(eq(logEntry.studioId, studioId))
-    .all()
-    .map((row) => row.hash);
 }

@@ -1,8 +1,12 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, inArray, sql } from 'drizzle-orm';
+import type { Decision } from '@/core/ladder';
 import type {
+  AssignmentId,
+  BrokeInput,
   Day,
   EntryId,
   ItemId,
+  LoggedDecision,
   LoggedTry,
   PersonId,
   SessionId,
@@ -21,59 +25,97 @@ interface Context {
   readonly day: Day;
 }
 
-/** Stores a try; a second one with the same id changes nothing. The first try of a session
- * begins it. */
-export function insertTry(db: Db, entry: TryInput & { hash: string }, context: Context): void {
+interface Place {
+  readonly assignmentId: AssignmentId;
+  readonly itemId: ItemId;
+  readonly sessionId: SessionId;
+}
+
+type Row = typeof logEntry.$inferInsert;
+
+/** Stores entries, all or none; one that is there already (the same id) changes nothing. The first
+ * entry of a session begins it. */
+function insertEntries(db: Db, rows: readonly Row[]): void {
   db.transaction((tx) => {
-    tx.insert(session)
-      .values({
-        id: entry.sessionId,
-        studioId: context.studioId,
-        studentId: context.studentId,
-        startedAt: context.at,
-        day: context.day,
-      })
-      .onConflictDoNothing()
-      .run();
-    tx.insert(logEntry)
-      .values({ ...entry, ...context, kind: 'try' })
-      .onConflictDoNothing()
-      .run();
+    for (const row of rows) {
+      const { sessionId: id, studioId, studentId, at, day } = row;
+      tx.insert(session)
+        .values({ id, studioId, studentId, startedAt: at, day })
+        .onConflictDoNothing()
+        .run();
+      tx.insert(logEntry).values(row).onConflictDoNothing().run();
+    }
   });
 }
 
-/** Stores what suffered in a try; a second one with the same id changes nothing. */
+type StoredTry = Omit<TryInput, 'agoMs'> & { readonly hash: string; readonly paper?: boolean };
+
+export function insertTries(
+  db: Db,
+  entries: readonly { readonly entry: StoredTry; readonly context: Context }[],
+): void {
+  insertEntries(
+    db,
+    entries.map(({ entry, context }) => ({ ...entry, ...context, kind: 'try' })),
+  );
+}
+
 export function insertSuffered(
   db: Db,
-  entry: SufferedInput,
-  of: Pick<EntryRow, 'assignmentId' | 'itemId' | 'sessionId'>,
+  { id, tryId, what, limb }: SufferedInput,
+  of: Place,
   context: Context,
 ): void {
-  const { id, tryId, what, limb } = entry;
-  db.insert(logEntry)
-    .values({
-      id,
-      tryId,
-      suffered: { what, limb },
-      assignmentId: of.assignmentId,
-      itemId: of.itemId,
-      sessionId: of.sessionId,
-      ...context,
-      kind: 'suffered',
-    })
-    .onConflictDoNothing()
-    .run();
+  insertEntries(db, [
+    { id, tryId, suffered: { what, limb }, ...placeOf(of), ...context, kind: 'suffered' },
+  ]);
+}
+
+export function insertBroke(
+  db: Db,
+  { id, tryId, beat }: BrokeInput,
+  of: Place,
+  context: Context,
+): void {
+  insertEntries(db, [{ id, tryId, beat, ...placeOf(of), ...context, kind: 'broke' }]);
+}
+
+export function insertDecision(
+  db: Db,
+  { id, decision }: { readonly id: EntryId; readonly decision: Decision },
+  of: Place,
+  context: Context,
+): void {
+  insertEntries(db, [{ id, decision, ...placeOf(of), ...context, kind: 'decided' }]);
+}
+
+export function insertTakenBack(
+  db: Db,
+  { id, decisionId }: { readonly id: EntryId; readonly decisionId: EntryId },
+  of: Place,
+  context: Context,
+): void {
+  insertEntries(db, [{ id, tryId: decisionId, ...placeOf(of), ...context, kind: 'taken-back' }]);
+}
+
+function placeOf({ assignmentId, itemId, sessionId }: Place): Place {
+  return { assignmentId, itemId, sessionId };
 }
 
 type EntryRow = typeof logEntry.$inferSelect;
 
-/** The try with this id, when it is this student's. */
-export function findTry(db: Db, studentId: PersonId, id: EntryId): EntryRow | null {
+/** The entry with this id and kind, when it is this student's. */
+export function findEntry(
+  db: Db,
+  studentId: PersonId,
+  id: EntryId,
+  kind: EntryRow['kind'],
+): EntryRow | null {
   return (
     db
       .select()
       .from(logEntry)
-      .where(and(eq(logEntry.id, id), eq(logEntry.studentId, studentId), eq(logEntry.kind, 'try')))
+      .where(and(eq(logEntry.id, id), eq(logEntry.studentId, studentId), eq(logEntry.kind, kind)))
       .get() ?? null
   );
 }
@@ -86,10 +128,24 @@ export function findSessionStudent(db: Db, id: SessionId): PersonId | null {
   );
 }
 
-/** All tries of a student, or those of one item, oldest first. */
-export function listTries(db: Db, studentId: PersonId, itemId?: ItemId): LoggedTry[] {
+/** What a student's log says of an item, in order. */
+export interface ItemLog {
+  readonly tries: readonly LoggedTry[];
+  readonly decisions: readonly LoggedDecision[];
+}
+
+/** Grows with every entry that is stored. */
+const ROW = sql<number>`log_entry.rowid`;
+
+/** A student's log by item, or that of one item, oldest entry first: by day, within a day in the order
+ * in which they were stored, so that a clock that is put back mixes nothing up. */
+export function listLog(
+  db: Db,
+  studentId: PersonId,
+  itemId?: ItemId,
+): ReadonlyMap<ItemId, ItemLog> {
   const rows = db
-    .select()
+    .select({ ...getTableColumns(logEntry), seq: ROW })
     .from(logEntry)
     .where(
       and(
@@ -97,28 +153,87 @@ export function listTries(db: Db, studentId: PersonId, itemId?: ItemId): LoggedT
         itemId === undefined ? undefined : eq(logEntry.itemId, itemId),
       ),
     )
-    .orderBy(asc(logEntry.at), asc(logEntry.id))
+    .orderBy(asc(logEntry.day), asc(ROW))
     .all();
   const suffered = new Map<EntryId, Suffered[]>();
-  for (const row of rows) {
-    if (row.kind !== 'suffered' || !row.tryId || !row.suffered) continue;
-    suffered.set(row.tryId, [...(suffered.get(row.tryId) ?? []), row.suffered]);
+  const broke = new Map<EntryId, number[]>();
+  const takenBack = new Set<EntryId>();
+  for (const { kind, tryId, suffered: what, beat } of rows) {
+    if (!tryId) continue;
+    if (kind === 'suffered' && what) add(suffered, tryId, what);
+    else if (kind === 'broke' && beat !== null) add(broke, tryId, beat);
+    else if (kind === 'taken-back') takenBack.add(tryId);
   }
-  return rows.flatMap((row) => {
-    if (row.kind !== 'try' || row.verdict === null || row.bpm === null) return [];
-    const { id, itemId, at, day, bpm, verdict } = row;
-    return [
-      {
-        id,
-        itemId,
-        at,
-        day,
-        bpm,
-        verdict,
-        bars: row.bars ?? 0,
-        seconds: row.seconds ?? 0,
-        suffered: suffered.get(id) ?? [],
-      },
-    ];
-  });
+  const log = new Map<ItemId, { tries: LoggedTry[]; decisions: LoggedDecision[] }>();
+  for (const row of rows) {
+    const { id, itemId: of, at, day, seq } = row;
+    let mine = log.get(of);
+    if (!mine) log.set(of, (mine = { tries: [], decisions: [] }));
+    if (row.kind === 'decided' && row.decision) {
+      const back = takenBack.has(id);
+      const { decision } = row;
+      const entry = { id, itemId: of, at, day, seq };
+      mine.decisions.push({ kind: 'decided', ...entry, decision, takenBack: back });
+    }
+    if (row.kind !== 'try' || row.verdict === null || row.bpm === null) continue;
+    mine.tries.push({
+      kind: 'try',
+      id,
+      itemId: of,
+      at,
+      day,
+      seq,
+      bpm: row.bpm,
+      rung: row.rung,
+      verdict: row.verdict,
+      bars: row.bars ?? 0,
+      seconds: row.seconds ?? 0,
+      paper: row.paper ?? false,
+      suffered: suffered.get(id) ?? [],
+      broke: broke.get(id) ?? [],
+    });
+  }
+  return log;
+}
+
+function add<K, V>(map: Map<K, V[]>, key: K, value: V): void {
+  const known = map.get(key);
+  if (known) known.push(value);
+  else map.set(key, [value]);
+}
+
+/** Where the log of each student ends: a number that grows with every entry.
+ * @returns 0 for a student without entries */
+export function latestEntries(
+  db: Db,
+  studentIds: readonly PersonId[],
+): ReadonlyMap<PersonId, number> {
+  const one = db
+    .select({ seq: ROW })
+    .from(logEntry)
+    .where(eq(logEntry.studentId, sql.placeholder('student')))
+    .orderBy(desc(ROW))
+    .limit(1)
+    .prepare();
+  return new Map(studentIds.map((id) => [id, one.get({ student: id })?.seq ?? 0]));
+}
+
+/** Whether any of these entries is stored already. */
+export function storedIds(db: Db, ids: readonly EntryId[]): ReadonlySet<EntryId> {
+  const rows = db
+    .select({ id: logEntry.id })
+    .from(logEntry)
+    .where(inArray(logEntry.id, [...ids]))
+    .all();
+  return new Set(rows.map((row) => row.id));
+}
+
+/** What anybody of the studio ever practised, by recipe hash. */
+export function listPractised(db: Db, studioId: StudioId): string[] {
+  return db
+    .selectDistinct({ hash: logEntry.hash })
+    .from(logEntry)
+    .where(and(eq(logEntry.studioId, studioId), eq(logEntry.kind, 'try')))
+    .all()
+    .flatMap((row) => row.hash ?? []);
 }

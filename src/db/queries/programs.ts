@@ -1,25 +1,28 @@
-import { and, asc, count, desc, eq, isNull, max } from 'drizzle-orm';
-import { advanceRuleSchema, dosageSchema, ladderSchema, type Course } from '@/core/ladder';
+import { and, asc, desc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { must } from '@/core/issue';
+import { outlineSchema, type Outline } from '@/core/program';
+import { close, readRecipe, type ClosedRecipe } from '@/core/recipe';
 import type {
   AssignmentId,
   ExerciseId,
+  Given,
   ItemId,
   PersonId,
   Program,
   ProgramId,
-  ProgramItem,
   StudioId,
 } from '@/core/studio';
 import type { Db } from '../open';
-import { assignment, exercise, ladder, person, program, programItem } from '../schema';
-import { savedExerciseOf } from './exercises';
+import { assignment, person, program, programItem, programVersion } from '../schema';
 
-type NamedProgram = Pick<Program, 'id' | 'name'>;
+export type NamedProgram = Pick<Program, 'id' | 'name' | 'template'>;
+
+const named = { id: program.id, name: program.name, template: program.template };
 
 /** Latest first. */
 export function listPrograms(db: Db, studioId: StudioId): NamedProgram[] {
   return db
-    .select({ id: program.id, name: program.name })
+    .select(named)
     .from(program)
     .where(and(eq(program.studioId, studioId), isNull(program.archivedAt)))
     .orderBy(desc(program.id))
@@ -30,7 +33,7 @@ export function listPrograms(db: Db, studioId: StudioId): NamedProgram[] {
 export function findProgram(db: Db, studioId: StudioId, id: ProgramId): NamedProgram | null {
   return (
     db
-      .select({ id: program.id, name: program.name })
+      .select(named)
       .from(program)
       .where(and(eq(program.studioId, studioId), eq(program.id, id)))
       .get() ?? null
@@ -47,142 +50,176 @@ export function insertProgram(
 export function updateProgram(
   db: Db,
   id: ProgramId,
-  change: Partial<{ name: string; archivedAt: number | null }>,
+  change: Partial<{ name: string; archivedAt: number | null; template: boolean }>,
 ): void {
   db.update(program).set(change).where(eq(program.id, id)).run();
 }
 
-/** Items of a program in order, without removed ones. */
-export function listItems(db: Db, programId: ProgramId): ProgramItem[] {
-  return db
-    .select({ item: programItem, exercise, ladder })
-    .from(programItem)
-    .innerJoin(exercise, eq(exercise.id, programItem.exerciseId))
-    .innerJoin(ladder, eq(ladder.itemId, programItem.id))
-    .where(and(eq(programItem.programId, programId), isNull(programItem.removedAt)))
-    .orderBy(asc(programItem.position), asc(programItem.id))
-    .all()
-    .map((row) => ({
-      id: row.item.id,
-      exercise: savedExerciseOf(row.exercise),
-      course: courseOf(row.ladder),
-    }));
+/** A version of a program, its recipes taken out of the outline. */
+export interface Content {
+  readonly version: number;
+  readonly revision: number;
+  readonly outline: Outline;
+  readonly recipes: Readonly<Record<ItemId, ClosedRecipe>>;
 }
 
-/** How many items every program of a studio has, removed ones left out. */
-export function countItems(db: Db, studioId: StudioId): ReadonlyMap<ProgramId, number> {
-  const rows = db
-    .select({ programId: programItem.programId, items: count() })
-    .from(programItem)
-    .where(and(eq(programItem.studioId, studioId), isNull(programItem.removedAt)))
-    .groupBy(programItem.programId)
-    .all();
-  return new Map(rows.map((row) => [row.programId, row.items]));
+/** Contents are long and seldom change: each is read once for its revision. */
+const READ = new WeakMap<Db, Map<string, Content>>();
+const MOST_READ = 400;
+
+/** A version of a program; the latest when none is named. Stored contents were checked before they
+ * were stored: one that cannot be read is a broken file, and throws. */
+export function findContent(db: Db, id: ProgramId, version?: number): Content | null {
+  const row = db
+    .select({ version: programVersion.version, revision: programVersion.revision })
+    .from(programVersion)
+    .where(
+      and(
+        eq(programVersion.programId, id),
+        version === undefined ? undefined : eq(programVersion.version, version),
+      ),
+    )
+    .orderBy(desc(programVersion.version))
+    .limit(1)
+    .get();
+  if (!row) return null;
+  const read = READ.get(db) ?? new Map<string, Content>();
+  READ.set(db, read);
+  const key = `${id} ${row.version} ${row.revision}`;
+  let content = read.get(key);
+  if (!content) {
+    content = readContent(db, id, row.version);
+    if (read.size >= MOST_READ) read.clear();
+    read.set(key, content);
+  }
+  return content;
 }
 
-function courseOf(row: Pick<typeof ladder.$inferSelect, 'ladder' | 'dosage' | 'rule'>): Course {
-  return {
-    ladder: ladderSchema.parse(row.ladder),
-    dosage: dosageSchema.parse(row.dosage),
-    rule: advanceRuleSchema.parse(row.rule),
+interface StoredItem {
+  readonly id: ItemId;
+  readonly recipe: unknown;
+}
+
+function readContent(db: Db, id: ProgramId, version: number): Content {
+  const row = db
+    .select()
+    .from(programVersion)
+    .where(and(eq(programVersion.programId, id), eq(programVersion.version, version)))
+    .get();
+  if (!row) throw new Error(`no version ${version} of ${id}`);
+  const stored = JSON.parse(row.content) as {
+    sections: { items: StoredItem[] }[];
   };
+  const recipes: Record<ItemId, ClosedRecipe> = {};
+  const sections = stored.sections.map((section) => ({
+    ...section,
+    items: section.items.map(({ recipe, ...item }) => {
+      recipes[item.id] = must(close(must(readRecipe(recipe))));
+      return item;
+    }),
+  }));
+  const { revision } = row;
+  return { version, revision, outline: outlineSchema.parse({ sections }), recipes };
 }
 
-/** The course of an item, also of a removed one. */
-export function findCourse(db: Db, itemId: ItemId): Course | null {
-  const row = db.select().from(ladder).where(eq(ladder.itemId, itemId)).get();
-  return row ? courseOf(row) : null;
+/** Stores a version: over the one with this number, or as a new one. Its items get their rows. */
+export function putContent(
+  db: Db,
+  of: { id: ProgramId; studioId: StudioId; madeAt: number },
+  content: Content,
+): void {
+  const sections = content.outline.sections.map((section) => ({
+    ...section,
+    items: section.items.map((item) => ({ ...item, recipe: content.recipes[item.id] })),
+  }));
+  const { version, revision } = content;
+  const text = JSON.stringify({ sections });
+  db.transaction((tx) => {
+    tx.insert(programVersion)
+      .values({ programId: of.id, version, revision, content: text, madeAt: of.madeAt })
+      .onConflictDoUpdate({
+        target: [programVersion.programId, programVersion.version],
+        set: { revision, content: text, madeAt: of.madeAt },
+      })
+      .run();
+    for (const { id, exerciseId } of sections.flatMap((section) => section.items)) {
+      tx.insert(programItem)
+        .values({ id, studioId: of.studioId, programId: of.id, exerciseId })
+        .onConflictDoNothing()
+        .run();
+    }
+  });
 }
 
-/** The program that an item belongs to, removed items included. */
+/** The program and exercise that an item names. */
 export function findItem(
   db: Db,
   studioId: StudioId,
   id: ItemId,
-): { programId: ProgramId; exerciseId: ExerciseId; removed: boolean } | null {
-  const row = db
-    .select()
-    .from(programItem)
-    .where(and(eq(programItem.studioId, studioId), eq(programItem.id, id)))
-    .get();
-  return row
-    ? { programId: row.programId, exerciseId: row.exerciseId, removed: row.removedAt !== null }
-    : null;
-}
-
-export function insertItem(
-  db: Db,
-  row: { id: ItemId; studioId: StudioId; programId: ProgramId; exerciseId: ExerciseId },
-  course: Course,
-): void {
-  db.transaction((tx) => {
-    const last = tx
-      .select({ position: max(programItem.position) })
+): { programId: ProgramId; exerciseId: ExerciseId } | null {
+  return (
+    db
+      .select({ programId: programItem.programId, exerciseId: programItem.exerciseId })
       .from(programItem)
-      .where(eq(programItem.programId, row.programId))
-      .get();
-    tx.insert(programItem)
-      .values({ ...row, position: (last?.position ?? -1) + 1 })
-      .run();
-    tx.insert(ladder)
-      .values({ itemId: row.id, studioId: row.studioId, ...course })
-      .run();
-  });
+      .where(and(eq(programItem.studioId, studioId), eq(programItem.id, id)))
+      .get() ?? null
+  );
 }
 
-export function updateCourse(db: Db, itemId: ItemId, course: Course): void {
-  db.update(ladder).set(course).where(eq(ladder.itemId, itemId)).run();
-}
-
-export function setRemoved(db: Db, itemId: ItemId, removedAt: number | null): void {
-  db.update(programItem).set({ removedAt }).where(eq(programItem.id, itemId)).run();
-}
-
-/** Puts the items in this order. */
-export function orderItems(db: Db, itemIds: readonly ItemId[]): void {
-  db.transaction((tx) => {
-    itemIds.forEach((id, position) => {
-      tx.update(programItem).set({ position }).where(eq(programItem.id, id)).run();
-    });
-  });
-}
-
-export interface Given {
-  readonly assignmentId: AssignmentId;
+/** An assignment in force. */
+export interface Assigned extends Given {
   readonly programId: ProgramId;
-  readonly studentId: PersonId;
-  readonly studentName: string;
 }
 
-const given = {
+const columns = {
   assignmentId: assignment.id,
   programId: assignment.programId,
   studentId: assignment.studentId,
   studentName: person.name,
+  version: assignment.version,
+  starts: assignment.starts,
 };
 
-/** Assignments in force in a studio, oldest first. */
-export function listGiven(db: Db, studioId: StudioId): Given[] {
-  return db
-    .select(given)
-    .from(assignment)
-    .innerJoin(person, eq(person.id, assignment.studentId))
-    .where(and(eq(assignment.studioId, studioId), isNull(assignment.endedAt)))
-    .orderBy(asc(assignment.id))
-    .all();
+function assignedOf(row: {
+  assignmentId: AssignmentId;
+  programId: ProgramId;
+  studentId: PersonId;
+  studentName: string;
+  version: number;
+  starts: Readonly<Record<ItemId, number>>;
+}): Assigned {
+  const { studentId, studentName, ...rest } = row;
+  return { ...rest, student: { id: studentId, name: studentName } };
 }
 
-export function findGiven(db: Db, studioId: StudioId, id: AssignmentId): Given | null {
-  return (
-    db
-      .select(given)
-      .from(assignment)
-      .innerJoin(person, eq(person.id, assignment.studentId))
-      .where(
-        and(eq(assignment.studioId, studioId), eq(assignment.id, id), isNull(assignment.endedAt)),
-      )
-      .get() ?? null
-  );
+/** Assignments in force in a studio, or of one student in it, oldest first. */
+export function listGiven(db: Db, studioId: StudioId, studentId?: PersonId): Assigned[] {
+  return db
+    .select(columns)
+    .from(assignment)
+    .innerJoin(person, eq(person.id, assignment.studentId))
+    .where(
+      and(
+        eq(assignment.studioId, studioId),
+        isNull(assignment.endedAt),
+        studentId === undefined ? undefined : eq(assignment.studentId, studentId),
+      ),
+    )
+    .orderBy(asc(assignment.id))
+    .all()
+    .map(assignedOf);
+}
+
+export function findGiven(db: Db, studioId: StudioId, id: AssignmentId): Assigned | null {
+  const row = db
+    .select(columns)
+    .from(assignment)
+    .innerJoin(person, eq(person.id, assignment.studentId))
+    .where(
+      and(eq(assignment.studioId, studioId), eq(assignment.id, id), isNull(assignment.endedAt)),
+    )
+    .get();
+  return row ? assignedOf(row) : null;
 }
 
 export function insertAssignment(
@@ -193,11 +230,40 @@ export function insertAssignment(
     programId: ProgramId;
     studentId: PersonId;
     givenAt: number;
+    version: number;
   },
 ): void {
   db.insert(assignment).values(row).run();
 }
 
-export function endAssignment(db: Db, id: AssignmentId, endedAt: number | null): void {
-  db.update(assignment).set({ endedAt }).where(eq(assignment.id, id)).run();
+export function updateAssignment(
+  db: Db,
+  id: AssignmentId,
+  change: Partial<{
+    endedAt: number | null;
+    version: number;
+    starts: Readonly<Record<ItemId, number>>;
+  }>,
+): void {
+  db.update(assignment).set(change).where(eq(assignment.id, id)).run();
+}
+
+/** The highest version of a program that anybody has; 0 when nobody does. */
+export function versionInUse(db: Db, id: ProgramId): number {
+  const row = db
+    .select({ version: max(assignment.version) })
+    .from(assignment)
+    .where(and(eq(assignment.programId, id), isNull(assignment.endedAt)))
+    .get();
+  return row?.version ?? 0;
+}
+
+/** Names of programs by id, archived ones too. */
+export function programNames(db: Db, ids: readonly ProgramId[]): ReadonlyMap<ProgramId, string> {
+  const rows = db
+    .select({ id: program.id, name: program.name })
+    .from(program)
+    .where(inArray(program.id, [...ids]))
+    .all();
+  return new Map(rows.map((row) => [row.id, row.name]));
 }

@@ -1,6 +1,6 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
-import type { AssignmentId, PersonId, ProgramId, StudioId } from '@/core/studio';
+import type { AssignmentId, ItemId, PersonId, ProgramId, StudioId } from '@/core/studio';
 import { person } from './person';
 import { program } from './program';
 import { studio } from './studio';
@@ -24,6 +24,10 @@ export const assignment = sqliteTable(
       .references(() => person.id),
     givenAt: integer('given_at').notNull(),
     endedAt: integer('ended_at'),
+    /** The program's version that the student has. */
+    version: integer().notNull().default(1),
+    /** Tempi from which the student starts, by item. */
+    starts: text({ mode: 'json' }).$type<Readonly<Record<ItemId, number>>>().notNull().default({}),
   },
   (table) => [
     index('assignment_by_student').on(table.studentId),

@@ -1,11 +1,12 @@
 export { assignment } from './assignment';
 export { exercise } from './exercise';
 export { family } from './family';
-export { ladder } from './ladder';
 export { logEntry } from './log-entry';
 export { material, materialVersion } from './material';
+export { note } from './note';
 export { person } from './person';
 export { program } from './program';
 export { programItem } from './program-item';
+export { programVersion } from './program-version';
 export { session } from './session';
 export { studio } from './studio';

@@ -1,5 +1,5 @@
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { Verdict } from '@/core/ladder';
+import type { Decision, Verdict } from '@/core/ladder';
 import type {
   AssignmentId,
   Day,
@@ -16,8 +16,9 @@ import { programItem } from './program-item';
 import { session } from './session';
 import { studio } from './studio';
 
-/** Append-only; a trigger refuses changes. `try`: a finished dosage and its verdict. `suffered`:
- * what went wrong in the try that `tryId` points to. All progress is replayed from here. */
+/** Append-only; a trigger refuses changes. `try`: a finished dosage and its verdict. `suffered`,
+ * `broke`: what went wrong in the try that `tryId` points to, and on which beat. `decided`: what the
+ * teacher decided; `taken-back` points to a decision. All progress is replayed from here. */
 export const logEntry = sqliteTable(
   'log_entry',
   {
@@ -42,7 +43,7 @@ export const logEntry = sqliteTable(
       .$type<SessionId>()
       .notNull()
       .references(() => session.id),
-    kind: text({ enum: ['try', 'suffered'] }).notNull(),
+    kind: text({ enum: ['try', 'suffered', 'broke', 'decided', 'taken-back'] }).notNull(),
     at: integer().notNull(),
     day: text().$type<Day>().notNull(),
     /** What was played, by the recipe's hash at that time. */
@@ -51,11 +52,19 @@ export const logEntry = sqliteTable(
     verdict: text().$type<Verdict>(),
     bars: integer(),
     seconds: real(),
+    /** The rung that was asked for, by its key. */
+    rung: text(),
+    /** Typed in from a sheet of paper. */
+    paper: integer({ mode: 'boolean' }),
     tryId: text('try_id').$type<EntryId>(),
     suffered: text({ mode: 'json' }).$type<Suffered>(),
+    /** The felt beat of the cycle on which the try broke, from 0. */
+    beat: integer(),
+    decision: text({ mode: 'json' }).$type<Decision>(),
   },
   (table) => [
     index('log_entry_by_student').on(table.studentId, table.at),
+    index('log_entry_latest').on(table.studentId),
     index('log_entry_by_item').on(table.assignmentId, table.itemId, table.at),
   ],
 );

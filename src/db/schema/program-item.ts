@@ -1,10 +1,10 @@
-import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { ExerciseId, ItemId, ProgramId, StudioId } from '@/core/studio';
 import { exercise } from './exercise';
 import { program } from './program';
 import { studio } from './studio';
 
-/** `position` orders a program's items; removed items stay for the log that points to them. */
+/** Names an item for the log that points to it; what it is stands in the versions of its program. */
 export const programItem = sqliteTable(
   'program_item',
   {
@@ -21,8 +21,6 @@ export const programItem = sqliteTable(
       .$type<ExerciseId>()
       .notNull()
       .references(() => exercise.id),
-    position: integer().notNull(),
-    removedAt: integer('removed_at'),
   },
   (table) => [index('program_item_by_program').on(table.programId)],
 );

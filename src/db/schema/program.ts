@@ -13,6 +13,8 @@ export const program = sqliteTable(
     name: text().notNull(),
     createdAt: integer('created_at').notNull(),
     archivedAt: integer('archived_at'),
+    /** Kept as a start for others. */
+    template: integer({ mode: 'boolean' }).notNull().default(false),
   },
   (table) => [index('program_by_studio').on(table.studioId)],
 );

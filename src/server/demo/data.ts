@@ -1,4 +1,4 @@
-import type { Course, SufferingId } from '@/core/ladder';
+import { USUAL_COURSE, USUAL_RULE, type Course, type SufferingId } from '@/core/ladder';
 import { FULL_KIT, type KitProfile, type Limb, type VoiceId } from '@/core/kit';
 import type { MaterialKind } from '@/core/materials';
 import {
@@ -136,14 +136,18 @@ function course(
   dosage: Course['dosage'] = { kind: 'minutes', amount: 3 },
   clean = 3,
 ): Course {
-  return { ladder: { kind: 'fixed', start, target, step }, dosage, rule: { clean, lost: 2 } };
+  const ladder = { kind: 'fixed', start, target, step } as const;
+  return { ...USUAL_COURSE, ladder, dosage, rule: { ...USUAL_RULE, clean } };
 }
 
 export const PROGRAMS: readonly ProgramPlan[] = [
   {
     name: 'First coordination',
     items: [
-      { exercise: 'snareOverFoot', course: course(60, 90, 5) },
+      {
+        exercise: 'snareOverFoot',
+        course: { ...course(60, 90, 5), ladder: { kind: 'list', tempi: [60, 64, 70, 78, 90] } },
+      },
       { exercise: 'bassUnderEighths', course: course(60, 100, 5) },
       { exercise: 'bassSyncopated', course: course(50, 80, 5) },
     ],
@@ -171,13 +175,19 @@ export const PROGRAMS: readonly ProgramPlan[] = [
     name: 'Feet that run',
     items: [
       { exercise: 'doubleBass', course: course(70, 120, 5, { kind: 'minutes', amount: 2 }) },
-      { exercise: 'sambaSnare', course: course(60, 100, 4) },
+      {
+        exercise: 'sambaSnare',
+        course: {
+          ...course(60, 100, 4),
+          ladder: { kind: 'percent', start: 60, target: 100, percent: 5 },
+        },
+      },
     ],
   },
   {
     name: 'Pit grooves',
     items: [
-      { exercise: 'claveFeet', course: course(60, 100, 5) },
+      { exercise: 'claveFeet', course: { ...course(60, 100, 5), follow: 'proposes' } },
       { exercise: 'sixteenthsBass', course: course(60, 96, 4, { kind: 'minutes', amount: 2 }) },
     ],
   },
@@ -197,6 +207,10 @@ export interface StudentPlan {
   readonly gain: number;
   readonly walls: Partial<Record<ExerciseKey, number>>;
   readonly suffers: readonly (readonly [SufferingId, Limb | null])[];
+  /** The felt beat of the cycle on which an exercise breaks, from 0. */
+  readonly breaks: Partial<Record<ExerciseKey, number>>;
+  /** What the teacher wrote after the last lesson. */
+  readonly notes: readonly string[];
 }
 
 /** A small kit at home: one tom less, no ride, no cowbell. */
@@ -283,6 +297,8 @@ export const STUDENTS: readonly StudentPlan[] = [
       ['count', null],
       ['pushed', null],
     ],
+    breaks: { bassSyncopated: 2 },
+    notes: [],
   },
   {
     name: 'Pia',
@@ -299,6 +315,8 @@ export const STUDENTS: readonly StudentPlan[] = [
       ['seam', null],
       ['weak-hand', 'RH'],
     ],
+    breaks: { cellsTail: 0 },
+    notes: ['Bring the mute pads on Friday.'],
   },
   {
     name: 'Walter',
@@ -315,6 +333,8 @@ export const STUDENTS: readonly StudentPlan[] = [
       ['uneven', null],
       ['crept-in', 'RF'],
     ],
+    breaks: { rideUpbeats: 3 },
+    notes: [],
   },
   {
     name: 'Deniz',
@@ -331,6 +351,8 @@ export const STUDENTS: readonly StudentPlan[] = [
       ['uneven', null],
       ['flam', 'LF'],
     ],
+    breaks: {},
+    notes: [],
   },
   {
     name: 'Lotte',
@@ -347,5 +369,7 @@ export const STUDENTS: readonly StudentPlan[] = [
       ['seam', null],
       ['flam', 'RF'],
     ],
+    breaks: { claveFeet: 6 },
+    notes: ['Sing the clave before you play it. We look at bar 2 together.'],
   },
 ];

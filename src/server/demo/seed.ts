@@ -1,7 +1,8 @@
 import { seeded } from '@/core/chance';
 import { must } from '@/core/issue';
-import { dosageBars, type Course, type Verdict } from '@/core/ladder';
+import { dosageBars, dosageNow, rungAt, rungsOf, type Course, type Verdict } from '@/core/ladder';
 import { expand } from '@/core/recipe';
+import { isDue } from '@/core/studio';
 import type {
   AssignmentId,
   ExerciseId,
@@ -16,7 +17,8 @@ import { newId, type Context } from '../context';
 import { saveExercise } from '../exercises';
 import { saveFamily } from '../families';
 import { saveMaterial } from '../materials';
-import { getToday, logSuffered, logTry } from '../practice';
+import { addNote, decide } from '../lessons';
+import { getToday, logBroke, logSuffered, logTry } from '../practice';
 import { addItem, createProgram, giveProgram } from '../programs';
 import { setKit } from '../students';
 import { addStudent, openStudio, viewerOf } from '../studios';
@@ -58,15 +60,19 @@ export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
       const program = programs.get(plan.program);
       must(setKit(context, teacher, student, plan.kit));
       if (program) must(giveProgram(context, teacher, program, student));
-      practise(context, plan, viewerFor(context, student), seeded(SEED + index), (at) => {
+      const stream = seeded(SEED + index);
+      practise(context, plan, teacher, viewerFor(context, student), stream, (at) => {
         clock = at;
       });
+      clock = endMs - DAY_MS;
+      for (const text of plan.notes) must(addNote(context, teacher, student, text));
     });
   });
 
   function practise(
     of: Context,
     plan: StudentPlan,
+    teacher: Viewer,
     viewer: Viewer,
     random: () => number,
     setClock: (at: number) => void,
@@ -77,13 +83,27 @@ export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
       if (random() > plan.daysAWeek / 7) continue;
       let at = day * DAY_MS + (16 + random() * 3) * 3600 * 1000;
       const session = newId<'session'>(of);
+      setClock(Math.round(at));
+      answer(of, teacher, viewer);
       for (let round = 0; round < plan.roundsADay; round += 1) {
         for (const item of must(getToday(of, viewer))) {
+          if (!isDue(item)) continue;
           setClock(Math.round(at));
           at += playOnce(of, viewer, plan, item, session, reach, random) + 40_000;
         }
       }
     }
+  }
+}
+
+/** The teacher says yes to the next rung and to one lower; what is stuck waits for a lesson. */
+function answer(context: Context, teacher: Viewer, student: Viewer): void {
+  for (const { assignmentId, item, state } of must(getToday(context, student))) {
+    const proposal = state.proposal?.kind;
+    if (proposal !== 'advance' && proposal !== 'lower') continue;
+    const of = { studentId: student.personId, assignmentId, itemId: item.id };
+    const ids = { id: newId<'entry'>(context), sessionId: newId<'session'>(context) };
+    must(decide(context, teacher, { ...of, ...ids }, { does: 'accept', proposal }));
   }
 }
 
@@ -130,20 +150,25 @@ function playOnce(
   random: () => number,
 ): number {
   const { item, state } = stand;
-  const key = keyOf(item.exercise.name);
+  const key = keyOf(item.name);
   const wall = (key && plan.walls[key]) ?? Infinity;
   const before = reaches.get(item.id) ?? startReach(item.course, plan);
   const reach = Math.min(wall, before + plan.gain * (0.5 + random()));
   reaches.set(item.id, reach);
   const verdict = judge(state.bpm - reach, random);
-  const exercise = must(expand(item.exercise.recipe));
+  const exercise = must(expand(stand.plays));
   const tempo = tempoFor(exercise.meter, state.bpm);
-  const bars = dosageBars(item.course.dosage, exercise, tempo);
+  const bars = dosageBars(dosageNow(state, item.course.dosage), exercise, tempo);
   const seconds = ticksToSeconds(bars * exercise.barTicks, tempo);
   const id = newId<'entry'>(context);
   const assignmentId: AssignmentId = stand.assignmentId;
-  const entry = { id, sessionId, assignmentId, itemId: item.id, bpm: state.bpm, verdict };
-  must(logTry(context, viewer, { ...entry, bars, seconds }));
+  const rung = rungAt(state.rungs, state.rung).key;
+  const entry = { id, sessionId, assignmentId, itemId: item.id, bpm: state.bpm, rung, verdict };
+  must(logTry(context, viewer, { ...entry, agoMs: 0, bars, seconds }));
+  const breaks = key && plan.breaks[key];
+  if (verdict !== 'clean' && breaks !== undefined && !state.variation && random() < 0.85) {
+    must(logBroke(context, viewer, { id: newId(context), tryId: id, beat: breaks ?? 0 }));
+  }
   const suffers = plan.suffers[Math.floor(random() * plan.suffers.length)];
   if (verdict !== 'clean' && suffers && random() < 0.8) {
     const [what, limb] = suffers;
@@ -160,7 +185,9 @@ function keyOf(name: string): ExerciseKey | null {
 }
 
 function startReach({ ladder }: Course, plan: StudentPlan): number {
-  return ladder.start + plan.reach * (ladder.target - ladder.start);
+  const rungs = rungsOf(ladder).map((rung) => rung.bpm);
+  const [least, most] = [Math.min(...rungs), Math.max(...rungs)];
+  return least + plan.reach * (most - least);
 }
 
 /** @param over bpm beyond what the student can play; negative is within reach */

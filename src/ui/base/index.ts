@@ -3,6 +3,7 @@ export { Button, buttonLook } from './button';
 export { Choice } from './choice';
 export { contains, OptionItem } from './option-item';
 export { Field } from './field';
+export { newId } from './new-id';
 export { ProgramChoice } from './program-choice';
 export { SpeechProvider, useSpeech, Words } from './speech';
 export { issuesAt, Trouble } from './trouble';

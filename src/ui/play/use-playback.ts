@@ -3,13 +3,13 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { openPlayer, type Player } from '@/audio';
 import { positionAt, type Position, type Score } from '@/core/playing';
-import type { Tempo } from '@/core/time';
+import type { Tempo, TempoMap } from '@/core/time';
 
 export interface Playback {
   readonly playing: boolean;
   /** False when the browser gives no sound; everything else goes on. */
   readonly audible: boolean;
-  readonly start: (score: Score, tempo: Tempo, onOver?: () => void) => Promise<void>;
+  readonly start: (score: Score, tempo: Tempo | TempoMap, onOver?: () => void) => Promise<void>;
   readonly stop: () => void;
   /** Goes on from where it is with another score or tempo. */
   readonly change: (change: { score?: Score; tempo?: Tempo }) => void;

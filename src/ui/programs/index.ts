@@ -1,3 +1,3 @@
+export { ClassPage } from './class-page';
 export { ProgramEditor } from './program-editor';
 export { ProgramList } from './program-list';
-export type { ProgramActions } from './program-editor';

@@ -1,52 +1,234 @@
 'use client';
 
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
-import type { Course, TypedCourse } from '@/core/ladder';
-import { must } from '@/core/issue';
-import { sentenceText } from '@/core/recipe';
+import { USUAL_COURSE } from '@/core/ladder';
+import type { StepKind } from '@/core/path';
+import {
+  changeItems,
+  itemsOf,
+  nudgeItem,
+  placeItem,
+  withItem,
+  withoutItems,
+  type OutlineSection,
+} from '@/core/program';
 import { CAUTION_LINE } from '@/core/safety';
-import type {
-  AssignmentId,
-  ExerciseId,
-  ItemId,
-  Person,
-  PersonId,
-  Program,
-  ProgramId,
-  ProgramItem,
+import {
+  type ExerciseName,
+  type ItemId,
+  type Person,
+  type Program,
+  type ProgramId,
 } from '@/core/studio';
-import { parseMeter, tempoBeatTicks } from '@/core/time';
-import { attempt, attemptOrSay, Button, Choice, Trouble, Words } from '../base';
-import { CourseFields } from './course-fields';
+import { attempt, attemptOrSay, Button, Choice, newId, Trouble } from '../base';
+import { BulkBar } from './bulk-bar';
+import { Given, type GivingActions } from './given';
+import { glanceAt } from './glance';
+import { ItemRow, type ItemRowActions } from './item-row';
+import { useProgram, type ProgramDesk, type SaveOutline } from './use-program';
 
-export interface ProgramActions {
+export interface ProgramActions extends GivingActions {
+  readonly save: SaveOutline;
   readonly rename: (id: ProgramId, name: string) => Promise<Result<null>>;
   readonly archive: (id: ProgramId, archived: boolean) => Promise<Result<null>>;
-  readonly add: (id: ProgramId, exercise: ExerciseId) => Promise<Result<ItemId>>;
-  readonly remove: (id: ItemId, removed: boolean) => Promise<Result<null>>;
-  readonly move: (id: ItemId, by: -1 | 1) => Promise<Result<null>>;
-  readonly course: (id: ItemId, typed: TypedCourse) => Promise<Result<Course>>;
-  readonly give: (id: ProgramId, student: PersonId) => Promise<Result<AssignmentId>>;
-  readonly take: (id: AssignmentId, ended: boolean) => Promise<Result<null>>;
+  readonly template: (id: ProgramId, template: boolean) => Promise<Result<null>>;
 }
 
 export function ProgramEditor({
-  program,
+  program: first,
   exercises,
   students,
+  template,
   actions,
 }: {
   program: Program;
-  exercises: readonly { readonly id: ExerciseId; readonly name: string }[];
+  exercises: readonly ExerciseName[];
   students: readonly Person[];
+  /** The studio's build order. */
+  template: readonly StepKind[];
   actions: ProgramActions;
 }) {
+  const desk = useProgram(first, actions.save);
+  const { outline, program, edit } = desk;
+  const [chosen, setChosen] = useState<ReadonlySet<ItemId>>(new Set());
+  const [dragged, setDragged] = useState<ItemId | null>(null);
+  const items = useMemo(() => itemsOf(outline), [outline]);
+  const picked = items.filter((item) => chosen.has(item.id));
+
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    const typing =
+      event.target instanceof Element &&
+      event.target.closest('input:not([type=checkbox]), select, textarea');
+    if (typing || !(event.ctrlKey || event.metaKey)) return;
+    const back = event.key === 'z' && !event.shiftKey;
+    const forth = event.key === 'y' || (event.key === 'z' && event.shiftKey);
+    if (!back && !forth) return;
+    event.preventDefault();
+    if (back) desk.undo?.();
+    else desk.redo?.();
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => onKey(event);
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
+
+  function remove(ids: ReadonlySet<ItemId>) {
+    const gone = items.filter((item) => ids.has(item.id));
+    edit((now) => withoutItems(now, ids));
+    setChosen((now) => new Set([...now].filter((id) => !ids.has(id))));
+    const what = gone.length === 1 ? gone[0]?.name : `${gone.length} items`;
+    toast(`Took out ${what}.`, { action: { label: 'Undo', onClick: () => desk.undo?.() } });
+  }
+
+  const rowActions: ItemRowActions = {
+    change: (id, change) => edit((now) => changeItems(now, new Set([id]), change)),
+    nudge: (id, by) => edit((now) => nudgeItem(now, id, by)),
+    remove: (id) => remove(new Set([id])),
+    choose: (id) => setChosen((now) => toggled(now, id)),
+    drag(kind, id) {
+      if (kind === 'start') return setDragged(id);
+      if (kind === 'end') return setDragged(null);
+      if (dragged === null || dragged === id) return;
+      edit((now) => {
+        const section = now.sections.find((one) => one.items.some((item) => item.id === id));
+        const index = section?.items.findIndex((item) => item.id === id) ?? 0;
+        return section ? placeItem(now, dragged, section.id, index) : now;
+      }, `drag ${dragged}`);
+    },
+  };
+
+  function add(sectionId: string, exerciseId: string) {
+    const exercise = exercises.find((one) => one.id === exerciseId);
+    if (!exercise) return;
+    const { hash, name } = exercise;
+    const made = { id: newId<'item'>(), exerciseId: exercise.id, hash, name };
+    const course = items.at(-1)?.course ?? USUAL_COURSE;
+    const usual = course.ladder.kind === 'stages' ? USUAL_COURSE : course;
+    edit((now) => withItem(now, made, usual, sectionId));
+  }
+
+  const numbers = new Map(items.map((item, index) => [item.id, index + 1]));
+  return (
+    <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_16rem] gap-x-10 px-6 py-8">
+      <Head desk={desk} actions={actions} />
+      <section aria-label="Exercises">
+        <Trouble issues={desk.issues} />
+        {items.length === 0 && (
+          <p className="mb-4 text-soft">Nothing to practise yet. Add a saved exercise.</p>
+        )}
+        {items.length > 0 && (
+          <p className="label flex justify-end gap-6" aria-hidden>
+            <span>how hard, first to last rung</span>
+            <span>at least</span>
+          </p>
+        )}
+        {outline.sections.map((section) => (
+          <section key={section.id} aria-label={section.name || 'Items'} className="mb-4">
+            <SectionHead section={section} desk={desk} alone={outline.sections.length === 1} />
+            <ol className="flex flex-col">
+              {section.items.map((item) => (
+                <ItemRow
+                  key={item.id}
+                  number={numbers.get(item.id) ?? 0}
+                  item={item}
+                  recipe={program.recipes[item.id]}
+                  stale={program.stale[item.id] === item.hash ? undefined : program.stale[item.id]}
+                  others={items}
+                  template={template}
+                  chosen={chosen.has(item.id)}
+                  dragged={dragged === item.id}
+                  actions={rowActions}
+                />
+              ))}
+            </ol>
+            <div className="border-t border-line pt-2">
+              {exercises.length > 0 && (
+                <Choice
+                  label={section.name ? `Exercise to add to ${section.name}` : 'Exercise to add'}
+                  options={exercises.map((one) => ({ value: one.id as string, text: one.name }))}
+                  className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
+                  onChoose={(id) => add(section.id, id)}
+                >
+                  + exercise
+                </Choice>
+              )}
+            </div>
+          </section>
+        ))}
+        {exercises.length === 0 && (
+          <p>
+            No exercises saved yet.{' '}
+            <Link className="underline" href="/bench">
+              Make one on the Bench
+            </Link>
+            .
+          </p>
+        )}
+        <Button
+          look="quiet"
+          onClick={() =>
+            edit((now) => ({
+              sections: [
+                ...now.sections,
+                { id: newId<'section'>(), name: 'New section', items: [] },
+              ],
+            }))
+          }
+        >
+          + section
+        </Button>
+        {picked.length > 0 && (
+          <BulkBar
+            chosen={picked}
+            items={items}
+            sections={outline.sections}
+            onCourse={(course) =>
+              edit((now) => changeItems(now, chosen, (one) => ({ ...one, course })))
+            }
+            onMove={(to) =>
+              edit((now) =>
+                picked.reduce((made, item) => {
+                  const end = made.sections.find((one) => one.id === to)?.items.length ?? 0;
+                  return placeItem(made, item.id, to, end);
+                }, now),
+              )
+            }
+            onRemove={() => remove(chosen)}
+            onClear={() => setChosen(new Set())}
+          />
+        )}
+        <p className="mt-8 max-w-xl text-xs text-soft">{CAUTION_LINE}</p>
+      </section>
+      <Given program={program} students={students} actions={actions} onProgram={desk.setProgram} />
+    </main>
+  );
+}
+
+function toggled(now: ReadonlySet<ItemId>, id: ItemId): ReadonlySet<ItemId> {
+  const next = new Set(now);
+  if (!next.delete(id)) next.add(id);
+  return next;
+}
+
+const STATUS = {
+  fresh: '',
+  refused: 'Not saved.',
+  saving: 'Saving…',
+  saved: 'Saved',
+  unreached: 'Not saved: no connection.',
+} as const;
+
+function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions }) {
   const router = useRouter();
+  const { program, outline } = desk;
+  const minutes = itemsOf(outline).reduce((sum, item) => {
+    return sum + (glanceAt(program.recipes[item.id], item.course)?.minutes ?? 0);
+  }, 0);
 
   async function archive() {
     const done = await attemptOrSay(() => actions.archive(program.id, true));
@@ -60,111 +242,102 @@ export function ProgramEditor({
     });
   }
 
-  async function remove(item: ProgramItem) {
-    const done = await attemptOrSay(() => actions.remove(item.id, true));
-    if (!done) return;
-    toast(`Took out ${item.exercise.name}.`, {
-      action: {
-        label: 'Undo',
-        onClick: () => void attemptOrSay(() => actions.remove(item.id, false)),
-      },
-    });
+  async function mark() {
+    const { template } = program;
+    const done = await attemptOrSay(() => actions.template(program.id, !template));
+    if (done) desk.setProgram({ ...program, template: !template });
   }
 
   return (
-    <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_16rem] gap-x-10 px-6 py-8">
-      <header className="col-span-2 mb-4 flex items-baseline gap-4">
+    <header className="col-span-2 mb-4">
+      <div className="flex items-baseline gap-4">
         <Name key={program.name} program={program} rename={actions.rename} />
+        <span role="status" className="text-sm text-soft">
+          {STATUS[desk.status]}{' '}
+          {desk.status === 'unreached' && <Button onClick={desk.retry}>Retry</Button>}
+        </span>
+        {desk.undo && (
+          <Button look="quiet" onClick={desk.undo}>
+            undo
+          </Button>
+        )}
+        {desk.redo && (
+          <Button look="quiet" onClick={desk.redo}>
+            redo
+          </Button>
+        )}
+        <Button look="quiet" aria-pressed={program.template} onClick={() => void mark()}>
+          {program.template ? 'template' : 'make a template'}
+        </Button>
         <Button look="quiet" onClick={() => void archive()}>
           archive
         </Button>
-      </header>
-      <section aria-label="Exercises">
-        {program.items.length === 0 && (
-          <p className="mb-4 text-soft">Nothing to practise yet. Add a saved exercise.</p>
-        )}
-        <ol className="flex flex-col">
-          {program.items.map((item, index) => (
-            <li
-              key={item.id}
-              className="grid grid-cols-[2rem_minmax(0,1fr)_6.2rem] gap-x-2 border-t border-line py-3"
-            >
-              <span className="pt-1 font-serif text-lg text-soft">{index + 1}</span>
-              <div className="min-w-0">
-                <Link
-                  href={`/bench?x=${item.exercise.id}`}
-                  className="font-serif text-lg hover:underline"
-                >
-                  {item.exercise.name}
-                </Link>
-                <p className="mb-1.5 text-sm text-soft">
-                  <Words text={sentenceText(item.exercise.recipe)} />
-                </p>
-                <CourseFields
-                  course={item.course}
-                  tempo={{ beatTicks: beatOf(item) }}
-                  save={(typed) => actions.course(item.id, typed)}
-                />
-              </div>
-              <div className="flex items-start justify-end">
-                {index > 0 && (
-                  <Button
-                    look="quiet"
-                    aria-label={`Move ${item.exercise.name} up`}
-                    onClick={() => void attemptOrSay(() => actions.move(item.id, -1))}
-                  >
-                    <ArrowUp size={15} aria-hidden />
-                  </Button>
-                )}
-                {index < program.items.length - 1 && (
-                  <Button
-                    look="quiet"
-                    aria-label={`Move ${item.exercise.name} down`}
-                    onClick={() => void attemptOrSay(() => actions.move(item.id, 1))}
-                  >
-                    <ArrowDown size={15} aria-hidden />
-                  </Button>
-                )}
-                <Button
-                  look="quiet"
-                  aria-label={`Take out ${item.exercise.name}`}
-                  onClick={() => void remove(item)}
-                >
-                  <X size={15} aria-hidden />
-                </Button>
-              </div>
-            </li>
-          ))}
-        </ol>
-        <div className="border-t border-line pt-3">
-          {exercises.length > 0 ? (
-            <Choice
-              label="Exercise to add"
-              options={exercises.map((one) => ({ value: one.id, text: one.name }))}
-              className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
-              onChoose={(id) => void attemptOrSay(() => actions.add(program.id, id))}
-            >
-              + exercise
-            </Choice>
-          ) : (
-            <p>
-              No exercises saved yet.{' '}
-              <Link className="underline" href="/bench">
-                Make one on the Bench
-              </Link>
-              .
-            </p>
-          )}
-        </div>
-        <p className="mt-8 max-w-xl text-xs text-soft">{CAUTION_LINE}</p>
-      </section>
-      <Given program={program} students={students} actions={actions} />
-    </main>
+      </div>
+      {minutes > 0 && (
+        <p className="text-sm text-soft">at least {sayHours(minutes)} to all targets</p>
+      )}
+    </header>
   );
 }
 
-function beatOf(item: ProgramItem) {
-  return tempoBeatTicks(must(parseMeter(item.exercise.recipe.meter)));
+/** @example sayHours(135) // => '2 h 15 min' */
+function sayHours(minutes: number): string {
+  const whole = Math.ceil(minutes);
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
+}
+
+/** A section's name, edited in place; an only section without a name shows none. */
+function SectionHead({
+  section,
+  desk,
+  alone,
+}: {
+  section: OutlineSection;
+  desk: ProgramDesk;
+  alone: boolean;
+}) {
+  const [name, setName] = useState(section.name);
+  const [known, setKnown] = useState(section.name);
+  if (known !== section.name) {
+    setKnown(section.name);
+    setName(section.name);
+  }
+  if (alone && section.name === '') return null;
+
+  function rename() {
+    if (name.trim() === section.name) return;
+    desk.edit((now) => ({
+      sections: now.sections.map((one) =>
+        one.id === section.id ? { ...one, name: name.trim() } : one,
+      ),
+    }));
+  }
+
+  return (
+    <h2 className="flex items-baseline gap-2">
+      <input
+        aria-label="Section name"
+        className="title-field flex-1 font-serif text-xl"
+        value={name}
+        maxLength={80}
+        placeholder="Section"
+        onChange={(event) => setName(event.target.value)}
+        onBlur={rename}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      {section.items.length === 0 && !alone && (
+        <Button
+          look="quiet"
+          aria-label={`Take out the section ${section.name}`}
+          onClick={() =>
+            desk.edit((now) => ({ sections: now.sections.filter((one) => one.id !== section.id) }))
+          }
+        >
+          take out
+        </Button>
+      )}
+    </h2>
+  );
 }
 
 function Name({ program, rename }: { program: Program; rename: ProgramActions['rename'] }) {
@@ -193,81 +366,5 @@ function Name({ program, rename }: { program: Program; rename: ProgramActions['r
       />
       <Trouble issues={issues} />
     </div>
-  );
-}
-
-function Given({
-  program,
-  students,
-  actions,
-}: {
-  program: Program;
-  students: readonly Person[];
-  actions: ProgramActions;
-}) {
-  const without = students.filter(
-    (student) => !program.given.some((given) => given.student.id === student.id),
-  );
-
-  async function give(id: PersonId) {
-    const done = await attemptOrSay(() => actions.give(program.id, id));
-    const name = students.find((student) => student.id === id)?.name;
-    if (done) toast.success(`${name} has ${program.name} now.`);
-  }
-
-  async function takeBack(given: Program['given'][number]) {
-    const done = await attemptOrSay(() => actions.take(given.assignmentId, true));
-    if (!done) return;
-    toast(`Taken back from ${given.student.name}; the log stays.`, {
-      action: {
-        label: 'Undo',
-        onClick: () => void attemptOrSay(() => actions.take(given.assignmentId, false)),
-      },
-    });
-  }
-
-  return (
-    <aside aria-labelledby="given-title">
-      <h2 id="given-title" className="label mb-2">
-        given to
-      </h2>
-      <ul className="mb-3 border-t border-line">
-        {program.given.map((given) => (
-          <li key={given.assignmentId} className="flex items-center border-b border-line py-1">
-            <Link href={`/students/${given.student.id}`} className="hover:underline">
-              {given.student.name}
-            </Link>
-            <Button
-              look="quiet"
-              className="ml-auto"
-              aria-label={`Take it back from ${given.student.name}`}
-              onClick={() => void takeBack(given)}
-            >
-              <X size={15} aria-hidden />
-            </Button>
-          </li>
-        ))}
-      </ul>
-      {program.given.length === 0 && <p className="mb-3 text-soft">Nobody has it yet.</p>}
-      {without.length > 0 && (
-        <Choice
-          label="Student to give it to"
-          options={without.map((student) => ({ value: student.id, text: student.name }))}
-          className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
-          onChoose={(id) => void give(id)}
-        >
-          give to…
-        </Choice>
-      )}
-      {students.length === 0 && (
-        <p>
-          No students yet.{' '}
-          <Link className="underline" href="/students">
-            Add one
-          </Link>
-          .
-        </p>
-      )}
-    </aside>
   );
 }

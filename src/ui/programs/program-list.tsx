@@ -12,6 +12,7 @@ export function ProgramList({
   programs: readonly ProgramSummary[];
   create: (before: readonly Issue[], form: FormData) => Promise<readonly Issue[]>;
 }) {
+  const ordered = [...programs].sort((a, b) => Number(b.template) - Number(a.template));
   const { answer: issues, pending, onSubmit } = useFormAction(create, []);
   return (
     <main className="mx-auto flex max-w-5xl flex-col gap-6 px-6 py-8">
@@ -19,6 +20,20 @@ export function ProgramList({
         <h1 className="font-serif text-3xl">Programs</h1>
         <form onSubmit={onSubmit} className="ml-auto flex items-end gap-2">
           <Field label="New program" name="name" maxLength={80} issues={issues} className="w-64" />
+          {programs.length > 0 && (
+            <label className="flex flex-col">
+              <span className="label">as a copy of</span>
+              <select name="from" className="field w-44" defaultValue="">
+                <option value="">nothing</option>
+                {ordered.map((program) => (
+                  <option key={program.id} value={program.id}>
+                    {program.name}
+                    {program.template ? ' (template)' : ''}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
           <Button look="main" type="submit">
             {pending ? 'Making…' : 'Make'}
           </Button>
@@ -47,6 +62,7 @@ export function ProgramList({
                   >
                     {program.name}
                   </Link>
+                  {program.template && <span className="text-sm text-soft"> · template</span>}
                 </td>
                 <td>{program.items}</td>
                 <td className="text-soft">{program.students.join(', ') || 'nobody yet'}</td>

@@ -9,6 +9,7 @@ export function Band({
   onPress,
   main = false,
   marked = false,
+  label,
   className,
 }: {
   children: ReactNode;
@@ -16,12 +17,15 @@ export function Band({
   main?: boolean;
   /** Where the left pedal has stepped to. */
   marked?: boolean;
+  /** What it is, where the words on it do not say. */
+  label?: string;
   className?: string;
 }) {
   return (
     <button
       type="button"
       onClick={onPress}
+      aria-label={label}
       data-marked={marked || undefined}
       className={clsx(
         'flex w-full items-center justify-center gap-5 rounded-sm px-4',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { startLadder, USUAL_COURSE } from '@/core/ladder';
 import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
-import type { StandItem, TryInput } from '@/core/studio';
+import type { BrokeInput, StandItem, TryInput } from '@/core/studio';
 import { itemOf, standReducer, startStand, type Stand, type StandAction } from './machine';
 
 function item(name: string): StandItem {
@@ -9,28 +9,35 @@ function item(name: string): StandItem {
   return {
     assignmentId: 'a' as StandItem['assignmentId'],
     program: 'Autumn',
+    section: '',
     item: {
       id: name as StandItem['item']['id'],
-      exercise: {
-        id: name as StandItem['item']['exercise']['id'],
-        name,
-        recipe,
-        hash: recipeHash(recipe),
-        updatedAt: 0,
-      },
+      kind: 'exercise',
+      exerciseId: name as StandItem['item']['exerciseId'],
+      hash: recipeHash(recipe),
+      name,
       course: USUAL_COURSE,
+      cues: [],
+      after: [],
     },
-    state: startLadder(USUAL_COURSE.ladder),
+    plays: recipe,
+    state: startLadder({ course: USUAL_COURSE }),
     reason: '',
+    cues: [],
+    waitsFor: [],
+    resting: false,
     today: { tries: 0, seconds: 0 },
   };
 }
+
+const { plays } = item('one');
 
 const items = [item('one'), item('two'), item('three')];
 
 function entry(of: string, verdict: TryInput['verdict']) {
   const body = { id: 'e', sessionId: 's', assignmentId: 'a', itemId: of, bpm: 60, verdict };
-  return { kind: 'try' as const, body: { ...body, bars: 8, seconds: 32 } as TryInput };
+  const played = { rung: '60', agoMs: 0, bars: 8, seconds: 32 };
+  return { kind: 'try' as const, body: { ...body, ...played } as TryInput };
 }
 
 function run(actions: readonly StandAction[], from: Stand = startStand(items, 0)): Stand {
@@ -38,12 +45,12 @@ function run(actions: readonly StandAction[], from: Stand = startStand(items, 0)
 }
 
 function play(of: string, verdict: TryInput['verdict']): readonly StandAction[] {
-  const state = { ...startLadder(USUAL_COURSE.ladder), clean: 1 };
+  const state = { ...startLadder({ course: USUAL_COURSE }), clean: 1 };
   return [
     { kind: 'start' },
     { kind: 'over', bars: 8, seconds: 32 },
     { kind: 'send', entry: entry(of, verdict) },
-    { kind: 'stored', answer: { state, reason: '1 of 3 clean at 60.' } },
+    { kind: 'stored', answer: { state, reason: '1 of 3 clean at 60.', plays } },
   ];
 }
 
@@ -58,14 +65,38 @@ describe('standReducer', () => {
   it('asks what suffered only after the try is stored', () => {
     const sent = run(play('one', 'lost').slice(0, -1));
     expect(sent.stage.kind).toBe('storing');
-    const stored = run(play('one', 'lost'));
+    const broke = run(play('one', 'lost'));
+    expect(broke.stage).toMatchObject({ kind: 'broke', options: [null, 0, 1, 2, 3] });
+    const stored = run([{ kind: 'nowhere' }], broke);
     expect(stored.stage.kind).toBe('suffered');
     expect(itemOf(run([{ kind: 'suffered', what: null }], stored)).item.id).toBe('two');
   });
 
   it('asks for the limb, among those that play', () => {
-    const stand = run([...play('one', 'shaky'), { kind: 'suffered', what: 'flam' }]);
+    const stand = run([
+      ...play('one', 'shaky'),
+      { kind: 'nowhere' },
+      { kind: 'suffered', what: 'flam' },
+    ]);
     expect(stand.stage).toMatchObject({ kind: 'limb', options: [null, 'RH', 'LF'] });
+  });
+
+  it('a beat that is in the log leads on to what suffered', () => {
+    const body = { id: 'b', tryId: 'e', beat: 2 } as unknown as BrokeInput;
+    const stand = run([
+      ...play('one', 'shaky'),
+      { kind: 'send', entry: { kind: 'broke', body } },
+      { kind: 'stored', answer: null },
+    ]);
+    expect(stand.stage).toMatchObject({ kind: 'suffered', tryId: 'e' });
+  });
+
+  it('a start that is looked for is found before the next item comes', () => {
+    const climbing = { ...startLadder({ course: USUAL_COURSE }), climbing: true };
+    const actions = play('one', 'clean').slice(0, -1);
+    const answer = { state: climbing, reason: 'Looking for your start.', plays };
+    const stand = run([...actions, { kind: 'stored', answer }]);
+    expect(stand).toMatchObject({ index: 0, left: 3, stage: { kind: 'ready' } });
   });
 
   it('steps through the answers and round again, past the first', () => {

@@ -1,12 +1,20 @@
 import type { Issue } from '@/core/issue';
-import { SUFFERINGS, type SufferingId, type Verdict } from '@/core/ladder';
+import { beatPlaces, SUFFERINGS, type SufferingId, type Verdict } from '@/core/ladder';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
 import { expand } from '@/core/recipe';
-import type { EntryId, StandItem, StoredTry, SufferedInput, TryInput } from '@/core/studio';
+import type {
+  BrokeInput,
+  EntryId,
+  StandItem,
+  StoredTry,
+  SufferedInput,
+  TryInput,
+} from '@/core/studio';
 
 /** An entry on its way into the log. */
 export type Entry =
   | { readonly kind: 'try'; readonly body: TryInput }
+  | { readonly kind: 'broke'; readonly body: BrokeInput }
   | { readonly kind: 'suffered'; readonly body: SufferedInput };
 
 /** A question with its answers in the order in which a pedal steps through them. The first is what
@@ -25,6 +33,8 @@ export type Stage =
       readonly bars: number;
       readonly seconds: number;
     } & Question<Verdict>)
+  /** On which beat of the cycle it broke; null is nowhere in particular. */
+  | ({ readonly kind: 'broke'; readonly tryId: EntryId } & Question<number | null>)
   | ({ readonly kind: 'suffered'; readonly tryId: EntryId } & Question<SufferingId | null>)
   | ({
       readonly kind: 'limb';
@@ -55,6 +65,8 @@ export interface Stand {
   readonly left: number;
   readonly stage: Stage;
   readonly stored: readonly Stored[];
+  /** The item as it was in the last try, which the questions are about. */
+  readonly played: StandItem | null;
 }
 
 export type StandAction =
@@ -63,6 +75,7 @@ export type StandAction =
   | { readonly kind: 'send'; readonly entry: Entry }
   | { readonly kind: 'stored'; readonly answer: StoredTry | null }
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] | null }
+  | { readonly kind: 'nowhere' }
   | { readonly kind: 'suffered'; readonly what: SufferingId | null }
   | { readonly kind: 'restore'; readonly entry: Entry };
 
@@ -74,7 +87,7 @@ const SUFFERED_OPTIONS: readonly (SufferingId | null)[] = [
 ];
 
 export function startStand(items: readonly StandItem[], index: number): Stand {
-  return { items, index, left: items.length, stage: { kind: 'ready' }, stored: [] };
+  return { items, index, left: items.length, stage: { kind: 'ready' }, stored: [], played: null };
 }
 
 /** What is played now. @throws RangeError on a stand without items (a caller's bug) */
@@ -114,13 +127,15 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
         : stand;
     case 'stored':
       return stage.kind === 'storing' ? afterStoring(stand, stage.entry, action.answer) : stand;
+    case 'nowhere':
+      return stage.kind === 'broke' ? at(stand, askSuffered(stage.tryId)) : stand;
     case 'suffered': {
       if (stage.kind !== 'suffered') return stand;
       const { tryId } = stage;
       const what = SUFFERINGS.find((one) => one.id === action.what);
       if (!what) return advance(stand);
       if (!what.limb) return stand;
-      const options = [null, ...limbsOf(itemOf(stand))];
+      const options = [null, ...limbsOf(stand.played ?? itemOf(stand))];
       return at(stand, { kind: 'limb', tryId, what: what.id, options, cursor: null });
     }
     case 'again':
@@ -143,33 +158,60 @@ function stepped<S extends Extract<Stage, Question<unknown>>>(stage: S): S {
   return { ...stage, cursor };
 }
 
+/** What a stored entry changes: where the ladder stands, which what suffered may change once more. The
+ * questions are about what was played, whatever comes next. */
 function afterStoring(stand: Stand, entry: Entry, answer: StoredTry | null): Stand {
-  if (entry.kind === 'suffered' || !answer) return advance(stand);
-  const { body } = entry;
-  const items = stand.items.map((item): StandItem =>
-    item.item.id === body.itemId && item.assignmentId === body.assignmentId
-      ? {
-          ...item,
-          state: answer.state,
-          reason: answer.reason,
-          today: { tries: item.today.tries + 1, seconds: item.today.seconds + body.seconds },
-        }
-      : item,
-  );
-  const index = items.findIndex(
-    (item) => item.item.id === body.itemId && item.assignmentId === body.assignmentId,
-  );
-  const played = items[index];
-  if (!played) return advance({ ...stand, items });
-  const stored = [...stand.stored, { item: played, verdict: body.verdict, bpm: body.bpm }];
-  const next = { ...stand, items, index, stored };
-  if (body.verdict === 'clean') return advance(next);
-  const question = { options: SUFFERED_OPTIONS, cursor: null };
-  return at(next, { kind: 'suffered', tryId: body.id, ...question });
+  if (entry.kind === 'try') return answer ? afterTry(stand, entry.body, answer) : advance(stand);
+  const learnt = stand.played && answer ? learn(stand, stand.played, answer) : stand;
+  return entry.kind === 'broke' ? at(learnt, askSuffered(entry.body.tryId)) : advance(learnt);
 }
 
-/** The next item is ready; after the last of the round, the round is done. */
+function afterTry(stand: Stand, body: TryInput, answer: StoredTry): Stand {
+  const index = stand.items.findIndex(
+    (item) => item.item.id === body.itemId && item.assignmentId === body.assignmentId,
+  );
+  const played = stand.items[index];
+  if (!played) return advance(stand);
+  const today = { tries: played.today.tries + 1, seconds: played.today.seconds + body.seconds };
+  const next = learn({ ...stand, index, played }, { ...played, today }, answer);
+  const item = itemOf(next);
+  const stored = [...stand.stored, { item, verdict: body.verdict, bpm: body.bpm }];
+  if (body.verdict === 'clean') return advance({ ...next, stored });
+  const places = beatsOf(played);
+  if (places.length < 2 || places.length > MOST_BEATS) {
+    return at({ ...next, stored }, askSuffered(body.id));
+  }
+  const options = [null, ...places.map((_, beat) => beat)];
+  return at({ ...next, stored }, { kind: 'broke', tryId: body.id, options, cursor: null });
+}
+
+/** An item that knows where its ladder stands by now. */
+function learn(stand: Stand, of: StandItem, answer: StoredTry): Stand {
+  const items = stand.items.map((item) =>
+    item.item.id === of.item.id && item.assignmentId === of.assignmentId
+      ? { ...item, ...answer, today: of === stand.played ? item.today : of.today }
+      : item,
+  );
+  return { ...stand, items };
+}
+
+/** More beats than this cannot be told apart with a stick in the hand. */
+const MOST_BEATS = 16;
+
+function askSuffered(tryId: EntryId): Stage {
+  return { kind: 'suffered', tryId, options: SUFFERED_OPTIONS, cursor: null };
+}
+
+/** The felt beats of what an item plays; empty where it cannot be played. */
+export function beatsOf({ plays }: Pick<StandItem, 'plays'>): readonly { at: number }[] {
+  const exercise = expand(plays);
+  return exercise.ok ? beatPlaces(exercise.value) : [];
+}
+
+/** The next item is ready; after the last of the round, the round is done. A start that is looked for
+ * is found before anything else. */
 function advance(stand: Stand): Stand {
+  if (itemOf(stand).state.climbing) return at(stand, { kind: 'ready' });
   const left = stand.left - 1;
   return left > 0 ? turn(stand, left) : { ...stand, left: 0, stage: { kind: 'done' } };
 }
@@ -180,8 +222,8 @@ function turn(stand: Stand, left: number): Stand {
 }
 
 /** The limbs that play in an item. */
-function limbsOf({ item }: StandItem): readonly Limb[] {
-  const exercise = expand(item.exercise.recipe);
+function limbsOf({ plays }: StandItem): readonly Limb[] {
+  const exercise = expand(plays);
   if (!exercise.ok) return [];
   return LIMBS.filter((limb) => exercise.value.strokes.some((stroke) => stroke.limb === limb));
 }

@@ -1,14 +1,10 @@
 import type { Issue, Result } from '@/core/issue';
-import { makeId, type Id, type PersonId, type StoredTry } from '@/core/studio';
+import type { PersonId, StoredTry } from '@/core/studio';
 import type { Entry } from './machine';
-
-/** An id made where the entry is made, so that sending it twice stores it once. */
-export function newEntryId<Kind extends string>(): Id<Kind> {
-  return makeId<Kind>(Date.now(), crypto.getRandomValues(new Uint8Array(12)));
-}
 
 const ADDRESS: Readonly<Record<Entry['kind'], string>> = {
   try: '/api/tries',
+  broke: '/api/broke',
   suffered: '/api/suffered',
 };
 
@@ -20,16 +16,16 @@ export type Sent =
 
 /** Sends an entry; it stays in the outbox of this browser until the log has it. */
 export async function send(person: PersonId, entry: Entry): Promise<Sent> {
-  keep(person, entry);
+  const kept = keep(person, entry);
   try {
     const response = await fetch(ADDRESS[entry.kind], {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(entry.body),
+      body: JSON.stringify(aged(entry, kept)),
     });
     const answer = (await response.json()) as Result<StoredTry | null>;
     if (!answer.ok) return { kind: 'refused', issues: answer.issues };
-    keep(person, null);
+    drop(person);
     return { kind: 'stored', answer: answer.value };
   } catch {
     return { kind: 'unreached' };
@@ -40,26 +36,48 @@ function key(person: PersonId): string {
   return `mivvel outbox ${person}`;
 }
 
-function keep(person: PersonId, entry: Entry | null): void {
+interface Kept {
+  readonly entry: Entry;
+  /** When it was made, by the clock of this browser. */
+  readonly madeAt: number;
+}
+
+/** A try tells how long it has waited: the clock of a tablet may be wrong, but it runs. */
+function aged({ kind, body }: Entry, { madeAt }: Kept): Entry['body'] {
+  return kind === 'try' ? { ...body, agoMs: Math.max(0, Date.now() - madeAt) } : body;
+}
+
+/** Keeps an entry until the log has it; one that is kept already keeps its age. */
+function keep(person: PersonId, entry: Entry): Kept {
+  const before = read(person);
+  const kept = before?.entry.body.id === entry.body.id ? before : { entry, madeAt: Date.now() };
   try {
-    if (entry) localStorage.setItem(key(person), JSON.stringify(entry));
-    else localStorage.removeItem(key(person));
+    localStorage.setItem(key(person), JSON.stringify(kept));
   } catch {
     // A browser without storage still sends; only a reload would lose the entry.
   }
+  return kept;
 }
 
-/** An entry that an earlier page could not get stored. */
-export function unsent(person: PersonId): Entry | null {
+function read(person: PersonId): Kept | null {
   try {
     const text = localStorage.getItem(key(person));
-    return text ? (JSON.parse(text) as Entry) : null;
+    return text ? (JSON.parse(text) as Kept) : null;
   } catch {
     return null;
   }
 }
 
-/** Gives an entry up that the log will never take. */
+/** An entry that an earlier page could not get stored. */
+export function unsent(person: PersonId): Entry | null {
+  return read(person)?.entry ?? null;
+}
+
+/** Gives an entry up that the log has, or will never take. */
 export function drop(person: PersonId): void {
-  keep(person, null);
+  try {
+    localStorage.removeItem(key(person));
+  } catch {
+    // Nothing was kept.
+  }
 }

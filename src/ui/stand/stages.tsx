@@ -3,7 +3,16 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { issueText, type Issue } from '@/core/issue';
-import { sayDosage, sufferingName, type SufferingId, type Verdict } from '@/core/ladder';
+import {
+  beatPlaces,
+  dosageNow,
+  rampBpm,
+  rungAt,
+  sayDosage,
+  sufferingName,
+  type SufferingId,
+  type Verdict,
+} from '@/core/ladder';
 import type { Limb } from '@/core/kit';
 import type { Score } from '@/core/playing';
 import { sentenceText, type Exercise } from '@/core/recipe';
@@ -22,7 +31,7 @@ const PATIENCE_SECONDS = 20;
 
 /** The pattern fills the screen; over it what is to be played, and why. */
 export function Ready({
-  item: { item, reason },
+  item: { item, plays, state, reason, cues },
   exercise,
   tempo,
   onStart,
@@ -32,20 +41,23 @@ export function Ready({
   tempo: Tempo;
   onStart: () => void;
 }) {
+  const rung = rungAt(state.rungs, state.rung);
   return (
     <>
       <p className="text-lg text-soft">
-        <Words text={sentenceText(item.exercise.recipe)} />
+        <Words text={sentenceText(plays)} />
       </p>
       <div className="stand-row">
         <span data-testid="rung">
           <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}
         </span>
-        <span>{sayDosage(item.course.dosage)}</span>
+        <span>{sayDosage(dosageNow(state, item.course.dosage))}</span>
       </div>
+      {rung.says !== String(tempo.bpm) && <p className="stand-words leading-none">{rung.says}</p>}
       <p className="text-2xl" role="status">
         {reason}
       </p>
+      {cues[0] && <p className="text-2xl text-soft">{cues[0]}</p>}
       <Pattern exercise={exercise} />
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">
         Start
@@ -57,12 +69,14 @@ export function Ready({
 /** Count-in: the pattern large. Then nobody reads sixteen marks: the beat large, for the corner of
  * the eye, with bar, bars left and tempo; the pattern smaller. */
 export function Playing({
+  item: { state },
   exercise,
   tempo,
   score,
   playback,
   onStop,
 }: {
+  item: StandItem;
   exercise: Exercise;
   tempo: Tempo;
   score: Score;
@@ -72,11 +86,12 @@ export function Playing({
   const position = usePosition(playback.subscribe, score);
   const counting = position.phase === 'count-in';
   const last = position.barsLeft === 0;
+  const bpm = rampBpm(rungAt(state.rungs, state.rung), counting ? 0 : position.bar);
   return (
     <>
       <div className="stand-row">
         <span>
-          <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}
+          <TempoGlyph tempo={tempo} size={54} /> {bpm}
         </span>
         <span>{counting ? 'count-in' : `bar ${position.bar + 1}`}</span>
         <span className={last ? 'text-warm' : ''} role="status">
@@ -126,6 +141,58 @@ export function AskVerdict({
   );
 }
 
+/** One touch on the beat where it broke: a band for each beat of the cycle, bars under each other. */
+export function AskBroke({
+  question,
+  exercise,
+  onAnswer,
+}: {
+  question: Question<number | null>;
+  exercise: Exercise;
+  onAnswer: (beat: number | null) => void;
+}) {
+  const places = beatPlaces(exercise);
+  const perBar = places.length / exercise.bars;
+  const inBar = (beat: number) => (beat % perBar) + 1;
+  const long = exercise.bars > 1;
+  return (
+    <Ask title="Stored. Where did it break?" onOver={() => onAnswer(null)}>
+      <div
+        className="grid min-h-0 flex-1 auto-rows-fr gap-2"
+        style={{ gridTemplateColumns: `repeat(${perBar}, minmax(0, 1fr))` }}
+      >
+        {question.options.map((beat, index) =>
+          beat === null ? null : (
+            <Band
+              key={beat}
+              marked={question.cursor === index}
+              onPress={() => onAnswer(beat)}
+              className="stand-number"
+              label={
+                long
+                  ? `Bar ${Math.floor(beat / perBar) + 1}, beat ${inBar(beat)}`
+                  : `Beat ${inBar(beat)}`
+              }
+            >
+              {inBar(beat)}
+              {long && inBar(beat) === 1 && (
+                <span className="stand-words text-soft">bar {Math.floor(beat / perBar) + 1}</span>
+              )}
+            </Band>
+          ),
+        )}
+      </div>
+      <Band
+        marked={question.cursor === 0}
+        onPress={() => onAnswer(null)}
+        className="stand-words h-24 shrink-0"
+      >
+        nowhere in particular
+      </Band>
+    </Ask>
+  );
+}
+
 export function AskSuffered({
   question,
   onAnswer,
@@ -134,7 +201,7 @@ export function AskSuffered({
   onAnswer: (what: SufferingId | null) => void;
 }) {
   return (
-    <Ask title="Stored. What suffered?" onOver={() => onAnswer(null)}>
+    <Ask title="What suffered?" onOver={() => onAnswer(null)}>
       <div className="grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2 lg:grid-cols-3">
         {question.options.map((what, index) => (
           <Band
@@ -243,7 +310,7 @@ export function Done({
       <ul className="min-h-0 flex-1 overflow-y-auto">
         {stand.items.map((one) => (
           <li key={`${one.assignmentId} ${one.item.id}`} className="stand-line">
-            <span className="truncate">{one.item.exercise.name}</span>
+            <span className="truncate">{one.item.name}</span>
             <span className="flex gap-1.5">
               {stand.stored
                 .filter(({ item: { item: played } }) => played.id === one.item.id)
@@ -278,7 +345,7 @@ export function Broken({
 }) {
   return (
     <main className="m-auto flex max-w-2xl flex-col gap-4 p-8">
-      <h1 className="font-serif text-3xl">{item.item.exercise.name}</h1>
+      <h1 className="font-serif text-3xl">{item.item.name}</h1>
       <p className="text-xl">This exercise cannot be played as it stands. Tell your teacher.</p>
       {!alone && (
         <Button look="main" onClick={onSkip}>

@@ -4,13 +4,28 @@ import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useMemo, useReducer, useRef, useState } from 'react';
-import { dosageBars, type SufferingId, type Verdict } from '@/core/ladder';
+import {
+  dosageBars,
+  dosageNow,
+  rampBpm,
+  rungAt,
+  type Rung,
+  type SufferingId,
+  type Verdict,
+} from '@/core/ladder';
 import { LIMBS, type Limb } from '@/core/kit';
 import { scoreOf } from '@/core/playing';
-import { expand } from '@/core/recipe';
+import { expand, type Exercise } from '@/core/recipe';
 import type { PersonId, SessionId, StandItem } from '@/core/studio';
-import { tempoFor, ticksToSeconds } from '@/core/time';
-import { Button, buttonLook } from '../base';
+import {
+  secondsAt,
+  steadyTempo,
+  tempoFor,
+  type Tempo,
+  type TempoChange,
+  type TempoMap,
+} from '@/core/time';
+import { Button, buttonLook, newId } from '../base';
 import { usePlayback } from '../play';
 import { ThemeSwitch } from '../shell';
 import {
@@ -21,9 +36,19 @@ import {
   type Stage,
   type Stand as Round,
 } from './machine';
-import { drop, newEntryId, send, unsent } from './outbox';
+import { drop, send, unsent } from './outbox';
 import { sideOf, type Side } from './pedals';
-import { AskLimb, AskSuffered, AskVerdict, Broken, Done, Playing, Ready, Unstored } from './stages';
+import {
+  AskBroke,
+  AskLimb,
+  AskSuffered,
+  AskVerdict,
+  Broken,
+  Done,
+  Playing,
+  Ready,
+  Unstored,
+} from './stages';
 
 export function Stand({
   person,
@@ -42,8 +67,8 @@ export function Stand({
   const session = useRef<SessionId | null>(null);
   const [hear, setHear] = useState(false);
 
-  const { exercise, tempo, score, bars } = useMemo(() => planOf(item, hear), [item, hear]);
-  const seconds = score && tempo ? ticksToSeconds(score.lengthTicks ?? 0, tempo) : 0;
+  const { exercise, tempo, score, bars, tempi } = useMemo(() => planOf(item, hear), [item, hear]);
+  const seconds = score && tempi ? secondsAt(tempi, score.lengthTicks ?? 0) : 0;
 
   useEffect(() => {
     const entry = unsent(person);
@@ -68,9 +93,9 @@ export function Stand({
   }, [person, sending]);
 
   function start() {
-    if (!score || !tempo) return;
+    if (!score || !tempi) return;
     dispatch({ kind: 'start' });
-    void playback.start(score, tempo, () => dispatch({ kind: 'over', bars, seconds }));
+    void playback.start(score, tempi, () => dispatch({ kind: 'over', bars, seconds }));
   }
 
   function stop() {
@@ -80,13 +105,15 @@ export function Stand({
 
   function judge(verdict: Verdict) {
     if (stage.kind !== 'verdict') return;
-    session.current ??= newEntryId<'session'>();
+    session.current ??= newId<'session'>();
     const body = {
-      id: newEntryId<'entry'>(),
+      id: newId<'entry'>(),
       sessionId: session.current,
       assignmentId: item.assignmentId,
       itemId: item.item.id,
       bpm: item.state.bpm,
+      rung: rungAt(item.state.rungs, item.state.rung).key,
+      agoMs: 0,
       verdict,
       bars: stage.bars,
       seconds: stage.seconds,
@@ -100,8 +127,15 @@ export function Stand({
       dispatch({ kind: 'suffered', what });
       return;
     }
-    const body = { id: newEntryId<'entry'>(), tryId: stage.tryId, what, limb: limb ?? null };
+    const body = { id: newId<'entry'>(), tryId: stage.tryId, what, limb: limb ?? null };
     dispatch({ kind: 'send', entry: { kind: 'suffered', body } });
+  }
+
+  function breakAt(beat: number | null) {
+    if (stage.kind !== 'broke') return;
+    if (beat === null) return dispatch({ kind: 'nowhere' });
+    const body = { id: newId<'entry'>(), tryId: stage.tryId, beat };
+    dispatch({ kind: 'send', entry: { kind: 'broke', body } });
   }
 
   function giveUp() {
@@ -113,6 +147,8 @@ export function Stand({
     switch (of.kind) {
       case 'verdict':
         return judge(of.options[of.cursor ?? 0] ?? 'clean');
+      case 'broke':
+        return breakAt(of.options[of.cursor ?? 0] ?? null);
       case 'suffered':
         return suffer(of.options[of.cursor ?? 0] ?? null);
       case 'limb':
@@ -149,11 +185,12 @@ export function Stand({
     return () => window.removeEventListener('keydown', listen);
   }, []);
 
-  if (!exercise || !score || !tempo) {
+  if (!exercise || !score || !tempo || !tempi) {
     return (
       <Broken item={item} onSkip={() => dispatch({ kind: 'skip' })} alone={items.length < 2} />
     );
   }
+  const playedBefore = stand.played && planOf(stand.played, false).exercise;
   const round = `${stand.index} ${stand.left}`;
   return (
     <main className="stand flex h-dvh flex-col gap-3 p-4" data-stage={stage.kind}>
@@ -164,10 +201,13 @@ export function Stand({
         <Ready key={`ready ${round}`} {...{ item, exercise, tempo }} onStart={start} />
       )}
       {stage.kind === 'playing' && (
-        <Playing {...{ exercise, tempo, score, playback }} onStop={stop} />
+        <Playing {...{ item, exercise, tempo, score, playback }} onStop={stop} />
       )}
       {stage.kind === 'verdict' && (
         <AskVerdict question={stage} bpm={item.state.bpm} onAnswer={judge} />
+      )}
+      {stage.kind === 'broke' && (
+        <AskBroke question={stage} exercise={playedBefore ?? exercise} onAnswer={breakAt} />
       )}
       {stage.kind === 'suffered' && <AskSuffered question={stage} onAnswer={suffer} />}
       {stage.kind === 'limb' && (
@@ -198,13 +238,28 @@ export function Stand({
 
 /** What a try of an item plays. Without `hear` only the click sounds. */
 function planOf(item: StandItem, hear: boolean) {
-  const expanded = expand(item.item.exercise.recipe);
-  if (!expanded.ok) return { exercise: null, tempo: null, score: null, bars: 0 };
+  const expanded = expand(item.plays);
+  if (!expanded.ok) return { exercise: null, tempo: null, score: null, bars: 0, tempi: null };
   const exercise = expanded.value;
   const tempo = tempoFor(exercise.meter, item.state.bpm);
-  const bars = dosageBars(item.item.course.dosage, exercise, tempo);
+  const bars = dosageBars(dosageNow(item.state, item.item.course.dosage), exercise, tempo);
+  const rung = rungAt(item.state.rungs, item.state.rung);
   const muted = hear ? new Set<Limb>() : new Set<Limb>(LIMBS);
-  return { exercise, tempo, bars, score: scoreOf(exercise, { bars, muted }) };
+  const click = rung.stage?.kind !== 'manner' || rung.stage.manner !== 'click-off';
+  const score = scoreOf(exercise, { bars, muted, click });
+  return { exercise, tempo, bars, score, tempi: tempiOf(rung, tempo, exercise, bars) };
+}
+
+/** The tempi of a try: one, or those of a ramp, a step at a bar line. */
+function tempiOf(rung: Rung, tempo: Tempo, exercise: Exercise, bars: number): TempoMap {
+  const changes: TempoChange[] = [];
+  let before = rung.bpm;
+  for (let bar = 1; bar < bars && rung.ramp; bar += 1) {
+    const bpm = rampBpm(rung, bar);
+    if (bpm !== before) changes.push({ at: bar * exercise.barTicks, tempo: { ...tempo, bpm } });
+    before = bpm;
+  }
+  return [...steadyTempo(tempo), ...changes];
 }
 
 function Head({
@@ -221,7 +276,7 @@ function Head({
   return (
     <header className="flex flex-wrap items-baseline gap-x-4">
       <h1 className="min-w-0 basis-full truncate font-serif text-3xl sm:flex-1 sm:basis-0">
-        {item.item.exercise.name}
+        {item.item.name}
       </h1>
       <span className="shrink-0 text-xl text-soft">
         {stand.index + 1} of {stand.items.length}

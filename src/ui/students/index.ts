@@ -1,2 +1,3 @@
+export { PaperWeek } from './paper-week';
 export { Record } from './record';
 export { StudentList } from './student-list';

@@ -1,9 +1,8 @@
 'use client';
 
-import { sayCount } from '@/core/issue';
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
-import type { Issue } from '@/core/issue';
+import { sayCount, type Issue } from '@/core/issue';
 import { sayDay, type StudentSummary } from '@/core/studio';
 import { Button, Field, issuesAt, useFormAction } from '../base';
 
@@ -14,6 +13,10 @@ interface Answer {
 
 const NONE: Answer = { issues: [], added: null };
 
+/** Most reasons that stand beside a student. */
+const MOST_NEEDS = 3;
+
+/** The roster: the one who needs the teacher most first, with the reason. */
 export function StudentList({
   students,
   add,
@@ -50,48 +53,61 @@ export function StudentList({
         <table className="w-full text-left">
           <thead>
             <tr className="label border-b border-line">
-              <th className="w-72 py-1 font-normal">student</th>
-              <th className="w-52 font-normal">programs</th>
+              <th className="w-64 py-1 font-normal">student</th>
+              <th className="font-normal">needs you for</th>
+              <th className="w-44 font-normal">programs</th>
               <th className="w-28 font-normal">last practised</th>
-              <th className="w-40 font-normal">these seven days</th>
-              <th className="font-normal">stuck on</th>
+              <th className="w-36 font-normal">these seven days</th>
             </tr>
           </thead>
           <tbody>
             {students.map((row) => (
-              <tr key={row.student.id} className="border-b border-line align-top hover:bg-sheet">
-                <td className="py-2 pr-4">
-                  <Link
-                    href={`/students/${row.student.id}`}
-                    className="font-serif text-lg hover:underline"
-                  >
-                    {row.student.name}
-                  </Link>
-                  <p className="text-sm text-soft">{row.student.about}</p>
-                </td>
-                <td className="py-2.5 pr-4">
-                  {row.programs.join(', ') || <span className="text-soft">none</span>}
-                </td>
-                <td className="py-2.5">
-                  {row.lastDay ? sayDay(row.lastDay) : <span className="text-soft">never</span>}
-                </td>
-                <td className="py-2.5">
-                  {row.triesThisWeek === 0 ? (
-                    <span className="text-soft">nothing</span>
-                  ) : (
-                    `${sayCount(row.triesThisWeek, 'try', 'tries')}, ${row.minutesThisWeek} min`
-                  )}
-                </td>
-                <td className="py-2.5 text-sm">
-                  {row.stuck.map((text) => (
-                    <p key={text}>{text}</p>
-                  ))}
-                </td>
-              </tr>
+              <Row key={row.student.id} row={row} />
             ))}
           </tbody>
         </table>
       )}
     </main>
+  );
+}
+
+function Row({ row }: { row: StudentSummary }) {
+  const { student, needs } = row;
+  return (
+    <tr className="border-b border-line align-top hover:bg-sheet">
+      <td className="py-2 pr-4">
+        <Link href={`/students/${student.id}`} className="font-serif text-lg hover:underline">
+          {student.name}
+        </Link>
+        <p className="text-sm text-soft">{student.about}</p>
+      </td>
+      <td className="py-2.5 pr-6 text-sm">
+        {needs.slice(0, MOST_NEEDS).map((need) => (
+          <p
+            key={need.says}
+            className={need.kind === 'stuck' ? 'border-l-3 border-warm pl-2' : 'pl-2.75'}
+          >
+            {need.says}
+          </p>
+        ))}
+        {needs.length > MOST_NEEDS && (
+          <p className="pl-2.75 text-soft">and {needs.length - MOST_NEEDS} more</p>
+        )}
+        {needs.length === 0 && <span className="pl-2.75 text-soft">nothing just now</span>}
+      </td>
+      <td className="py-2.5 pr-4">
+        {row.programs.join(', ') || <span className="text-soft">none</span>}
+      </td>
+      <td className="py-2.5">
+        {row.lastDay ? sayDay(row.lastDay) : <span className="text-soft">never</span>}
+      </td>
+      <td className="py-2.5">
+        {row.triesThisWeek === 0 ? (
+          <span className="text-soft">nothing</span>
+        ) : (
+          `${sayCount(row.triesThisWeek, 'try', 'tries')}, ${row.minutesThisWeek} min`
+        )}
+      </td>
+    </tr>
   );
 }

@@ -4,9 +4,10 @@ import { LineChart, ScatterChart } from 'echarts/charts';
 import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useCallback } from 'react';
 import type { Verdict } from '@/core/ladder';
 import { sayDay, type ItemRecord } from '@/core/studio';
+import { useChart } from './use-chart';
 
 register([
   LineChart,
@@ -26,43 +27,31 @@ const SYMBOLS: Readonly<Record<Verdict, string>> = {
 
 /** Tempo over time: every try where it was played, the target as a line. */
 export default function TempoChart({ record }: { record: ItemRecord }) {
-  const place = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const node = place.current;
-    if (!node) return;
-    const chart = init(node, null, { renderer: 'svg' });
-    const draw = () => chart.setOption(optionFor(record, getComputedStyle(node)), true);
-    draw();
-    const resized = new ResizeObserver(() => chart.resize());
-    resized.observe(node);
-    const themed = new MutationObserver(draw);
-    themed.observe(document.documentElement, { attributeFilter: ['data-theme'] });
-    const system = matchMedia('(prefers-color-scheme: dark)');
-    system.addEventListener('change', draw);
-    return () => {
-      resized.disconnect();
-      themed.disconnect();
-      system.removeEventListener('change', draw);
-      chart.dispose();
-    };
-  }, [record]);
+  const option = useCallback((style: CSSStyleDeclaration) => optionFor(record, style), [record]);
+  const place = useChart(openChart, option);
   return (
     <div
       ref={place}
       role="img"
-      aria-label={`Tempo over time, ${record.item.exercise.name}; the tries are listed below`}
-      className="h-64 w-full"
+      aria-label={`Tempo over time, ${record.item.name}; the tries are listed below`}
+      className="h-56 w-full"
     />
   );
 }
 
-function optionFor({ tries, item }: ItemRecord, style: CSSStyleDeclaration) {
+function openChart(node: HTMLElement) {
+  return init(node, null, { renderer: 'svg' });
+}
+
+function optionFor({ tries, state }: ItemRecord, style: CSSStyleDeclaration) {
   const ink = style.getPropertyValue('--ink');
   const soft = style.getPropertyValue('--soft');
   const line = style.getPropertyValue('--line');
   const warm = style.getPropertyValue('--warm');
   const sheet = style.getPropertyValue('--sheet');
-  const { start, target } = item.course.ladder;
+  const tempi = state.rungs.map((rung) => rung.ramp?.to ?? rung.bpm);
+  const target = tempi.at(-1) ?? 0;
+  const all = [...tempi, ...tries.map((one) => one.bpm)];
   const label = { color: soft, fontFamily: style.fontFamily };
   return {
     animation: false,
@@ -85,8 +74,8 @@ function optionFor({ tries, item }: ItemRecord, style: CSSStyleDeclaration) {
     },
     yAxis: {
       type: 'value',
-      min: Math.floor((Math.min(start, target) - 5) / 10) * 10,
-      max: Math.ceil((Math.max(start, target) + 5) / 10) * 10,
+      min: Math.floor((Math.min(...all) - 5) / 10) * 10,
+      max: Math.ceil((Math.max(...all) + 5) / 10) * 10,
       axisLabel: label,
       splitLine: { lineStyle: { color: style.getPropertyValue('--faint') } },
     },

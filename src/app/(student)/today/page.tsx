@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { getToday } from '@/server';
+import { getToday, listNotes } from '@/server';
 import { TopBar } from '@/ui/shell';
 import { Today } from '@/ui/today';
 import { leave } from '../../actions';
@@ -13,7 +13,11 @@ export default async function TodayPage() {
   return (
     <>
       <TopBar places={[{ href: '/today', name: 'Today' }]} who={name} leave={leave} />
-      <Today name={name} items={found(getToday(context, viewer))} />
+      <Today
+        name={name}
+        items={found(getToday(context, viewer))}
+        notes={found(listNotes(context, viewer))}
+      />
     </>
   );
 }

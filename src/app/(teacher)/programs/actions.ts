@@ -3,24 +3,27 @@
 import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import type { Issue, Result } from '@/core/issue';
-import type { Course } from '@/core/ladder';
-import { idSchema, type AssignmentId, type ItemId } from '@/core/studio';
+import { fail, type Issue, type Result } from '@/core/issue';
+import { outlineSchema } from '@/core/program';
+import { idSchema, parseId, type Program, type StudentVersion } from '@/core/studio';
 import {
-  addItem,
   archiveProgram,
   createProgram,
+  followVersion,
+  getProgram,
   giveProgram,
-  moveItem,
-  removeItem,
+  listVersions,
   renameProgram,
-  setCourse,
+  saveOutline,
+  setStart,
+  setTemplate,
   takeBack,
 } from '@/server';
-import { teacherVisit } from '../../viewer';
+import { teacherVisit, type Visit } from '../../viewer';
 
 const programId = idSchema<'program'>();
-const itemId = idSchema<'item'>();
+const assignmentId = idSchema<'assignment'>();
+const personId = idSchema<'person'>();
 const typed = z.string().max(200);
 
 /** The pages of a program, and those of whoever has it. */
@@ -29,9 +32,15 @@ function seen<T>(result: Result<T>): Result<T> {
   return result;
 }
 
+/** The program after a use case that changed something about it. */
+function after({ context, viewer }: Visit, id: Program['id'], done: Result<unknown>) {
+  return done.ok ? getProgram(context, viewer, id) : done;
+}
+
 export async function create(_before: readonly Issue[], form: FormData): Promise<readonly Issue[]> {
   const { context, viewer } = await teacherVisit();
-  const made = seen(createProgram(context, viewer, typed.parse(form.get('name'))));
+  const from = parseId<'program'>(String(form.get('from') ?? ''));
+  const made = seen(createProgram(context, viewer, typed.parse(form.get('name')), from));
   if (!made.ok) return made.issues;
   redirect(`/programs/${made.value}`);
 }
@@ -46,46 +55,73 @@ export async function archive(id: unknown, archived: unknown): Promise<Result<nu
   return seen(archiveProgram(context, viewer, programId.parse(id), z.boolean().parse(archived)));
 }
 
-export async function add(id: unknown, exercise: unknown): Promise<Result<ItemId>> {
+export async function template(id: unknown, on: unknown): Promise<Result<null>> {
   const { context, viewer } = await teacherVisit();
-  const exerciseId = idSchema<'exercise'>().parse(exercise);
-  return seen(addItem(context, viewer, programId.parse(id), exerciseId));
+  return setTemplate(context, viewer, programId.parse(id), z.boolean().parse(on));
 }
 
-export async function remove(id: unknown, removed: unknown): Promise<Result<null>> {
+const change = z.object({ revision: z.int(), outline: outlineSchema });
+
+export async function save(id: unknown, typedChange: unknown): Promise<Result<Program>> {
   const { context, viewer } = await teacherVisit();
-  return seen(removeItem(context, viewer, itemId.parse(id), z.boolean().parse(removed)));
+  const read = change.safeParse(typedChange);
+  if (!read.success) {
+    const what = read.error.issues.map((one) => `${one.path.join(' ')}: ${one.message}`).join('; ');
+    return fail({ code: 'recipe-shape', path: [], what });
+  }
+  return saveOutline(context, viewer, programId.parse(id), read.data);
 }
 
-export async function move(id: unknown, by: unknown): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  const step = z.union([z.literal(1), z.literal(-1)]).parse(by);
-  return seen(moveItem(context, viewer, itemId.parse(id), step));
+export async function give(id: unknown, student: unknown): Promise<Result<Program>> {
+  const visit = await teacherVisit();
+  const program = programId.parse(id);
+  const done = giveProgram(visit.context, visit.viewer, program, personId.parse(student));
+  return seen(after(visit, program, done));
 }
 
-const courseSchema = z.object({
-  start: typed,
-  target: typed,
-  step: typed,
-  dosage: z.enum(['minutes', 'repetitions', 'bars']),
-  amount: typed,
-  clean: typed,
-  lost: typed,
-});
-
-export async function course(id: unknown, fields: unknown): Promise<Result<Course>> {
-  const { context, viewer } = await teacherVisit();
-  return seen(setCourse(context, viewer, itemId.parse(id), courseSchema.parse(fields)));
+export async function take(
+  id: unknown,
+  assignment: unknown,
+  ended: unknown,
+): Promise<Result<Program>> {
+  const visit = await teacherVisit();
+  const given = assignmentId.parse(assignment);
+  const done = takeBack(visit.context, visit.viewer, given, z.boolean().parse(ended));
+  return seen(after(visit, programId.parse(id), done));
 }
 
-export async function give(id: unknown, student: unknown): Promise<Result<AssignmentId>> {
-  const { context, viewer } = await teacherVisit();
-  const studentId = idSchema<'person'>().parse(student);
-  return seen(giveProgram(context, viewer, programId.parse(id), studentId));
+export async function follow(
+  id: unknown,
+  assignments: unknown,
+  version: unknown,
+): Promise<Result<Program>> {
+  const visit = await teacherVisit();
+  const ids = z.array(assignmentId).parse(assignments);
+  const to = z.int().min(1).nullable().parse(version) ?? undefined;
+  return seen(
+    after(visit, programId.parse(id), followVersion(visit.context, visit.viewer, ids, to)),
+  );
 }
 
-export async function take(assignment: unknown, ended: unknown): Promise<Result<null>> {
+/** A student's own version, before the program is handed out. */
+export async function preview(id: unknown, student: unknown): Promise<Result<StudentVersion>> {
   const { context, viewer } = await teacherVisit();
-  const id = idSchema<'assignment'>().parse(assignment);
-  return seen(takeBack(context, viewer, id, z.boolean().parse(ended)));
+  const versions = listVersions(context, viewer, programId.parse(id), personId.parse(student));
+  if (!versions.ok) return versions;
+  const [version] = versions.value;
+  return version
+    ? { ok: true, value: version }
+    : fail({ code: 'not-found', path: ['student'], what: 'student' });
+}
+
+/** Tempo from which a student starts an item; null leaves it to the ladder. */
+export async function start(
+  assignment: unknown,
+  item: unknown,
+  startBpm: unknown,
+): Promise<Result<null>> {
+  const { context, viewer } = await teacherVisit();
+  const given = assignmentId.parse(assignment);
+  const bpm = z.number().min(20).max(400).nullable().parse(startBpm);
+  return seen(setStart(context, viewer, given, idSchema<'item'>().parse(item), bpm));
 }

@@ -3,10 +3,26 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import type { Issue, Result } from '@/core/issue';
+import { decisionSchema } from '@/core/ladder';
 import { materialSchemas } from '@/core/recipe';
-import { idSchema } from '@/core/studio';
-import { addStudent, setKit } from '@/server';
+import { idSchema, type Note } from '@/core/studio';
+import {
+  addNote,
+  addStudent,
+  archiveNote,
+  decide,
+  giveProgram,
+  logPaper,
+  setKit,
+  takeDecisionBack,
+} from '@/server';
 import { teacherVisit } from '../../viewer';
+
+const person = idSchema<'person'>();
+const entry = idSchema<'entry'>();
+const session = idSchema<'session'>();
+const assignment = idSchema<'assignment'>();
+const item = idSchema<'item'>();
 
 const schema = z.object({ name: z.string().max(200), about: z.string().max(400) });
 
@@ -14,6 +30,12 @@ const schema = z.object({ name: z.string().max(200), about: z.string().max(400) 
 interface Answer {
   readonly issues: readonly Issue[];
   readonly added: string | null;
+}
+
+/** A student's pages, the roster and what the student sees. */
+function seen<T>(result: Result<T>): Result<T> {
+  if (result.ok) revalidatePath('/', 'layout');
+  return result;
 }
 
 export async function add(_before: Answer, form: FormData): Promise<Answer> {
@@ -28,8 +50,67 @@ export async function add(_before: Answer, form: FormData): Promise<Answer> {
 /** What a student plays on, and how. */
 export async function setStudentKit(id: unknown, kit: unknown): Promise<Result<null>> {
   const { context, viewer } = await teacherVisit();
-  const student = idSchema<'person'>().parse(id);
-  const done = setKit(context, viewer, student, materialSchemas.kit.parse(kit));
-  revalidatePath(`/students/${student}`);
-  return done;
+  return seen(setKit(context, viewer, person.parse(id), materialSchemas.kit.parse(kit)));
+}
+
+export async function giveTo(id: unknown, program: unknown): Promise<Result<unknown>> {
+  const { context, viewer } = await teacherVisit();
+  return seen(giveProgram(context, viewer, idSchema<'program'>().parse(program), person.parse(id)));
+}
+
+const of = z.object({ id: entry, sessionId: session, assignmentId: assignment, itemId: item });
+
+export async function decideOn(
+  id: unknown,
+  about: unknown,
+  decision: unknown,
+): Promise<Result<null>> {
+  const { context, viewer } = await teacherVisit();
+  const whole = { ...of.parse(about), studentId: person.parse(id) };
+  return seen(decide(context, viewer, whole, decisionSchema.parse(decision)));
+}
+
+export async function takeBackDecision(id: unknown, decision: unknown): Promise<Result<null>> {
+  const { context, viewer } = await teacherVisit();
+  return seen(takeDecisionBack(context, viewer, person.parse(id), entry.parse(decision)));
+}
+
+export async function note(id: unknown, text: unknown): Promise<Result<Note>> {
+  const { context, viewer } = await teacherVisit();
+  return seen(addNote(context, viewer, person.parse(id), z.string().max(500).parse(text)));
+}
+
+export async function putNoteAway(
+  id: unknown,
+  which: unknown,
+  archived: unknown,
+): Promise<Result<null>> {
+  const { context, viewer } = await teacherVisit();
+  const noteId = idSchema<'note'>().parse(which);
+  const away = z.boolean().parse(archived);
+  return seen(archiveNote(context, viewer, person.parse(id), noteId, away));
+}
+
+const cells = z
+  .array(
+    z.object({
+      assignmentId: assignment,
+      itemId: item,
+      day: z.string().regex(/^\d{4}-\d{2}-\d{2}$/),
+      text: z.string().max(200),
+      ids: z.array(entry).max(200),
+    }),
+  )
+  .max(2000);
+
+/** Puts a typed paper week into the log. */
+export async function storePaper(
+  id: unknown,
+  sitting: unknown,
+  typed: unknown,
+): Promise<Result<number>> {
+  const { context, viewer } = await teacherVisit();
+  return seen(
+    logPaper(context, viewer, person.parse(id), session.parse(sitting), cells.parse(typed)),
+  );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
-import { getProgram, listExerciseNames, listRoster } from '@/server';
+import { getProgram, getSteps, listExerciseNames, listRoster } from '@/server';
 import { ProgramEditor } from '@/ui/programs';
 import { found, idOr404 } from '../../../found';
 import { teacherVisit } from '../../../viewer';
@@ -20,13 +20,14 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 
 export default async function ProgramPage(params: Params) {
   const { context, viewer, program } = await load(params);
-  const { rename, archive, add, remove, move, course, give, take } = actions;
+  const { rename, archive, template, save, give, take, follow, preview } = actions;
   return (
     <ProgramEditor
       program={program}
-      exercises={found(listExerciseNames(context, viewer)).map(({ id, name }) => ({ id, name }))}
+      exercises={found(listExerciseNames(context, viewer))}
       students={found(listRoster(context, viewer))}
-      actions={{ rename, archive, add, remove, move, course, give, take }}
+      template={getSteps(context, viewer)}
+      actions={{ rename, archive, template, save, give, take, follow, preview }}
     />
   );
 }

@@ -1,12 +1,10 @@
 import type { Metadata } from 'next';
-import type { KitProfile } from '@/core/kit';
-import { parseId, type ProgramId } from '@/core/studio';
+import { parseId } from '@/core/studio';
 import { getRecord, listPrograms } from '@/server';
 import { Record } from '@/ui/students';
 import { found, idOr404 } from '../../../found';
 import { teacherVisit } from '../../../viewer';
-import { give } from '../../programs/actions';
-import { setStudentKit } from '../actions';
+import { decideOn, giveTo, note, putNoteAway, setStudentKit, takeBackDecision } from '../actions';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -23,20 +21,19 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 export default async function StudentPage(params: Params) {
   const { context, viewer, record } = await load(params);
   const { id } = record.student;
-  async function giveHere(program: ProgramId) {
-    'use server';
-    return give(program, id);
-  }
-  async function setKitHere(kit: KitProfile) {
-    'use server';
-    return setStudentKit(id, kit);
-  }
   return (
     <Record
+      key={id}
       record={record}
       programs={found(listPrograms(context, viewer))}
-      give={giveHere}
-      setKit={setKitHere}
+      actions={{
+        give: giveTo.bind(null, id),
+        setKit: setStudentKit.bind(null, id),
+        decide: decideOn.bind(null, id),
+        takeBack: takeBackDecision.bind(null, id),
+        addNote: note.bind(null, id),
+        archiveNote: putNoteAway.bind(null, id),
+      }}
     />
   );
 }

@@ -24,3 +24,22 @@ export function sayDay(day: Day): string {
     month: 'short',
   }).format(Date.parse(`${day}T12:00:00Z`));
 }
+
+/** @example daysAfter('2026-02-27', 2) // => '2026-03-01' */
+export function daysAfter(day: Day, days: number): Day {
+  return new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}
+
+/** Days from one day to a later one; negative to an earlier.
+ * @example daysBetween('2026-02-27', '2026-03-01') // => 2 */
+export function daysBetween(from: Day, to: Day): number {
+  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
+}
+
+export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
+/** @example weekdayOf('2026-03-01') // => 'Sun' */
+export function weekdayOf(day: Day): (typeof WEEKDAYS)[number] {
+  const index = (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
+  return WEEKDAYS[index] ?? 'Mon';
+}

@@ -1,0 +1,249 @@
+import type { Page } from '@playwright/test';
+import { expect, holdClock, lookAs, openStudio, phrase, test } from './app';
+
+/** Plays one dosage out and judges it; answers what comes after.
+ * @param broke the felt beat, from 1; null is nowhere in particular */
+async function tryIt(
+  page: Page,
+  verdict: 'clean' | 'shaky' | 'lost',
+  { broke = null, what = null, limb = null }: Told = {},
+): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press('PageDown');
+    await expect(page.locator('[data-stage=playing]')).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await page.clock.fastForward(10 * 60_000);
+  await page.clock.runFor(100);
+  await page.getByRole('button', { name: verdict, exact: true }).click();
+  if (verdict !== 'clean') {
+    const beat = broke === null ? 'nowhere in particular' : `Beat ${broke}`;
+    await page.getByRole('button', { name: beat, exact: true }).click();
+    await page.getByRole('button', { name: what ?? 'go on', exact: true }).click();
+    if (limb) await page.getByRole('button', { name: limb, exact: true }).click();
+  }
+  await expect(page.getByText('Round done.')).toBeVisible();
+}
+
+interface Told {
+  readonly broke?: number | null;
+  readonly what?: string | null;
+  readonly limb?: string | null;
+}
+
+/** Again at the stand, after the round. */
+async function again(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Once more' }).click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+}
+
+/** A new studio with one exercise in one program, given to Ines. */
+async function oneItem(page: Page): Promise<void> {
+  await holdClock(page);
+  await openStudio(page);
+  await page.getByLabel('New student').fill('Ines');
+  await page.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByRole('link', { name: 'Ines' })).toBeVisible();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await page.getByLabel('Reading line').fill('4 8 8 4 4');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, /^Program to add it to/, 'Autumn');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('button', { name: /^Ladder of/ }).click();
+}
+
+async function giveToInes(page: Page): Promise<void> {
+  await phrase(page, 'Student to give it to', 'Ines');
+  await expect(page.getByText('Ines has Autumn now.')).toBeVisible();
+  await lookAs(page, 'Ines');
+  await page.getByRole('link', { name: 'Start', exact: true }).click();
+}
+
+test.describe('a ladder follows the log', () => {
+  test.use({ ground: 'empty' });
+
+  test('advances, lowers, simplifies and gives back, all by itself', async ({ page }) => {
+    await oneItem(page);
+    await giveToInes(page);
+    for (let n = 0; n < 3; n += 1) {
+      await tryIt(page, 'clean');
+      await again(page);
+    }
+    await expect(page.getByText('3 clean at 60: now 65.')).toBeVisible();
+    for (let n = 0; n < 2; n += 1) {
+      await tryIt(page, 'lost');
+      await again(page);
+    }
+    await expect(page.getByText('2 lost in a row at 65: back to 60.')).toBeVisible();
+    const followed = { what: 'a limb followed another', limb: 'left foot' };
+    for (let n = 0; n < 2; n += 1) {
+      await tryIt(page, 'lost', followed);
+      await again(page);
+    }
+    await expect(page.getByText(/^Without the left foot \(hi-hat foot\)/)).toBeVisible();
+    for (let n = 0; n < 3; n += 1) {
+      await tryIt(page, 'clean');
+      await again(page);
+    }
+    await expect(page.getByText('All of it again, at 60.')).toBeVisible();
+  });
+
+  test('one that waits: the teacher finds the stuck student, hears the bridge and decides', async ({
+    page,
+  }) => {
+    await oneItem(page);
+    await page.getByLabel('Days without gain').fill('2');
+    await page.getByLabel('Who moves the ladder').selectOption('waits for me');
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await phrase(page, 'Student to give it to', 'Ines');
+    await expect(page.getByText('Ines has Autumn now.')).toBeVisible();
+    await page.goto('/students');
+    await expect(page.getByText('nothing just now')).toBeVisible();
+
+    await page.getByRole('link', { name: 'Ines' }).click();
+    await page.getByRole('link', { name: 'type in a paper week' }).click();
+    await expect(page.locator('[data-cell="0 0"]')).toBeFocused();
+    await page.keyboard.type('s');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.type('sl');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('3 tries in the log.')).toBeVisible();
+    await lookAs(page, 'Ines');
+    await page.getByRole('link', { name: 'Start', exact: true }).click();
+    for (let n = 0; n < 2; n += 1) {
+      await tryIt(page, 'shaky', { broke: 3 });
+      await again(page);
+    }
+    await lookAs(page, 'Ada');
+    await page.goto('/students');
+    const row = page.getByRole('row').filter({ hasText: 'Ines' });
+    await expect(row).toContainText('stuck at 60 for 2 days of practice');
+    await expect(row).toContainText('It breaks at & of 2 → 3, left hand → left hand.');
+
+    await page.getByRole('link', { name: 'Ines' }).click();
+    await page.getByRole('button', { name: 'Hear the bridge & of 2 → 3' }).click();
+    await expect(page.getByRole('button', { name: 'Stop the bridge & of 2 → 3' })).toBeVisible();
+    await page.getByRole('button', { name: 'Stop the bridge & of 2 → 3' }).click();
+    const proposal = page.getByRole('group', { name: 'Proposal' });
+    await expect(proposal).toContainText('as a loop.');
+    await proposal.getByRole('button', { name: 'Do so' }).click();
+    await expect(proposal).toBeHidden();
+    await expect(page.getByText('yes: mend the plateau')).toBeVisible();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(proposal).toBeVisible();
+    await proposal.getByRole('button', { name: 'Do so' }).click();
+    await expect(proposal).toBeHidden();
+    await lookAs(page, 'Ines');
+    await expect(page.getByText(/^The bridge .* as a loop: /)).toBeVisible();
+  });
+
+  test('the start is found by climbing, two bars a rung', async ({ page }) => {
+    await oneItem(page);
+    await page.getByLabel('climb to find the start').check();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await giveToInes(page);
+    await expect(page.getByText('Looking for your start: two bars at 60.')).toBeVisible();
+    for (const rung of ['60', '65']) {
+      await expect(page.getByTestId('rung')).toContainText(rung);
+      await page.keyboard.press('PageDown');
+      await page.clock.fastForward(60_000);
+      await page.clock.runFor(100);
+      await page.getByRole('button', { name: 'clean', exact: true }).click();
+      await expect(page.locator('[data-stage=ready]')).toBeVisible();
+    }
+    await tryIt(page, 'shaky');
+    await expect(page.getByText('Not clean at 70: start at 65.')).toBeVisible();
+  });
+});
+
+test.describe('in the demo studio', () => {
+  test.use({ ground: 'demo' });
+
+  test('the roster begins with who is stuck, and says on what', async ({ page }) => {
+    await lookAs(page, 'Maren');
+    await page.goto('/students');
+    const first = page.getByRole('row').nth(1);
+    await expect(first).toContainText('Lotte');
+    await expect(first).toContainText('Clave against hats on the upbeats: stuck at');
+    await expect(first).toContainText('It breaks at bar 2,');
+    await expect(first).toContainText('left hand and right foot');
+  });
+
+  test('one program to a class: a left-handed member, a pad, and what may break', async ({
+    page,
+  }) => {
+    await lookAs(page, 'Maren');
+    await page.goto('/programs');
+    await page.getByRole('link', { name: 'Pit grooves' }).click();
+    await page.getByRole('link', { name: 'Each student’s version' }).click();
+    const row = page.getByRole('row').filter({ hasText: 'Clave against hats' });
+    await expect(row.getByRole('cell').nth(1)).toContainText('all limbs mirrored');
+    await expect(row.getByRole('cell').nth(4)).toContainText(
+      'left foot → left hand and right foot',
+    );
+    await page.getByRole('button', { name: 'Give it to Pia' }).click();
+    await expect(page.getByText('Pia has Pit grooves now.')).toBeVisible();
+    const start = page.getByLabel('Pia, Clave against hats on the upbeats: start');
+    await start.fill('80');
+    await start.press('Enter');
+    await lookAs(page, 'Pia');
+    const item = page.getByRole('link').filter({ hasText: 'Clave against hats' });
+    await expect(item).toContainText('80');
+    await expect(item).toContainText('For Pia');
+  });
+
+  test('a warning comes before a program is handed out', async ({ page }) => {
+    await lookAs(page, 'Maren');
+    await page.goto('/programs');
+    await page.getByLabel('New program').fill('Spring grooves');
+    await page.getByLabel('as a copy of').selectOption({ label: 'Pit grooves' });
+    await page.getByRole('button', { name: 'Make' }).click();
+    await expect(page.getByText('Nobody has it yet.')).toBeVisible();
+    await phrase(page, 'Student to give it to', 'Lotte');
+    const warned = page.getByRole('alertdialog');
+    await expect(warned).toContainText('may break');
+    await warned.getByRole('button', { name: 'Not yet' }).click();
+    await expect(page.getByRole('link', { name: 'Lotte' })).toBeHidden();
+    await phrase(page, 'Student to give it to', 'Lotte');
+    await warned.getByRole('button', { name: 'Give it' }).click();
+    await expect(page.getByText('Lotte has Spring grooves now.')).toBeVisible();
+  });
+
+  test('a paper week with a slip says where, and keeps what was typed', async ({ page }) => {
+    await lookAs(page, 'Maren');
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Bruno' }).click();
+    await page.getByRole('link', { name: 'type in a paper week' }).click();
+    const cell = page.locator('[data-cell="1 0"]');
+    await expect(page.locator('[data-cell="0 0"]')).toBeFocused();
+    await page.keyboard.type('cc');
+    await page.keyboard.press('Enter');
+    await expect(cell).toBeFocused();
+    await page.keyboard.type('cqc');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByRole('main').getByRole('alert')).toContainText('“cqc” cannot be read.');
+    await expect(cell).toHaveValue('cqc');
+    await expect(cell).toHaveAttribute('aria-invalid', 'true');
+    await cell.fill('80 c');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('3 tries in the log.')).toBeVisible();
+  });
+
+  test('a note for the student stands on Today until it is taken away', async ({ page }) => {
+    await lookAs(page, 'Maren');
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Bruno' }).click();
+    await page.getByLabel('Note for the student').fill('Count aloud.');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Count aloud.')).toBeVisible();
+    await lookAs(page, 'Bruno');
+    await expect(page.getByText('Count aloud.')).toBeVisible();
+    await lookAs(page, 'Maren');
+    await page.goto('/students');
+    await page.getByRole('link', { name: 'Bruno' }).click();
+    await page.getByRole('button', { name: 'Take away: Count aloud.' }).click();
+    await expect(page.getByText('Count aloud.')).toBeHidden();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(page.getByText('Count aloud.')).toBeVisible();
+  });
+});

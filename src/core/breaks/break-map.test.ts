@@ -1,0 +1,157 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import { bridgeLoop } from '../ladder';
+import { blankRecipe, expand, toggleOstinato, type ClosedRecipe } from '../recipe';
+import { bpm, quarters, tempoFor } from '../time';
+import {
+  bandOf,
+  countCrossings,
+  crossingsOf,
+  riskOf,
+  sayCrossing,
+  weakCrossings,
+  weaknessOf,
+  type PlayedTry,
+} from '.';
+
+/** Right hand on every quarter, right foot on 1 and 3, left hand on 2 and 4. */
+const rock: ClosedRecipe = {
+  ...blankRecipe(),
+  over: [
+    {
+      content: {
+        name: 'rock',
+        meter: '4/4',
+        swung: false,
+        lanes: [
+          { limb: 'RH', voice: 'hat', slot: '4', grid: 'x' },
+          { limb: 'RF', voice: 'bass', slot: '4', grid: 'x-' },
+          { limb: 'LH', voice: 'snare', slot: '4', grid: '-x' },
+        ],
+      },
+    },
+  ],
+};
+const exercise = must(expand(rock));
+const tempo = tempoFor(exercise.meter, bpm(60));
+
+function tryOf(verdict: PlayedTry['verdict'], ...broke: number[]): PlayedTry {
+  return { item: 'i', exercise, tempo, verdict, broke };
+}
+
+describe('crossingsOf', () => {
+  it('is a chain over the cycle, the seam last, each arriving on its beat', () => {
+    const chain = crossingsOf(exercise, tempo);
+    expect(chain.map((one) => [sayCrossing(one), one.gapMs, one.beat])).toEqual([
+      ['right hand and right foot → right hand and left hand', 1000, 1],
+      ['right hand and left hand → right hand and right foot', 1000, 2],
+      ['right hand and right foot → right hand and left hand', 1000, 3],
+      ['right hand and left hand → right hand and right foot', 1000, 0],
+    ]);
+  });
+
+  it('the same limbs at another speed are another crossing', () => {
+    const [slow] = crossingsOf(exercise, tempo);
+    const [fast] = crossingsOf(exercise, tempoFor(exercise.meter, bpm(200)));
+    expect(slow?.key).not.toBe(fast?.key);
+    expect(fast?.band).toBe('220–320 ms');
+  });
+
+  it('bands leave no gap and do not overlap', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 3000, noNaN: true }), (ms) => {
+        const [from, to] = (/(\d+)–(\d+)/.exec(bandOf(ms)) ?? []).slice(1).map(Number);
+        if (from !== undefined && to !== undefined) expect(ms >= from && ms < to).toBe(true);
+      }),
+    );
+    expect(bandOf(99.9)).toBe('under 100 ms');
+    expect(bandOf(100)).toBe('100–150 ms');
+    expect(bandOf(700)).toBe('over 700 ms');
+  });
+});
+
+describe('countCrossings', () => {
+  it('a clean try passes all; one that broke on beat 2 breaks what arrives there', () => {
+    const counts = countCrossings([tryOf('clean'), tryOf('lost', 1), tryOf('shaky', 1)]);
+    expect(counts.map((one) => [sayCrossing(one), one.breaks, one.passes])).toEqual([
+      ['right hand and right foot → right hand and left hand', 2, 1],
+      ['right hand and left hand → right hand and right foot', 0, 3],
+    ]);
+    expect(counts[0]?.lately).toEqual({ item: 'i', fromAt: 0, toAt: quarters(1) });
+  });
+
+  it('a try that was not clean and says no beat tells nothing', () => {
+    expect(countCrossings([tryOf('lost'), tryOf('shaky')])).toEqual([]);
+  });
+
+  it('every counted try either passes or breaks each crossing, once', () => {
+    const tries = fc.array(
+      fc.record({
+        verdict: fc.constantFrom('clean' as const, 'shaky' as const, 'lost' as const),
+        broke: fc.uniqueArray(fc.integer({ min: 0, max: 3 }), { maxLength: 2 }),
+      }),
+    );
+    fc.assert(
+      fc.property(tries, (all) => {
+        const played = all.map(({ verdict, broke }) => tryOf(verdict, ...broke));
+        const telling = all.filter((one) => one.verdict === 'clean' || one.broke.length > 0);
+        for (const count of countCrossings(played)) {
+          expect(count.breaks + count.passes).toBe(telling.length);
+          expect(count.weakness > 0 && count.weakness < 1).toBe(true);
+        }
+      }),
+    );
+  });
+
+  it('weakness leans on what is usual until there is evidence (5 in 10: 6/30; 0 in 80: 1/100)', () => {
+    expect(weaknessOf(5, 5)).toBeCloseTo(0.2);
+    expect(weaknessOf(0, 80)).toBeCloseTo(0.01);
+  });
+});
+
+describe('riskOf', () => {
+  it('finds weak crossings in another exercise, and none where none are known', () => {
+    const weak = weakCrossings(countCrossings(Array.from({ length: 6 }, () => tryOf('lost', 1))));
+    expect(weak).toHaveLength(1);
+    const other = must(expand({ ...rock, meter: '2/4' }));
+    const risk = riskOf(other, tempo, weak);
+    expect(risk.at).toMatchObject([{ breaks: 6, passes: 0 }]);
+    expect(risk.chance).toBeCloseTo(7 / 26);
+    expect(riskOf(other, tempoFor(other.meter, bpm(200)), weak).chance).toBe(0);
+    expect(riskOf(other, tempo, [])).toEqual({ chance: 0, at: [] });
+  });
+
+  it('one break may be chance', () => {
+    expect(weakCrossings(countCrossings([tryOf('lost', 1)]))).toEqual([]);
+  });
+});
+
+describe('bridgeLoop', () => {
+  it('plays the two events in turn, as far apart as they were', () => {
+    const loop = must(expand(must(bridgeLoop(rock, 0, quarters(1)))));
+    const chain = crossingsOf(loop, tempo);
+    expect(new Set(chain.map((one) => one.gapMs))).toEqual(new Set([1000]));
+    expect(new Set(chain.map(sayCrossing))).toEqual(
+      new Set(crossingsOf(exercise, tempo).map(sayCrossing)),
+    );
+  });
+
+  it('of any two neighbours in a shipped ostinato, crosses just that way', () => {
+    for (const id of ['jazz-ride', 'samba-feet', 'rock-8ths', 'clave-3-2']) {
+      const recipe = toggleOstinato(blankRecipe(), id);
+      const whole = must(expand(recipe));
+      for (const { fromAt, toAt, gapMs, ...step } of crossingsOf(whole, tempo)) {
+        const loop = bridgeLoop(recipe, fromAt, toAt);
+        const chain = crossingsOf(must(expand(must(loop))), tempo);
+        expect(chain[0]?.gapMs).toBeCloseTo(gapMs);
+        expect(chain.map(sayCrossing)).toContain(sayCrossing(step));
+      }
+    }
+  });
+
+  it('refuses places where nothing is struck', () => {
+    expect(bridgeLoop(rock, 1, 2)).toMatchObject({ issues: [{ code: 'nothing-to-play' }] });
+    expect(bridgeLoop(rock, 0, 0)).toMatchObject({ issues: [{ code: 'nothing-to-play' }] });
+  });
+});

@@ -1,0 +1,182 @@
+import { instantsOf } from '../analysis';
+import { limbName, type Limb } from '../kit';
+import { beatPlaces, type Verdict } from '../ladder';
+import type { Exercise } from '../recipe';
+import { ticksToSeconds, type Tempo, type Tick } from '../time';
+
+/** From one set of limbs to the next, within a band of time, as tries of any exercise pass it. */
+export interface Crossing {
+  /** Names limb sets and band, the same in every exercise. */
+  readonly key: string;
+  readonly from: readonly Limb[];
+  readonly to: readonly Limb[];
+  readonly band: string;
+}
+
+/** A crossing in its place in an exercise. */
+export interface PlacedCrossing extends Crossing {
+  readonly fromAt: Tick;
+  readonly toAt: Tick;
+  readonly gapMs: number;
+  /** The felt beat of the cycle on which it arrives, from 0. */
+  readonly beat: number;
+}
+
+/** What a student's tries say about a crossing. */
+export interface CrossingCount extends Crossing {
+  readonly breaks: number;
+  readonly passes: number;
+  /** Likely share of tries that break there, 0 to 1. */
+  readonly weakness: number;
+  /** The item in which it broke last, and where; null where it never broke. */
+  readonly lately: { readonly item: string; readonly fromAt: Tick; readonly toAt: Tick } | null;
+}
+
+/** Edges of the bands in ms: neighbours feel alike within one. Common practice, no source. */
+const EDGES_MS = [100, 150, 220, 320, 470, 700] as const;
+
+/** @example bandOf(214) // => '150–220 ms' */
+export function bandOf(gapMs: number): string {
+  const above = EDGES_MS.findIndex((edge) => gapMs < edge);
+  if (above === 0) return `under ${EDGES_MS[0]} ms`;
+  if (above === -1) return `over ${EDGES_MS.at(-1)} ms`;
+  return `${EDGES_MS[above - 1]}–${EDGES_MS[above]} ms`;
+}
+
+interface Step {
+  readonly from: readonly Limb[];
+  readonly to: readonly Limb[];
+  readonly limbs: string;
+  readonly fromAt: Tick;
+  readonly toAt: Tick;
+  readonly gapTicks: number;
+  readonly beat: number;
+}
+
+const STEPS = new WeakMap<Exercise, readonly Step[]>();
+
+/** The steps of an exercise without a tempo; made once for each. */
+function stepsOf(exercise: Exercise): readonly Step[] {
+  let found = STEPS.get(exercise);
+  if (!found) {
+    const chain = instantsOf(exercise);
+    const places = beatPlaces(exercise);
+    found = chain.flatMap((one, index): Step[] => {
+      const next = chain[(index + 1) % chain.length];
+      if (!next || chain.length < 2) return [];
+      const gapTicks = next.at - one.at + (next.at <= one.at ? exercise.cycleTicks : 0);
+      const beat = places.findLastIndex(({ at }) => at <= next.at);
+      const { limbs: from } = one;
+      const { limbs: to } = next;
+      const limbs = `${from.join('+')} > ${to.join('+')}`;
+      return [{ from, to, limbs, fromAt: one.at, toAt: next.at, gapTicks, beat }];
+    });
+    STEPS.set(exercise, found);
+  }
+  return found;
+}
+
+/** The crossings of an exercise at a tempo, over the cycle, the one across the seam last. */
+export function crossingsOf(exercise: Exercise, tempo: Tempo): readonly PlacedCrossing[] {
+  return stepsOf(exercise).map(({ from, to, limbs, fromAt, toAt, gapTicks, beat }) => {
+    const gapMs = ticksToSeconds(gapTicks, tempo) * 1000;
+    const band = bandOf(gapMs);
+    return { key: `${limbs} ${band}`, from, to, band, fromAt, toAt, gapMs, beat };
+  });
+}
+
+/** One try, with what was played in it. */
+export interface PlayedTry {
+  readonly item: string;
+  readonly exercise: Exercise;
+  readonly tempo: Tempo;
+  readonly verdict: Verdict;
+  /** Felt beats of the cycle on which it broke, from 0. */
+  readonly broke: readonly number[];
+}
+
+/** What is known before anything is: one try in twenty breaks at a crossing. Common practice, no
+ * source; weighs as much as twenty tries. */
+const KNOWN_BEFORE = { breaks: 1, tries: 20 } as const;
+
+/** @example weakness of 5 breaks in 10 tries // => 0.2, of none in 80 // => 0.01 */
+export function weaknessOf(breaks: number, passes: number): number {
+  return (breaks + KNOWN_BEFORE.breaks) / (breaks + passes + KNOWN_BEFORE.tries);
+}
+
+/** Breaks and passes of every crossing. A clean try passes them all; one that broke on a beat breaks
+ * those that arrive on it and passes the others; one that was not clean and says no beat tells
+ * nothing.
+ * @param tries oldest first
+ * @returns weakest first */
+export function countCrossings(tries: readonly PlayedTry[]): readonly CrossingCount[] {
+  type Count = Crossing & { breaks: number; passes: number; lately: CrossingCount['lately'] };
+  const counts = new Map<string, Count>();
+  for (const { item, exercise, tempo, verdict, broke } of tries) {
+    if (verdict !== 'clean' && broke.length === 0) continue;
+    const seen = new Map<string, PlacedCrossing | null>();
+    for (const crossing of crossingsOf(exercise, tempo)) {
+      const broken = verdict !== 'clean' && broke.includes(crossing.beat);
+      if (broken) seen.set(crossing.key, crossing);
+      else if (!seen.has(crossing.key)) seen.set(crossing.key, null);
+      if (!counts.has(crossing.key)) {
+        const { key, from, to, band } = crossing;
+        counts.set(key, { key, from, to, band, breaks: 0, passes: 0, lately: null });
+      }
+    }
+    for (const [key, broken] of seen) {
+      const count = counts.get(key);
+      if (!count) continue;
+      if (broken === null) count.passes += 1;
+      else {
+        count.breaks += 1;
+        count.lately = { item, fromAt: broken.fromAt, toAt: broken.toAt };
+      }
+    }
+  }
+  return [...counts.values()]
+    .map((count) => ({ ...count, weakness: weaknessOf(count.breaks, count.passes) }))
+    .sort((a, b) => b.weakness - a.weakness || b.breaks - a.breaks || placeOf(a) - placeOf(b));
+}
+
+/** Of equals the earlier comes first: it is what leads into the beat. */
+function placeOf({ lately }: Pick<CrossingCount, 'lately'>): number {
+  return lately?.toAt ?? 0;
+}
+
+/** Fewer breaks than this may be chance. */
+const FEWEST_BREAKS = 2;
+
+/** Weaker than this is worth a loop of its own; common practice, no source. */
+const WEAK_FROM = 0.1;
+
+/** The crossings that are weak, weakest first. */
+export function weakCrossings(counts: readonly CrossingCount[]): readonly CrossingCount[] {
+  return counts.filter((one) => one.breaks >= FEWEST_BREAKS && one.weakness >= WEAK_FROM);
+}
+
+/** What of a student's weak crossings lies in an exercise. */
+export interface Risk {
+  /** Likely share of tries that break on one of them, 0 to 1. */
+  readonly chance: number;
+  readonly at: readonly (PlacedCrossing & Pick<CrossingCount, 'breaks' | 'passes'>)[];
+}
+
+/** @param weak of `weakCrossings` */
+export function riskOf(exercise: Exercise, tempo: Tempo, weak: readonly CrossingCount[]): Risk {
+  const known = new Map(weak.map((one) => [one.key, one]));
+  const at = new Map<string, Risk['at'][number]>();
+  let passes = 1;
+  for (const crossing of crossingsOf(exercise, tempo)) {
+    const found = known.get(crossing.key);
+    if (!found || at.has(crossing.key)) continue;
+    passes *= 1 - found.weakness;
+    at.set(crossing.key, { ...crossing, breaks: found.breaks, passes: found.passes });
+  }
+  return { chance: 1 - passes, at: [...at.values()] };
+}
+
+/** @example sayCrossing({ from: ['RH', 'RF'], to: ['LF'] }) // => 'right hand and right foot → left foot' */
+export function sayCrossing({ from, to }: Pick<Crossing, 'from' | 'to'>): string {
+  return `${from.map(limbName).join(' and ')} → ${to.map(limbName).join(' and ')}`;
+}

@@ -1,0 +1,26 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { dayOf, daysAfter, daysBetween, weekdayOf } from '.';
+
+describe('days', () => {
+  it('are those of the zone', () => {
+    const late = Date.UTC(2026, 0, 1, 23, 30);
+    expect(dayOf(late, 'Europe/Lisbon')).toBe('2026-01-01');
+    expect(dayOf(late, 'Pacific/Auckland')).toBe('2026-01-02');
+  });
+
+  it('are counted over leap days and changes of the clock', () => {
+    expect(daysAfter('2028-02-28', 2)).toBe('2028-03-01');
+    expect(daysAfter('2026-03-28', 2)).toBe('2026-03-30');
+    expect(weekdayOf('2026-03-01')).toBe('Sun');
+    expect(weekdayOf('2026-03-02')).toBe('Mon');
+  });
+
+  it('so many after, and so many between, agree', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -3000, max: 3000 }), (count) => {
+        expect(daysBetween('2026-03-01', daysAfter('2026-03-01', count))).toBe(count);
+      }),
+    );
+  });
+});

@@ -1,0 +1,15 @@
+export { idSchema, makeId, parseId } from './id';
+export type {
+  AssignmentId,
+  EntryId,
+  ExerciseId,
+  FamilyId,
+  Id,
+  ItemId,
+  MaterialId,
+  NoteId,
+  PersonId,
+  ProgramId,
+  SessionId,
+  StudioId,
+} from './id';

@@ -1,0 +1,337 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { daysAfter } from '../calendar';
+import { must } from '../issue';
+import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
+import {
+  dosageNow,
+  factsOf,
+  proposalText,
+  reasonText,
+  replay,
+  rungAt,
+  USUAL_COURSE,
+  type Course,
+  type Decision,
+  type Following,
+  type LadderState,
+  type LogEvent,
+  type Suffered,
+  type Try,
+  type Verdict,
+} from '.';
+
+const recipe = {
+  ...toggleOstinato(blankRecipe(), 'hats-2-4'),
+  play: { content: { text: '4. 4 8 4' } },
+  as: startOf('phrase-cells'),
+};
+const facts = factsOf(must(expand(recipe)), recipe);
+const acts: Following = { course: USUAL_COURSE, facts };
+
+function following(course: Partial<Course>, more: Partial<Following> = {}): Following {
+  return { ...acts, ...more, course: { ...USUAL_COURSE, ...course } };
+}
+
+const NAMES: Readonly<Record<string, Verdict>> = { C: 'clean', S: 'shaky', L: 'lost' };
+
+interface Told {
+  readonly suffered?: readonly Suffered[];
+  readonly broke?: readonly number[];
+}
+
+/** A log that is written as it is played: letters are tries on the rung that is asked for, a `|` is
+ * the next day, decisions stand where they fall. */
+function write(
+  of: Following,
+  parts: readonly (string | Decision)[],
+  told: Told = {},
+): readonly LogEvent[] {
+  const log: LogEvent[] = [];
+  let day = '2026-01-05';
+  for (const part of parts) {
+    if (typeof part !== 'string') {
+      log.push({ kind: 'decided', id: `d${log.length}`, day, decision: part });
+      continue;
+    }
+    for (const letter of part.replaceAll(' ', '')) {
+      if (letter === '|') {
+        day = daysAfter(day, 1);
+        continue;
+      }
+      const state = replay(of, log);
+      const verdict = NAMES[letter] ?? 'clean';
+      const { key, bpm } = rungAt(state.rungs, state.rung);
+      const bad = verdict !== 'clean';
+      const entry: Try = {
+        kind: 'try',
+        id: `t${log.length}`,
+        day,
+        bpm,
+        rung: key,
+        verdict,
+        suffered: bad ? (told.suffered ?? []) : [],
+        broke: bad ? (told.broke ?? []) : [],
+      };
+      log.push(entry);
+    }
+  }
+  return log;
+}
+
+function play(parts: string | readonly (string | Decision)[], of = acts, told?: Told): LadderState {
+  return replay(of, write(of, typeof parts === 'string' ? [parts] : parts, told));
+}
+
+const proposes = following({ follow: 'proposes' });
+const accept = (proposal: string): Decision => ({ does: 'accept', proposal });
+const decline = (proposal: string): Decision => ({ does: 'decline', proposal });
+
+describe('replay: verdict arithmetic (common practice, no source)', () => {
+  it('with 3 clean: C C S C C C goes up once', () => {
+    expect(play('C C S C C C')).toMatchObject({
+      rung: 1,
+      bpm: 65,
+      clean: 0,
+      reason: { kind: 'raised', from: '60' },
+    });
+    expect(play('C C S C C')).toMatchObject({ rung: 0, clean: 2 });
+  });
+
+  it('C L L goes down once', () => {
+    const down = { rung: 0, bpm: 60, reason: { kind: 'lowered', from: '65' } };
+    expect(play('CCC C L L')).toMatchObject(down);
+    expect(play('CCC C L S L')).toMatchObject({ rung: 1, lostInARow: 1 });
+  });
+
+  it('a try on another rung moves nothing', () => {
+    const off: Try = {
+      kind: 'try',
+      id: 'a',
+      day: '2026-01-05',
+      bpm: 90,
+      rung: null,
+      verdict: 'clean',
+      suffered: [],
+      broke: [],
+    };
+    const one = following({ rule: { clean: 1, lost: 1, plateau: 4 } });
+    expect(replay(one, [off])).toMatchObject({ rung: 0, clean: 0 });
+    expect(replay(one, [{ ...off, bpm: 60 }])).toMatchObject({ rung: 1 });
+  });
+
+  it('says why', () => {
+    const says = (verdicts: string) => reasonText(play(verdicts), USUAL_COURSE);
+    expect(says('')).toBe('Start of the ladder: 3 clean to go on.');
+    expect(says('CC')).toBe('2 of 3 clean at 60.');
+    expect(says('CCC')).toBe('3 clean at 60: now 65.');
+    expect(says('CCCLL')).toBe('2 lost in a row at 65: back to 60.');
+    expect(says('CS')).toBe('Last try shaky: 60 again, 3 clean to go on.');
+  });
+
+  it('a student may start elsewhere', () => {
+    expect(replay(following({}, { startBpm: 71 }), [])).toMatchObject({ rung: 2, bpm: 70 });
+  });
+});
+
+describe('simplify', () => {
+  it('at the lowest rung takes away the limb that was named most, and gives it back', () => {
+    const foot = { suffered: [{ what: 'followed', limb: 'LF' }] } as const;
+    const simpler = play('C L L', acts, foot);
+    expect(simpler).toMatchObject({ rung: 0, variation: { kind: 'without', limb: 'LF' } });
+    expect(reasonText(simpler, USUAL_COURSE)).toBe(
+      'Without the left foot (hi-hat foot): 2 lost in a row at the lowest rung; named twice.',
+    );
+    const whole = play('C L L CCC', acts, foot);
+    expect(whole).toMatchObject({ rung: 0, variation: null, reason: { kind: 'whole' } });
+  });
+
+  it('where a beat was logged, loops the bridge into it', () => {
+    expect(play('LL', acts, { broke: [2] })).toMatchObject({ variation: { kind: 'bridge' } });
+    expect(play('LL', acts, { suffered: [{ what: 'seam', limb: null }] }).variation).toEqual(
+      facts.bridges[0],
+    );
+  });
+
+  it('where nothing was named, takes the line away', () => {
+    expect(play('LL')).toMatchObject({ variation: { kind: 'without', plays: facts.lineLimb } });
+  });
+});
+
+describe('an item that proposes', () => {
+  it('holds until the teacher decides, and rests on its entries', () => {
+    const asked = play('CCC', proposes);
+    expect(asked).toMatchObject({
+      rung: 0,
+      proposal: { kind: 'advance', basis: ['t0', 't1', 't2'] },
+    });
+    expect(asked.proposal && proposalText(asked.proposal)).toBe('3 clean: go on to 65.');
+    expect(play(['CCC', accept('advance')], proposes)).toMatchObject({ rung: 1, proposal: null });
+    const no = play(['CCC', decline('advance')], proposes);
+    expect(no).toMatchObject({ rung: 0, clean: 0, proposal: null });
+  });
+
+  it('withdraws what the log has overtaken; an answer that comes late moves nothing', () => {
+    expect(play('CCC S', proposes).proposal).toBeNull();
+    expect(play(['CCC S', accept('advance')], proposes)).toMatchObject({ rung: 0 });
+    expect(play(['CCC', accept('advance'), 'LL'], proposes).proposal?.kind).toBe('lower');
+  });
+
+  it('asks to simplify, and to have the whole again', () => {
+    expect(play('LL', proposes)).toMatchObject({ variation: null, proposal: { kind: 'simplify' } });
+    const simpler = ['LL', accept('simplify'), 'CCC'];
+    expect(play(simpler as string[], proposes).proposal?.kind).toBe('restore');
+    expect(play([...(simpler as string[]), accept('restore')], proposes).variation).toBeNull();
+  });
+});
+
+describe('plateau (four practice days without gain are common practice, no source)', () => {
+  it('days of practice count, not calendar days, from the day after the gain', () => {
+    expect(play('CCC | S | S ||| S').variation).toBeNull();
+    const stuck = play('CCC | S | S ||| S | S');
+    expect(stuck).toMatchObject({ rung: 1, reason: { kind: 'varied' } });
+    expect(reasonText(stuck, USUAL_COURSE)).toContain('no gain in 4 days of practice');
+  });
+
+  it('going down and coming back is no gain', () => {
+    expect(play('CCC | LL | CCC | S').gain).toMatchObject({ rung: 1, days: 3 });
+  });
+
+  it('names the beat on which it broke', () => {
+    const stuck = play('CCC | S | S | S | S', proposes, { broke: [3] });
+    expect(stuck.proposal).toMatchObject({ kind: 'plateau', variation: facts.bridges[3] });
+    expect(stuck.proposal?.because).toContain('broke there 4 times');
+  });
+
+  it('is asked again only after as many days more', () => {
+    const again = ['CCC | S | S | S | S', decline('plateau'), '| S | S | S'];
+    expect(play(again as string[], proposes).proposal).toBeNull();
+    expect(play([...(again as string[]), '| S'], proposes).proposal?.kind).toBe('plateau');
+  });
+});
+
+describe('twist', () => {
+  it('three rungs with clean tries alone ask for one, whoever follows; accepting begins anew', () => {
+    const easy = play('CCC'.repeat(3));
+    expect(easy).toMatchObject({ rung: 3, proposal: { kind: 'twist' } });
+    expect(play('CCC CCC S CCC').proposal).toBeNull();
+    expect(play(['CCC'.repeat(3), accept('twist')])).toMatchObject({
+      rung: 0,
+      variation: { kind: 'displaced' },
+    });
+  });
+});
+
+describe('maintenance', () => {
+  const all = 'CCC'.repeat(9);
+
+  it('passes at the target and comes back after 2, 4, 8 days', () => {
+    expect(play(all)).toMatchObject({ passed: true, keep: { times: 0, due: '2026-01-07' } });
+    expect(play(`${all}||C`).keep).toEqual({ times: 1, due: '2026-01-11' });
+    expect(play(`${all}||C||||C`).keep).toEqual({ times: 2, due: '2026-01-19' });
+  });
+
+  it('played early, is not pushed further away; shaky comes back the next day', () => {
+    expect(play(`${all}|C`).keep).toEqual({ times: 0, due: '2026-01-07' });
+    expect(play(`${all}||C||||S`).keep).toEqual({ times: 0, due: '2026-01-12' });
+  });
+
+  it('lost often enough, it is back on its ladder', () => {
+    expect(play(`${all}||LL`)).toMatchObject({ rung: 7, passed: false, keep: null });
+  });
+});
+
+describe('climbing to find the start', () => {
+  const climbing = following({ climb: true });
+
+  it('two bars a rung up to the first that is not clean; starts one below', () => {
+    const up = play('CCC', climbing);
+    expect(up).toMatchObject({ rung: 3, climbing: true });
+    expect(dosageNow(up, USUAL_COURSE.dosage)).toEqual({ kind: 'bars', amount: 2 });
+    const found = play('CCC S', climbing);
+    expect(found).toMatchObject({ rung: 2, climbing: false });
+    expect(reasonText(found, USUAL_COURSE)).toBe('Not clean at 75: start at 70.');
+    expect(play('S', climbing)).toMatchObject({ rung: 0, climbing: false });
+    expect(play('C'.repeat(9), climbing)).toMatchObject({ rung: 8, climbing: false });
+  });
+});
+
+describe('a teacher may put a student on any rung, or vary what is played', () => {
+  it('moves and varies', () => {
+    expect(play([{ does: 'move', rung: 4 }])).toMatchObject({ rung: 4, bpm: 80 });
+    expect(play([{ does: 'move', rung: 99 }])).toMatchObject({ rung: 0 });
+    expect(play([{ does: 'vary', variation: { kind: 'half', half: 'first' } }])).toMatchObject({
+      variation: { kind: 'half' },
+    });
+  });
+});
+
+const LETTERS = fc.constantFrom('C', 'C', 'C', 'S', 'L', '|');
+const DECISIONS: fc.Arbitrary<Decision> = fc.oneof(
+  fc
+    .constantFrom('advance', 'lower', 'simplify', 'plateau', 'restore', 'twist')
+    .chain((proposal) => fc.constantFrom(accept(proposal), decline(proposal))),
+  fc.integer({ min: 0, max: 8 }).map((rung): Decision => ({ does: 'move', rung })),
+);
+const COURSES = fc.record({
+  follow: fc.constantFrom('acts' as const, 'proposes' as const),
+  climb: fc.boolean(),
+  rule: fc.record({
+    clean: fc.integer({ min: 1, max: 4 }),
+    lost: fc.integer({ min: 1, max: 3 }),
+    plateau: fc.integer({ min: 1, max: 4 }),
+  }),
+});
+const LOGS = fc.tuple(COURSES, fc.array(fc.oneof(LETTERS, DECISIONS), { maxLength: 40 }));
+
+describe('replay, whatever is logged', () => {
+  it('the state after any prefix is the prefix replayed, and stays on the ladder', () => {
+    fc.assert(
+      fc.property(LOGS, ([course, parts]) => {
+        const of = following(course);
+        const log = write(of, parts);
+        for (let end = 0; end <= log.length; end += 1) {
+          const state = replay(of, log.slice(0, end));
+          expect(replay(of, log.slice(0, end))).toEqual(state);
+          expect(state.bpm).toBe(rungAt(state.rungs, state.rung).bpm);
+          expect(state.clean).toBeLessThanOrEqual(of.course.rule.clean + 40);
+          expect(reasonText(state, of.course)).toMatch(/^[A-Z0-9].*\.$/);
+          for (const id of state.basis) expect(log.some((one) => one.id === id)).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('an entry that comes twice counts once', () => {
+    fc.assert(
+      fc.property(LOGS, ([course, parts]) => {
+        const of = following(course);
+        const log = write(of, parts);
+        const doubled = log.flatMap((one) => [one, one]);
+        expect(replay(of, doubled)).toEqual(replay(of, log));
+        expect(replay(of, [...log, ...log])).toEqual(replay(of, log));
+      }),
+    );
+  });
+
+  it('a decision can be taken back: the log goes as if it had never been made', () => {
+    fc.assert(
+      fc.property(LOGS, fc.nat(), ([course, parts], pick) => {
+        const of = following(course);
+        const log = write(of, parts);
+        const decisions = log.filter((one) => one.kind === 'decided');
+        const back = decisions[pick % Math.max(1, decisions.length)];
+        fc.pre(back !== undefined);
+        const takenBack = {
+          kind: 'taken-back' as const,
+          id: 'back',
+          day: '2026-06-01',
+          decisionId: back?.id ?? '',
+        };
+        const without = log.filter((one) => one !== back);
+        expect(replay(of, [...log, takenBack])).toEqual(replay(of, without));
+      }),
+    );
+  });
+});

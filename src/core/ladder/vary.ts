@@ -1,0 +1,105 @@
+import { instantsOf } from '../analysis';
+import { fail, ok, type Result } from '../issue';
+import { LIMBS } from '../kit';
+import type { Lane } from '../materials';
+import { blankRecipe, close, expand, readRecipe, type Change, type ClosedRecipe } from '../recipe';
+import { slotTicks, SUBDIVISION_IDS, wrap } from '../time';
+import type { Rung } from './ladder';
+import type { Variation } from './variation';
+
+/** What is played on a rung: the exercise, or the step that the rung asks for, varied.
+ * @returns issues of expanding what was asked for */
+export function recipeOnRung(
+  recipe: ClosedRecipe,
+  rung: Pick<Rung, 'stage'>,
+  variation: Variation | null,
+): Result<ClosedRecipe> {
+  const base = stageRecipe(recipe, rung);
+  if (!base.ok || variation === null) return base;
+  return varyRecipe(base.value, variation);
+}
+
+/** A step keeps its own recipe, on the kit of whoever plays it. */
+function stageRecipe(recipe: ClosedRecipe, { stage }: Pick<Rung, 'stage'>): Result<ClosedRecipe> {
+  if (stage?.kind !== 'step') return ok(recipe);
+  const read = readRecipe(stage.recipe);
+  if (!read.ok) return read;
+  const closed = close(read.value);
+  return closed.ok ? ok({ ...closed.value, kit: recipe.kit }) : closed;
+}
+
+/** A recipe with a variation on it.
+ * @returns issues of `expand` for a recipe that cannot be played; `nothing-to-play` where the
+ * variation would leave nothing */
+export function varyRecipe(recipe: ClosedRecipe, variation: Variation): Result<ClosedRecipe> {
+  const { then: _, ...alone } = recipe;
+  const varied = VARIED[variation.kind](alone, variation as never);
+  if (!varied.ok) return varied;
+  const made = expand(varied.value);
+  if (!made.ok) return made;
+  return made.value.strokes.length > 0 ? varied : fail({ code: 'nothing-to-play', path: [] });
+}
+
+type Of<Kind extends Variation['kind']> = Extract<Variation, { kind: Kind }>;
+
+const VARIED: {
+  readonly [Kind in Variation['kind']]: (
+    recipe: ClosedRecipe,
+    variation: Of<Kind>,
+  ) => Result<ClosedRecipe>;
+} = {
+  without: (recipe, { limb }) =>
+    ok(withChange(recipe, { kind: 'only', limbs: LIMBS.filter((one) => one !== limb) })),
+  plain: (recipe) => ok(withChange(recipe, { kind: 'plain' })),
+  displaced: (recipe) =>
+    ok(withChange(recipe, { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' })),
+  'other-lead': (recipe) => ok(withChange(recipe, { kind: 'mirror', what: 'hands', part: 'line' })),
+  half: halfOf,
+  bridge: (recipe, { from, to }) => bridgeLoop(recipe, from, to),
+};
+
+function withChange(recipe: ClosedRecipe, change: Change): ClosedRecipe {
+  return { ...recipe, changes: [...recipe.changes, change] };
+}
+
+function halfOf(recipe: ClosedRecipe, { half }: Of<'half'>): Result<ClosedRecipe> {
+  const exercise = expand(recipe);
+  if (!exercise.ok) return exercise;
+  const slots = exercise.value.cycleTicks / slotTicks('16');
+  const middle = Math.floor(slots / 2);
+  const [from, count] = half === 'first' ? [0, middle] : [middle, Math.floor(slots) - middle];
+  return ok(withChange(recipe, { kind: 'excerpt', from, slots: count, slot: '16' }));
+}
+
+/** Two neighbouring events in turn, each as far from the next as in the exercise: the bridge that
+ * breaks, as a loop of its own.
+ * @param from place in the cycle of the first event, in ticks  @param to of the one after it
+ * @returns `nothing-to-play` where nothing is struck at either place */
+export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Result<ClosedRecipe> {
+  const { then: _, ...alone } = recipe;
+  const exercise = expand(alone);
+  if (!exercise.ok) return exercise;
+  const chain = instantsOf(exercise.value);
+  const events = [from, to].map((at) => chain.find((one) => one.at === at));
+  const gap = wrap(to - from, exercise.value.cycleTicks);
+  const slot = SUBDIVISION_IDS.find((id) => gap > 0 && gap % slotTicks(id) === 0);
+  if (!slot || events.some((event) => !event)) return fail({ code: 'nothing-to-play', path: [] });
+  const apart = gap / slotTicks(slot);
+  const lanes = new Map<string, { lane: Lane; slots: string[] }>();
+  events.forEach((event, index) => {
+    for (const stroke of event?.strokes ?? []) {
+      const { limb, voice } = stroke.written ?? stroke;
+      const key = `${limb} ${voice}`;
+      const slots = lanes.get(key)?.slots ?? Array.from({ length: 2 * apart }, () => '-');
+      slots[index * apart] = MARK[stroke.dynamic];
+      lanes.set(key, { lane: { limb, voice, slot, grid: '' }, slots });
+    }
+  });
+  const made = [...lanes.values()].map(({ lane, slots }) => ({ ...lane, grid: slots.join('') }));
+  const content = { name: 'bridge', meter: alone.meter, swung: false, lanes: made };
+  const blank = blankRecipe();
+  const { meter, feel, kit } = alone;
+  return ok({ ...blank, meter, feel, kit, over: [{ content }] });
+}
+
+const MARK = { ghost: 'g', tap: 'x', normal: 'x', accent: 'X' } as const;

@@ -1,0 +1,16 @@
+export {
+  changeItems,
+  checkOutline,
+  copyOutline,
+  EMPTY_OUTLINE,
+  isOpen,
+  itemsOf,
+  nudgeItem,
+  outlineSchema,
+  placeItem,
+  withItem,
+  withoutItems,
+} from './outline';
+export { COURSE_TEMPLATES } from './templates';
+export type { Outline, OutlineItem, OutlineSection } from './outline';
+export type { CourseTemplate } from './templates';

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { startLadder, USUAL_COURSE, type LadderState } from '../ladder';
+import type { ItemId } from '../id';
+import { hearFirst, minutesByDay, needsOf, sufferedByLimb, verdictMix, type ItemStanding } from '.';
+
+const start = startLadder({ course: USUAL_COURSE });
+const TODAY = '2026-03-10';
+
+function standing(name: string, state: Partial<LadderState> = {}, verdicts = ''): ItemStanding {
+  const names = { C: 'clean', S: 'shaky', L: 'lost' } as const;
+  return {
+    item: name as ItemId,
+    name,
+    state: { ...start, ...state },
+    verdicts: [...verdicts].map((letter) => names[letter as 'C']),
+    breaksAt: name === 'Clave' ? '3 → &, right foot → left foot' : null,
+  };
+}
+
+const plateau = {
+  proposal: {
+    kind: 'plateau',
+    variation: { kind: 'half', half: 'first' },
+    because: 'no gain in 4 days of practice; lost the count twice',
+    basis: [],
+  },
+  gain: { rung: 0, days: 6, asked: 4 },
+} as const;
+
+describe('needsOf', () => {
+  it('puts stuck before losing before asking before away, and says on what', () => {
+    const asks = { kind: 'advance', to: '65', because: '3 clean', basis: [] } as const;
+    const needs = needsOf(
+      [
+        standing('Feet', { proposal: asks }),
+        standing('Ride', {}, 'CSSLCSL'),
+        standing('Clave', plateau),
+      ],
+      TODAY,
+      '2026-03-01',
+    );
+    expect(needs.map((need) => need.kind)).toEqual(['stuck', 'losing', 'asks', 'away']);
+    expect(needs[0]?.says).toBe(
+      'Clave: stuck at 60 for 6 days of practice; play the first half. It breaks at 3 → &, right foot → left foot.',
+    );
+    expect(needs[1]?.says).toBe('Ride: 5 of the last 6 tries not clean at 60.');
+    expect(needs[2]?.says).toBe('Feet: 3 clean: go on to 65.');
+    expect(needs[3]?.says).toBe('No practice for 9 days.');
+  });
+
+  it('what goes well needs nobody', () => {
+    expect(needsOf([standing('Ride', {}, 'CCCSCC')], TODAY, TODAY)).toEqual([]);
+    expect(needsOf([standing('Ride')], TODAY, null)).toEqual([]);
+  });
+
+  it('nothing given, or all passed, is said too', () => {
+    expect(needsOf([], TODAY, null)[0]?.says).toBe('Has no program.');
+    expect(needsOf([standing('Ride', { passed: true })], TODAY, TODAY)[0]?.says).toContain(
+      'passed everything',
+    );
+  });
+});
+
+describe('hearFirst', () => {
+  it('what needs it, then what was worked on last', () => {
+    const items = [
+      { id: 'old', lastAt: 1 },
+      { id: 'Clave', lastAt: 0 },
+      { id: 'new', lastAt: 9 },
+    ];
+    const needs = needsOf([standing('Clave', plateau)], TODAY, TODAY);
+    expect(hearFirst(items, needs).map((one) => one.id)).toEqual(['Clave', 'new', 'old']);
+  });
+});
+
+describe('tallies', () => {
+  const tries = [
+    { day: '2026-03-09', seconds: 90, verdict: 'clean', suffered: [] },
+    { day: '2026-03-09', seconds: 30, verdict: 'lost', suffered: [{ what: 'flam', limb: 'LF' }] },
+    { day: '2026-03-01', seconds: 60, verdict: 'shaky', suffered: [{ what: 'flam', limb: null }] },
+  ] as const;
+
+  it('count minutes by day, days without practice too', () => {
+    expect(minutesByDay(tries, TODAY, 3)).toEqual([
+      { day: '2026-03-08', minutes: 0 },
+      { day: '2026-03-09', minutes: 2 },
+      { day: '2026-03-10', minutes: 0 },
+    ]);
+  });
+
+  it('count verdicts, and what suffered by limb', () => {
+    expect(verdictMix(tries)).toEqual({ clean: 1, shaky: 1, lost: 1 });
+    expect(sufferedByLimb(tries)).toEqual([{ what: 'flam', times: 2, limbs: { LF: 1 } }]);
+  });
+});

@@ -1,0 +1,119 @@
+import { riskOf, sayCrossing } from '@/core/breaks';
+import { must, ok, type Result } from '@/core/issue';
+import { voice, type KitProfile } from '@/core/kit';
+import { rungAt } from '@/core/ladder';
+import { itemsOf } from '@/core/program';
+import type { Exercise } from '@/core/recipe';
+import type {
+  Given,
+  PersonId,
+  Program,
+  ProgramId,
+  StudentVersion,
+  VersionItem,
+  Viewer,
+} from '@/core/studio';
+import { bpm, countName, parseMeter, tempoFor } from '@/core/time';
+import { queries } from '@/db';
+import type { Context } from './context';
+import { practiceDay } from './practice';
+import { getProgram } from './programs';
+import { fittedOf, standingsOf, startBpmOf } from './standing';
+import { weakOf } from './students';
+
+/** Most weak crossings that are named for one item. */
+const MOST_WARNINGS = 3;
+
+/** Every student's own version of the latest program: handedness, kit, starting tempo, and what of
+ * their weak crossings lies in it. Those who do not have it yet come as they would get it.
+ * @param only one student alone
+ * @returns in the order of the roster */
+export function listVersions(
+  context: Context,
+  viewer: Viewer,
+  id: ProgramId,
+  only?: PersonId,
+): Result<readonly StudentVersion[]> {
+  const program = getProgram(context, viewer, id);
+  if (!program.ok) return program;
+  const people = queries.listPeople(context.db, viewer.studioId);
+  const students = people.filter(
+    (one) => one.role === 'student' && (only === undefined || one.id === only),
+  );
+  return ok(
+    students.map((student) => {
+      const given = program.value.given.find((one) => one.student.id === student.id);
+      const weak = weakOf(context, viewer, student);
+      const today = practiceDay(context, viewer);
+      const standings = given ? standingsOf({ context, viewer, student, today }) : [];
+      const now = new Map(
+        standings
+          .filter(({ record }) => record.tries.length > 0)
+          .map(({ record }) => [
+            record.item.id,
+            rungAt(record.state.rungs, record.state.rung).says,
+          ]),
+      );
+      return {
+        given: given ?? notYet(program.value, student),
+        kit: student.kit,
+        items: versionItems(program.value, given, student.kit, weak, now),
+      };
+    }),
+  );
+}
+
+function notYet(program: Program, student: Given['student']): Given {
+  const { id, name } = student;
+  return {
+    assignmentId: '' as Given['assignmentId'],
+    student: { id, name },
+    version: program.version,
+    starts: {},
+  };
+}
+
+function versionItems(
+  program: Program,
+  given: Given | undefined,
+  kit: KitProfile | null,
+  weak: Parameters<typeof riskOf>[2],
+  now: ReadonlyMap<string, string>,
+): readonly VersionItem[] {
+  return itemsOf(program.outline).flatMap((item): VersionItem[] => {
+    const recipe = program.recipes[item.id];
+    if (!recipe) return [];
+    const { whole, exercise } = fittedOf(recipe, kit);
+    const startBpm = startBpmOf(item, given?.starts[item.id]);
+    const base = { item: item.id, name: item.name, startBpm, now: now.get(item.id) ?? null };
+    if (!exercise) {
+      return [
+        { ...base, recipe: null, differs: ['cannot be played on this kit'], warnings: [], risk: 0 },
+      ];
+    }
+    const meter = must(parseMeter(recipe.meter));
+    const risk = riskOf(exercise, tempoFor(meter, bpm(startBpm)), weak);
+    const warnings = risk.at.slice(0, MOST_WARNINGS).map((one) => {
+      const where = `${countName(one.fromAt, meter)} → ${countName(one.toAt, meter)}`;
+      return `${where}, ${sayCrossing(one)}: broke in ${one.breaks} of ${one.breaks + one.passes}`;
+    });
+    return [
+      { ...base, recipe: whole, differs: differencesOf(exercise), warnings, risk: risk.chance },
+    ];
+  });
+}
+
+const HANDEDNESS: Readonly<Record<KitProfile['handedness'], string | null>> = {
+  right: null,
+  mirrored: 'all limbs mirrored',
+  'open-handed': 'hands swapped on the kit',
+  'left-lead': 'left hand leads',
+};
+
+function differencesOf({ kit, replaced }: Exercise): readonly string[] {
+  const turned = HANDEDNESS[kit.handedness];
+  const voices = replaced.map(({ voice: missing, by }) =>
+    by === null ? `no ${voice(missing).name}` : `${voice(by).name} for ${voice(missing).name}`,
+  );
+  return [...(turned ? [turned] : []), ...voices];
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import { useState } from 'react';
+import { sayCount } from '@/core/issue';
+import { USUAL_COURSE, type Course } from '@/core/ladder';
+import { COURSE_TEMPLATES, type OutlineItem, type OutlineSection } from '@/core/program';
+import { TICKS_PER_QUARTER } from '@/core/time';
+import { Button, Choice } from '../base';
+import { CourseFields, sayCourse } from './course-fields';
+
+/** What is done to all chosen items at once. */
+export function BulkBar({
+  chosen,
+  items,
+  sections,
+  onCourse,
+  onMove,
+  onRemove,
+  onClear,
+}: {
+  chosen: readonly OutlineItem[];
+  items: readonly OutlineItem[];
+  sections: readonly OutlineSection[];
+  onCourse: (course: Course) => void;
+  onMove: (sectionId: string) => void;
+  onRemove: () => void;
+  onClear: () => void;
+}) {
+  const [course, setCourse] = useState(chosen[0]?.course ?? USUAL_COURSE);
+  const [open, setOpen] = useState(false);
+  const options = [
+    ...COURSE_TEMPLATES.map(({ id, name }) => ({ value: id, text: name })),
+    ...items.map(({ id, name, course: own }) => ({
+      value: id as string,
+      text: `as ${name}`,
+      hint: sayCourse(own),
+    })),
+  ];
+
+  function take(id: string) {
+    const found =
+      COURSE_TEMPLATES.find((one) => one.id === id) ?? items.find((one) => one.id === id);
+    if (found) onCourse(found.course);
+  }
+
+  return (
+    <div
+      role="region"
+      aria-label="Chosen items"
+      className="sticky bottom-0 z-10 border-t-2 border-warm bg-paper py-2"
+    >
+      <div className="flex flex-wrap items-center gap-3">
+        <b role="status">{sayCount(chosen.length, 'item')} chosen</b>
+        <Choice
+          label="Ladder for all chosen"
+          options={options}
+          className="phrase"
+          onChoose={take}
+          wide
+        >
+          ladder…
+        </Choice>
+        <Button aria-expanded={open} onClick={() => setOpen(!open)}>
+          set ladder and dosage
+        </Button>
+        {sections.length > 1 && (
+          <Choice
+            label="Section to move them to"
+            options={sections.map(({ id, name }) => ({ value: id, text: name || 'no name' }))}
+            className="phrase"
+            onChoose={onMove}
+          >
+            move to…
+          </Choice>
+        )}
+        <Button look="quiet" onClick={onRemove}>
+          take out
+        </Button>
+        <Button look="quiet" onClick={onClear}>
+          choose none
+        </Button>
+      </div>
+      {open && (
+        <div className="mt-2 flex items-end gap-4">
+          <CourseFields
+            course={course}
+            tempo={{ beatTicks: TICKS_PER_QUARTER }}
+            onSet={setCourse}
+          />
+          <Button look="main" onClick={() => onCourse(course)}>
+            Set for {chosen.length}
+          </Button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,171 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { Result } from '@/core/issue';
+import type {
+  AssignmentId,
+  ItemId,
+  PersonId,
+  Program,
+  ProgramId,
+  StudentVersion,
+  VersionItem,
+} from '@/core/studio';
+import { parseBpm } from '@/core/time';
+import { attemptOrSay, Button } from '../base';
+
+/** One program, each student's own version: what differs, from where they start, where they stand,
+ * and what may break. */
+export function ClassPage({
+  program,
+  versions,
+  actions,
+}: {
+  program: Pick<Program, 'id' | 'name'>;
+  versions: readonly StudentVersion[];
+  actions: {
+    readonly give: (id: ProgramId, student: PersonId) => Promise<Result<Program>>;
+    readonly start: (
+      assignment: AssignmentId,
+      item: ItemId,
+      bpm: number | null,
+    ) => Promise<Result<null>>;
+  };
+}) {
+  const items = versions[0]?.items ?? [];
+  const without = versions.filter((one) => !hasIt(one));
+
+  async function give(all: readonly StudentVersion[]) {
+    for (const { given } of all) {
+      const done = await attemptOrSay(() => actions.give(program.id, given.student.id));
+      if (!done) return;
+    }
+    const names = all.map((one) => one.given.student.name).join(', ');
+    toast.success(`${names} ${all.length === 1 ? 'has' : 'have'} ${program.name} now.`);
+  }
+
+  return (
+    <main className="px-6 py-8">
+      <header className="mb-4 flex items-baseline gap-4">
+        <h1 className="font-serif text-3xl">{program.name}: each student’s version</h1>
+        <Link className="underline" href={`/programs/${program.id}`}>
+          to the program
+        </Link>
+        {items.length > 0 && without.length > 1 && (
+          <Button className="ml-auto" onClick={() => void give(without)}>
+            give to all {without.length} without it
+          </Button>
+        )}
+      </header>
+      {items.length === 0 ? (
+        <p className="text-soft">
+          {versions.length === 0 ? 'No students yet.' : 'This program has no exercises yet.'}
+        </p>
+      ) : (
+        <div className="overflow-x-auto">
+          <table className="w-full text-left">
+            <thead>
+              <tr className="border-b border-line align-baseline">
+                <th className="label w-56 py-1 font-normal">exercise</th>
+                {versions.map((version) => (
+                  <th key={version.given.student.id} className="px-3 py-1 font-normal">
+                    <Link
+                      href={`/students/${version.given.student.id}`}
+                      className="font-serif text-lg hover:underline"
+                    >
+                      {version.given.student.name}
+                    </Link>
+                    {!hasIt(version) && (
+                      <Button
+                        className="ml-2"
+                        aria-label={`Give it to ${version.given.student.name}`}
+                        onClick={() => void give([version])}
+                      >
+                        give
+                      </Button>
+                    )}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {items.map((item, index) => (
+                <tr key={item.item} className="border-b border-line align-top">
+                  <th className="py-2 pr-3 font-serif text-lg leading-5 font-normal">
+                    {item.name}
+                  </th>
+                  {versions.map((version) => {
+                    const own = version.items[index];
+                    return (
+                      <td key={version.given.student.id} className="min-w-44 px-3 py-2 text-sm">
+                        {own && <Cell item={own} version={version} start={actions.start} />}
+                      </td>
+                    );
+                  })}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </main>
+  );
+}
+
+function hasIt({ given }: StudentVersion): boolean {
+  return given.assignmentId !== '';
+}
+
+function Cell({
+  item,
+  version,
+  start,
+}: {
+  item: VersionItem;
+  version: StudentVersion;
+  start: (assignment: AssignmentId, item: ItemId, bpm: number | null) => Promise<Result<null>>;
+}) {
+  const { assignmentId, student } = version.given;
+  const [typed, setTyped] = useState(String(item.startBpm));
+
+  async function store() {
+    if (typed === String(item.startBpm)) return;
+    const read = typed.trim() === '' ? null : parseBpm(typed);
+    if (read && !read.ok) return toast.error('A start is a tempo from 20 to 400.');
+    await attemptOrSay(() => start(assignmentId, item.item, read?.value ?? null));
+  }
+
+  return (
+    <>
+      {hasIt(version) ? (
+        <label className="mb-1 flex items-baseline gap-1">
+          starts at
+          <input
+            aria-label={`${student.name}, ${item.name}: start`}
+            className="field w-12 text-center font-semibold"
+            inputMode="decimal"
+            value={typed}
+            onChange={(event) => setTyped(event.target.value)}
+            onBlur={() => void store()}
+            onKeyDown={(event) => event.key === 'Enter' && void store()}
+          />
+          {item.now !== null && <span className="text-soft">· now {item.now}</span>}
+        </label>
+      ) : (
+        <span className="mb-1 block text-soft">would start at {item.startBpm}</span>
+      )}
+      {item.differs.map((text) => (
+        <span key={text} className="block">
+          {text}
+        </span>
+      ))}
+      {item.warnings.map((text) => (
+        <span key={text} className="block border-l-3 border-warm pl-1.5">
+          {text}
+        </span>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,227 @@
+'use client';
+
+import { X } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { sayCount, type Result } from '@/core/issue';
+import type {
+  AssignmentId,
+  Given as GivenTo,
+  Person,
+  PersonId,
+  Program,
+  ProgramId,
+  StudentVersion,
+} from '@/core/studio';
+import { attemptOrSay, Button, Choice } from '../base';
+
+export interface GivingActions {
+  readonly give: (id: ProgramId, student: PersonId) => Promise<Result<Program>>;
+  readonly take: (
+    id: ProgramId,
+    assignment: AssignmentId,
+    ended: boolean,
+  ) => Promise<Result<Program>>;
+  readonly follow: (
+    id: ProgramId,
+    assignments: readonly AssignmentId[],
+    version: number | null,
+  ) => Promise<Result<Program>>;
+  readonly preview: (id: ProgramId, student: PersonId) => Promise<Result<StudentVersion>>;
+}
+
+/** Who has the program and in which version; handing it out, after a look at what may break. */
+export function Given({
+  program,
+  students,
+  actions,
+  onProgram,
+}: {
+  program: Program;
+  students: readonly Person[];
+  actions: GivingActions;
+  onProgram: (program: Program) => void;
+}) {
+  const [asked, setAsked] = useState<StudentVersion | null>(null);
+  const without = students.filter(
+    (student) => !program.given.some((given) => given.student.id === student.id),
+  );
+
+  async function run(change: () => Promise<Result<Program>>): Promise<Program | null> {
+    const done = await attemptOrSay(change);
+    if (done) onProgram(done.value);
+    return done?.value ?? null;
+  }
+
+  async function give(id: PersonId) {
+    setAsked(null);
+    const done = await run(() => actions.give(program.id, id));
+    const name = students.find((student) => student.id === id)?.name;
+    if (done) toast.success(`${name} has ${program.name} now.`);
+  }
+
+  /** Asks first where the student's weak places lie in it. */
+  async function offer(id: PersonId) {
+    const seen = await attemptOrSay(() => actions.preview(program.id, id));
+    if (!seen) return;
+    const warned = seen.value.items.some((item) => item.warnings.length > 0 || !item.recipe);
+    if (warned) setAsked(seen.value);
+    else await give(id);
+  }
+
+  async function takeBack(given: GivenTo) {
+    const { assignmentId, student } = given;
+    if (!(await run(() => actions.take(program.id, assignmentId, true)))) return;
+    toast(`Taken back from ${student.name}; the log stays.`, {
+      action: {
+        label: 'Undo',
+        onClick: () => void run(() => actions.take(program.id, assignmentId, false)),
+      },
+    });
+  }
+
+  return (
+    <aside aria-labelledby="given-title">
+      <h2 id="given-title" className="label mb-2">
+        given to
+      </h2>
+      <Behind
+        program={program}
+        follow={(ids, to) => run(() => actions.follow(program.id, ids, to))}
+      />
+      <ul className="mb-3 border-t border-line">
+        {program.given.map((given) => (
+          <li key={given.assignmentId} className="flex items-center border-b border-line py-1">
+            <Link href={`/students/${given.student.id}`} className="hover:underline">
+              {given.student.name}
+            </Link>
+            {given.version < program.version && (
+              <span className="ml-2 text-sm text-soft">before your changes</span>
+            )}
+            <Button
+              look="quiet"
+              className="ml-auto"
+              aria-label={`Take it back from ${given.student.name}`}
+              onClick={() => void takeBack(given)}
+            >
+              <X size={15} aria-hidden />
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {program.given.length === 0 && <p className="mb-3 text-soft">Nobody has it yet.</p>}
+      {asked && (
+        <Warned version={asked} onGive={(id) => void give(id)} onLeave={() => setAsked(null)} />
+      )}
+      <div className="flex flex-col items-start gap-2">
+        {without.length > 0 && (
+          <Choice
+            label="Student to give it to"
+            options={without.map((student) => ({ value: student.id, text: student.name }))}
+            className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
+            onChoose={(id) => void offer(id)}
+          >
+            give to…
+          </Choice>
+        )}
+        {students.length > 0 && (
+          <Link className="underline" href={`/programs/${program.id}/class`}>
+            Each student’s version
+          </Link>
+        )}
+      </div>
+      {students.length === 0 && (
+        <p>
+          No students yet.{' '}
+          <Link className="underline" href="/students">
+            Add one
+          </Link>
+          .
+        </p>
+      )}
+    </aside>
+  );
+}
+
+/** Those who still play what was there before the changes. */
+function Behind({
+  program,
+  follow,
+}: {
+  program: Program;
+  follow: (ids: readonly AssignmentId[], version: number | null) => Promise<Program | null>;
+}) {
+  const behind = program.given.filter((given) => given.version < program.version);
+  if (behind.length === 0) return null;
+  const names = behind.map((given) => given.student.name).join(', ');
+
+  async function all() {
+    const done = await follow(
+      behind.map((given) => given.assignmentId),
+      null,
+    );
+    if (!done) return;
+    toast(`${names} ${behind.length === 1 ? 'plays' : 'play'} the changes now.`, {
+      action: {
+        label: 'Undo',
+        onClick: () =>
+          void Promise.all(behind.map((one) => follow([one.assignmentId], one.version))),
+      },
+    });
+  }
+
+  return (
+    <div role="status" className="mb-3 border-l-3 border-warm pl-2">
+      <p className="mb-1">
+        {names} {behind.length === 1 ? 'keeps' : 'keep'} what was there before your changes.
+      </p>
+      <Button onClick={() => void all()}>Let {behind.length === 1 ? 'them' : 'all'} follow</Button>
+    </div>
+  );
+}
+
+/** What of a program may break for a student, the likeliest first, before it is handed out. */
+function Warned({
+  version,
+  onGive,
+  onLeave,
+}: {
+  version: StudentVersion;
+  onGive: (id: PersonId) => void;
+  onLeave: () => void;
+}) {
+  const { student } = version.given;
+  const warned = version.items
+    .filter((item) => item.warnings.length > 0 || !item.recipe)
+    .sort((a, b) => b.risk - a.risk);
+  return (
+    <div
+      role="alertdialog"
+      aria-label={`Before ${student.name} gets it`}
+      className="mb-3 border-l-3 border-warm pl-2"
+    >
+      <p className="mb-1">
+        {student.name}: {sayCount(warned.length, 'item')} may break.
+      </p>
+      <ul className="mb-2 text-sm">
+        {warned.map((item) => (
+          <li key={item.item} className="mb-1">
+            <b>{item.name}</b>
+            {(item.recipe ? item.warnings : item.differs).map((text) => (
+              <span key={text} className="block text-soft">
+                {text}
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+      <span className="flex gap-2">
+        <Button look="main" onClick={() => onGive(student.id)}>
+          Give it
+        </Button>
+        <Button onClick={onLeave}>Not yet</Button>
+      </span>
+    </div>
+  );
+}

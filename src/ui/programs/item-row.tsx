@@ -1,0 +1,312 @@
+'use client';
+
+import { clsx } from 'clsx';
+import { GripVertical, TriangleAlert } from 'lucide-react';
+import Link from 'next/link';
+import { useState, type DragEvent, type KeyboardEvent } from 'react';
+import { cuesOf } from '@/core/analysis';
+import { must } from '@/core/issue';
+import type { Stage } from '@/core/ladder';
+import { buildSteps, type StepKind } from '@/core/path';
+import type { OutlineItem } from '@/core/program';
+import { sentenceText, type ClosedRecipe } from '@/core/recipe';
+import type { ItemId } from '@/core/studio';
+import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
+import { rungsOf } from '@/core/ladder';
+import { Button, Choice, Words } from '../base';
+import { CourseFields, sayCourse } from './course-fields';
+import { exerciseOf, glanceAt } from './glance';
+
+export interface ItemRowActions {
+  readonly change: (id: ItemId, change: (item: OutlineItem) => OutlineItem) => void;
+  readonly nudge: (id: ItemId, by: -1 | 1) => void;
+  readonly remove: (id: ItemId) => void;
+  readonly choose: (id: ItemId) => void;
+  readonly drag: (kind: 'start' | 'over' | 'end', id: ItemId) => void;
+}
+
+/** An item of a program: what, how hard, how long, its ladder in a line; all of it behind a touch. */
+export function ItemRow({
+  number,
+  item,
+  recipe,
+  stale,
+  others,
+  template,
+  chosen,
+  dragged,
+  actions,
+}: {
+  number: number;
+  item: OutlineItem;
+  /** Undefined until a new item is stored. */
+  recipe: ClosedRecipe | undefined;
+  /** What its exercise plays by now, where that is another thing. */
+  stale: string | undefined;
+  others: readonly OutlineItem[];
+  /** The studio's build order. */
+  template: readonly StepKind[];
+  chosen: boolean;
+  dragged: boolean;
+  actions: ItemRowActions;
+}) {
+  const [open, setOpen] = useState(false);
+  const glance = glanceAt(recipe, item.course);
+  const after = others.filter((one) => item.after.includes(one.id));
+  const { id } = item;
+
+  function onKey(event: KeyboardEvent) {
+    if (event.target !== event.currentTarget) return;
+    const row = event.currentTarget;
+    const rows = [...document.querySelectorAll<HTMLElement>('[data-item]')];
+    const at = rows.indexOf(row as HTMLElement);
+    if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      event.preventDefault();
+      const by = event.key === 'ArrowUp' ? -1 : 1;
+      if (event.altKey) actions.nudge(id, by);
+      else rows[at + by]?.focus();
+    } else if (event.key === 'x' || event.key === ' ') {
+      event.preventDefault();
+      actions.choose(id);
+    } else if (event.key === 'Delete') actions.remove(id);
+    else if (event.key === 'Enter') setOpen(!open);
+  }
+
+  const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
+    if (kind === 'over') event.preventDefault();
+    actions.drag(kind, id);
+  };
+
+  return (
+    <li
+      data-item={id}
+      tabIndex={0}
+      aria-label={`${number}: ${item.name}`}
+      onKeyDown={onKey}
+      onDragOver={drag('over')}
+      className={clsx('border-t border-line', chosen && 'bg-sheet', dragged && 'opacity-40')}
+    >
+      <div className="grid grid-cols-[1.2rem_1.3rem_1.8rem_minmax(0,1fr)_5.6rem_4.5rem] items-baseline gap-x-2 py-1.5">
+        <span
+          draggable
+          onDragStart={drag('start')}
+          onDragEnd={drag('end')}
+          className="cursor-grab self-center text-soft"
+          title="Drag, or Alt and the arrow keys"
+        >
+          <GripVertical size={15} aria-hidden />
+        </span>
+        <input
+          type="checkbox"
+          aria-label={`Choose ${item.name}`}
+          checked={chosen}
+          onChange={() => actions.choose(id)}
+        />
+        <span className="font-serif text-lg text-soft">{number}</span>
+        <div className="min-w-0">
+          <Link href={`/bench?x=${item.exerciseId}`} className="font-serif text-lg hover:underline">
+            {item.name}
+          </Link>
+          {item.kind === 'own' && <span className="text-sm text-soft"> · own version</span>}
+          {after.length > 0 && (
+            <span className="text-sm text-soft">
+              {' '}
+              · after {after.map((one) => one.name).join(' and ')}
+            </span>
+          )}
+          <p className="truncate text-sm text-soft">
+            {recipe && <Words text={sentenceText(recipe)} />}
+          </p>
+          <button
+            type="button"
+            aria-expanded={open}
+            aria-label={`Ladder of ${item.name}: ${sayCourse(item.course)}`}
+            className="phrase text-left text-[0.95rem]"
+            onClick={() => setOpen(!open)}
+          >
+            {sayCourse(item.course)}
+          </button>
+          {stale && (
+            <p className="text-sm">
+              The exercise was changed since.{' '}
+              <Button
+                look="quiet"
+                onClick={() => actions.change(id, (one) => ({ ...one, hash: stale }))}
+              >
+                take the new one
+              </Button>
+            </p>
+          )}
+        </div>
+        <span
+          className="text-right text-sm text-soft"
+          title="How hard, from the first rung to the last"
+        >
+          {glance && `${glance.points[0].toFixed(1)} → ${glance.points[1].toFixed(1)}`}
+          {glance && glance.loads.length > 0 && (
+            <TriangleAlert
+              size={13}
+              className="ml-1 inline text-warm"
+              aria-label={glance.loads.join(' ')}
+            />
+          )}
+        </span>
+        <span className="text-right text-sm" title="Least practice time to the target">
+          {glance && `${Math.ceil(glance.minutes)} min`}
+        </span>
+      </div>
+      {open && (
+        <Details
+          item={item}
+          recipe={recipe}
+          others={others}
+          template={template}
+          loads={glance?.loads ?? []}
+          actions={actions}
+        />
+      )}
+    </li>
+  );
+}
+
+function Details({
+  item,
+  recipe,
+  others,
+  template,
+  loads,
+  actions,
+}: {
+  item: OutlineItem;
+  recipe: ClosedRecipe | undefined;
+  others: readonly OutlineItem[];
+  template: readonly StepKind[];
+  loads: readonly string[];
+  actions: ItemRowActions;
+}) {
+  const { id } = item;
+  const free = others.filter((one) => one.id !== id && !item.after.includes(one.id));
+  const meter = must(parseMeter(recipe?.meter ?? '4/4'));
+  return (
+    <div className="mb-3 ml-[5.3rem] flex flex-col gap-2 border-l border-line pl-3">
+      <CourseFields
+        course={item.course}
+        tempo={{ beatTicks: tempoBeatTicks(meter) }}
+        steps={() => stagesOf(recipe, template)}
+        onSet={(course) => actions.change(id, (one) => ({ ...one, course }))}
+      />
+      {loads.map((text) => (
+        <p key={text} className="text-sm">
+          {text}
+        </p>
+      ))}
+      <Cues item={item} recipe={recipe} actions={actions} />
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 text-sm">
+        {item.after.map((waited) => {
+          const name = others.find((one) => one.id === waited)?.name ?? '';
+          return (
+            <span key={waited}>
+              after {name}{' '}
+              <Button
+                look="quiet"
+                aria-label={`No longer after ${name}`}
+                onClick={() =>
+                  actions.change(id, (one) => ({
+                    ...one,
+                    after: one.after.filter((each) => each !== waited),
+                  }))
+                }
+              >
+                no longer
+              </Button>
+            </span>
+          );
+        })}
+        {free.length > 0 && (
+          <Choice
+            label="What comes first"
+            options={free.map((one) => ({ value: one.id, text: one.name }))}
+            className="phrase"
+            onChoose={(first) =>
+              actions.change(id, (one) => ({ ...one, after: [...one.after, first] }))
+            }
+          >
+            + after…
+          </Choice>
+        )}
+        <label className="inline-flex items-center gap-1">
+          <input
+            type="checkbox"
+            checked={item.kind === 'own'}
+            onChange={(event) =>
+              actions.change(id, (one) => ({
+                ...one,
+                kind: event.target.checked ? 'own' : 'exercise',
+              }))
+            }
+          />
+          the student makes an own version
+        </label>
+        <Button look="quiet" onClick={() => actions.remove(id)}>
+          take out
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** The steps of an exercise as rungs. */
+function stagesOf(
+  recipe: ClosedRecipe | undefined,
+  template: readonly StepKind[],
+): readonly Stage[] {
+  if (!recipe) return [];
+  return buildSteps(recipe, template).map((step) => ({
+    kind: 'step',
+    says: step.says,
+    recipe: step.recipe,
+  }));
+}
+
+/** What to watch for: derived, or written by the teacher. */
+function Cues({
+  item,
+  recipe,
+  actions,
+}: {
+  item: OutlineItem;
+  recipe: ClosedRecipe | undefined;
+  actions: ItemRowActions;
+}) {
+  const [text, setText] = useState(item.cues.join(' / '));
+  const [known, setKnown] = useState(item.cues);
+  if (known !== item.cues) {
+    setKnown(item.cues);
+    setText(item.cues.join(' / '));
+  }
+  const exercise = recipe && exerciseOf(recipe);
+  const first = rungsOf(item.course.ladder)[0]?.bpm;
+  const derived = exercise && first ? cuesOf(exercise, tempoFor(exercise.meter, first)) : [];
+  function take() {
+    const cues = text
+      .split('/')
+      .map((cue) => cue.trim().slice(0, 160))
+      .filter((cue) => cue !== '')
+      .slice(0, 3);
+    if (cues.join() !== item.cues.join()) actions.change(item.id, (one) => ({ ...one, cues }));
+  }
+  return (
+    <label className="flex items-baseline gap-2 text-sm">
+      <span className="shrink-0">watch for</span>
+      <input
+        className="field min-w-0 flex-1"
+        value={text}
+        maxLength={480}
+        placeholder={derived.map((cue) => cue.says).join(' / ')}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,78 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import type { Issue, Result } from '@/core/issue';
+import { sayDay, type Note, type NoteId } from '@/core/studio';
+import { attempt, attemptOrSay, Button, Trouble } from '../base';
+
+/** What the teacher writes to the student; it stands on their Today. */
+export function Notes({
+  notes,
+  add,
+  archive,
+}: {
+  notes: readonly Note[];
+  add: (text: string) => Promise<Result<Note>>;
+  archive: (id: NoteId, archived: boolean) => Promise<Result<null>>;
+}) {
+  const [text, setText] = useState('');
+  const [issues, setIssues] = useState<readonly Issue[]>([]);
+
+  async function write() {
+    const answer = await attempt(() => add(text));
+    if (!answer) return void toast.error('Not stored: no connection. Your note is still here.');
+    setIssues(answer.ok ? [] : answer.issues);
+    if (answer.ok) setText('');
+  }
+
+  async function remove(id: NoteId) {
+    if (!(await attemptOrSay(() => archive(id, true)))) return;
+    toast('Note taken away.', {
+      action: { label: 'Undo', onClick: () => void attemptOrSay(() => archive(id, false)) },
+    });
+  }
+
+  return (
+    <section aria-labelledby="notes-title">
+      <h2 id="notes-title" className="label mb-1">
+        notes for the student
+      </h2>
+      <ul>
+        {notes.map((note) => (
+          <li key={note.id} className="flex items-baseline gap-2 border-b border-faint py-0.5">
+            <span className="min-w-0 flex-1">
+              {note.text} <span className="text-sm text-soft">{sayDay(note.day)}</span>
+            </span>
+            <Button
+              look="quiet"
+              aria-label={`Take away: ${note.text}`}
+              onClick={() => void remove(note.id)}
+            >
+              <X size={14} aria-hidden />
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <form
+        className="mt-1 flex gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void write();
+        }}
+      >
+        <input
+          aria-label="Note for the student"
+          className="field min-w-0 flex-1"
+          value={text}
+          maxLength={500}
+          aria-invalid={issues.length > 0}
+          onChange={(event) => setText(event.target.value)}
+        />
+        <Button type="submit">Add</Button>
+      </form>
+      <Trouble issues={issues} />
+    </section>
+  );
+}

@@ -1,0 +1,185 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useRef, useState, type KeyboardEvent } from 'react';
+import { toast } from 'sonner';
+import { issueText, sayCount, type Issue, type Result } from '@/core/issue';
+import {
+  daysAfter,
+  sayDay,
+  typedTicks,
+  weekdayOf,
+  type AssignmentId,
+  type Day,
+  type EntryId,
+  type ItemId,
+  type SessionId,
+  type StudentRecord,
+} from '@/core/studio';
+import { attempt, Button, issuesAt, newId } from '../base';
+
+export interface TypedCell {
+  readonly assignmentId: AssignmentId;
+  readonly itemId: ItemId;
+  readonly day: Day;
+  readonly text: string;
+  readonly ids: readonly EntryId[];
+}
+
+/** A paper week typed by keys: a row for each item, a column for each day; c, s and l for every try.
+ * Arrows and Enter go from cell to cell, Control and Enter store all of it. */
+export function PaperWeek({
+  record: { student, items, today },
+  store,
+}: {
+  record: StudentRecord;
+  store: (session: SessionId, cells: readonly TypedCell[]) => Promise<Result<number>>;
+}) {
+  const router = useRouter();
+  const [last, setLast] = useState(today);
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
+  const [issues, setIssues] = useState<readonly Issue[]>([]);
+  const [busy, setBusy] = useState(false);
+  const ids = useRef(new Map<string, EntryId[]>());
+  const session = useRef(newId<'session'>());
+  const table = useRef<HTMLTableElement>(null);
+  const days = Array.from({ length: 7 }, (_, index) => daysAfter(last, index - 6));
+  const typed = Object.entries(texts).filter(([, text]) => text.trim() !== '');
+  const count = typed.reduce((sum, [, text]) => {
+    const read = typedTicks(text, '');
+    return sum + (read.ok ? read.value.length : 0);
+  }, 0);
+
+  /** The same cell keeps the ids of its tries, so that sending again stores nothing twice. */
+  function idsOf(key: string, wanted: number): EntryId[] {
+    const known = ids.current.get(key) ?? [];
+    while (known.length < wanted) known.push(newId<'entry'>());
+    ids.current.set(key, known);
+    return known.slice(0, wanted);
+  }
+
+  async function save() {
+    if (busy || typed.length === 0) return;
+    const cells = typed.flatMap(([key, text]): TypedCell[] => {
+      const [assignmentId, itemId, day] = key.split(' ') as [AssignmentId, ItemId, Day];
+      const read = typedTicks(text, sayDay(day));
+      return [
+        { assignmentId, itemId, day, text, ids: idsOf(key, read.ok ? read.value.length : 0) },
+      ];
+    });
+    setBusy(true);
+    const answer = await attempt(() => store(session.current, cells));
+    setBusy(false);
+    if (!answer)
+      return void toast.error('Not stored: no connection. What you typed is still here.');
+    setIssues(answer.ok ? [] : answer.issues);
+    if (!answer.ok) return;
+    toast.success(`${sayCount(answer.value, 'try', 'tries')} in the log.`);
+    router.push(`/students/${student.id}`);
+  }
+
+  function onKey(event: KeyboardEvent<HTMLInputElement>, row: number, column: number) {
+    if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) return void save();
+    const input = event.currentTarget;
+    const at = input.selectionStart ?? 0;
+    const moves: Readonly<Record<string, readonly [number, number] | null>> = {
+      ArrowUp: [-1, 0],
+      ArrowDown: [1, 0],
+      Enter: [1, 0],
+      ArrowLeft: at === 0 ? [0, -1] : null,
+      ArrowRight: at === input.value.length ? [0, 1] : null,
+    };
+    const move = moves[event.key];
+    if (!move) return;
+    event.preventDefault();
+    const over = row + move[0] >= items.length && event.key === 'Enter';
+    const next = over ? [0, column + 1] : [row + move[0], column + move[1]];
+    table.current?.querySelector<HTMLInputElement>(`[data-cell="${next[0]} ${next[1]}"]`)?.focus();
+  }
+
+  return (
+    <main className="mx-auto max-w-6xl px-6 py-8">
+      <header className="mb-4 flex items-baseline gap-4">
+        <h1 className="font-serif text-3xl">{student.name}: a paper week</h1>
+        <Link className="underline" href={`/students/${student.id}`}>
+          to the record
+        </Link>
+        <span className="ml-auto flex items-center gap-2">
+          <Button onClick={() => setLast(daysAfter(last, -7))}>a week earlier</Button>
+          {last < today && <Button onClick={() => setLast(daysAfter(last, 7))}>later</Button>}
+        </span>
+      </header>
+      {items.length === 0 ? (
+        <p className="text-soft">Nothing was given yet.</p>
+      ) : (
+        <table ref={table} className="w-full table-fixed text-left">
+          <thead>
+            <tr className="border-b border-line">
+              <th className="label w-64 py-1 font-normal">exercise</th>
+              {days.map((day) => (
+                <th key={day} className="px-1 py-1 font-normal">
+                  {weekdayOf(day)} <span className="text-sm text-soft">{sayDay(day)}</span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {items.map((item, row) => (
+              <tr key={`${item.assignmentId} ${item.item.id}`} className="border-b border-line">
+                <th className="py-1.5 pr-2 font-normal">
+                  <span className="block truncate font-serif text-lg leading-5">
+                    {item.item.name}
+                  </span>
+                  <span className="text-sm text-soft">
+                    now {item.state.rungs[item.state.rung]?.says}
+                  </span>
+                </th>
+                {days.map((day, column) => {
+                  const key = `${item.assignmentId} ${item.item.id} ${day}`;
+                  const known = item.tries.filter((one) => one.day === day).length;
+                  return (
+                    <td key={day} className="px-1 py-1.5 align-top">
+                      <input
+                        data-cell={`${row} ${column}`}
+                        aria-label={`${item.item.name}, ${weekdayOf(day)} ${sayDay(day)}`}
+                        aria-invalid={issuesAt(issues, item.item.id, day).length > 0}
+                        className="field w-full"
+                        autoFocus={row === 0 && column === 0}
+                        autoComplete="off"
+                        value={texts[key] ?? ''}
+                        onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
+                        onKeyDown={(event) => onKey(event, row, column)}
+                      />
+                      {known > 0 && <span className="text-xs text-soft">{known} in the log</span>}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {issues.length > 0 && (
+        <ul role="alert" className="mt-3 border-l-3 border-warm pl-2 text-sm">
+          {issues.map((issue, index) => (
+            <li key={index}>{issueText(issue)}</li>
+          ))}
+        </ul>
+      )}
+      {items.length > 0 && (
+        <footer className="mt-4 flex items-center gap-4">
+          {typed.length > 0 && (
+            <Button look="main" onClick={() => void save()}>
+              {busy ? 'Storing…' : `Store ${sayCount(count, 'try', 'tries')}`}
+            </Button>
+          )}
+          <span className="text-sm text-soft">
+            c clean, s shaky, l lost; a tempo first where it was another: 70 ccs. Ctrl and Enter
+            store.
+          </span>
+        </footer>
+      )}
+    </main>
+  );
+}

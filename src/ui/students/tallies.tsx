@@ -1,0 +1,74 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useMemo } from 'react';
+import { LIMBS } from '@/core/kit';
+import { sufferingName, VERDICTS } from '@/core/ladder';
+import { minutesByDay, sufferedByLimb, verdictMix } from '@/core/roster';
+import type { StudentRecord } from '@/core/studio';
+import { LimbSign, VerdictSign } from '../marks';
+
+const PracticeChart = dynamic(() => import('./practice-chart'), {
+  ssr: false,
+  loading: () => <div className="h-32 text-soft">Drawing…</div>,
+});
+
+/** Days that the bars cover. */
+const DAYS = 28;
+
+/** Sufferings that are listed. */
+const MOST = 6;
+
+/** All of a student's practice: time by day, how the tries went, what suffered in which limb. */
+export function Tallies({ record: { items, today } }: { record: StudentRecord }) {
+  const tries = useMemo(() => items.flatMap((item) => item.tries), [items]);
+  const days = useMemo(() => minutesByDay(tries, today, DAYS), [tries, today]);
+  const mix = verdictMix(tries);
+  const suffered = sufferedByLimb(tries).slice(0, MOST);
+  if (tries.length === 0) return null;
+  return (
+    <section aria-labelledby="tallies-title">
+      <h2 id="tallies-title" className="label mb-1">
+        four weeks, minutes a day
+      </h2>
+      <PracticeChart days={days} />
+      <h2 className="label mt-3 mb-1">all tries</h2>
+      <div className="flex h-3 w-full gap-0.5" aria-hidden>
+        {VERDICTS.map((verdict) => (
+          <span
+            key={verdict}
+            className={{ clean: 'bg-ink', shaky: 'border border-ink', lost: 'bg-warm' }[verdict]}
+            style={{ flexGrow: mix[verdict], flexBasis: 0 }}
+          />
+        ))}
+      </div>
+      <p className="mt-1 flex gap-4 text-sm">
+        {VERDICTS.map((verdict) => (
+          <span key={verdict} className="inline-flex items-center gap-1">
+            <VerdictSign verdict={verdict} /> {mix[verdict]} {verdict}
+          </span>
+        ))}
+      </p>
+      {suffered.length > 0 && (
+        <>
+          <h2 className="label mt-3 mb-1">what suffers</h2>
+          <ul className="text-sm">
+            {suffered.map(({ what, times, limbs }) => (
+              <li key={what} className="flex items-center gap-2 border-b border-faint py-0.5">
+                <span className="w-6 text-right font-semibold">{times}</span>
+                <span>{sufferingName(what)}</span>
+                <span className="ml-auto inline-flex gap-2">
+                  {LIMBS.filter((limb) => limbs[limb]).map((limb) => (
+                    <span key={limb} className="inline-flex items-center gap-1">
+                      <LimbSign limb={limb} size={10} /> {limbs[limb]}
+                    </span>
+                  ))}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}

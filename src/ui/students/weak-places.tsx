@@ -1,0 +1,97 @@
+'use client';
+
+import { Play, Square } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import { must } from '@/core/issue';
+import type { Limb } from '@/core/kit';
+import { expand, writeLink } from '@/core/recipe';
+import type { ItemId, WeakPlace } from '@/core/studio';
+import { bpm } from '@/core/time';
+import { Button, buttonLook } from '../base';
+import { LimbSign } from '../marks';
+import { useHear } from '../play';
+
+/** Weak crossings that are shown. */
+const MOST = 5;
+
+/** Tempo at which a bridge is heard. */
+const HEAR_BPM = bpm(60);
+
+/** Where this student's tries break: from which limbs to which, how often, and the loop that mends
+ * it. */
+export function WeakPlaces({
+  weak,
+  onItem,
+}: {
+  weak: readonly WeakPlace[];
+  onItem: (id: ItemId) => void;
+}) {
+  const { heard, hear } = useHear<string>(HEAR_BPM);
+  const [all, setAll] = useState(false);
+  const rows = all ? weak : weak.slice(0, MOST);
+  return (
+    <section aria-labelledby="weak-title">
+      <h2 id="weak-title" className="label mb-1">
+        where it breaks
+      </h2>
+      {weak.length === 0 ? (
+        <p className="text-sm text-soft">No place stands out yet.</p>
+      ) : (
+        <ul className="border-t border-line">
+          {rows.map((place) => {
+            const { count, loop } = place;
+            const playing = heard === count.key;
+            return (
+              <li key={count.key} className="border-b border-line py-1.5">
+                <div className="flex items-center gap-2">
+                  <Limbs limbs={count.from} />
+                  <span aria-hidden>→</span>
+                  <Limbs limbs={count.to} />
+                  <span className="ml-auto text-sm">
+                    broke {count.breaks} of {count.breaks + count.passes}
+                  </span>
+                </div>
+                <p className="text-sm text-soft">
+                  {place.where} in{' '}
+                  <button type="button" className="underline" onClick={() => onItem(place.item)}>
+                    {place.name}
+                  </button>
+                  , {count.band}
+                </p>
+                <span className="mt-1 flex gap-2">
+                  <Button
+                    aria-pressed={playing}
+                    aria-label={`${playing ? 'Stop' : 'Hear'} the bridge ${place.where}`}
+                    onClick={() => hear(count.key, must(expand(loop)))}
+                  >
+                    {playing ? <Square size={13} aria-hidden /> : <Play size={13} aria-hidden />}
+                    {playing ? 'Stop' : 'Hear the bridge'}
+                  </Button>
+                  <Link className={buttonLook('quiet')} href={`/bench?r=${writeLink(loop)}`}>
+                    to the Bench
+                  </Link>
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      {!all && weak.length > rows.length && (
+        <Button look="quiet" onClick={() => setAll(true)}>
+          all {weak.length}
+        </Button>
+      )}
+    </section>
+  );
+}
+
+function Limbs({ limbs }: { limbs: readonly Limb[] }) {
+  return (
+    <span className="inline-flex gap-1">
+      {limbs.map((limb) => (
+        <LimbSign key={limb} limb={limb} />
+      ))}
+    </span>
+  );
+}
