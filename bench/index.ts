@@ -5,6 +5,7 @@ import { expandAndAnalyse } from './expand';
 import { families } from './families';
 import { benchFrames } from './frames';
 import { makePlacements } from './placements';
+import { roster } from './roster';
 import { variationScreen } from './variations';
 import { closeReport, type Row } from './report';
 
@@ -12,6 +13,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   expand: expandAndAnalyse,
   families,
   placements: makePlacements,
+  roster,
   frames: benchFrames,
   variations: variationScreen,
   clicks,
