@@ -181,6 +181,22 @@ test.describe('in the demo studio', () => {
     await expect(row.getByRole('cell').nth(4)).toContainText(
       'left foot → left hand and right foot',
     );
+    await page.getByRole('link', { name: 'to the program' }).click();
+    const [clave, hands] = ['Clave against hats', 'One-handed'].map((name) =>
+      page.locator('[data-item]').filter({ hasText: name }),
+    );
+    await phrase(page, 'Exercise to add', 'samba');
+    const samba = page.locator('[data-item]').filter({ hasText: 'samba' });
+    for (const [item, kind] of [
+      [clave, 'two-up'],
+      [hands, 'percent'],
+      [samba, 'list'],
+    ] as const) {
+      await item?.getByRole('button', { name: /^Ladder of/ }).click();
+      await item?.getByLabel('Kind of ladder').selectOption(kind);
+    }
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await page.getByRole('link', { name: 'Each student’s version' }).click();
     await page.getByRole('button', { name: 'Give it to Pia' }).click();
     await expect(page.getByText('Pia has Pit grooves now.')).toBeVisible();
     const start = page.getByLabel('Pia, Clave against hats on the upbeats: start');
@@ -190,6 +206,7 @@ test.describe('in the demo studio', () => {
     const item = page.getByRole('link').filter({ hasText: 'Clave against hats' });
     await expect(item).toContainText('80');
     await expect(item).toContainText('For Pia');
+    await expect(page.getByRole('link').filter({ hasText: 'samba' })).toContainText('100');
   });
 
   test('a warning comes before a program is handed out', async ({ page }) => {

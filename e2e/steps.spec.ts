@@ -63,6 +63,14 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
   await page.keyboard.type('Built up');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Sent 2 to Built up\.$/)).toBeVisible();
+  await page.getByRole('radio', { name: 'rungs of one item' }).click();
+  await send.click();
+  await page.keyboard.type('One by one');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Sent one item to One by one.')).toBeVisible();
+  await page.getByRole('button', { name: 'Open it' }).last().click();
+  await expect(page.getByLabel('Program name')).toHaveValue('One by one');
+  await expect(page.getByRole('button', { name: /^Ladder of/ })).toContainText(/1\. .* · 2\. /);
 });
 
 test('every kind of step change can be made from the sentence', async ({ page, teacher }) => {

@@ -85,14 +85,26 @@ async function teacher(): Promise<void> {
   await page.goto('/programs');
   await page.getByRole('link', { name: 'Cells for the revue' }).click();
   await page.getByLabel('Program name').waitFor();
+  await page.getByRole('button', { name: /^Ladder of Cells, one 16th later/ }).click();
+  await page.getByLabel('Choose Cells across the bar line').check();
   await take(page, 'program');
+  await page.goto('/programs');
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  await page.getByRole('link', { name: 'Each student’s version' }).click();
+  await page.getByRole('heading', { name: 'Pit grooves: each student’s version' }).waitFor();
+  await take(page, 'class');
   await page.goto('/students');
   await page.getByRole('heading', { name: 'Students' }).waitFor();
   await take(page, 'students');
   await page.getByRole('link', { name: 'Lotte' }).click();
-  await page.getByRole('button', { name: /^Clave against/ }).click();
   await page.locator('[aria-label^="Tempo over time"] svg').waitFor();
+  await page.locator('[aria-label^="Practice by day"] svg').waitFor();
   await take(page, 'student');
+  await page.getByRole('link', { name: 'type in a paper week' }).click();
+  await page.locator('[data-cell="0 0"]:focus').waitFor();
+  for (const key of [...'ccs', 'ArrowRight', ...'cc', 'Enter', ...'c'])
+    await page.keyboard.press(key);
+  await take(page, 'paper-week');
   await page.close();
 }
 
@@ -110,9 +122,12 @@ async function student(viewport: typeof DESK, light: 'light' | 'dark', tag: stri
   await page.close();
 }
 
-await teacher();
-await student(DESK, 'light', '');
-await student(UPRIGHT, 'dark', '-upright');
-await browser.close();
-await app.stop();
-rmSync(folder, { recursive: true, force: true });
+try {
+  await teacher();
+  await student(DESK, 'light', '');
+  await student(UPRIGHT, 'dark', '-upright');
+} finally {
+  await browser.close();
+  await app.stop();
+  rmSync(folder, { recursive: true, force: true });
+}

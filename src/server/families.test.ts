@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { familyOf, openFamily } from '@/core/family';
 import { displacements, family, TEXTURES } from '@/core/family/family.fixture';
 import { must } from '@/core/issue';
+import { rungsOf } from '@/core/ladder';
 import { itemsOf } from '@/core/program';
 import { recipeHash } from '@/core/recipe';
 import {
@@ -66,6 +67,20 @@ describe('sendToProgram', () => {
     must(sendToProgram(context, teacher, { id: program }, two));
     const { outline } = must(getProgram(context, teacher, program));
     expect(itemsOf(outline).map((item) => item.name)).toEqual(['Cells', '4 4 4 4', '4. 4 8 4']);
+  });
+
+  it('steps become the rungs of one item', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const steps = two.map(({ name, recipe }) => ({ says: name, recipe }));
+    const sent = [{ name: 'Built up', recipe: cells(), steps }];
+    const id = must(sendToProgram(context, teacher, { name: 'Steps' }, sent));
+    const [item, ...others] = itemsOf(must(getProgram(context, teacher, id)).outline);
+    expect(others).toEqual([]);
+    expect(item && rungsOf(item.course.ladder).map((rung) => rung.says)).toEqual([
+      '4 4 4 4',
+      '4. 4 8 4',
+    ]);
   });
 
   it('makes a program of a new name', () => {

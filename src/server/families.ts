@@ -1,5 +1,6 @@
 import { openFamily, type Family } from '@/core/family';
 import { fail, must, ok, type Result } from '@/core/issue';
+import { USUAL_COURSE, type Course } from '@/core/ladder';
 import { expand, type ClosedRecipe } from '@/core/recipe';
 import type { FamilyId, FamilyName, ProgramId, SavedFamily, Viewer } from '@/core/studio';
 import { queries } from '@/db';
@@ -64,6 +65,22 @@ export function archiveFamily(
 /** Most exercises that go into a program at once. */
 const MOST_SENT = 200;
 
+/** Tempo at which the steps of an exercise begin. */
+const STEPS_BPM = 60;
+
+/** An exercise on its way into a program; with steps, these are the rungs of its ladder. */
+interface Sent {
+  readonly name: string;
+  readonly recipe: ClosedRecipe;
+  readonly steps?: readonly { readonly says: string; readonly recipe: ClosedRecipe }[];
+}
+
+function courseOf({ steps }: Sent): Course {
+  if (!steps) return USUAL_COURSE;
+  const stages = steps.map(({ says, recipe }) => ({ kind: 'step' as const, says, recipe }));
+  return { ...USUAL_COURSE, ladder: { kind: 'stages', bpm: STEPS_BPM, stages } };
+}
+
 /** Saves exercises and puts them at the end of a program, in their order: all of them, or none.
  * @param to a program, or the name of a new one
  * @returns issues of `saveExercise`, and `members-too-many` */
@@ -71,7 +88,7 @@ export function sendToProgram(
   context: Context,
   viewer: Viewer,
   to: { readonly id: ProgramId } | { readonly name: string },
-  exercises: readonly { readonly name: string; readonly recipe: ClosedRecipe }[],
+  exercises: readonly Sent[],
 ): Result<ProgramId> {
   const refused = teacherOnly(viewer, 'program');
   if (refused) return refused;
@@ -90,8 +107,9 @@ export function sendToProgram(
   return context.db.transaction(() => {
     const id = 'id' in to ? to.id : must(createProgram(context, viewer, to.name));
     for (const one of exercises) {
-      const saved = must(saveExercise(context, viewer, { id: null, ...one }));
-      must(addItem(context, viewer, id, saved.id));
+      const { name, recipe } = one;
+      const saved = must(saveExercise(context, viewer, { id: null, name, recipe }));
+      must(addItem(context, viewer, id, saved.id, courseOf(one)));
     }
     return ok(id);
   });

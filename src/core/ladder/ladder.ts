@@ -130,7 +130,7 @@ function tempoRung(tempo: number): Rung {
 
 function stageRung(stage: Stage, tempo: number): Rung {
   const says = stage.kind === 'step' ? stage.says : MANNERS[stage.manner];
-  return { key: `${says}, ${tempo}`, says: `${says}, ${tempo}`, bpm: bpm(tempo), stage };
+  return { key: `${says}, ${tempo}`, says, bpm: bpm(tempo), stage };
 }
 
 function rampRung(ladder: Extract<Ladder, { kind: 'ramp' }>): Rung {

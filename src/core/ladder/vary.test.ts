@@ -70,7 +70,7 @@ describe('recipeOnRung', () => {
       stages: steps.map(({ says, recipe: own }) => ({ kind: 'step', says, recipe: own })),
     };
     const rungs = rungsOf(ladder);
-    expect(rungs.at(-1)?.says).toBe('all of it, 60');
+    expect(rungs.at(-1)?.says).toBe('all of it');
     const kit = { content: { ...recipe.kit.content, handedness: 'mirrored' as const } };
     const first = must(recipeOnRung({ ...recipe, kit }, rungAt(rungs, 0), null));
     expect(first.kit).toEqual(kit);

@@ -146,7 +146,7 @@ export function CourseFields({
         </label>
       </div>
       <Trouble issues={issues} />
-      <p className="mt-1 text-sm text-soft">{sayRungs(course)}</p>
+      {kind !== 'stages' && <p className="mt-1 text-sm text-soft">{sayRungs(course)}</p>}
     </div>
   );
 }
@@ -286,11 +286,20 @@ export function sayRungs({ ladder }: Course): string {
   return `${sayCount(rungs.length, 'rung')}: ${shown}`;
 }
 
-/** A course in one line. @example '60 → 100 in 9 rungs, 5 minutes each, 3 clean up' */
+/** Rungs that fit on one line. */
+const MOST_IN_LINE = 12;
+
+/** A course in one line: its rungs, dosage and rule.
+ * @example '60 65 70 75 80, 5 minutes each, 3 clean up' */
 export function sayCourse({ ladder, dosage, rule, follow }: Course): string {
   const rungs = rungsOf(ladder);
-  const [first, last] = [rungs[0]?.says ?? '', rungs.at(-1)?.says ?? ''];
-  const way = rungs.length === 1 ? first : `${first} → ${last} in ${rungs.length} rungs`;
+  const says = rungs.map((rung) => rung.says);
+  const wordy = says.some((one) => one.includes(' '));
+  const [apart, most] = wordy ? [' · ', 4] : [' ', MOST_IN_LINE];
+  const way =
+    rungs.length <= most
+      ? says.join(apart)
+      : `${says.slice(0, most / 2).join(apart)} … ${says.at(-1)} (${rungs.length} rungs)`;
   const each = rungs[0]?.dosage
     ? ''
     : `, ${sayCount(dosage.amount, dosage.kind.slice(0, -1))} each`;

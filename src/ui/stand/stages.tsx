@@ -167,7 +167,7 @@ export function AskBroke({
               key={beat}
               marked={question.cursor === index}
               onPress={() => onAnswer(beat)}
-              className="stand-number"
+              className="stand-number flex-col gap-0 leading-none"
               label={
                 long
                   ? `Bar ${Math.floor(beat / perBar) + 1}, beat ${inBar(beat)}`

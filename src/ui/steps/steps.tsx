@@ -8,7 +8,14 @@ import { difficultyParts, difficultyPoints, hindrances, readBack } from '@/core/
 import type { Issue, Result } from '@/core/issue';
 import { staffOrder, type VoiceId } from '@/core/kit';
 import { buildSteps, type BuildStep, type StepKind } from '@/core/path';
-import { expand, sentenceText, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import {
+  expand,
+  sentenceText,
+  suggestName,
+  writeLink,
+  type ClosedRecipe,
+  type Exercise,
+} from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
 import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
@@ -83,8 +90,8 @@ export function Steps({
         <Trouble issues={issues} />
         {whole && !whole.ok && <Trouble issues={whole.issues} />}
       </header>
-      {built.length > 0 ? (
-        <StepDesk key={template.join()} {...{ built, programs, actions }} />
+      {recipe && built.length > 0 ? (
+        <StepDesk key={template.join()} {...{ built, programs, actions }} whole={recipe} />
       ) : (
         <p className="px-4 text-soft">
           Make an exercise on the{' '}
@@ -110,10 +117,12 @@ function stepOf(step: BuildStep): Built {
 /** The steps in order, and the one that is chosen. */
 function StepDesk({
   built,
+  whole,
   programs,
   actions,
 }: {
   built: readonly Built[];
+  whole: ClosedRecipe;
   programs: readonly ProgramSummary[];
   actions: StepActions;
 }) {
@@ -242,6 +251,7 @@ function StepDesk({
         nameOf={(index, nth) => `${nth + 1}. ${built[index]?.says ?? ''}`}
         send={actions.send}
         runName="Steps as a run"
+        whole={{ name: suggestName(whole), recipe: whole }}
         onTempo={setTempo}
       />
     </>

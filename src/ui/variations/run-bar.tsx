@@ -12,9 +12,10 @@ import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
 import { attemptOrSay, Button, ProgramChoice, useSpeech, type ProgramTarget } from '../base';
 import { TempoField, Toggle } from '../bench';
-import type { VariationActions } from './variation-actions';
+import type { SentExercise, VariationActions } from './variation-actions';
 
 const SEND_AS = { items: 'an item each', run: 'one run' } as const;
+const SEND_STEPS_AS = { ...SEND_AS, steps: 'rungs of one item' } as const;
 const BARS = [1, 2, 4, 8] as const;
 
 /** Hearing the path as a run, and sending it to a program. */
@@ -29,6 +30,7 @@ export function RunBar({
   programs,
   send: sendTo,
   runName,
+  whole,
   onTempo,
   children,
 }: {
@@ -47,6 +49,8 @@ export function RunBar({
   send: VariationActions['send'];
   /** What a run is called. */
   runName: string;
+  /** What they build up to, where they are steps of one exercise. */
+  whole?: SentExercise;
   onTempo: (tempo: Bpm) => void;
   /** More that is chosen before sending. */
   children?: ReactNode;
@@ -54,7 +58,7 @@ export function RunBar({
   const router = useRouter();
   const { words, syllables } = useSpeech();
   const [bars, setBars] = useState<number>(1);
-  const [as, setAs] = useState<keyof typeof SEND_AS>('items');
+  const [as, setAs] = useState<keyof typeof SEND_STEPS_AS>('items');
   const [seams, setSeams] = useState<readonly string[] | null>(null);
   const [first] = order;
   const firstRecipe = first === undefined ? null : recipeOf(first);
@@ -67,6 +71,9 @@ export function RunBar({
       recipe: recipeOf(index),
     }));
   }
+
+  const stepsOf = (all: readonly number[]) =>
+    partOf(all, 0).map(({ name: says, recipe }) => ({ says, recipe }));
 
   function hearRun() {
     const part = partOf(order.slice(start, start + MOST_OF_A_RUN), start);
@@ -91,10 +98,12 @@ export function RunBar({
       return;
     }
     const run = as === 'run' ? runOf(each, bars) : null;
-    const exercises = run ? [{ name: runName, recipe: run }] : each;
+    const steps = as === 'steps' && whole ? [{ ...whole, steps: stepsOf(order) }] : null;
+    const exercises = steps ?? (run ? [{ name: runName, recipe: run }] : each);
     const done = await attemptOrSay(() => sendTo(to, exercises));
     if (!done) return;
-    toast.success(`Sent ${run ? `a run of ${each.length}` : each.length} to ${into}.`, {
+    const sent = { items: each.length, run: `a run of ${each.length}`, steps: 'one item' }[as];
+    toast.success(`Sent ${sent} to ${into}.`, {
       action: { label: 'Open it', onClick: () => router.push(`/programs/${done.value}`) },
     });
   }
@@ -130,7 +139,17 @@ export function RunBar({
           onTempo={onTempo}
         />
         <div className="ml-auto">{children}</div>
-        <Toggle label="Send as" bare options={SEND_AS} value={as} onChoose={setAs} />
+        {whole ? (
+          <Toggle label="Send as" bare options={SEND_STEPS_AS} value={as} onChoose={setAs} />
+        ) : (
+          <Toggle
+            label="Send as"
+            bare
+            options={SEND_AS}
+            value={as === 'steps' ? 'items' : as}
+            onChoose={setAs}
+          />
+        )}
         <ProgramChoice
           label="Program to send them to, or a new name"
           programs={programs}

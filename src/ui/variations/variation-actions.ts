@@ -5,6 +5,13 @@ import type { ProgramTarget } from '../base';
 import type { FamilyId, ProgramId, SavedFamily } from '@/core/studio';
 
 /** What is kept beyond the screen. */
+/** An exercise on its way into a program; with steps, these are the rungs of its ladder. */
+export interface SentExercise {
+  readonly name: string;
+  readonly recipe: ClosedRecipe;
+  readonly steps?: readonly { readonly says: string; readonly recipe: ClosedRecipe }[];
+}
+
 export interface VariationActions {
   readonly save: (input: {
     id: FamilyId | null;
@@ -14,6 +21,6 @@ export interface VariationActions {
   readonly archive: (id: FamilyId, archived: boolean) => Promise<Result<null>>;
   readonly send: (
     program: ProgramTarget,
-    exercises: readonly { name: string; recipe: ClosedRecipe }[],
+    exercises: readonly SentExercise[],
   ) => Promise<Result<ProgramId>>;
 }

@@ -32,17 +32,39 @@ const toSchema = z.union([
   z.object({ name: z.string().max(200) }),
 ]);
 
-const sentSchema = z.array(z.object({ name: z.string().max(200), recipe: z.unknown() })).max(2000);
+const stepSchema = z.object({ says: z.string().max(120), recipe: z.unknown() });
+
+const sentSchema = z
+  .array(
+    z.object({
+      name: z.string().max(200),
+      recipe: z.unknown(),
+      steps: z.array(stepSchema).max(200).optional(),
+    }),
+  )
+  .max(2000);
+
+type Sent = Parameters<typeof sendToProgram>[3][number];
+
+function closedOf(json: unknown): Result<ClosedRecipe> {
+  const read = readRecipe(json);
+  return read.ok ? close(read.value) : read;
+}
 
 /** Puts members of a family at the end of a program, or of a new one of this name. */
 export async function send(to: unknown, exercises: unknown): Promise<Result<ProgramId>> {
   const { context, viewer } = await teacherVisit();
-  const read: { name: string; recipe: ClosedRecipe }[] = [];
-  for (const { name, recipe } of sentSchema.parse(exercises)) {
-    const one = readRecipe(recipe);
-    const closed = one.ok ? close(one.value) : one;
+  const read: Sent[] = [];
+  for (const { name, recipe, steps } of sentSchema.parse(exercises)) {
+    const closed = closedOf(recipe);
     if (!closed.ok) return closed;
-    read.push({ name, recipe: closed.value });
+    const closedSteps: { says: string; recipe: ClosedRecipe }[] = [];
+    for (const step of steps ?? []) {
+      const one = closedOf(step.recipe);
+      if (!one.ok) return one;
+      closedSteps.push({ says: step.says, recipe: one.value });
+    }
+    read.push({ name, recipe: closed.value, ...(steps ? { steps: closedSteps } : {}) });
   }
   return sendToProgram(context, viewer, toSchema.parse(to), read);
 }
