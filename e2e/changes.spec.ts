@@ -190,6 +190,42 @@ test('two exercises follow one another as one', async ({ page }) => {
   );
 });
 
+test('each part of a sequence is written on in its own bars', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'bass drum in quarters');
+  await phrase(page, 'Then', 'this one');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 2 3 4|1 2 3 4');
+  await page.getByRole('button', { name: 'write', exact: true }).click();
+  const bar = 4 * 20160;
+  await page.locator(`[data-cell="bass ${bar + 10080}"]`).click();
+  await expect(page.getByTestId('count-RF')).toHaveText('1 2 3 4|1 & 2 3 4');
+  await page.locator('[data-cell="bass 30240"]').click();
+  await expect(page.getByTestId('count-RF')).toHaveText('1 2 & 3 4|1 & 2 3 4');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 2 3 4|1 & 2 3 4');
+});
+
+test('what is too near is the student’s own', async ({ page }) => {
+  await openStudio(page);
+  await page.getByLabel('New student').fill('Ines');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('link', { name: 'Ines' }).click();
+  await page.getByRole('button', { name: /^Kit:/ }).click();
+  const limit = page.getByLabel('stick on the hi-hat before its foot');
+  await limit.fill('5');
+  await expect(page.getByText('Set 20 to 1000.')).toBeVisible();
+  await limit.fill('200');
+  await limit.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await phrase(page, 'What keeps going', 'hi-hat 8ths and backbeat');
+  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await page.getByLabel('Tempo', { exact: true }).fill('120');
+  const readback = page.getByRole('region', { name: 'Readback' });
+  await expect(readback).toContainText('The hi-hat stroke lies 250 ms before the foot closes it');
+  await phrase(page, 'Kit', 'Ines');
+  await expect(readback.getByText('closes it')).toHaveCount(0);
+});
+
 test('a student’s kit re-voices: left-handed, with a voice missing', async ({ page }) => {
   await openStudio(page);
   await page.getByLabel('New student').fill('Ines');

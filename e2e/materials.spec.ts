@@ -31,10 +31,12 @@ test('an ostinato of one’s own: copied, written on, used; edited since, it is 
   await page.getByRole('button', { name: 'Copy' }).click();
   await page.getByLabel('Name').fill('my feet');
   await page.locator('[data-cell="bass 10080"]').click();
+  await page.getByRole('button', { name: 'flam', exact: true }).click();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('own, version 1')).toBeVisible();
   await page.getByRole('link', { name: 'To the Bench' }).click();
   await expect(page.getByTestId('count-RF')).toHaveText('1 & 2 3 4');
+  await expect(page.locator('[data-ornament=flam]')).toHaveCount(1);
   const address = page.url();
   await page.goto('/materials');
   await page.getByRole('button', { name: /^my feet/ }).click();

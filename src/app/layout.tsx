@@ -1,7 +1,6 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
-import { Toaster } from 'sonner';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -19,10 +18,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}
       suppressHydrationWarning
     >
-      <body>
-        {children}
-        <Toaster position="bottom-right" toastOptions={{ className: 'toast' }} />
-      </body>
+      <body>{children}</body>
     </html>
   );
 }

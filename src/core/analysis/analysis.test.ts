@@ -236,6 +236,27 @@ describe('hi-hat before foot (common practice, no source)', () => {
     expect(hatBeforeFoot(exercise, at(100, exercise))).toEqual([]);
     expect(hatBeforeFoot(exercise, at(100, exercise), 301)).toHaveLength(1);
   });
+
+  it('a kit and its player have limits of their own, for runs and feet too', () => {
+    const exercise = exerciseOf([
+      ['RH', 'hat', '8', '-x------'],
+      ['LF', 'hat-foot', '4', '-x--'],
+      ['LH', 'snare', '16', 'xxxxxxxxxxxxxxxx'],
+    ]);
+    const tempo = at(100, exercise);
+    const rules = (limits: object) =>
+      hindrances({ ...exercise, kit: { ...exercise.kit, limits } }, tempo).map((one) => one.rule);
+    expect(rules({})).toEqual([]);
+    expect(rules({ handRun: 151 })).toEqual(['fast-run']);
+    const slow = exerciseOf([
+      ['RF', 'bass', '16', 'x---------------'],
+      ['LF', 'hat-foot', '16', '-x--------------'],
+    ]);
+    const feet = (limits: object) =>
+      hindrances({ ...slow, kit: { ...slow.kit, limits } }, at(80, slow)).map((one) => one.rule);
+    expect(feet({})).toEqual([]);
+    expect(feet({ footToFoot: 188 })).toEqual(['foot-to-foot']);
+  });
 });
 
 describe('hindrances', () => {

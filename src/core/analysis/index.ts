@@ -10,7 +10,7 @@ export { lineReading } from './line-reading';
 export { lockUp } from './lock-up';
 export { difficultyParts, difficultyPoints } from './difficulty';
 export { motionsOf } from './motions';
-export { HAT_BEFORE_FOOT_MS, hatBeforeFoot, hindrances, hindranceText } from './playability';
+export { hatBeforeFoot, hindrances, hindranceText } from './playability';
 export { readBack } from './read-back';
 export { limbLoads, seamOf } from './seam';
 export { soundCode, strokeCode } from './stroke-code';

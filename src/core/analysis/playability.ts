@@ -2,6 +2,7 @@ import {
   isHand,
   isStickedHat,
   limbName,
+  limitsOf,
   LIMBS,
   voice,
   type Limb,
@@ -46,20 +47,6 @@ export type Hindrance =
     }
   | { readonly rule: 'voice-missing'; readonly at: Tick; readonly voice: VoiceId };
 
-/** A hi-hat needs this long to sound closed before the foot closes it anew; common practice, no
- * source. */
-export const HAT_BEFORE_FOOT_MS = 300;
-
-/** A hand needs this long to come down from an accent to a ghost; common practice, no source. */
-export const GHOST_AFTER_ACCENT_MS = 180;
-
-/** Right foot into left foot nearer than this is a hindrance; common practice, no source. */
-export const FOOT_TO_FOOT_MS = 180;
-
-/** Three strokes and more of one limb nearer than this are a fast run; common practice, no
- * source. */
-export const FAST_RUN_MS = { hand: 110, foot: 150 } as const;
-
 const FEWEST_OF_A_RUN = 3;
 
 const RIGHT_FOOT = LIMB_BITS.RF;
@@ -83,11 +70,12 @@ export function hindrances(exercise: Exercise, tempo: Tempo): readonly Hindrance
 }
 
 /** A stick on the hi-hat in the event right before a left-foot chick, and nearer than
- * `withinMs`, sounds open. The seam is included; stick and foot together are fine. */
+ * `withinMs` (by default what the kit says), sounds open. The seam is included; stick and foot together
+ * are fine. */
 export function hatBeforeFoot(
   exercise: Exercise,
   tempo: Tempo,
-  withinMs = HAT_BEFORE_FOOT_MS,
+  withinMs = limitsOf(exercise.kit).hatBeforeFoot,
 ): readonly Hindrance[] {
   const instants = instantsOf(exercise);
   return instants.flatMap((chick, index): Hindrance[] => {
@@ -118,6 +106,7 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
 /** Bass drum, then the hi-hat foot alone right after it. A double pedal is another matter. */
 function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   const chain = instantsOf(exercise);
+  const within = limitsOf(exercise.kit).footToFoot;
   return chain.flatMap(({ at, mask }, index): Hindrance[] => {
     const next = chain[(index + 1) % chain.length];
     const bass = (mask & RIGHT_FOOT) !== 0 && (mask & LEFT_FOOT) === 0;
@@ -125,7 +114,7 @@ function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
     if (!next || !bass || !chick) return NONE;
     const ticks = next.at - at + (next.at <= at ? exercise.cycleTicks : 0);
     const gapMs = ticksToSeconds(ticks, tempo) * 1000;
-    return gapMs < FOOT_TO_FOOT_MS ? [{ rule: 'foot-to-foot', at, gapMs }] : [];
+    return gapMs < within ? [{ rule: 'foot-to-foot', at, gapMs }] : [];
   });
 }
 
@@ -145,13 +134,14 @@ function gapMsBetween(stroke: Stroke, next: Stroke, exercise: Exercise, tempo: T
 }
 
 function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  const within = limitsOf(exercise.kit).ghostAfterAccent;
   return HANDS.flatMap((limb) => {
     const strokes = strokesOf(exercise, limb);
     return strokes.flatMap((stroke, index): Hindrance[] => {
       const next = strokes[index + 1] ?? strokes[0] ?? stroke;
       if (stroke.dynamic !== 'accent' || next.dynamic !== 'ghost') return NONE;
       const gapMs = gapMsBetween(stroke, next, exercise, tempo);
-      if (gapMs >= GHOST_AFTER_ACCENT_MS) return NONE;
+      if (gapMs >= within) return NONE;
       return [{ rule: 'ghost-after-accent', at: next.at, limb, gapMs }];
     });
   });
@@ -159,8 +149,9 @@ function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[
 
 /** The longest run of each limb whose strokes follow faster than a set gap. */
 function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  const { handRun, footRun } = limitsOf(exercise.kit);
   return LIMBS.flatMap((limb): Hindrance[] => {
-    const limit = isHand(limb) ? FAST_RUN_MS.hand : FAST_RUN_MS.foot;
+    const limit = isHand(limb) ? handRun : footRun;
     const mine = strokesOf(exercise, limb);
     const count = mine.length;
     let best = { at: mine[0]?.at, strokes: 0, gapMs: 0 };

@@ -1,4 +1,5 @@
 export { isHand, letterOf, limbName, LIMBS, mirrorLimb, parseLimb, STICKING_LETTERS } from './limb';
+export { LIMIT_NAMES, LIMIT_RANGE, limitsOf, USUAL_LIMITS } from './limits';
 export { FULL_KIT, mirrorHand } from './profile';
 export {
   isStickedHat,
@@ -16,6 +17,7 @@ export { texture, TEXTURE_IDS, TEXTURES } from './texture';
 export type { Replaced } from './fit';
 export type { Texture, TextureId } from './texture';
 export type { Style } from './levels';
+export type { Limits } from './limits';
 export type { Limb, StickingLetter } from './limb';
 export type { Handedness, KitProfile } from './profile';
 export type { Voice, VoiceId } from './voice';

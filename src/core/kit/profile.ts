@@ -1,4 +1,5 @@
 import { mirrorLimb, isHand, type Limb } from './limb';
+import type { Limits } from './limits';
 import { VOICE_IDS, type VoiceId } from './voice';
 
 /** How the kit stands and which hand leads: three different kinds of left-handed.
@@ -10,6 +11,8 @@ export interface KitProfile {
   readonly name: string;
   readonly handedness: Handedness;
   readonly voices: readonly VoiceId[];
+  /** What is too near for this kit and player; the usual limits where left out. */
+  readonly limits?: { readonly [Key in keyof Limits]?: number | undefined } | undefined;
 }
 
 export const FULL_KIT: KitProfile = { name: 'full kit', handedness: 'right', voices: VOICE_IDS };

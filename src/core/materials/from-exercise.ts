@@ -1,7 +1,7 @@
 import { formatGrid, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import { formatMeter, slotTicks, SUBDIVISION_IDS } from '../time';
-import type { Lane, Ostinato } from './ostinato';
+import type { Lane, LaneMark, Ostinato } from './ostinato';
 
 /** What an exercise plays as an ostinato of its own: a lane for each limb and voice, on the coarsest
  * grid that holds it, as long as the cycle.
@@ -30,21 +30,32 @@ function laneOf(strokes: readonly Stroke[], cycle: number): Lane | null {
       cycle % slotTicks(id) === 0 && strokes.every((stroke) => stroke.at % slotTicks(id) === 0),
   );
   if (!first || !slot) return null;
-  const places = new Map(strokes.map((stroke) => [stroke.at as number, stroke.dynamic]));
-  const slots = Array.from({ length: cycle / slotTicks(slot) }, (_, index) => {
-    return places.get(index * slotTicks(slot)) ?? null;
+  const width = slotTicks(slot);
+  const places = new Map(strokes.map((stroke) => [stroke.at / width, stroke]));
+  const slots = Array.from({ length: cycle / width }, (_, index) => places.get(index) ?? null);
+  const part = slots.slice(0, repeatedPart(slots.map(tokenOf)));
+  const grid = formatGrid(part.map((stroke) => stroke?.dynamic ?? null));
+  const marks = part.flatMap((stroke, index): LaneMark[] => {
+    if (!stroke?.ornament && !stroke?.texture) return [];
+    const { ornament, texture } = stroke;
+    return [{ slot: index, ...(ornament && { ornament }), ...(texture && { texture }) }];
   });
-  const grid = formatGrid(slots);
-  const part = repeatedPart(grid);
-  return { limb: first.limb, voice: first.voice, slot, grid: part };
+  const { limb, voice } = first;
+  return { limb, voice, slot, grid, ...(marks.length > 0 && { marks }) };
 }
 
-/** The shortest part that a grid repeats. */
-function repeatedPart(grid: string): string {
-  for (let length = 1; length < grid.length; length += 1) {
-    if (grid.length % length === 0 && grid === grid.slice(0, length).repeat(grid.length / length)) {
-      return grid.slice(0, length);
+/** Tells slots apart by all that is played there. */
+function tokenOf(stroke: Stroke | null): string {
+  return stroke ? `${stroke.dynamic} ${stroke.ornament ?? ''} ${stroke.texture ?? ''}` : '';
+}
+
+/** Length of the shortest part that slots repeat. */
+function repeatedPart(slots: readonly string[]): number {
+  const { length } = slots;
+  for (let part = 1; part < length; part += 1) {
+    if (length % part === 0 && slots.every((slot, index) => slot === slots[index % part])) {
+      return part;
     }
   }
-  return grid;
+  return length;
 }

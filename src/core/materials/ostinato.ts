@@ -1,6 +1,6 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
-import type { Limb, VoiceId } from '../kit';
-import { parseGrid, type Dynamic, type Layer, type Stroke } from '../pattern';
+import type { Limb, TextureId, VoiceId } from '../kit';
+import { parseGrid, type Dynamic, type Layer, type Ornament, type Stroke } from '../pattern';
 import { slotTicks, SUBDIVISION_IDS, tick, type SubdivisionId, type Tick } from '../time';
 
 /** One limb's part of an ostinato, as a grid string over equal slots; it loops by itself. A
@@ -10,6 +10,14 @@ export interface Lane {
   readonly voice: VoiceId;
   readonly slot: SubdivisionId;
   readonly grid: string;
+  /** Ornaments and textures, by slot counted through the whole grid. */
+  readonly marks?: readonly LaneMark[] | undefined;
+}
+
+export interface LaneMark {
+  readonly slot: number;
+  readonly ornament?: Ornament | undefined;
+  readonly texture?: TextureId | undefined;
 }
 
 /** What keeps going. `swung` tells that it is meant with swung 8ths. */
@@ -92,7 +100,11 @@ function makeLayers(ostinato: Ostinato, index: number): Result<readonly Layer[]>
       lengthTicks: slots.value.lengthTicks,
       strokes: slots.value.hits.map(({ at, slot, dynamic }): Stroke => {
         const from = { source: 'over', ostinato: index, slot } as const;
-        return { at, limb, voice, dynamic, from };
+        const mark = lane.marks?.find((one) => one.slot === slot);
+        if (!mark) return { at, limb, voice, dynamic, from };
+        const { ornament, texture } = mark;
+        const made = { ...(ornament && { ornament }), ...(texture && { texture }) };
+        return { at, limb, voice, dynamic, ...made, from };
       }),
     });
   });

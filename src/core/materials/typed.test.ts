@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countStrings } from '../analysis';
 import { issueText, must } from '../issue';
-import { blankRecipe, expand } from '../recipe';
+import { blankRecipe, editByHand, expand, toggleOstinato } from '../recipe';
 import { parseMeter } from '../time';
-import { readOstinato } from '.';
+import { ostinatoOf, readOstinato } from '.';
 
 const fourFour = must(parseMeter('4/4'));
 
@@ -79,5 +79,30 @@ describe('readOstinato', () => {
         },
       ),
     );
+  });
+});
+
+describe('what is written as an ostinato', () => {
+  it('keeps ornaments and textures, slot by slot, and repeats only what is the same', () => {
+    const groove = toggleOstinato(blankRecipe(), 'rock-8ths');
+    const plain = must(expand(groove));
+    const [first] = plain.strokes.filter((one) => one.voice === 'snare');
+    if (!first) throw new Error('no snare');
+    const { at, limb, voice, dynamic } = first;
+    const to = { at, limb, voice, dynamic, ornament: 'flam' as const, texture: 'butt' as const };
+    const written = must(expand(editByHand(groove, plain, [{ from: first, to }])));
+    const made = ostinatoOf(written, 'with a flam');
+    if (!made) throw new Error('not made');
+    const content = { ...made, lanes: [...made.lanes] };
+    const again = must(expand({ ...blankRecipe(), over: [{ content }] }));
+    const sounds = (of: typeof again) =>
+      of.strokes.map(
+        (one) => `${one.at} ${one.voice} ${one.dynamic} ${one.ornament} ${one.texture}`,
+      );
+    expect(sounds(again)).toEqual(sounds(written));
+    expect(made.lanes.find((lane) => lane.voice === 'snare')?.marks).toEqual([
+      { slot: expect.any(Number) as number, ornament: 'flam', texture: 'butt' },
+    ]);
+    expect(made.lanes.find((lane) => lane.voice === 'hat')?.marks).toBeUndefined();
   });
 });

@@ -1,8 +1,10 @@
 import { isHand, mirrorHand, mirrorLimb, type Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import { joinEdit, type EditedStroke, type HandEdit, type StrokePlace } from '../transform';
+import { tick } from '../time';
 import type { Exercise } from './exercise';
-import type { ClosedRecipe } from './schema';
+import { expand } from './expand';
+import type { ClosedMember, ClosedRecipe } from './schema';
 
 /** What a hand does to a stroke that is seen; null takes it away, or adds one where there is none. */
 export interface SeenEdit {
@@ -12,8 +14,18 @@ export interface SeenEdit {
 
 /** The recipe with edits made on what is seen. What is seen stands on the player's kit: the edits
  * are kept as the recipe is written, so that they follow to another kit. Edits in a row are one
- * change; a change that undoes itself goes. */
+ * change; a change that undoes itself goes. In a sequence each member keeps its own edits: what is
+ * changed in one of its passes is changed in all of them. */
 export function editByHand(
+  recipe: ClosedRecipe,
+  exercise: Exercise,
+  edits: readonly SeenEdit[],
+): ClosedRecipe {
+  const { then } = recipe;
+  return then ? editMembers(recipe, then, exercise, edits) : editAlone(recipe, exercise, edits);
+}
+
+function editAlone(
   recipe: ClosedRecipe,
   exercise: Exercise,
   edits: readonly SeenEdit[],
@@ -26,6 +38,47 @@ export function editByHand(
   const rest = joins ? recipe.changes.slice(0, -1) : recipe.changes;
   const change = { kind: 'hand' as const, length, edits: after.map(plain) };
   return { ...recipe, changes: after.length === 0 ? rest : [...rest, change] };
+}
+
+/** Each edit to the member in whose bars it lies; one that leads from a member into another takes the
+ * stroke away there and adds it here. */
+function editMembers(
+  recipe: ClosedRecipe,
+  then: NonNullable<ClosedRecipe['then']>,
+  exercise: Exercise,
+  edits: readonly SeenEdit[],
+): ClosedRecipe {
+  const { barTicks } = exercise;
+  const memberAt = (at: number) =>
+    exercise.members.findLastIndex(({ fromBar }) => at >= fromBar * barTicks);
+  const split = edits.flatMap((edit): readonly SeenEdit[] => {
+    const { from, to } = edit;
+    if (!from || !to || memberAt(from.at) === memberAt(to.at)) return [edit];
+    return [
+      { from, to: null },
+      { from: null, to },
+    ];
+  });
+  const { then: _, ...alone } = recipe;
+  const recipes: ClosedMember[] = [alone, ...then.members.map((one) => one.recipe)];
+  const edited = recipes.map((own, index): ClosedMember => {
+    const member = exercise.members[index];
+    const mine = split.filter(({ from, to }) => memberAt((from ?? to)?.at ?? 0) === index);
+    const made = member && mine.length > 0 ? expand(own) : null;
+    if (!member || !made?.ok) return own;
+    const local = (at: number) => tick((at - member.fromBar * barTicks) % made.value.cycleTicks);
+    const inside = mine.map(({ from, to }) => ({
+      from: from && { ...from, at: local(from.at) },
+      to: to && { ...to, at: local(to.at) },
+    }));
+    const { then: _then, ...rest } = editAlone(own, made.value, inside);
+    return rest;
+  });
+  const members = then.members.map((one, index) => ({
+    ...one,
+    recipe: edited[index + 1] ?? one.recipe,
+  }));
+  return { ...(edited[0] ?? alone), then: { ...then, members } };
 }
 
 function plain({ from, to }: HandEdit) {

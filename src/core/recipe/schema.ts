@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../issue';
 import { LIMB_POLICIES } from '../interpret';
-import { STYLES } from '../kit';
+import { LIMIT_RANGE, STYLES, TEXTURE_IDS } from '../kit';
+import { ORNAMENTS } from '../pattern';
 import { assignment, change, dynamic, limb, subdivisionId, voiceId } from './change-schema';
 
 /** Format of the recipes that this Mivvel writes. Raise it, with a reader for the old one, when
@@ -21,12 +22,26 @@ function ingredient<Content extends z.ZodType>(content: Content) {
   ]);
 }
 
+const mark = z.strictObject({
+  slot: z.int().min(0).max(4096),
+  ornament: z.enum(ORNAMENTS).optional(),
+  texture: z.enum(TEXTURE_IDS).optional(),
+});
+
 const ostinato = z.strictObject({
   name,
   meter: z.string().max(20),
   swung: z.boolean(),
   lanes: z
-    .array(z.strictObject({ limb, voice: voiceId, slot: subdivisionId, grid: z.string().max(400) }))
+    .array(
+      z.strictObject({
+        limb,
+        voice: voiceId,
+        slot: subdivisionId,
+        grid: z.string().max(400),
+        marks: z.array(mark).max(400).readonly().optional(),
+      }),
+    )
     .min(1)
     .max(12),
 });
@@ -50,10 +65,22 @@ const cellSet = z.strictObject({
   cells: z.record(z.string().regex(/^[1-9]\d?$/), z.string().regex(/^[RLKF]{1,32}$/)),
 });
 
+/** Gaps that are too near, in ms; the usual one where left out. */
+const limit = z.number().min(LIMIT_RANGE.least).max(LIMIT_RANGE.most).optional();
+
 const kitProfile = z.strictObject({
   name,
   handedness: z.enum(['right', 'mirrored', 'open-handed', 'left-lead']),
   voices: z.array(voiceId),
+  limits: z
+    .strictObject({
+      hatBeforeFoot: limit,
+      ghostAfterAccent: limit,
+      footToFoot: limit,
+      handRun: limit,
+      footRun: limit,
+    })
+    .optional(),
 });
 
 const sixteenths = z.number().min(0).max(256).nullable();

@@ -3,6 +3,7 @@ export { Button, buttonLook } from './button';
 export { Choice } from './choice';
 export { contains, OptionItem } from './option-item';
 export { Field } from './field';
+export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';
 export { ProgramChoice } from './program-choice';
 export { SpeechProvider, useSpeech, Words } from './speech';

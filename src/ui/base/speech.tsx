@@ -1,5 +1,6 @@
 'use client';
 
+import { Toaster } from 'sonner';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
 import { noteWords, ownSyllables, SYLLABLES, type Syllables } from '@/core/time';
@@ -23,10 +24,15 @@ function spokenOf(speech: Speech): Spoken {
   };
 }
 
-/** How the studio names note values and counts, for everything below. */
+/** How the studio names note values and counts, for everything below, passing messages too. */
 export function SpeechProvider({ speech, children }: { speech: Speech; children: ReactNode }) {
   const spoken = useMemo(() => spokenOf(speech), [speech]);
-  return <SpeechContext value={spoken}>{children}</SpeechContext>;
+  return (
+    <SpeechContext value={spoken}>
+      {children}
+      <Toaster position="bottom-right" toastOptions={{ className: 'toast' }} />
+    </SpeechContext>
+  );
 }
 
 export function useSpeech(): Spoken {

@@ -166,13 +166,11 @@ export function Workbench({
                 <Button look="quiet" aria-pressed={staff} onClick={() => setStaff(!staff)}>
                   staff
                 </Button>
-                {sheet.members.length === 0 && (
-                  <Button look="quiet" aria-pressed={writing} onClick={() => setWriting(!writing)}>
-                    write
-                  </Button>
-                )}
+                <Button look="quiet" aria-pressed={writing} onClick={() => setWriting(!writing)}>
+                  write
+                </Button>
               </div>
-              {writing && sheet.members.length === 0 ? (
+              {writing ? (
                 <EditableSheet
                   exercise={shown ?? sheet}
                   rows={rows}

@@ -3,7 +3,7 @@
 import type { Issue } from '@/core/issue';
 import { VOICES, type Handedness, type VoiceId } from '@/core/kit';
 import type { MaterialContents } from '@/core/materials';
-import { Button, issuesAt, Trouble } from '../base';
+import { Button, issuesAt, LimitsFields, Trouble } from '../base';
 
 const MOST_GAP = 32;
 
@@ -81,7 +81,7 @@ export function KitFields({
   content: MaterialContents['kit'];
   onContent: (change: object) => void;
 }) {
-  const { handedness, voices } = content;
+  const { handedness, voices, limits } = content;
   const toggle = (id: VoiceId) =>
     onContent({
       voices: voices.includes(id) ? voices.filter((one) => one !== id) : [...voices, id],
@@ -111,6 +111,7 @@ export function KitFields({
           </label>
         ))}
       </fieldset>
+      <LimitsFields limits={limits} onSet={(next) => onContent({ limits: next })} />
     </>
   );
 }

@@ -111,7 +111,6 @@ export function OstinatoFields({
           exercise={expanded.value}
           rows="voices"
           staff
-          ornaments={false}
           onEdit={(edits) => {
             const edited = expand(editByHand(recipe, expanded.value, edits));
             const next = edited.ok ? ostinatoOf(edited.value, '') : null;

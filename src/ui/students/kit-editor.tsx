@@ -3,7 +3,7 @@
 import { Popover } from 'radix-ui';
 import type { Result } from '@/core/issue';
 import { FULL_KIT, VOICES, type Handedness, type KitProfile, type VoiceId } from '@/core/kit';
-import { useKept } from '../base';
+import { LimitsFields, useKept } from '../base';
 
 const HANDS: Readonly<Record<Handedness, string>> = {
   right: 'right-handed',
@@ -77,6 +77,7 @@ export function KitEditor({
               </button>
             </div>
           </fieldset>
+          <LimitsFields limits={kit.limits} onSet={(limits) => set({ limits })} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -47,18 +47,15 @@ export function EditableSheet({
   rows,
   staff,
   subscribe,
-  ornaments = true,
   onEdit,
 }: {
   exercise: Exercise;
   rows: RowKind;
   staff: boolean;
   subscribe?: Subscribe;
-  /** False where what is written keeps no ornaments. */
-  ornaments?: boolean;
   onEdit: (edits: readonly SeenEdit[]) => void;
 }) {
-  const editor = useLaneEditing(exercise, rows, onEdit, ornaments);
+  const editor = useLaneEditing(exercise, rows, onEdit);
   const { syllables } = useSpeech();
   const { cursor } = editor.editing;
   const place = cursor
@@ -69,7 +66,7 @@ export function EditableSheet({
   );
   return (
     <>
-      <Tools editor={editor} ornaments={ornaments} />
+      <Tools editor={editor} />
       {/* The lanes take keys like a grid of cells: arrows move, letters write. */}
       <div
         role="application"
@@ -102,7 +99,7 @@ function sayRow(row: string): string {
   return VOICES.find((one) => one.id === row)?.name ?? limbName(row as 'RH');
 }
 
-function Tools({ editor, ornaments }: { editor: LaneEditor; ornaments: boolean }) {
+function Tools({ editor }: { editor: LaneEditor }) {
   const { chosen, run } = editor;
   const none = chosen.length === 0;
   return (
@@ -149,22 +146,20 @@ function Tools({ editor, ornaments }: { editor: LaneEditor; ornaments: boolean }
               />
             ))}
           </Group>
-          {ornaments && (
-            <Group>
-              {Object.entries(ORNAMENT_KEYS).map(([key, ornament]) => (
-                <Tool
-                  key={key}
-                  text={ornament}
-                  hotkey={key}
-                  on={chosen.every((one) => one.ornament === ornament)}
-                  onPress={() => run({ kind: 'ornament', ornament })}
-                />
-              ))}
-            </Group>
-          )}
+          <Group>
+            {Object.entries(ORNAMENT_KEYS).map(([key, ornament]) => (
+              <Tool
+                key={key}
+                text={ornament}
+                hotkey={key}
+                on={chosen.every((one) => one.ornament === ornament)}
+                onPress={() => run({ kind: 'ornament', ornament })}
+              />
+            ))}
+          </Group>
         </>
       )}
-      {!none && ornaments && (
+      {!none && (
         <Choice
           label="Texture"
           options={TEXTURE_OPTIONS}

@@ -63,7 +63,6 @@ export function useLaneEditing(
   exercise: Exercise,
   kind: RowKind,
   onEdit: (edits: readonly SeenEdit[]) => void,
-  ornaments: boolean,
 ): LaneEditor {
   const [grid, setGrid] = useState<SubdivisionId>('16');
   const [extraRows, setExtraRows] = useState(exercise.strokes.length === 0 ? FIRST_ROWS : []);
@@ -166,8 +165,7 @@ export function useLaneEditing(
   function onKeyDown(event: KeyboardEvent) {
     const mod = event.ctrlKey || event.metaKey;
     const arrow = ARROWS[event.key];
-    const known = commandOf(event.key, mod);
-    const command = known?.kind === 'ornament' && !ornaments ? null : known;
+    const command = commandOf(event.key, mod);
     if (arrow) {
       if (event.altKey) carry(...arrow);
       else step(...arrow, event.shiftKey);

@@ -1,0 +1,79 @@
+'use client';
+
+import { useState } from 'react';
+import {
+  LIMIT_NAMES,
+  LIMIT_RANGE,
+  limitsOf,
+  USUAL_LIMITS,
+  type KitProfile,
+  type Limits,
+} from '@/core/kit';
+
+/** What is too near on a kit, in ms: each limit a field; an empty one is the usual. */
+export function LimitsFields({
+  limits,
+  onSet,
+}: {
+  limits: KitProfile['limits'];
+  onSet: (limits: NonNullable<KitProfile['limits']>) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="label mb-1">Too near under, in ms</legend>
+      {(Object.keys(LIMIT_NAMES) as (keyof Limits)[]).map((key) => (
+        <LimitField
+          key={key}
+          name={LIMIT_NAMES[key]}
+          ms={limitsOf({ limits })[key]}
+          usual={USUAL_LIMITS[key]}
+          onSet={(ms) => onSet({ ...limits, [key]: ms })}
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+function LimitField({
+  name,
+  ms,
+  usual,
+  onSet,
+}: {
+  name: string;
+  ms: number;
+  usual: number;
+  onSet: (ms: number | undefined) => void;
+}) {
+  const [text, setText] = useState(String(ms));
+  const value = Number(text.trim() || NaN);
+  const { least, most } = LIMIT_RANGE;
+  const wrong = text.trim() !== '' && !(value >= least && value <= most);
+
+  function take() {
+    if (wrong) return;
+    if (text.trim() === '') setText(String(usual));
+    const next = text.trim() === '' ? usual : value;
+    if (next !== ms) onSet(next === usual ? undefined : next);
+  }
+
+  return (
+    <label className="flex items-baseline gap-2 py-0.5">
+      <input
+        className="field w-14 text-center"
+        inputMode="numeric"
+        value={text}
+        aria-invalid={wrong}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => event.key === 'Enter' && take()}
+      />
+      {name}
+      {wrong && (
+        <span role="alert" className="text-sm">
+          Set {least} to {most}.
+        </span>
+      )}
+    </label>
+  );
+}
