@@ -1,6 +1,14 @@
 import type { Page } from '@playwright/test';
 import { expect, holdClock, lookAs, openStudio, phrase, test } from './app';
 
+/** Presses until the page has come to life and plays. */
+async function begin(page: Page): Promise<void> {
+  await expect(async () => {
+    await page.keyboard.press('PageDown');
+    await expect(page.locator('[data-stage=playing]')).toBeVisible({ timeout: 500 });
+  }).toPass();
+}
+
 /** Plays one dosage out and judges it; answers what comes after.
  * @param broke the felt beat, from 1; null is nowhere in particular */
 async function tryIt(
@@ -8,10 +16,7 @@ async function tryIt(
   verdict: 'clean' | 'shaky' | 'lost',
   { broke = null, what = null, limb = null }: Told = {},
 ): Promise<void> {
-  await expect(async () => {
-    await page.keyboard.press('PageDown');
-    await expect(page.locator('[data-stage=playing]')).toBeVisible({ timeout: 500 });
-  }).toPass();
+  await begin(page);
   await page.clock.fastForward(10 * 60_000);
   await page.clock.runFor(100);
   await page.getByRole('button', { name: verdict, exact: true }).click();
@@ -153,6 +158,35 @@ test.describe('a ladder follows the log', () => {
     }
     await tryIt(page, 'shaky');
     await expect(page.getByText('Not clean at 70: start at 65.')).toBeVisible();
+  });
+});
+
+test.describe('a try that is more than one tempo', () => {
+  test.use({ ground: 'empty' });
+
+  test('a ramp climbs by the bar, and ends at its target', async ({ page }) => {
+    await oneItem(page);
+    await page.getByLabel('Kind of ladder').selectOption('ramp');
+    await page.getByLabel('Target').fill('80');
+    await page.getByLabel('Step', { exact: true }).fill('10');
+    await page.getByLabel('Bars a step').fill('2');
+    await page.getByLabel('Bars a step').press('Enter');
+    await expect(page.getByText('1 rung: 60 → 80, +10 every 2 bars')).toBeVisible();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await giveToInes(page);
+    await expect(page.locator('[data-stage=ready]')).toContainText('6 bars');
+    await page.clock.pauseAt(new Date(Date.now() + 60_000));
+    await begin(page);
+    const row = page.locator('[data-stage=playing] .stand-row > span');
+    await page.clock.runFor(4600);
+    await expect(row).toHaveText([/60$/, 'bar 1', '5 left']);
+    await page.clock.runFor(8000);
+    await expect(row).toHaveText([/70$/, 'bar 3', '3 left']);
+    await page.clock.runFor((2 * 4 * 60_000) / 70);
+    await expect(row).toHaveText([/80$/, 'bar 5', '1 left']);
+    await page.clock.runFor((2 * 4 * 60_000) / 80);
+    await page.getByRole('button', { name: 'clean', exact: true }).click();
+    await expect(page.getByText(/^1 of 3 clean at 60 → 80/)).toBeVisible();
   });
 });
 

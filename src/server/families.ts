@@ -7,7 +7,7 @@ import { queries } from '@/db';
 import { newId, type Context } from './context';
 import { saveExercise } from './exercises';
 import { readName, teacherOnly } from './guard';
-import { addItem, createProgram, getProgram } from './programs';
+import { addItems, createProgram, getProgram } from './programs';
 
 const WHAT = 'family';
 
@@ -106,11 +106,12 @@ export function sendToProgram(
   if (!program.ok) return program;
   return context.db.transaction(() => {
     const id = 'id' in to ? to.id : must(createProgram(context, viewer, to.name));
-    for (const one of exercises) {
+    const saved = exercises.map((one) => {
       const { name, recipe } = one;
-      const saved = must(saveExercise(context, viewer, { id: null, name, recipe }));
-      must(addItem(context, viewer, id, saved.id, courseOf(one)));
-    }
+      const exerciseId = must(saveExercise(context, viewer, { id: null, name, recipe })).id;
+      return { exerciseId, course: courseOf(one) };
+    });
+    must(addItems(context, viewer, id, saved));
     return ok(id);
   });
 }

@@ -212,16 +212,36 @@ export function addItem(
   exerciseId: ExerciseId,
   course: Course = USUAL_COURSE,
 ): Result<ItemId> {
+  const added = addItems(context, viewer, programId, [{ exerciseId, course }]);
+  if (!added.ok) return added;
+  const [id] = added.value;
+  if (!id) throw new Error('nothing was added');
+  return ok(id);
+}
+
+/** Puts exercises at the end of a program, in their order; all of them, or none.
+ * @returns the ids of their items */
+export function addItems(
+  context: Context,
+  viewer: Viewer,
+  programId: ProgramId,
+  added: readonly { readonly exerciseId: ExerciseId; readonly course: Course }[],
+): Result<readonly ItemId[]> {
   const program = getProgram(context, viewer, programId);
   if (!program.ok) return program;
-  const exercise = getExercise(context, viewer, exerciseId);
-  if (!exercise.ok) return exercise;
-  const id = newId<'item'>(context);
-  const { hash, name } = exercise.value;
-  const outline = withItem(program.value.outline, { id, exerciseId, hash, name }, course);
+  let { outline } = program.value;
+  const ids: ItemId[] = [];
+  for (const { exerciseId, course } of added) {
+    const exercise = getExercise(context, viewer, exerciseId);
+    if (!exercise.ok) return exercise;
+    const id = newId<'item'>(context);
+    const { hash, name } = exercise.value;
+    outline = withItem(outline, { id, exerciseId, hash, name }, course);
+    ids.push(id);
+  }
   const { revision } = program.value;
   const saved = saveOutline(context, viewer, programId, { revision, outline });
-  return saved.ok ? ok(id) : saved;
+  return saved.ok ? ok(ids) : saved;
 }
 
 /** Hands a program to a student: the latest version.

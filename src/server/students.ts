@@ -1,4 +1,3 @@
-import { weakCrossings } from '@/core/breaks';
 import { fail, ok, type Result } from '@/core/issue';
 import type { KitProfile } from '@/core/kit';
 import { needsOf, type ItemStanding, type Need } from '@/core/roster';
@@ -16,7 +15,7 @@ import { queries } from '@/db';
 import type { Context } from './context';
 import { teacherOnly } from './guard';
 import { practiceDay } from './practice';
-import { crossingCounts, sayWeakPlace, standingsOf, weakPlaces, type Standing } from './standing';
+import { sayWeakPlace, standingsOf, weakPlaces, type Standing } from './standing';
 
 const WHAT = 'student';
 
@@ -156,12 +155,6 @@ export function getRecord(
     weak,
     notes: queries.listNotes(context.db, studentId),
   });
-}
-
-/** A student's weak crossings, weakest first. */
-export function weakOf(context: Context, viewer: Viewer, student: Person) {
-  const today = practiceDay(context, viewer);
-  return weakCrossings(crossingCounts(standingsOf({ context, viewer, student, today })));
 }
 
 /** A student of the viewer's studio; for the teacher alone. */

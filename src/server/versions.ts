@@ -1,4 +1,4 @@
-import { riskOf, sayCrossing } from '@/core/breaks';
+import { riskOf, sayCrossing, weakCrossings } from '@/core/breaks';
 import { must, ok, type Result } from '@/core/issue';
 import { voice, type KitProfile } from '@/core/kit';
 import { rungAt } from '@/core/ladder';
@@ -18,8 +18,7 @@ import { queries } from '@/db';
 import type { Context } from './context';
 import { practiceDay } from './practice';
 import { getProgram } from './programs';
-import { fittedOf, standingsOf, startBpmOf } from './standing';
-import { weakOf } from './students';
+import { crossingCounts, fittedOf, standingsOf, startBpmOf } from './standing';
 
 /** Most weak crossings that are named for one item. */
 const MOST_WARNINGS = 3;
@@ -36,6 +35,7 @@ export function listVersions(
 ): Result<readonly StudentVersion[]> {
   const program = getProgram(context, viewer, id);
   if (!program.ok) return program;
+  const today = practiceDay(context, viewer);
   const people = queries.listPeople(context.db, viewer.studioId);
   const students = people.filter(
     (one) => one.role === 'student' && (only === undefined || one.id === only),
@@ -43,9 +43,8 @@ export function listVersions(
   return ok(
     students.map((student) => {
       const given = program.value.given.find((one) => one.student.id === student.id);
-      const weak = weakOf(context, viewer, student);
-      const today = practiceDay(context, viewer);
-      const standings = given ? standingsOf({ context, viewer, student, today }) : [];
+      const standings = standingsOf({ context, viewer, student, today });
+      const weak = weakCrossings(crossingCounts(standings));
       const now = new Map(
         standings
           .filter(({ record }) => record.tries.length > 0)

@@ -82,7 +82,7 @@ export function ProgramEditor({
     edit((now) => withoutItems(now, ids));
     setChosen((now) => new Set([...now].filter((id) => !ids.has(id))));
     const what = gone.length === 1 ? gone[0]?.name : `${gone.length} items`;
-    toast(`Took out ${what}.`, { action: { label: 'Undo', onClick: () => desk.undo?.() } });
+    toast(`Took out ${what}.`, { action: { label: 'Undo', onClick: desk.back } });
   }
 
   const rowActions: ItemRowActions = {

@@ -79,6 +79,8 @@ export function useProgram(first: Program, save: SaveOutline) {
     retry: () => void flush(),
     edit: (change: (outline: Outline) => Outline, about?: string) =>
       dispatch({ kind: 'edit', change, about }),
+    /** Takes back whatever was changed last, also what is only just on its way. */
+    back: () => dispatch({ kind: 'undo' }),
     undo: history.past.length > 0 ? () => dispatch({ kind: 'undo' }) : null,
     redo: history.future.length > 0 ? () => dispatch({ kind: 'redo' }) : null,
   };

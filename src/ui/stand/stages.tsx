@@ -57,6 +57,7 @@ export function Ready({
       <p className="text-2xl" role="status">
         {reason}
       </p>
+      {item.kind === 'own' && <p className="text-2xl">Make your own version of it.</p>}
       {cues[0] && <p className="text-2xl text-soft">{cues[0]}</p>}
       <Pattern exercise={exercise} />
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">

@@ -38,8 +38,8 @@ export function LogTable({ record }: { record: ItemRecord }) {
         </thead>
         <tbody>
           {rows.map((one, index) => (
-            <tr key={one.id} className="border-b border-faint align-top">
-              <td className="py-0.5">{rows[index - 1]?.day === one.day ? '' : sayDay(one.day)}</td>
+            <tr key={one.id} className="border-b border-faint align-baseline [&>td]:py-0.5">
+              <td>{rows[index - 1]?.day === one.day ? '' : sayDay(one.day)}</td>
               <td>{one.bpm}</td>
               <td>
                 <VerdictSign verdict={one.verdict} /> {one.verdict}
