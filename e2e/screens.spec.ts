@@ -32,22 +32,37 @@ test.describe('with the demo studio', () => {
         page.getByRole('img', { name: /^Tempo over time/ }).locator('svg'),
       ).toBeVisible();
       expect(await faults(page)).toEqual([]);
-      await page.getByRole('link', { name: 'One-handed 16ths' }).click();
+      await page.getByRole('link', { name: 'Clave against hats' }).click();
       await expect(page).toHaveTitle('Bench · Mivvel');
       await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
       expect(await faults(page)).toEqual([]);
       await page.getByRole('button', { name: 'write', exact: true }).click();
       await page.getByRole('application', { name: 'Lanes' }).press('ArrowRight');
       expect(await faults(page)).toEqual([]);
-      await page.getByRole('link', { name: 'Programs' }).click();
-      await page.getByRole('link', { name: 'Ride and answer' }).click();
-      await expect(page).toHaveTitle('Ride and answer · Mivvel');
-      expect(await faults(page)).toEqual([]);
       await lookAs(page, 'Walter');
       await expect(page).toHaveTitle('Today · Mivvel');
       expect(await faults(page)).toEqual([]);
       await page.getByRole('link', { name: 'Start', exact: true }).click();
       await expect(page).toHaveTitle('Stand · Mivvel');
+      expect(await faults(page)).toEqual([]);
+    });
+
+    test(`programs and lessons can be used by everybody, ${colorScheme}`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme });
+      await lookAs(page, 'Maren');
+      await page.getByRole('link', { name: 'Students' }).click();
+      await page.getByRole('link', { name: 'Lotte' }).click();
+      await page.getByRole('link', { name: 'type in a paper week' }).click();
+      await expect(page).toHaveTitle('Lotte, a paper week · Mivvel');
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('link', { name: 'Programs' }).click();
+      await page.getByRole('link', { name: 'Ride and answer' }).click();
+      await expect(page).toHaveTitle('Ride and answer · Mivvel');
+      await page.getByRole('button', { name: /^Ladder of Ride quarters/ }).click();
+      await page.getByLabel('Choose Ride quarters').check();
+      expect(await faults(page)).toEqual([]);
+      await page.getByRole('link', { name: 'Each student’s version' }).click();
+      await expect(page).toHaveTitle('Ride and answer, each student · Mivvel');
       expect(await faults(page)).toEqual([]);
     });
 
@@ -107,7 +122,7 @@ test.describe('with the demo studio', () => {
     await lookAs(page, 'Maren');
     await page.goto('/students');
     await page.getByRole('link', { name: 'Lotte' }).click();
-    await page.getByRole('link', { name: 'One-handed 16ths' }).click();
+    await page.getByRole('link', { name: 'Clave against hats' }).click();
     await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
     expect(foreign).toEqual([]);
   });

@@ -290,8 +290,8 @@ function recent(state: LadderState, tries: readonly Try[]): readonly Try[] {
   return onHere.slice(-MOST_BASIS);
 }
 
-/** So many practice days on a rung without gain: the bridge that breaks, something simpler, or a rung
- * lower. Asked once for each stay. */
+/** So many practice days without gain: the bridge that breaks, or something simpler. Asked again only
+ * after as many days more. */
 function plateau(
   state: LadderState,
   entry: Try,
@@ -319,19 +319,14 @@ function plateau(
 /** One decision further. One that answers what is not asked any more moves nothing. */
 function afterDecision(
   state: LadderState,
-  { id, decision, day }: Decided,
+  { id, decision }: Decided,
   following: Following,
 ): LadderState {
-  const after = decide(state, decision, following, day);
+  const after = decide(state, decision, following);
   return after === state ? state : { ...after, basis: [...state.basis, id].slice(-MOST_BASIS) };
 }
 
-function decide(
-  state: LadderState,
-  decision: Decision,
-  following: Following,
-  day: Day,
-): LadderState {
+function decide(state: LadderState, decision: Decision, following: Following): LadderState {
   switch (decision.does) {
     case 'accept':
       return state.proposal?.kind === decision.proposal
@@ -348,13 +343,7 @@ function decide(
       if (decision.variation === null) {
         return because({ ...onRung(state, state.rung), variation: null }, { kind: 'whole' });
       }
-      return vary(
-        { ...state, lastDay: state.lastDay ?? day },
-        {
-          variation: decision.variation,
-          because: 'your teacher said so',
-        },
-      );
+      return vary(state, { variation: decision.variation, because: 'your teacher said so' });
   }
 }
 

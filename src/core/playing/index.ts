@@ -1,2 +1,2 @@
 export { eventsBetween, positionAt, scoreOf } from './score';
-export type { Position, Score, SoundEvent } from './score';
+export type { ClickMode, Position, Score, SoundEvent } from './score';

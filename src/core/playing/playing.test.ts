@@ -19,7 +19,7 @@ function strokes(score: Score, from: number, to: number) {
 
 describe('eventsBetween', () => {
   it('counts in with clicks alone, also with the click off', () => {
-    const quiet = scoreOf(exercise, { click: false });
+    const quiet = scoreOf(exercise, { click: 'off' });
     const before = eventsBetween(quiet, -quarters(4), 0);
     expect(before.map((e) => [e.kind, e.at / quarters(1)])).toEqual([
       ['click', -4],
@@ -28,6 +28,22 @@ describe('eventsBetween', () => {
       ['click', -1],
     ]);
     expect(eventsBetween(quiet, 0, quarters(4)).some((e) => e.kind === 'click')).toBe(false);
+  });
+
+  it.each([
+    ['beats', '0 1 2 3 | 0 1 2 3 | 0 1 2 3 | 0 1 2 3'],
+    ['second beats', '1 3 | 1 3 | 1 3 | 1 3'],
+    ['drops out', '0 1 2 3 | 0 1 2 3 |  | '],
+    ['off', ' |  |  | '],
+  ] as const)('clicks on %s, after a full count-in', (click, expected) => {
+    const score = scoreOf(exercise, { click, bars: 4 });
+    const at = (from: number, to: number) =>
+      eventsBetween(score, from, to)
+        .filter((event) => event.kind === 'click')
+        .map((event) => (event.at - from) / quarters(1));
+    expect(at(-quarters(4), 0)).toEqual([0, 1, 2, 3]);
+    const bars = [0, 1, 2, 3].map((bar) => at(bar * quarters(4), (bar + 1) * quarters(4)));
+    expect(bars.map((bar) => bar.join(' ')).join(' | ')).toBe(expected);
   });
 
   it('leaves the tail out the first time round only', () => {
@@ -58,7 +74,7 @@ describe('eventsBetween', () => {
 
   it('swings in sound', () => {
     const swung = must(expand(toggleOstinato(blankRecipe(), 'jazz-ride')));
-    const ride = strokes(scoreOf(swung, { click: false }), 0, quarters(2)).map(
+    const ride = strokes(scoreOf(swung, { click: 'off' }), 0, quarters(2)).map(
       (e) => e.at / quarters(1),
     );
     expect(ride.map((n) => Math.round(n * 1000) / 1000)).toEqual([0, 1, 1, 1.667]);

@@ -24,13 +24,32 @@ export type SoundEvent =
 /** A diddle halves a 16th. */
 const SECOND_OF_A_DIDDLE = quarters(1, 8);
 
+/** Where the click sounds after the count-in: on every felt beat, on every second one (2 and 4), for two
+ * bars and then not for two, or not at all. */
+export type ClickMode = 'beats' | 'second beats' | 'drops out' | 'off';
+
+const BARS_TO_DROP_OUT = 2;
+
+function clicks(mode: ClickMode, bar: number, beat: number): boolean {
+  switch (mode) {
+    case 'beats':
+      return true;
+    case 'second beats':
+      return beat % 2 === 1;
+    case 'drops out':
+      return Math.floor(bar / BARS_TO_DROP_OUT) % 2 === 0;
+    case 'off':
+      return false;
+  }
+}
+
 /** How an exercise is to be played. */
 export interface Score {
   readonly exercise: Exercise;
   readonly countInBars: number;
   /** Where playing ends; null loops until stopped. */
   readonly lengthTicks: Tick | null;
-  readonly click: boolean;
+  readonly click: ClickMode;
   readonly muted: ReadonlySet<Limb>;
 }
 
@@ -71,14 +90,14 @@ export function eventsBetween(score: Score, from: number, to: number): readonly 
   return found.sort((a, b) => a.at - b.at);
 }
 
-/** Clicks on the felt beats; those of the count-in sound even when the click is off. */
+/** Clicks on the felt beats; those of the count-in all sound, whatever the mode. */
 function clicksBetween(score: Score, from: number, to: number): readonly SoundEvent[] {
   const { meter, barTicks } = score.exercise;
   const found: SoundEvent[] = [];
   for (let bar = Math.floor(from / barTicks); bar * barTicks < to; bar += 1) {
-    for (const beat of beats(meter)) {
+    for (const [index, beat] of beats(meter).entries()) {
       const at = bar * barTicks + beat.at;
-      if (at < from || at >= to || (at >= 0 && !score.click)) continue;
+      if (at < from || at >= to || (at >= 0 && !clicks(score.click, bar, index))) continue;
       found.push({
         kind: 'click',
         at,
@@ -141,7 +160,7 @@ export function scoreOf(
     exercise,
     countInBars: 1,
     lengthTicks: bars === null ? null : tick(bars * exercise.barTicks),
-    click: true,
+    click: 'beats',
     muted: new Set(),
     ...rest,
   };

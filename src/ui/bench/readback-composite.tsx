@@ -38,7 +38,7 @@ export function Composite({
               type="button"
               aria-pressed={on}
               aria-label={limbName(limb)}
-              className="rounded-sm border border-line px-1.5 py-0.5 opacity-60 aria-pressed:border-ink aria-pressed:bg-faint aria-pressed:opacity-100"
+              className="rounded-sm border border-line px-1.5 py-0.5 aria-pressed:border-ink aria-pressed:bg-faint"
               onClick={() => setChosen(on ? limbs.filter((one) => one !== limb) : [...limbs, limb])}
             >
               <LimbSign limb={limb} />

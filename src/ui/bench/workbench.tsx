@@ -240,7 +240,12 @@ const BLANK_HAND: Change = { kind: 'hand', length: 1, edits: [] };
 
 function scoreFor(exercise: Exercise, settings: TransportSettings): Score {
   const { click, loop, countInBars, muted } = settings;
-  return scoreOf(exercise, { click, countInBars, muted, bars: loop ? null : exercise.bars });
+  return scoreOf(exercise, {
+    click: click ? 'beats' : 'off',
+    countInBars,
+    muted,
+    bars: loop ? null : exercise.bars,
+  });
 }
 
 /** The last value that was there: what is shown while a mistake is being mended. */

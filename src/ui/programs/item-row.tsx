@@ -63,13 +63,18 @@ export function ItemRow({
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
       const by = event.key === 'ArrowUp' ? -1 : 1;
-      if (event.altKey) actions.nudge(id, by);
-      else rows[at + by]?.focus();
+      if (event.altKey) {
+        actions.nudge(id, by);
+        requestAnimationFrame(() => focusRow(id));
+      } else rows[at + by]?.focus();
     } else if (event.key === 'x' || event.key === ' ') {
       event.preventDefault();
       actions.choose(id);
-    } else if (event.key === 'Delete') actions.remove(id);
-    else if (event.key === 'Enter') setOpen(!open);
+    } else if (event.key === 'Delete') {
+      (rows[at + 1] ?? rows[at - 1])?.focus();
+      actions.remove(id);
+    }
+    if (event.key === 'Enter') setOpen(!open);
   }
 
   const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
@@ -167,6 +172,11 @@ export function ItemRow({
       )}
     </li>
   );
+}
+
+/** In another section a row is a new one; the focus follows it. */
+function focusRow(id: ItemId): void {
+  document.querySelector<HTMLElement>(`[data-item="${id}"]`)?.focus();
 }
 
 function Details({

@@ -128,7 +128,16 @@ export function ProgramEditor({
           </p>
         )}
         {outline.sections.map((section) => (
-          <section key={section.id} aria-label={section.name || 'Items'} className="mb-4">
+          <section
+            key={section.id}
+            aria-label={section.name || 'Items'}
+            className="mb-4"
+            onDragOver={(event) => {
+              if (dragged === null || section.items.length > 0) return;
+              event.preventDefault();
+              edit((now) => placeItem(now, dragged, section.id, 0), `drag ${dragged}`);
+            }}
+          >
             <SectionHead section={section} desk={desk} alone={outline.sections.length === 1} />
             <ol className="flex flex-col">
               {section.items.map((item) => (

@@ -9,12 +9,13 @@ import {
   dosageNow,
   rampBpm,
   rungAt,
+  type Manner,
   type Rung,
   type SufferingId,
   type Verdict,
 } from '@/core/ladder';
 import { LIMBS, type Limb } from '@/core/kit';
-import { scoreOf } from '@/core/playing';
+import { scoreOf, type ClickMode } from '@/core/playing';
 import { expand, type Exercise } from '@/core/recipe';
 import type { PersonId, SessionId, StandItem } from '@/core/studio';
 import {
@@ -245,10 +246,18 @@ function planOf(item: StandItem, hear: boolean) {
   const bars = dosageBars(dosageNow(item.state, item.item.course.dosage), exercise, tempo);
   const rung = rungAt(item.state.rungs, item.state.rung);
   const muted = hear ? new Set<Limb>() : new Set<Limb>(LIMBS);
-  const click = rung.stage?.kind !== 'manner' || rung.stage.manner !== 'click-off';
+  const click = rung.stage?.kind === 'manner' ? (CLICKS[rung.stage.manner] ?? 'beats') : 'beats';
   const score = scoreOf(exercise, { bars, muted, click });
   return { exercise, tempo, bars, score, tempi: tempiOf(rung, tempo, exercise, bars) };
 }
+
+/** Where the click sounds in a manner; on every beat in the others. */
+const CLICKS: Partial<Readonly<Record<Manner, ClickMode>>> = {
+  'click-2-4': 'second beats',
+  'click-drops': 'drops out',
+  'click-off': 'off',
+  'own-music': 'off',
+};
 
 /** The tempi of a try: one, or those of a ramp, a step at a bar line. */
 function tempiOf(rung: Rung, tempo: Tempo, exercise: Exercise, bars: number): TempoMap {
