@@ -1,5 +1,6 @@
 import { fail, ok, type Issue, type Result } from '@/core/issue';
-import { rungAt, type Decision } from '@/core/ladder';
+import { dosageBars, dosageNow, rungAt, type Decision } from '@/core/ladder';
+import { expand } from '@/core/recipe';
 import {
   typedTicks,
   type AssignmentId,
@@ -13,8 +14,6 @@ import {
   type Viewer,
 } from '@/core/studio';
 import { bpm as toBpm, parseMeter, tempoFor, ticksToSeconds } from '@/core/time';
-import { dosageBars, dosageNow } from '@/core/ladder';
-import { expand } from '@/core/recipe';
 import { queries } from '@/db';
 import { newId, type Context } from './context';
 import { studentOnly } from './guard';
@@ -77,7 +76,7 @@ export function takeDecisionBack(
   return ok(null);
 }
 
-/** Writes to a student; it stands on their Today. @returns issue `name-missing` for an empty note */
+/** Writes to a student; it stands on their Today. @returns issue `note-empty` */
 export function addNote(
   context: Context,
   viewer: Viewer,

@@ -110,9 +110,12 @@ function playedOn(
 
 /** Tries and decisions of an item as one log, oldest first. */
 export function eventsOf(log: NonNullable<ItemLog>): readonly LogEvent[] {
-  const decided = log.decisions.filter((one) => !one.takenBack);
-  if (decided.length === 0) return log.tries;
-  return [...log.tries, ...decided].sort(inOrder);
+  const { tries, decisions } = log;
+  if (decisions.length === 0) return tries;
+  const takenBack = decisions
+    .filter((one) => one.takenBack)
+    .map(({ id, day }) => ({ kind: 'taken-back' as const, id: `${id} back`, day, decisionId: id }));
+  return [...[...tries, ...decisions].sort(inOrder), ...takenBack];
 }
 
 function inOrder(a: { day: Day; seq: number }, b: { day: Day; seq: number }): number {
@@ -210,14 +213,15 @@ export function standingOf(place: ItemPlace, log: ItemLog = NO_LOG): Standing {
     played.push({ item: item.id, exercise, tempo, verdict, broke });
   });
   const rung = rungAt(state.rungs, state.rung);
+  const now = playedOn(fitted, rung, state.variation);
   const asked = recipeOnRung(fitted.whole, rung, state.variation);
   const plays = asked.ok ? asked.value : fitted.whole;
   const ofToday = log.tries.filter((one) => one.day === today);
   const seconds = ofToday.reduce((sum, one) => sum + one.seconds, 0);
   const cues =
-    item.cues.length > 0 || !fitted.exercise
+    item.cues.length > 0 || !now
       ? item.cues
-      : cuesOf(fitted.exercise, tempoFor(meter, state.bpm)).map((cue) => cue.says);
+      : cuesOf(now, tempoFor(meter, state.bpm)).map((cue) => cue.says);
   const record: ItemRecord = {
     assignmentId: given.assignmentId,
     program,

@@ -137,6 +137,21 @@ describe('bridgeLoop', () => {
     );
   });
 
+  it('what lies on a beat stays on one: & of 1 → 2 in 8ths', () => {
+    const feet = { ...rock, changes: [] };
+    const lanes = [
+      { limb: 'RH' as const, voice: 'hat' as const, slot: '8' as const, grid: 'x-' },
+      { limb: 'LF' as const, voice: 'hat-foot' as const, slot: '8' as const, grid: '-x' },
+    ];
+    const content = { name: 'feet', meter: '4/4', swung: false, lanes };
+    const loop = must(bridgeLoop({ ...feet, over: [{ content }] }, quarters(1, 2), quarters(1)));
+    const strokes = must(expand(loop)).strokes;
+    const places = (limb: string) =>
+      new Set(strokes.filter((one) => one.limb === limb).map((one) => one.at % quarters(1)));
+    expect(places('RH')).toEqual(new Set([0]));
+    expect(places('LF')).toEqual(new Set([quarters(1, 2)]));
+  });
+
   it('of any two neighbours in a shipped ostinato, crosses just that way', () => {
     for (const id of ['jazz-ride', 'samba-feet', 'rock-8ths', 'clave-3-2']) {
       const recipe = toggleOstinato(blankRecipe(), id);

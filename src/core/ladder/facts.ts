@@ -78,6 +78,14 @@ export function beatPlaces(exercise: Exercise): readonly { at: number; ticks: nu
   ).flat();
 }
 
+/** A felt beat of the cycle as musicians say it.
+ * @param index from 0  @example sayBeat(exercise, 6) // => 'bar 2, beat 3'; in a single bar 'beat 3' */
+export function sayBeat(exercise: Exercise, index: number): string {
+  const perBar = beats(exercise.meter).length;
+  const beat = `beat ${(index % perBar) + 1}`;
+  return exercise.bars > 1 ? `bar ${Math.floor(index / perBar) + 1}, ${beat}` : beat;
+}
+
 function twistOf({ play }: ClosedRecipe): Variation | null {
   if (!play) return null;
   return 'sticking' in play.content ? { kind: 'other-lead' } : { kind: 'displaced' };

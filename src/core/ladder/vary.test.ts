@@ -2,7 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
 import { buildSteps } from '../path';
 import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
-import { factsOf, recipeOnRung, rungAt, rungsOf, varyRecipe, type Ladder, type Variation } from '.';
+import {
+  factsOf,
+  recipeOnRung,
+  rungAt,
+  rungsOf,
+  sayBeat,
+  varyRecipe,
+  type Ladder,
+  type Variation,
+} from '.';
 
 const recipe = {
   ...toggleOstinato(blankRecipe(), 'hats-2-4'),
@@ -27,6 +36,14 @@ describe('factsOf', () => {
     expect(facts).toMatchObject({ ornaments: false, halves: true, twist: { kind: 'displaced' } });
     expect(facts.bridges).toHaveLength(4);
     expect(facts.bridges[0]?.says).toBe('a of 4 → 1');
+  });
+});
+
+describe('sayBeat', () => {
+  it('counts beats within their bars', () => {
+    const line = (text: string) => must(expand({ ...blankRecipe(), play: { content: { text } } }));
+    expect(sayBeat(whole, 2)).toBe('beat 3');
+    expect(sayBeat(line('4 4 4 4 | 2 2'), 6)).toBe('bar 2, beat 3');
   });
 });
 

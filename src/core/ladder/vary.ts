@@ -72,7 +72,7 @@ function halfOf(recipe: ClosedRecipe, { half }: Of<'half'>): Result<ClosedRecipe
 }
 
 /** Two neighbouring events in turn, each as far from the next as in the exercise: the bridge that
- * breaks, as a loop of its own.
+ * breaks, as a loop of its own. What is arrived at keeps its place in the beat.
  * @param from place in the cycle of the first event, in ticks  @param to of the one after it
  * @returns `nothing-to-play` where nothing is struck at either place */
 export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Result<ClosedRecipe> {
@@ -82,16 +82,19 @@ export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Resu
   const chain = instantsOf(exercise.value);
   const events = [from, to].map((at) => chain.find((one) => one.at === at));
   const gap = wrap(to - from, exercise.value.cycleTicks);
-  const slot = SUBDIVISION_IDS.find((id) => gap > 0 && gap % slotTicks(id) === 0);
+  const slot = SUBDIVISION_IDS.find(
+    (id) => gap > 0 && gap % slotTicks(id) === 0 && to % slotTicks(id) === 0,
+  );
   if (!slot || events.some((event) => !event)) return fail({ code: 'nothing-to-play', path: [] });
   const apart = gap / slotTicks(slot);
+  const arrives = to / slotTicks(slot);
   const lanes = new Map<string, { lane: Lane; slots: string[] }>();
   events.forEach((event, index) => {
     for (const stroke of event?.strokes ?? []) {
       const { limb, voice } = stroke.written ?? stroke;
       const key = `${limb} ${voice}`;
       const slots = lanes.get(key)?.slots ?? Array.from({ length: 2 * apart }, () => '-');
-      slots[index * apart] = MARK[stroke.dynamic];
+      slots[(arrives + (1 - index) * apart) % (2 * apart)] = MARK[stroke.dynamic];
       lanes.set(key, { lane: { limb, voice, slot, grid: '' }, slots });
     }
   });

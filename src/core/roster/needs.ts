@@ -40,7 +40,7 @@ const URGENCY = {
 };
 
 /** Why a student needs the teacher, most urgent first; stuck on the longest plateau first.
- * @param lastDay of any try; null when there is none  @param hasItems whether anything is given */
+ * @param lastDay of any try; null when there is none */
 export function needsOf(
   items: readonly ItemStanding[],
   today: Day,
@@ -55,27 +55,18 @@ function itemNeed(standing: ItemStanding): readonly Need[] {
   const { item, name, state, verdicts, breaksAt } = standing;
   const breaks = breaksAt === null ? '' : ` It breaks at ${breaksAt}.`;
   const { proposal } = state;
+  const here = rungAt(state.rungs, state.rung).says;
   if (proposal) {
-    const stuck = proposal.kind === 'simplify' || proposal.kind === 'plateau';
-    const urgency =
-      proposal.kind === 'simplify' || proposal.kind === 'plateau'
-        ? URGENCY[proposal.kind]
-        : URGENCY.asks;
-    const here = rungAt(state.rungs, state.rung).says;
+    const { kind } = proposal;
+    const stuck = kind === 'simplify' || kind === 'plateau';
     const says =
-      proposal.kind === 'plateau'
+      kind === 'plateau'
         ? `${name}: stuck at ${here} for ${sayCount(state.gain.days, 'day')} of practice; play ${sayVariation(proposal.variation)}.${breaks}`
         : `${name}: ${decapital(proposalText(proposal))}${stuck ? breaks : ''}`;
-    return [
-      {
-        kind: stuck ? 'stuck' : 'asks',
-        urgency: urgency + Math.min(9, Math.floor(state.gain.days / 3)),
-        says,
-        item,
-      },
-    ];
+    const waited = Math.min(9, Math.floor(state.gain.days / 3));
+    const urgency = (stuck ? URGENCY[kind] : URGENCY.asks) + waited;
+    return [{ kind: stuck ? 'stuck' : 'asks', urgency, says, item }];
   }
-  const here = rungAt(state.rungs, state.rung).says;
   if (state.variation && state.reason.kind !== 'passed' && isSimpler(state)) {
     const says = `${name}: made simpler at ${here}.${breaks}`;
     return [{ kind: 'stuck', urgency: URGENCY.varied, says, item }];

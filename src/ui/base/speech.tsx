@@ -24,13 +24,26 @@ function spokenOf(speech: Speech): Spoken {
   };
 }
 
+/** Passing messages look like the rest of the house. */
+const TOAST = {
+  style: {
+    background: 'var(--sheet)',
+    color: 'var(--ink)',
+    border: '1px solid var(--soft)',
+    borderRadius: 3,
+    fontFamily: 'var(--font-sans)',
+    fontSize: '0.95rem',
+  },
+  actionButtonStyle: { background: 'var(--ink)', color: 'var(--paper)', borderRadius: 3 },
+} as const;
+
 /** How the studio names note values and counts, for everything below, passing messages too. */
 export function SpeechProvider({ speech, children }: { speech: Speech; children: ReactNode }) {
   const spoken = useMemo(() => spokenOf(speech), [speech]);
   return (
     <SpeechContext value={spoken}>
       {children}
-      <Toaster position="bottom-right" toastOptions={{ className: 'toast' }} />
+      <Toaster position="bottom-right" toastOptions={TOAST} />
     </SpeechContext>
   );
 }

@@ -7,6 +7,7 @@ import {
   makeCourse,
   MANNERS,
   rungsOf,
+  sayDosage,
   typeCourse,
   type Course,
   type LadderKind,
@@ -300,8 +301,6 @@ export function sayCourse({ ladder, dosage, rule, follow }: Course): string {
     rungs.length <= most
       ? says.join(apart)
       : `${says.slice(0, most / 2).join(apart)} … ${says.at(-1)} (${rungs.length} rungs)`;
-  const each = rungs[0]?.dosage
-    ? ''
-    : `, ${sayCount(dosage.amount, dosage.kind.slice(0, -1))} each`;
+  const each = rungs[0]?.dosage ? '' : `, ${sayDosage(dosage)} each`;
   return `${way}${each}, ${rule.clean} clean up${follow === 'proposes' ? ', waits for me' : ''}`;
 }

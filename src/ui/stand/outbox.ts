@@ -59,10 +59,13 @@ function keep(person: PersonId, entry: Entry): Kept {
   return kept;
 }
 
+/** An older page kept the entry alone; how long it has waited is not known then. */
 function read(person: PersonId): Kept | null {
   try {
     const text = localStorage.getItem(key(person));
-    return text ? (JSON.parse(text) as Kept) : null;
+    if (!text) return null;
+    const kept = JSON.parse(text) as Kept | Entry;
+    return 'entry' in kept ? kept : { entry: kept, madeAt: Date.now() };
   } catch {
     return null;
   }

@@ -8,6 +8,7 @@ import {
   dosageNow,
   rampBpm,
   rungAt,
+  sayBeat,
   sayDosage,
   sufferingName,
   type SufferingId,
@@ -169,11 +170,7 @@ export function AskBroke({
               marked={question.cursor === index}
               onPress={() => onAnswer(beat)}
               className="stand-number flex-col gap-0 leading-none"
-              label={
-                long
-                  ? `Bar ${Math.floor(beat / perBar) + 1}, beat ${inBar(beat)}`
-                  : `Beat ${inBar(beat)}`
-              }
+              label={capital(sayBeat(exercise, beat))}
             >
               {inBar(beat)}
               {long && inBar(beat) === 1 && (
@@ -192,6 +189,10 @@ export function AskBroke({
       </Band>
     </Ask>
   );
+}
+
+function capital(text: string): string {
+  return text.slice(0, 1).toUpperCase() + text.slice(1);
 }
 
 export function AskSuffered({

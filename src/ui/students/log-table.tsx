@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { sayCount } from '@/core/issue';
-import { beatPlaces, sufferingName } from '@/core/ladder';
+import { sayBeat, sufferingName } from '@/core/ladder';
 import { expand } from '@/core/recipe';
 import { sayDay, type ItemRecord } from '@/core/studio';
 import { Button } from '../base';
@@ -18,12 +18,8 @@ export function LogTable({ record }: { record: ItemRecord }) {
   const newest = [...tries].reverse();
   const rows = all ? newest : newest.slice(0, FIRST_ROWS);
   const exercise = expand(whole);
-  const beats = exercise.ok ? beatPlaces(exercise.value).length / exercise.value.bars : 0;
-  const bars = exercise.ok ? exercise.value.bars : 1;
-  const sayBeat = (beat: number) =>
-    bars > 1
-      ? `broke at bar ${Math.floor(beat / beats) + 1}, beat ${(beat % beats) + 1}`
-      : `broke at beat ${beat + 1}`;
+  const sayBroke = (beat: number) =>
+    exercise.ok ? `broke at ${sayBeat(exercise.value, beat)}` : 'broke';
   return (
     <>
       <table className="mt-4 w-full text-left" aria-label="Log">
@@ -50,7 +46,7 @@ export function LogTable({ record }: { record: ItemRecord }) {
                   ...one.suffered.map(
                     ({ what, limb }) => sufferingName(what) + (limb ? ` (${limb})` : ''),
                   ),
-                  ...one.broke.map(sayBeat),
+                  ...one.broke.map(sayBroke),
                 ].join(', ')}
               </td>
             </tr>
