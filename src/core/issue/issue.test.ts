@@ -22,6 +22,17 @@ const ISSUES: readonly Issue[] = [
   { code: 'note-empty', path },
   { code: 'tick', path, text: 'x', day: 'Mon' },
   { code: 'day-ahead', path, day: '2026-03-01' },
+  { code: 'day-past', path, day: '2026-03-01' },
+  { code: 'week-empty', path },
+  { code: 'off-order', path, from: '2026-03-02', to: '2026-03-01' },
+  {
+    code: 'off-overlap',
+    path,
+    one: { from: '2026-03-01', to: '2026-03-04' },
+    other: { from: '2026-03-04', to: '2026-03-04' },
+  },
+  { code: 'target-past', path, target: '2026-03-01', today: '2026-03-02' },
+  { code: 'quiet-empty', path, at: '20:00' },
 ];
 
 describe('issueText', () => {

@@ -73,6 +73,12 @@ export type Issue =
   | Issued<'note-empty'>
   | Issued<'tick', { text: string; day: string }>
   | Issued<'day-ahead', { day: string }>
+  | Issued<'day-past', { day: string }>
+  | Issued<'week-empty'>
+  | Issued<'off-order', { from: string; to: string }>
+  | Issued<'off-overlap', { one: Dates; other: Dates }>
+  | Issued<'target-past', { target: string; today: string }>
+  | Issued<'quiet-empty', { at: string }>
   | Issued<'name-missing', { what: string }>
   | Issued<'nothing-to-play'>
   | Issued<'not-yours', { what: string }>
@@ -80,6 +86,11 @@ export type Issue =
   | Issued<'entry-shape', { what: string }>
   | Issued<'program-empty', { name: string }>
   | Issued<'already-given', { program: string; student: string }>;
+
+interface Dates {
+  readonly from: string;
+  readonly to: string;
+}
 
 export type Result<T> =
   | { readonly ok: true; readonly value: T }

@@ -129,6 +129,18 @@ export function issueText(issue: Issue): string {
       return `${issue.day}: “${issue.text}” cannot be read. Write c, s or l for each try, with a tempo before them where it was another: 70 ccs.`;
     case 'day-ahead':
       return `${issue.day} has not come yet. Choose a day up to today.`;
+    case 'day-past':
+      return `${issue.day} has passed. Choose today or a later day.`;
+    case 'week-empty':
+      return 'No day has any minutes, so nothing can be planned. Give at least one day some.';
+    case 'off-order':
+      return `The dates off from ${issue.from} to ${issue.to} end before they begin. Swap them.`;
+    case 'off-overlap':
+      return `The dates off ${dates(issue.one)} and ${dates(issue.other)} overlap. Make them one, or change an end.`;
+    case 'target-past':
+      return `The target date ${issue.target} has passed. Choose one from ${issue.today} on, or none.`;
+    case 'quiet-empty':
+      return `Quiet from ${issue.at} to ${issue.at} is no time at all. Change an end, or take the quiet hours out.`;
     case 'name-missing':
       return `The ${issue.what} has no name. Give it one of up to 80 letters.`;
     case 'nothing-to-play':
@@ -146,6 +158,10 @@ export function issueText(issue: Issue): string {
     default:
       return unreachable(issue);
   }
+}
+
+function dates({ from, to }: { from: string; to: string }): string {
+  return from === to ? from : `${from} to ${to}`;
 }
 
 /** @example sixteenths(1) // => 'one 16th' */

@@ -1,0 +1,304 @@
+import type { ORDERS, Surface } from './schedule';
+import type { Stretch } from './stretches';
+import { NEVER, type Going, type Work } from './work';
+
+/** Count-in, the bars between two tries and the verdict, in seconds; measured at the stand, rounded. */
+export const REST_SECONDS = 20;
+
+/** So long is played before a break, and so long is the break; common practice, no source. Seconds. */
+export const BREAK_AFTER = 30 * 60;
+export const BREAK_SECONDS = 5 * 60;
+
+/** A day shorter than this needs its time for what is new; seconds, common practice, no source. */
+const WARM_UP_FROM = 15 * 60;
+
+/** Longest try of a warm-up, in seconds. */
+const WARM_UP_SECONDS = 3 * 60;
+
+/** Passed work takes at most this share of a day on which there is other work. */
+const REVIEW_SHARE = 1 / 3;
+
+/** Exercises that take turns when they are interleaved. */
+const TURNS = 3;
+
+/** Most tries of one exercise before another comes. */
+const MOST_OF_ONE = 6;
+
+/** Nothing is played more often on one day than this many times the tries that win a rung. */
+const SETS = 2;
+
+export type EntryKind = 'warm-up' | 'new' | 'review' | 'break';
+
+/** One try, or a break, in its place in a day. */
+export interface Entry {
+  /** Place among all works; -1 for a break. */
+  readonly work: number;
+  readonly kind: EntryKind;
+  readonly on: Surface;
+  /** Of the try itself, or of the break. */
+  readonly playSeconds: number;
+  /** With what lies around it. */
+  readonly seconds: number;
+  /** Minutes of a try that was cut to fit; null plays the whole dosage. */
+  readonly cutTo: number | null;
+}
+
+interface Room {
+  readonly on: Surface;
+  left: number;
+  readonly breaks: number;
+  readonly warm: Entry[];
+  readonly main: Entry[];
+  readonly after: Entry[];
+}
+
+/** Fills a day: what warms up, then what is new, then what keeps passed work alive. Nothing exceeds its
+ * stretch, nothing comes before what it waits for, nothing that needs the kit is put on the pad, and
+ * the same states always give the same day.
+ * @param states by work, as the day begins  @param day as `dayNumber` counts
+ * @returns entries by stretch, in order, breaks among them */
+export function fillDay(
+  works: readonly Work[],
+  states: readonly Going[],
+  day: number,
+  stretches: readonly Stretch[],
+  order: (typeof ORDERS)[number],
+): readonly Entry[] {
+  const rooms = stretches.map(roomOf);
+  const all = rooms.reduce((sum, room) => sum + room.left, 0);
+  if (all === 0) return [];
+  const filling = survey(works, states, day, rooms);
+  const { open, due } = filling;
+  if (all >= WARM_UP_FROM && open.length + due.length > 0) warmUp(filling);
+  review(filling, open.length > 0 ? all * REVIEW_SHARE : all);
+  for (let group = nextGroup(filling, order); group.length > 0; group = nextGroup(filling, order)) {
+    playSet(filling, group, 1);
+  }
+  if (hasRoom(filling)) playSet(filling, open, SETS);
+  if (order === 'blocked') for (const room of rooms) newestFirst(filling, room);
+  const [only] = rooms;
+  return only && rooms.length === 1 ? entriesOf(only) : rooms.flatMap(entriesOf);
+}
+
+interface Filling {
+  readonly works: readonly Work[];
+  readonly states: readonly Going[];
+  readonly day: number;
+  readonly rooms: readonly Room[];
+  /** Works that may be played on: not passed, and nothing comes first. */
+  readonly open: readonly number[];
+  /** Passed works that are due and were not played today. */
+  readonly due: readonly number[];
+  /** The lightest passed work that rests, when nothing was played today; -1 for none. */
+  readonly rests: number;
+  /** Seconds of the shortest try among the open ones, or of half of it where it can be cut. */
+  readonly least: number;
+  /** By work: tries of today, those that were done before planning included; -1 when not looked at. */
+  readonly taken: number[];
+}
+
+/** One look at all works; this runs for every day of every future. */
+function survey(
+  works: readonly Work[],
+  states: readonly Going[],
+  day: number,
+  rooms: readonly Room[],
+): Filling {
+  const open: number[] = [];
+  const due: number[] = [];
+  let rests = -1;
+  let least = Infinity;
+  let lightest = Infinity;
+  let begun = false;
+  for (let index = 0; index < works.length; index += 1) {
+    const work = works[index];
+    const state = states[index];
+    if (!work || !state) continue;
+    if (state.triesToday > 0) begun = true;
+    if (!state.passed) {
+      if (!isFree(work, states)) continue;
+      open.push(index);
+      least = Math.min(least, secondsOf(work, state));
+    } else if (state.triesToday > 0) continue;
+    else if (state.keepDue <= day) due.push(index);
+    else if (work.weight < lightest) [rests, lightest] = [index, work.weight];
+  }
+  const taken = works.map(() => -1);
+  return { works, states, day, rooms, open, due, rests: begun ? -1 : rests, least, taken };
+}
+
+function isFree({ after }: Work, states: readonly Going[]): boolean {
+  for (let at = 0; at < after.length; at += 1) {
+    if (states[after[at] ?? -1]?.passed === false) return false;
+  }
+  return true;
+}
+
+/** Time for breaks is set aside first. */
+function roomOf({ on, seconds }: Stretch): Room {
+  const breaks = Math.floor(seconds / (BREAK_AFTER + BREAK_SECONDS));
+  return { on, left: seconds - breaks * BREAK_SECONDS, breaks, warm: [], main: [], after: [] };
+}
+
+function secondsOf(work: Work, state: Going): number {
+  return work.trySeconds[Math.min(state.rung, work.trySeconds.length - 1)] ?? 0;
+}
+
+/** Half a minute is the smallest part of a dosage. */
+const CUT_STEP = 30;
+
+/** Puts a try where it fits: on the pad where that is possible, so that the kit is kept for what needs
+ * it. The first one is cut where it would not fit and half of it or more does.
+ * @param most seconds of the try itself */
+function place(
+  filling: Filling,
+  index: number,
+  kind: Exclude<EntryKind, 'break'>,
+  most = Infinity,
+): Entry | null {
+  const { rooms, works, states } = filling;
+  const work = works[index];
+  const state = states[index];
+  if (!work || !state) return null;
+  const whole = secondsOf(work, state);
+  const wanted = Math.min(whole, most);
+  let best: Room | null = null;
+  let roomiest: Room | null = null;
+  for (const room of rooms) {
+    if (work.needsKit && room.on === 'pad') continue;
+    if (isEmpty(room) && (!roomiest || room.left > roomiest.left)) roomiest = room;
+    if (room.left < wanted) continue;
+    if (!best || (room.on === 'pad' && best.on === 'kit')) best = room;
+  }
+  const into = best ?? (work.cuts ? roomiest : null);
+  if (!into) return null;
+  const playSeconds =
+    into.left >= wanted && wanted === whole
+      ? whole
+      : Math.floor(Math.min(into.left, wanted) / CUT_STEP) * CUT_STEP;
+  const least = kind === 'warm-up' ? Math.min(whole / 2, WARM_UP_SECONDS / 2) : whole / 2;
+  if (playSeconds < whole && (!work.cuts || playSeconds < least || playSeconds === 0)) return null;
+  const seconds = Math.min(into.left, playSeconds + REST_SECONDS);
+  into.left -= seconds;
+  const cutTo = playSeconds < whole ? playSeconds / 60 : null;
+  const entry: Entry = { work: index, kind, on: into.on, playSeconds, seconds, cutTo };
+  (kind === 'warm-up' ? into.warm : kind === 'review' ? into.after : into.main).push(entry);
+  return entry;
+}
+
+function isEmpty({ warm, main, after }: Room): boolean {
+  return warm.length + main.length + after.length === 0;
+}
+
+/** What is passed and rests is played once, the lightest of it. */
+function warmUp(filling: Filling): void {
+  if (filling.rests >= 0) place(filling, filling.rests, 'warm-up', WARM_UP_SECONDS);
+}
+
+/** Passed work that is due, the longest overdue first, each once. @param seconds at most */
+function review(filling: Filling, seconds: number): void {
+  const { states, works } = filling;
+  if (filling.due.length === 0) return;
+  const due = [...filling.due].sort(
+    (a, b) => (states[a]?.keepDue ?? 0) - (states[b]?.keepDue ?? 0) || a - b,
+  );
+  let left = seconds;
+  for (const index of due) {
+    const work = works[index];
+    const state = states[index];
+    if (!work || !state) continue;
+    const takes = secondsOf(work, state) + REST_SECONDS;
+    if (takes > left && left < seconds) continue;
+    const entry = place(filling, index, 'review');
+    if (entry) left -= entry.seconds;
+  }
+}
+
+/** Whether a whole try of anything that is open would still fit. */
+function hasRoom({ rooms, least }: Filling): boolean {
+  for (let at = 0; at < rooms.length; at += 1) {
+    const room = rooms[at];
+    if (room && (room.left >= least || isEmpty(room))) return true;
+  }
+  return false;
+}
+
+/** The exercises that are played next: what was begun goes on, the longest untouched first; only then
+ * something new begins. Empty when nothing is left, or nothing fits. */
+function nextGroup(filling: Filling, order: (typeof ORDERS)[number]): readonly number[] {
+  const { states, taken } = filling;
+  const group: number[] = [];
+  const size = order === 'blocked' ? 1 : TURNS;
+  while (group.length < size && hasRoom(filling)) {
+    const next = nextOpen(filling);
+    if (next < 0) break;
+    const before = states[next]?.triesToday ?? 0;
+    taken[next] = before;
+    if (before < setOf(filling, next)) {
+      if (place(filling, next, 'new') === null) continue;
+      taken[next] = before + 1;
+    }
+    group.push(next);
+  }
+  return group;
+}
+
+function nextOpen({ states, open, taken }: Filling): number {
+  let found = -1;
+  let before = Infinity;
+  for (let at = 0; at < open.length; at += 1) {
+    const index = open[at] ?? -1;
+    if (taken[index] !== -1) continue;
+    const lastDay = states[index]?.lastDay ?? NEVER;
+    const since = lastDay === NEVER ? Number.MAX_SAFE_INTEGER : lastDay;
+    if (since < before) [found, before] = [index, since];
+  }
+  return found;
+}
+
+/** Tries that win a rung when all are clean. */
+function setOf({ works }: Filling, index: number): number {
+  return Math.min(MOST_OF_ONE, works[index]?.clean ?? 1);
+}
+
+/** Goes round until each has had its tries, or nothing fits any more. @param sets so many sets each */
+function playSet(filling: Filling, group: readonly number[], sets: number): void {
+  const { taken } = filling;
+  for (let goesOn = true; goesOn && hasRoom(filling);) {
+    goesOn = false;
+    for (const index of group) {
+      const tries = Math.max(0, taken[index] ?? 0);
+      if (tries >= sets * setOf(filling, index) || place(filling, index, 'new') === null) continue;
+      taken[index] = tries + 1;
+      goesOn = true;
+    }
+  }
+}
+
+/** In blocks, tries of one exercise follow each other, and what is least known comes first. */
+function newestFirst({ works, states }: Filling, { main }: Room): void {
+  if (main.at(0)?.work === main.at(-1)?.work) return;
+  const climbed = ({ work }: Entry) =>
+    (states[work]?.rung ?? 0) / Math.max(1, works[work]?.trySeconds.length ?? 1);
+  main.sort((a, b) => (a.work === b.work ? 0 : climbed(a) - climbed(b) || a.work - b.work));
+}
+
+/** A stretch in order, with its breaks. */
+function entriesOf({ on, breaks, warm, main, after }: Room): readonly Entry[] {
+  const entries = warm.length + after.length === 0 ? main : [...warm, ...main, ...after];
+  if (breaks === 0) return entries;
+  const found: Entry[] = [];
+  let since = 0;
+  let left = breaks;
+  for (const entry of entries) {
+    if (left > 0 && since > 0 && since + entry.seconds > BREAK_AFTER) {
+      const rest = { playSeconds: BREAK_SECONDS, seconds: BREAK_SECONDS, cutTo: null };
+      found.push({ work: -1, kind: 'break', on, ...rest });
+      left -= 1;
+      since = 0;
+    }
+    found.push(entry);
+    since += entry.seconds;
+  }
+  return found;
+}

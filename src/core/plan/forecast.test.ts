@@ -1,0 +1,236 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { seeded } from '../chance';
+import { replay, USUAL_COURSE, type LogEvent, type Verdict } from '../ladder';
+import { daysAfter } from '../calendar';
+import {
+  countPace,
+  expectedTries,
+  findHelp,
+  forecast,
+  keepingShare,
+  missedDays,
+  needsKit,
+  pacesOf,
+  sayHelp,
+  sayRange,
+  USUAL_SCHEDULE,
+  type Forecasting,
+} from '.';
+import { blankRecipe, expand, toggleOstinato } from '../recipe';
+import { must } from '../issue';
+import { apply, drawGamma } from './future';
+import { BEGINNING, everyDay, TODAY, work } from './plan.fixture';
+import { dayNumber, goingFrom } from './work';
+
+const asked = (own: Partial<Forecasting> = {}): Forecasting => ({
+  works: [work('a'), work('b')],
+  states: [BEGINNING, BEGINNING],
+  schedule: everyDay({ minutes: 30 }),
+  today: TODAY,
+  keeps: 1,
+  seed: 1,
+  futures: 300,
+  ...own,
+});
+
+describe('forecast', () => {
+  it('the same seed gives the same, another one nearly the same', () => {
+    expect(forecast(asked())).toEqual(forecast(asked()));
+    const [one, other] = [forecast(asked()), forecast(asked({ seed: 2 }))];
+    const apart = dayNumber(one.program.middle ?? '') - dayNumber(other.program.middle ?? '');
+    expect(Math.abs(apart)).toBeLessThanOrEqual(2);
+  });
+
+  it('ranges are in order, and the way only leads from here to there', () => {
+    const { works, program, way } = forecast(asked());
+    for (const range of [...works, program]) {
+      expect([range?.early, range?.middle, range?.late].map((day) => day ?? '9')).toEqual(
+        [range?.early, range?.middle, range?.late].map((day) => day ?? '9').sort(),
+      );
+    }
+    for (const { low, middle, high } of way) {
+      expect(low).toBeLessThanOrEqual(middle);
+      expect(middle).toBeLessThanOrEqual(high);
+    }
+    expect(way[0]).toEqual({ day: TODAY, low: 0, middle: 0, high: 0 });
+    expect(way.at(-1)?.middle).toBe(1);
+  });
+
+  it('who never misses a note needs cleans · rungs tries: 15, six of them a day, so the third day', () => {
+    const sure = { clean: 1e9, other: 1e-9 };
+    const works = [work('a', { pace: { fresh: sure, known: sure, lost: 0 } })];
+    const schedule = everyDay({ minutes: 60 });
+    const { program } = forecast(asked({ works, states: [BEGINNING], schedule }));
+    expect(program).toMatchObject({
+      early: '2026-03-04',
+      middle: '2026-03-04',
+      late: '2026-03-04',
+    });
+  });
+
+  it('agrees with the mean wait for a run of successes, when every try is alike', () => {
+    const half = { clean: 5e8, other: 5e8 };
+    const pace = { fresh: half, known: half, lost: 0 };
+    const works = [work('a', { trySeconds: [100], clean: 2, cuts: false, pace })];
+    const schedule = everyDay({ minutes: 2 });
+    const found = forecast(asked({ works, states: [BEGINNING], schedule, futures: 4000 }));
+    // One try a day: the median wait for two heads in a row is 5 tosses (by the Fibonacci counts).
+    expect(found.program.middle).toBe(daysAfter(TODAY, 4));
+    expect(expectedTries(0.5, 2)).toBe(6);
+    expect(expectedTries(0.5, 3)).toBe(14);
+  });
+
+  it('fewer days, days that are not kept and a weaker student are never faster', () => {
+    const middle = (own: Partial<Forecasting>) => forecast(asked(own)).program.middle ?? '9';
+    const now = middle({});
+    expect(middle({ keeps: 0.5 }) >= now).toBe(true);
+    expect(middle({ schedule: everyDay({ minutes: 12 }) }) >= now).toBe(true);
+    const weak = { fresh: { clean: 4, other: 6 }, known: { clean: 5, other: 5 }, lost: 0.3 };
+    expect(middle({ works: [work('a', { pace: weak }), work('b', { pace: weak })] }) > now).toBe(
+      true,
+    );
+  });
+
+  it('tells how likely the target date is', () => {
+    const at = (target: string) =>
+      forecast(asked({ schedule: everyDay({ minutes: 30 }, { target }) })).program.inTime ?? -1;
+    expect(at(TODAY)).toBe(0);
+    expect(at('2026-08-01')).toBeGreaterThan(0.95);
+    expect(at('2026-03-12')).toBeLessThanOrEqual(at('2026-03-20'));
+  });
+});
+
+describe('findHelp', () => {
+  it('a day more in the week, fewer exercises, days that are kept: the most helpful first', () => {
+    const { week } = everyDay({ minutes: 20 });
+    const off = { ...week.Mon, minutes: 0 };
+    const schedule = {
+      ...USUAL_SCHEDULE,
+      week: { ...week, Tue: off, Thu: off, Sat: off, Sun: off },
+    };
+    const help = findHelp(asked({ schedule, keeps: 0.6 }));
+    expect(help.map((one) => one.kind)).toEqual(expect.arrayContaining(['day', 'keeps', 'fewer']));
+    expect(help.map((one) => one.reached)).toEqual(help.map((one) => one.reached).sort());
+    const [day] = help.filter((one) => one.kind === 'day');
+    expect(day && sayHelp(day, [])).toMatch(/^20 min on Tue too: \d+ (day|week)s earlier$/);
+  });
+
+  it('where every day is taken, more minutes', () => {
+    const help = findHelp(asked({ schedule: everyDay({ minutes: 12 }) }));
+    expect(help.map((one) => one.kind)).toContain('minutes');
+  });
+});
+
+describe('apply', () => {
+  const verdicts = fc.array(fc.constantFrom<Verdict>('clean', 'shaky', 'lost'), { maxLength: 60 });
+  const facts = {
+    limbs: [],
+    lineLimb: null,
+    ornaments: false,
+    halves: false,
+    bridges: [],
+    twist: null,
+  };
+
+  it('moves a ladder as replaying the log does', () => {
+    const course = { ...USUAL_COURSE, rule: { clean: 2, lost: 2, plateau: 20 } };
+    fc.assert(
+      fc.property(verdicts, (drawn) => {
+        const of = work('a', { trySeconds: Array.from({ length: 9 }, () => 300), clean: 2 });
+        const going = goingFrom(BEGINNING);
+        const log: LogEvent[] = [];
+        drawn.forEach((verdict, index) => {
+          const day = daysAfter(TODAY, index >> 2);
+          const { bpm } = replay({ course, facts }, log);
+          const said = { rung: null, suffered: [], broke: [] };
+          log.push({ kind: 'try', id: String(index), day, bpm, verdict, ...said });
+          apply(going, of, verdict, dayNumber(day));
+        });
+        const { rung, clean, passed, keep } = replay({ course, facts }, log);
+        expect({ rung: going.rung, passed: going.passed }).toEqual({ rung, passed });
+        if (!passed) expect(going.clean).toBe(clean);
+        else expect(going.keepDue).toBe(dayNumber(keep?.due ?? ''));
+      }),
+    );
+  });
+});
+
+describe('drawGamma', () => {
+  it('has mean and variance of its shape', () => {
+    const random = seeded(5);
+    for (const shape of [0.5, 2, 9]) {
+      const drawn = Array.from({ length: 20_000 }, () => drawGamma(shape, random));
+      const mean = drawn.reduce((sum, one) => sum + one, 0) / drawn.length;
+      const spread = drawn.reduce((sum, one) => sum + (one - mean) ** 2, 0) / drawn.length;
+      expect(mean / shape).toBeCloseTo(1, 1);
+      expect(spread / shape).toBeCloseTo(1, 0);
+    }
+  });
+});
+
+describe('pacesOf', () => {
+  it('an item without tries goes by the others, one with many by its own', () => {
+    const counted = countPace();
+    const { facts, course } = { facts: NO_FACTS, course: USUAL_COURSE };
+    const log: LogEvent[] = Array.from({ length: 30 }, (_, index) => ({
+      kind: 'try',
+      id: String(index),
+      day: TODAY,
+      bpm: 60,
+      rung: null,
+      verdict: index % 3 === 0 ? 'lost' : 'shaky',
+      suffered: [],
+      broke: [],
+    }));
+    replay({ course, facts }, log, counted.watch);
+    const none = countPace().counts();
+    const [weak, unknown] = pacesOf([counted.counts(), none]);
+    expect(weak?.known.clean).toBeLessThan(1);
+    expect((unknown?.known.clean ?? 0) + (unknown?.known.other ?? 0)).toBeCloseTo(4);
+    expect(weak?.lost).toBeGreaterThan(0.3);
+  });
+
+  const NO_FACTS = {
+    limbs: [],
+    lineLimb: null,
+    ornaments: false,
+    halves: false,
+    bridges: [],
+    twist: null,
+  };
+});
+
+describe('what was practised', () => {
+  const schedule = everyDay({ minutes: 30 });
+  const on = (...days: string[]) => new Set(days);
+
+  it('names the planned dates since the last practice', () => {
+    expect(missedDays(schedule, on('2026-02-26', '2026-02-27'), TODAY)).toEqual([
+      '2026-02-28',
+      '2026-03-01',
+    ]);
+    expect(missedDays(schedule, on('2026-03-01'), TODAY)).toEqual([]);
+    expect(missedDays(schedule, on(), TODAY)).toEqual([]);
+    const off = [{ from: '2026-02-28', to: '2026-03-01' }];
+    expect(missedDays({ ...schedule, off }, on('2026-02-27'), TODAY)).toEqual([]);
+  });
+
+  it('knows how planned dates are kept', () => {
+    expect(keepingShare(schedule, on(), TODAY)).toBe(1);
+    const half = on('2026-02-20', '2026-02-22', '2026-02-24', '2026-02-26', '2026-02-28');
+    expect(keepingShare(schedule, half, TODAY)).toBeCloseTo(7 / 12);
+  });
+
+  it('knows what a pad can do', () => {
+    const made = (id: string) => must(expand(toggleOstinato(blankRecipe(), id)));
+    expect(needsKit(made('one-hand-16ths-upbeats'))).toBe(false);
+    expect(needsKit(made('samba-feet'))).toBe(true);
+  });
+
+  it('says ranges', () => {
+    expect(sayRange(null, null, TODAY)).toBe('not within half a year');
+    expect(sayRange('2026-03-10', null, TODAY)).toBe('10 Mar or later');
+    expect(sayRange('2026-03-10', '2026-04-01', TODAY)).toBe('10 Mar to 1 Apr');
+  });
+});

@@ -1,0 +1,160 @@
+import { KEEP_DAYS } from '../ladder';
+import { fillDay } from './fill';
+import { FRESH_TRIES, type Tally } from './pace';
+import { keepAgain } from './plan';
+import type { Schedule } from './schedule';
+import type { Stretch } from './stretches';
+import type { Going, Work } from './work';
+
+/** How likely a student's tries are clean in one future. */
+export interface Chances {
+  readonly fresh: number;
+  readonly known: number;
+  readonly lost: number;
+}
+
+/** One date of a future. */
+export interface FutureDay {
+  readonly number: number;
+  readonly stretches: readonly Stretch[];
+}
+
+/** Draws how well it goes in one future: the fewer tries are known, the further this may lie from what
+ * they show. @param random from 0 up to 1 */
+export function drawChances({ pace }: Work, random: () => number): Chances {
+  return {
+    fresh: drawShare(pace.fresh, random),
+    known: drawShare(pace.known, random),
+    lost: pace.lost,
+  };
+}
+
+/** Works through dates, drawing every verdict.
+ * @param going changed in place  @param keeps share of planned dates that are kept, 0 to 1
+ * @param onDay is told after each date
+ * @returns by work the index of the date on which its target is reached; -1 for none */
+export function liveThrough(
+  works: readonly Work[],
+  going: readonly Going[],
+  days: readonly FutureDay[],
+  order: Schedule['order'],
+  chances: readonly Chances[],
+  keeps: number,
+  random: () => number,
+  onDay: (index: number) => void,
+): Int16Array {
+  const reached = new Int16Array(works.length).fill(-1);
+  for (const [index, { number, stretches }] of days.entries()) {
+    if (stretches.length > 0 && random() < keeps) {
+      const entries = fillDay(works, going, number, stretches, order);
+      for (const { work } of entries) {
+        const state = going[work];
+        const of = works[work];
+        const chance = chances[work];
+        if (!state || !of || !chance || (state.passed && state.lastDay === number)) continue;
+        const before = state.passed;
+        tryOnce(state, of, chance, number, random);
+        if (state.passed && !before && reached[work] === -1) reached[work] = index;
+      }
+      for (const { work } of entries) {
+        const state = going[work];
+        if (state) state.triesToday = 0;
+      }
+    }
+    if (index === 0) for (const state of going) state.triesToday = state.secondsToday = 0;
+    onDay(index);
+  }
+  return reached;
+}
+
+/** One try with a drawn verdict, by the rules that `replay` follows. */
+function tryOnce(
+  state: Going,
+  work: Work,
+  { fresh, known, lost }: Chances,
+  day: number,
+  random: () => number,
+): void {
+  const clean = random() < (!state.passed && state.here < FRESH_TRIES ? fresh : known);
+  apply(state, work, clean ? 'clean' : random() < lost ? 'lost' : 'shaky', day);
+}
+
+/** What a verdict does to a ladder: the short form of `replay`, without variations and questions. */
+export function apply(
+  state: Going,
+  work: Work,
+  verdict: 'clean' | 'shaky' | 'lost',
+  day: number,
+): void {
+  state.lastDay = day;
+  state.triesToday += 1;
+  state.here += 1;
+  if (state.passed) return keepWarm(state, work, verdict, day);
+  if (verdict === 'shaky') {
+    state.clean = state.lostInARow = 0;
+  } else if (verdict === 'lost') {
+    state.clean = 0;
+    state.lostInARow += 1;
+    if (state.lostInARow < work.lost) return;
+    if (state.rung > 0) onRung(state, state.rung - 1);
+    else state.lostInARow = 0;
+  } else {
+    state.lostInARow = 0;
+    state.clean += 1;
+    if (state.clean < work.clean) return;
+    if (state.rung < work.trySeconds.length - 1) return onRung(state, state.rung + 1);
+    state.passed = true;
+    state.clean = 0;
+    state.keepTimes = 0;
+    state.keepDue = day + KEEP_DAYS[0];
+  }
+}
+
+function onRung(state: Going, rung: number): void {
+  state.rung = rung;
+  state.clean = state.lostInARow = state.here = 0;
+}
+
+function keepWarm(
+  state: Going,
+  work: Work,
+  verdict: 'clean' | 'shaky' | 'lost',
+  day: number,
+): void {
+  if (verdict === 'clean') {
+    state.lostInARow = 0;
+    if (day >= state.keepDue) keepAgain(state, day);
+    return;
+  }
+  state.lostInARow = verdict === 'lost' ? state.lostInARow + 1 : 0;
+  if (state.lostInARow >= work.lost) {
+    state.passed = false;
+    return onRung(state, Math.max(0, state.rung - 1));
+  }
+  state.keepTimes = 0;
+  state.keepDue = day + 1;
+}
+
+/** A share from a Beta distribution, as the part that one Gamma has of two. */
+function drawShare({ clean, other }: Tally, random: () => number): number {
+  const one = drawGamma(clean, random);
+  return one / (one + drawGamma(other, random));
+}
+
+/** A number from a Gamma distribution of scale 1 (Marsaglia & Tsang 2000, A simple method for
+ * generating gamma variables; from memory). @param shape above 0 */
+export function drawGamma(shape: number, random: () => number): number {
+  if (shape < 1) return drawGamma(shape + 1, random) * (1 - random()) ** (1 / shape);
+  const d = shape - 1 / 3;
+  const c = 1 / Math.sqrt(9 * d);
+  for (;;) {
+    const x = drawNormal(random);
+    const v = (1 + c * x) ** 3;
+    if (v > 0 && Math.log(1 - random()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v;
+  }
+}
+
+/** A number from the standard normal distribution (Box & Muller 1958). */
+function drawNormal(random: () => number): number {
+  return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+}

@@ -1,0 +1,132 @@
+import { daysAfter, type Day } from '../calendar';
+import { KEEP_DAYS } from '../ladder';
+import { fillDay, type Entry } from './fill';
+import { cleanShare, expectedTries } from './pace';
+import { hoursOn, isOff, type Hours, type Schedule } from './schedule';
+import { stretchesOf, type Stretch } from './stretches';
+import { dayNumber, goingFrom, type Going, type Work, type WorkState } from './work';
+
+/** Days that are planned ahead: twelve weeks. */
+export const PLAN_DAYS = 84;
+
+/** What is to be done on a date. */
+export interface PlannedDay {
+  readonly day: Day;
+  readonly hours: Hours;
+  /** Lies in the dates off. */
+  readonly off: boolean;
+  readonly entries: readonly Entry[];
+  /** Of all entries, breaks included; never more than the hours hold. */
+  readonly seconds: number;
+}
+
+export interface Plan {
+  readonly days: readonly PlannedDay[];
+  /** By work: the date on which its target is expected; null beyond the last date. Passed work has
+   * null too. */
+  readonly reached: readonly (Day | null)[];
+  /** By work: the first date on which it is played; null for never. */
+  readonly begun: readonly (Day | null)[];
+}
+
+export interface Planning {
+  readonly works: readonly Work[];
+  /** By work, as the log has it now. */
+  readonly states: readonly WorkState[];
+  readonly schedule: Schedule;
+  readonly today: Day;
+  /** How many dates, today the first; `PLAN_DAYS` when left out. */
+  readonly count?: number;
+}
+
+/** Spreads works over dates, going on from where the log stands: each date is filled from what is
+ * expected to be done by then, so that a change moves nothing on the dates before it. */
+export function planDays({ works, states, schedule, today, count = PLAN_DAYS }: Planning): Plan {
+  const going = states.map(goingFrom);
+  const wins = works.map(winsPerTry);
+  const first = dayNumber(today);
+  const reached: (Day | null)[] = works.map(() => null);
+  const begun: (Day | null)[] = works.map(() => null);
+  const days = Array.from({ length: count }, (_, index): PlannedDay => {
+    const day = daysAfter(today, index);
+    const hours = hoursOn(schedule, day);
+    const stretches = index === 0 ? leftOf(stretchesOf(hours), going) : stretchesOf(hours);
+    const entries = fillDay(works, going, first + index, stretches, schedule.order);
+    for (const { work } of entries) {
+      const state = going[work];
+      if (!state) continue;
+      begun[work] ??= day;
+      if (expect(state, works[work], wins[work] ?? 0, first + index)) reached[work] = day;
+    }
+    for (const state of going) state.triesToday = state.secondsToday = 0;
+    const seconds = entries.reduce((sum, entry) => sum + entry.seconds, 0);
+    return { day, hours, off: isOff(schedule, day), entries, seconds };
+  });
+  return { days, reached, begun };
+}
+
+/** What is left of a day once something was done. */
+function leftOf(stretches: readonly Stretch[], going: readonly Going[]): readonly Stretch[] {
+  let done = going.reduce((sum, state) => sum + state.secondsToday, 0);
+  return stretches.flatMap(({ on, seconds }) => {
+    const used = Math.min(seconds, done);
+    done -= used;
+    return used < seconds ? [{ on, seconds: seconds - used }] : [];
+  });
+}
+
+/** Rungs that one try wins, as may be expected: one over the tries that win a rung. */
+function winsPerTry({ pace, clean }: Work): number {
+  const chance = (cleanShare(pace.fresh) + cleanShare(pace.known)) / 2;
+  return 1 / expectedTries(chance, clean);
+}
+
+/** One try, as it is expected to go. @returns whether it reaches the target */
+function expect(state: Going, work: Work | undefined, wins: number, day: number): boolean {
+  if (!work) return false;
+  state.lastDay = day;
+  state.triesToday += 1;
+  if (state.passed) {
+    if (state.keepDue <= day) keepAgain(state, day);
+    return false;
+  }
+  state.share += wins;
+  if (state.share < 1) return false;
+  state.share -= 1;
+  if (state.rung < work.trySeconds.length - 1) {
+    state.rung += 1;
+    return false;
+  }
+  state.passed = true;
+  state.keepTimes = 0;
+  state.keepDue = day + KEEP_DAYS[0];
+  return true;
+}
+
+/** Passed work that came back well comes back later. */
+export function keepAgain(state: Going, day: number): void {
+  state.keepTimes += 1;
+  state.keepDue = day + (KEEP_DAYS[Math.min(state.keepTimes, KEEP_DAYS.length - 1)] ?? 1);
+}
+
+/** The entries of a date in order, those of one exercise that follow each other as one. */
+export interface Block {
+  readonly work: number;
+  readonly kind: Entry['kind'];
+  readonly on: Entry['on'];
+  readonly tries: number;
+  readonly seconds: number;
+}
+
+/** @example three tries of one exercise, then one of another // => two blocks */
+export function blocksOf(entries: readonly Entry[]): readonly Block[] {
+  const blocks: Block[] = [];
+  for (const { work, kind, on, seconds } of entries) {
+    const last = blocks.at(-1);
+    if (last && last.work === work && last.kind === kind && last.on === on) {
+      const more = { tries: last.tries + 1, seconds: last.seconds + seconds };
+      blocks[blocks.length - 1] = { ...last, ...more };
+    } else blocks.push({ work, kind, on, tries: 1, seconds });
+  }
+  return blocks;
+}

@@ -1,0 +1,48 @@
+import { strokesOf } from '../analysis';
+import { daysAfter, type Day } from '../calendar';
+import { isHand, LIMBS } from '../kit';
+import type { Exercise } from '../recipe';
+import { datesFrom, hoursOn, type Schedule } from './schedule';
+
+/** Whether an exercise cannot be practised on a pad: a hand moves between surfaces, or no hand plays.
+ * Feet tap the floor. Common practice, no source. */
+export function needsKit(exercise: Exercise): boolean {
+  const hands = LIMBS.filter(isHand).map((limb) => strokesOf(exercise, limb));
+  if (hands.every((strokes) => strokes.length === 0)) return true;
+  return hands.some((strokes) => new Set(strokes.map((stroke) => stroke.voice)).size > 1);
+}
+
+/** So far back a missed date is still worth a word. */
+const MISSED_WITHIN = 14;
+
+/** So far back tells how a student keeps to the dates. */
+const KEEPING_WITHIN = 28;
+
+/** Dates with minutes that passed without practice since the last one with some, oldest first.
+ * @param practised dates with practice */
+export function missedDays(
+  schedule: Schedule,
+  practised: ReadonlySet<Day>,
+  today: Day,
+): readonly Day[] {
+  const last = [...practised]
+    .filter((day) => day <= today)
+    .sort()
+    .at(-1);
+  if (last === undefined) return [];
+  return datesFrom(daysAfter(today, -MISSED_WITHIN), MISSED_WITHIN).filter(
+    (day) => day > last && hoursOn(schedule, day).minutes > 0,
+  );
+}
+
+/** Share of the planned dates of the last weeks on which there was practice, 0 to 1; as if two more had
+ * been kept, so that few dates say little. */
+export function keepingShare(schedule: Schedule, practised: ReadonlySet<Day>, today: Day): number {
+  const first = [...practised].sort().at(0);
+  if (first === undefined) return 1;
+  const planned = datesFrom(daysAfter(today, -KEEPING_WITHIN), KEEPING_WITHIN).filter(
+    (day) => day >= first && hoursOn(schedule, day).minutes > 0,
+  );
+  const kept = planned.filter((day) => practised.has(day)).length;
+  return (kept + 2) / (planned.length + 2);
+}
