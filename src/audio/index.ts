@@ -9,3 +9,5 @@ export async function openPlayer(): Promise<{ player: Player; audible: boolean }
   const sounder = await openSounder();
   return { player: new Player(sounder, tickerFor(sounder)), audible: sounder.audible };
 }
+
+export type { Part, Telling } from './player';

@@ -11,89 +11,142 @@ const LEAD_IN = 0.1;
 /** Calls back about every 25 ms until stopped; returns how to stop it. */
 export type Ticker = (tick: () => void) => () => void;
 
-interface Anchor {
-  readonly seconds: number;
-  readonly ticks: number;
+/** Clocks that drift apart by more than this mean that the device slept. Seconds. */
+const SLEPT = 2;
+
+/** One score of several that follow each other. */
+export interface Part {
+  readonly score: Score;
+  readonly tempi: TempoMap;
 }
 
-/** Plays one score at a time. All positions are ticks from the downbeat after the count-in. */
+interface Placed extends Part {
+  /** Ticks at which it begins, its count-in included. */
+  readonly from: number;
+  /** When that sounds, and when its last tick has; seconds of the sounder. */
+  readonly at: number;
+  readonly ends: number;
+}
+
+export interface Telling {
+  /** Called once when all is played. */
+  readonly onOver?: () => void;
+  /** Called once when the device slept: what was played then was not heard. */
+  readonly onSlept?: () => void;
+}
+
+/** Plays scores, one after the other. All positions are ticks from the downbeat after the count-in of
+ * the score that plays. */
 export class Player {
-  #anchor: Anchor | null = null;
-  #score: Score | null = null;
-  #tempi: TempoMap | null = null;
+  #parts: readonly Placed[] = [];
+  /** How far sound is planned, in seconds of the sounder. */
   #plannedTo = 0;
   #stopTicker: (() => void) | null = null;
-  #onOver: () => void = () => {};
+  #telling: Telling = {};
+  /** How far the wall clock was ahead of the sounder when playing began. Seconds. */
+  #ahead = 0;
 
   constructor(
     private readonly sounder: Sounder,
     private readonly ticker: Ticker,
+    private readonly wallMs: () => number = Date.now,
   ) {}
 
-  /** Starts with the count-in. @param tempo one, or several one after the other
-   * @param onOver called once when the score's length is played */
-  start(score: Score, tempo: Tempo | TempoMap, onOver: () => void = () => {}): void {
+  /** Starts with the count-in of the first; each next one begins where the one before it ends. */
+  start(parts: readonly Part[], telling: Telling = {}): void {
     this.stop();
-    const from = -score.countInBars * score.exercise.barTicks;
-    this.#score = score;
-    this.#tempi = 'bpm' in tempo ? steadyTempo(tempo) : tempo;
-    this.#anchor = { seconds: this.sounder.now() + LEAD_IN, ticks: from };
-    this.#plannedTo = from;
-    this.#onOver = onOver;
+    let at = this.sounder.now() + LEAD_IN;
+    this.#parts = parts.map((part) => {
+      const placed = place(part, at);
+      at = placed.ends;
+      return placed;
+    });
+    this.#plannedTo = this.sounder.now();
+    this.#telling = telling;
+    this.#ahead = this.#drift();
     this.#stopTicker = this.ticker(() => this.#plan());
     this.#plan();
   }
 
-  stop(): void {
+  /** @returns how many of the scores were played to their end */
+  stop(): number {
+    const now = this.sounder.now();
+    const finished = this.#parts.filter((part) => part.ends <= now).length;
     this.#stopTicker?.();
     this.#stopTicker = null;
-    this.sounder.cancelAfter(this.sounder.now());
-    this.#score = null;
-    this.#anchor = null;
+    this.sounder.cancelAfter(now);
+    this.#parts = [];
+    return finished;
   }
 
   get playing(): boolean {
-    return this.#score !== null;
+    return this.#parts.length > 0;
   }
 
-  /** Goes on at another tempo or with another score from where it is. */
+  /** Goes on at another tempo or with another score from where it is; the last one, when several play. */
   change(change: { score?: Score; tempo?: Tempo }): void {
-    const here = this.#ticksAt(this.sounder.now());
-    if (here === null || !this.#score) return;
-    this.#anchor = { seconds: this.sounder.now(), ticks: here };
-    this.#score = change.score ?? this.#score;
-    if (change.tempo) this.#tempi = steadyTempo(change.tempo);
-    this.sounder.cancelAfter(this.sounder.now());
-    this.#plannedTo = here;
+    const now = this.sounder.now();
+    const part = this.#parts.at(-1);
+    if (!part) return;
+    const from = ticksIn(part, now);
+    const score = change.score ?? part.score;
+    const tempi = change.tempo ? steadyTempo(change.tempo) : part.tempi;
+    this.#parts = [{ ...place({ score, tempi }, now, from), from }];
+    this.sounder.cancelAfter(now);
+    this.#plannedTo = now;
     this.#plan();
   }
 
-  /** What is heard now, in fractional ticks; null when nothing plays. */
-  position(): number | null {
-    return this.#ticksAt(this.sounder.now() - this.sounder.latency());
+  /** What is heard now: which score, and where in it, in fractional ticks; null when nothing plays. */
+  position(): { readonly part: number; readonly ticks: number } | null {
+    const now = this.sounder.now() - this.sounder.latency();
+    const found = this.#parts.findIndex((part) => now < part.ends);
+    const index = found < 0 ? this.#parts.length - 1 : found;
+    const part = this.#parts[index];
+    return part ? { part: index, ticks: ticksIn(part, now) } : null;
   }
 
-  #ticksAt(seconds: number): number | null {
-    if (!this.#anchor || !this.#tempi) return null;
-    const began = secondsAt(this.#tempi, this.#anchor.ticks);
-    return ticksAt(this.#tempi, began + seconds - this.#anchor.seconds);
+  #drift(): number {
+    return this.wallMs() / 1000 - this.sounder.now();
   }
 
   #plan(): void {
     const { sounder } = this;
-    const horizon = this.#ticksAt(sounder.now() + LOOKAHEAD);
-    const here = this.#ticksAt(sounder.now());
-    if (!this.#score || !this.#tempi || !this.#anchor || horizon === null || here === null) return;
-    const began = secondsAt(this.#tempi, this.#anchor.ticks);
-    for (const event of eventsBetween(this.#score, this.#plannedTo, horizon)) {
-      const ahead = secondsAt(this.#tempi, event.at) - began;
-      sounder.sound(event, Math.max(sounder.now(), this.#anchor.seconds + ahead));
+    const now = sounder.now();
+    if (this.#drift() - this.#ahead > SLEPT) {
+      const { onSlept } = this.#telling;
+      this.stop();
+      onSlept?.();
+      return;
+    }
+    const horizon = now + LOOKAHEAD;
+    for (const part of this.#parts) {
+      if (part.ends <= this.#plannedTo || part.at >= horizon) continue;
+      const began = secondsAt(part.tempi, part.from);
+      const from = Math.max(part.from, ticksIn(part, Math.max(part.at, this.#plannedTo)));
+      for (const event of eventsBetween(part.score, from, ticksIn(part, horizon))) {
+        const ahead = secondsAt(part.tempi, event.at) - began;
+        sounder.sound(event, Math.max(now, part.at + ahead));
+      }
     }
     this.#plannedTo = Math.max(this.#plannedTo, horizon);
-    if (this.#score.lengthTicks !== null && here >= this.#score.lengthTicks) {
-      const onOver = this.#onOver;
+    const last = this.#parts.at(-1);
+    if (last && now >= last.ends) {
+      const { onOver } = this.#telling;
       this.stop();
-      onOver();
+      onOver?.();
     }
   }
+}
+
+function place({ score, tempi }: Part, at: number, from?: number): Placed {
+  const begins = from ?? -score.countInBars * score.exercise.barTicks;
+  const { lengthTicks } = score;
+  const lasts =
+    lengthTicks === null ? Infinity : secondsAt(tempi, lengthTicks) - secondsAt(tempi, begins);
+  return { score, tempi, from: begins, at, ends: at + lasts };
+}
+
+function ticksIn({ tempi, from, at }: Placed, seconds: number): number {
+  return ticksAt(tempi, secondsAt(tempi, from) + seconds - at);
 }

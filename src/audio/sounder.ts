@@ -87,8 +87,9 @@ export function sounderOf(context: BaseAudioContext): Sounder {
     latency: () => ('outputLatency' in context ? Number(context.outputLatency) || 0 : 0),
     sound(event, at) {
       if (event.kind === 'click') {
-        const click = () => clickSamples(CLICK_HZ[event.level], context.sampleRate);
-        play(buffer(event.level, click), CLICK_GAIN, at);
+        const { level, sound } = event;
+        const click = () => clickSamples(sound, CLICK_HZ[level], context.sampleRate);
+        play(buffer(`${sound} ${level}`, click), CLICK_GAIN, at);
         return;
       }
       const level = LEVEL[event.dynamic] * 10 ** (event.db / 20);

@@ -17,7 +17,8 @@ export {
 } from './families';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { addNote, archiveNote, decide, listNotes, logPaper, takeDecisionBack } from './lessons';
-export { getToday, logBroke, logSuffered, logTry, practiceDay } from './practice';
+export { getPlan, getRound, setSchedule } from './plans';
+export { getToday, logBroke, logRemark, logSuffered, logTry, practiceDay } from './practice';
 export {
   addItem,
   archiveProgram,
@@ -47,3 +48,4 @@ export { listVersions } from './versions';
 export type { Context } from './context';
 export type { ItemOf, PaperCell } from './lessons';
 export type { StudioDoor } from './studios';
+export type { Now } from './plans';

@@ -1,6 +1,6 @@
 import { fail, ok, type Issue, type Result } from '@/core/issue';
-import { dosageBars, dosageNow, rungAt, type Decision } from '@/core/ladder';
-import { expand } from '@/core/recipe';
+import { dosageNow, planTry, rungAt, type Decision, type Dosage, type Rung } from '@/core/ladder';
+import { expand, type ClosedRecipe } from '@/core/recipe';
 import {
   typedTicks,
   type AssignmentId,
@@ -13,7 +13,7 @@ import {
   type SessionId,
   type Viewer,
 } from '@/core/studio';
-import { bpm as toBpm, parseMeter, tempoFor, ticksToSeconds } from '@/core/time';
+import { bpm as toBpm } from '@/core/time';
 import { queries } from '@/db';
 import { newId, type Context } from './context';
 import { studentOnly } from './guard';
@@ -163,7 +163,8 @@ export function logPaper(
         const { state, plays } = recordOf(context, viewer, studentId, own);
         const rung = rungAt(state.rungs, state.rung);
         const bpm = tick.bpm ?? state.bpm;
-        const { bars, seconds } = lengthOf(plays, dosageNow(state, own.item.course.dosage), bpm);
+        const dosage = dosageNow(state, own.item.course.dosage);
+        const { bars, seconds } = lengthOf(plays, dosage, rung, bpm);
         const at = Date.parse(`${cell.day}T00:00:00Z`) + PAPER_HOUR_MS + count * 1000;
         const entry = {
           id,
@@ -188,15 +189,9 @@ export function logPaper(
   });
 }
 
-function lengthOf(
-  recipe: Parameters<typeof expand>[0],
-  dosage: Parameters<typeof dosageBars>[0],
-  bpm: number,
-) {
+function lengthOf(recipe: ClosedRecipe, dosage: Dosage, rung: Rung, bpm: number) {
   const made = expand(recipe);
-  const meter = parseMeter(recipe.meter);
-  if (!made.ok || !meter.ok) return { bars: 1, seconds: 0 };
-  const tempo = tempoFor(meter.value, toBpm(bpm));
-  const bars = dosageBars(dosage, made.value, tempo);
-  return { bars, seconds: ticksToSeconds(bars * made.value.barTicks, tempo) };
+  if (!made.ok) return { bars: 1, seconds: 0 };
+  const { bars, seconds } = planTry(made.value, { ...rung, bpm: toBpm(bpm) }, dosage);
+  return { bars, seconds };
 }

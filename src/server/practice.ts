@@ -7,6 +7,7 @@ import {
   type ItemId,
   type ItemRecord,
   type PersonId,
+  type RemarkInput,
   type StandItem,
   type StoredTry,
   type SufferedInput,
@@ -116,6 +117,17 @@ export function logBroke(
 ): Result<StoredTry | null> {
   return addToTry(context, viewer, input, (of, stored) =>
     queries.insertBroke(context.db, input, of, stored),
+  );
+}
+
+/** Adds what the student wrote about a stored try. Safe to send twice; the last word counts. */
+export function logRemark(
+  context: Context,
+  viewer: Viewer,
+  input: RemarkInput,
+): Result<StoredTry | null> {
+  return addToTry(context, viewer, input, (of, stored) =>
+    queries.insertRemark(context.db, input, of, stored),
   );
 }
 

@@ -22,6 +22,7 @@ import {
   type LogEvent,
   type Rung,
 } from '@/core/ladder';
+import { countPace, type PaceCounts } from '@/core/plan';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type {
   Day,
@@ -122,10 +123,13 @@ function inOrder(a: { day: Day; seq: number }, b: { day: Day; seq: number }): nu
   return a.day === b.day ? a.seq - b.seq : a.day < b.day ? -1 : 1;
 }
 
-/** An item's record, and its tries with what was played in each. */
+/** An item's record, its tries with what was played in each, and how they went. */
 export interface Standing {
   readonly record: ItemRecord;
   readonly played: readonly PlayedTry[];
+  readonly pace: PaceCounts;
+  /** Tries on the rung where the ladder stands. */
+  readonly here: number;
 }
 
 interface Seen {
@@ -205,7 +209,9 @@ export function standingOf(place: ItemPlace, log: ItemLog = NO_LOG): Standing {
   };
   const meter = must(parseMeter(recipe.meter));
   const played: PlayedTry[] = [];
+  const pace = countPace();
   const state = replay(following, eventsOf(log), (entry, before) => {
+    pace.watch(entry, before);
     const exercise = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);
     if (!exercise) return;
     const tempo = tempoFor(meter, bpm(entry.bpm));
@@ -238,7 +244,7 @@ export function standingOf(place: ItemPlace, log: ItemLog = NO_LOG): Standing {
     tries: log.tries,
     decisions: log.decisions,
   };
-  return { record, played };
+  return { record, played, pace: pace.counts(), here: pace.here(state) };
 }
 
 /** Tempo at which an item begins for a student. */

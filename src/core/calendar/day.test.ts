@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dayOf, daysAfter, daysBetween, weekdayOf } from '.';
+import { clockOf, dayOf, daysAfter, daysBetween, weekdayOf } from '.';
 
 describe('days', () => {
   it('are those of the zone', () => {
@@ -14,6 +14,13 @@ describe('days', () => {
     expect(daysAfter('2026-03-28', 2)).toBe('2026-03-30');
     expect(weekdayOf('2026-03-01')).toBe('Sun');
     expect(weekdayOf('2026-03-02')).toBe('Mon');
+  });
+
+  it('have a time of day, also over a change of the clock', () => {
+    const before = Date.UTC(2026, 2, 29, 0, 30);
+    expect(clockOf(before, 'Europe/Lisbon')).toBe('00:30');
+    expect(clockOf(before + 3600_000, 'Europe/Lisbon')).toBe('02:30');
+    expect(clockOf(Date.UTC(2026, 0, 1), 'Europe/Lisbon')).toBe('00:00');
   });
 
   it('so many after, and so many between, agree', () => {

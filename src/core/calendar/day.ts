@@ -16,6 +16,14 @@ export function dayOf(epochMs: number, zone: string): Day {
   return format.format(epochMs);
 }
 
+/** The time of day of an instant, in a time zone; over a change of the clock it is what clocks show.
+ * @param zone an IANA name  @throws RangeError on an unknown zone
+ * @example clockOf(Date.UTC(2026, 2, 29, 17, 30), 'Europe/Lisbon') // => '18:30' */
+export function clockOf(epochMs: number, zone: string): string {
+  const of = { timeZone: zone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const;
+  return new Intl.DateTimeFormat('en-GB', of).format(epochMs);
+}
+
 /** @example sayDay('2026-03-29') // => '29 Mar' */
 export function sayDay(day: Day): string {
   return new Intl.DateTimeFormat('en-GB', {

@@ -1,2 +1,2 @@
-export { dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from './day';
+export { clockOf, dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from './day';
 export type { Day } from './day';

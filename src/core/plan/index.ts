@@ -2,10 +2,11 @@ export { checkSchedule, datesFrom, hoursOn, isOff, MOST_MINUTES, moveSession } f
 export { ORDERS, scheduleSchema, SURFACES, USUAL_SCHEDULE, withDay } from './schedule';
 export { stretchesOf } from './stretches';
 export { BREAK_AFTER, BREAK_SECONDS, REST_SECONDS } from './fill';
-export { blocksOf, PLAN_DAYS, planDays } from './plan';
+export { blocksOf, minutesOf, PLAN_DAYS, planDays } from './plan';
 export { countPace, expectedTries, pacesOf } from './pace';
 export { findHelp, forecast, FUTURES } from './forecast';
 export { findUnfit } from './unfit';
+export { planToday } from './today';
 export { workStateOf } from './work';
 export { keepingShare, missedDays, needsKit } from './practised';
 export { sayHelp, sayRange, sayUnfit } from './say';

@@ -2,7 +2,7 @@ import { daysAfter, type Day } from '../calendar';
 import { KEEP_DAYS } from '../ladder';
 import { fillDay, type Entry } from './fill';
 import { cleanShare, expectedTries } from './pace';
-import { hoursOn, isOff, type Hours, type Schedule } from './schedule';
+import { hoursOn, isOff, type Hours, type Schedule, type Surface } from './schedule';
 import { stretchesOf, type Stretch } from './stretches';
 import { dayNumber, goingFrom, type Going, type Work, type WorkState } from './work';
 
@@ -129,4 +129,13 @@ export function blocksOf(entries: readonly Entry[]): readonly Block[] {
     } else blocks.push({ work, kind, on, tries: 1, seconds });
   }
   return blocks;
+}
+
+/** Minutes of playing by surface, breaks and rests not counted. */
+export function minutesOf(entries: readonly Entry[]): Readonly<Record<Surface, number>> {
+  const minutes = { kit: 0, pad: 0 };
+  for (const { kind, on, playSeconds } of entries) {
+    if (kind !== 'break') minutes[on] += playSeconds / 60;
+  }
+  return minutes;
 }

@@ -1,5 +1,5 @@
 import type { Day } from '../calendar';
-import { datesFrom, hoursOn, type Schedule } from './schedule';
+import { datesFrom, hoursOn } from './schedule';
 import { planDays, PLAN_DAYS, type Plan, type Planning } from './plan';
 import { stretchesOf } from './stretches';
 import type { Work, WorkState } from './work';

@@ -1,7 +1,7 @@
 import { levelDb, texture, type Limb, type VoiceId } from '../kit';
 import { isTail, type Dynamic, type Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
-import { beats, quarters, swungTicks, tick, wrap, type Tick } from '../time';
+import { beats, quarters, swungTicks, tempoBeatTicks, tick, wrap, type Tick } from '../time';
 
 /** What is to be heard, in fractional ticks from the downbeat after the count-in; the count-in
  * itself lies before 0. */
@@ -19,16 +19,39 @@ export type SoundEvent =
       /** Factor of the pitch, by how the stroke is made; 1 is the usual way. */
       readonly pitch: number;
     }
-  | { readonly kind: 'click'; readonly at: number; readonly level: 'bar' | 'group' | 'beat' };
+  | {
+      readonly kind: 'click';
+      readonly at: number;
+      readonly level: 'bar' | 'group' | 'beat';
+      readonly sound: ClickSound;
+    };
 
 /** A diddle halves a 16th. */
 const SECOND_OF_A_DIDDLE = quarters(1, 8);
 
 /** Where the click sounds after the count-in: on every felt beat, on every second one (2 and 4), for two
- * bars and then not for two, or not at all. */
-export type ClickMode = 'beats' | 'second beats' | 'drops out' | 'off';
+ * bars and then not for two, on the beats that the tempo counts and all alike, or not at all. */
+export const CLICK_MODES = {
+  beats: 'every beat',
+  'second beats': '2 and 4',
+  'drops out': 'two bars in, two out',
+  pulse: 'true pulse only',
+  off: 'off',
+} as const;
+
+export type ClickMode = keyof typeof CLICK_MODES;
+
+/** What the click sounds like. */
+export const CLICK_SOUNDS = { beep: 'beep', wood: 'wood', stick: 'stick', low: 'low' } as const;
+
+export type ClickSound = keyof typeof CLICK_SOUNDS;
 
 const BARS_TO_DROP_OUT = 2;
+
+/** Whether the click drops out in a bar. @param bar from 0 */
+export function isOut(mode: ClickMode, bar: number): boolean {
+  return mode === 'drops out' && Math.floor(bar / BARS_TO_DROP_OUT) % 2 === 1;
+}
 
 function clicks(mode: ClickMode, bar: number, beat: number): boolean {
   switch (mode) {
@@ -37,11 +60,15 @@ function clicks(mode: ClickMode, bar: number, beat: number): boolean {
     case 'second beats':
       return beat % 2 === 1;
     case 'drops out':
-      return Math.floor(bar / BARS_TO_DROP_OUT) % 2 === 0;
+      return !isOut(mode, bar);
+    case 'pulse':
     case 'off':
       return false;
   }
 }
+
+/** What is played in a bar that was called: one of the exercise's own, or what the player makes up. */
+export type Call = number | 'own';
 
 /** How an exercise is to be played. */
 export interface Score {
@@ -50,7 +77,10 @@ export interface Score {
   /** Where playing ends; null loops until stopped. */
   readonly lengthTicks: Tick | null;
   readonly click: ClickMode;
+  readonly sound: ClickSound;
   readonly muted: ReadonlySet<Limb>;
+  /** By bar, what was called; null plays the exercise as it is. */
+  readonly calls: readonly Call[] | null;
 }
 
 /** Everything whose notated place lies in a window. Swing only delays, so that what belongs to a
@@ -64,16 +94,11 @@ export function eventsBetween(score: Score, from: number, to: number): readonly 
   const found: SoundEvent[] = [];
   if (end <= start) return found;
   for (const click of clicksBetween(score, start, end)) found.push(click);
-  for (
-    let pass = Math.max(0, Math.floor(start / exercise.cycleTicks));
-    pass * exercise.cycleTicks < end;
-    pass += 1
-  ) {
-    const base = pass * exercise.cycleTicks;
+  for (const { base, from, length, first } of passesBetween(score, start, end)) {
     for (const stroke of exercise.strokes) {
-      const at = base + stroke.at;
-      if (at < start || at >= end) continue;
-      if (score.muted.has(stroke.limb) || (pass === 0 && isTail(stroke))) continue;
+      const at = base + stroke.at - from;
+      if (stroke.at < from || stroke.at >= from + length || at < start || at >= end) continue;
+      if (score.muted.has(stroke.limb) || (first && isTail(stroke))) continue;
       const { limb, voice, dynamic } = stroke;
       const made = stroke.texture ? texture(stroke.texture) : null;
       const db = (exercise.levels ? levelDb(exercise.levels, voice) : 0) + (made?.db ?? 0);
@@ -90,20 +115,46 @@ export function eventsBetween(score: Score, from: number, to: number): readonly 
   return found.sort((a, b) => a.at - b.at);
 }
 
+interface Pass {
+  /** Where it begins, in ticks from the downbeat. */
+  readonly base: number;
+  /** What of the cycle is played. */
+  readonly from: number;
+  readonly length: number;
+  /** Nothing came before it. */
+  readonly first: boolean;
+}
+
+/** The cycle over and over, or bar by bar as they were called. */
+function passesBetween({ exercise, calls }: Score, start: number, end: number): readonly Pass[] {
+  const { cycleTicks, barTicks } = exercise;
+  const length = calls ? barTicks : cycleTicks;
+  const found: Pass[] = [];
+  for (let pass = Math.max(0, Math.floor(start / length)); pass * length < end; pass += 1) {
+    const call = calls ? (calls[pass] ?? 'own') : 0;
+    if (call === 'own') continue;
+    found.push({ base: pass * length, from: call * barTicks, length, first: pass === 0 });
+  }
+  return found;
+}
+
 /** Clicks on the felt beats; those of the count-in all sound, whatever the mode. */
 function clicksBetween(score: Score, from: number, to: number): readonly SoundEvent[] {
   const { meter, barTicks } = score.exercise;
+  const { sound } = score;
   const found: SoundEvent[] = [];
   for (let bar = Math.floor(from / barTicks); bar * barTicks < to; bar += 1) {
     for (const [index, beat] of beats(meter).entries()) {
       const at = bar * barTicks + beat.at;
       if (at < from || at >= to || (at >= 0 && !clicks(score.click, bar, index))) continue;
-      found.push({
-        kind: 'click',
-        at,
-        level: beat.at === 0 ? 'bar' : beat.group ? 'group' : 'beat',
-      });
+      const level = beat.at === 0 ? 'bar' : beat.group ? 'group' : 'beat';
+      found.push({ kind: 'click', at, level, sound });
     }
+  }
+  if (score.click !== 'pulse') return found;
+  const pulse = tempoBeatTicks(meter);
+  for (let at = pulse * Math.max(0, Math.ceil(from / pulse)); at < to; at += pulse) {
+    found.push({ kind: 'click', at, level: 'beat', sound });
   }
   return found;
 }
@@ -119,6 +170,8 @@ export interface Position {
   readonly inCycle: number;
   /** Bars still to come, the present one not counted; null when looping. */
   readonly barsLeft: number | null;
+  /** What was called for this bar; null where nothing is called. */
+  readonly call: Call | null;
 }
 
 /** @param at ticks from the downbeat; negative during the count-in */
@@ -139,13 +192,16 @@ export function positionAt(score: Score, at: number): Position {
       beat,
       inCycle: 0,
       barsLeft: bars,
+      call: null,
     };
   }
+  const call = score.calls ? (score.calls[bar] ?? 'own') : null;
   return {
     phase: over ? 'over' : 'playing',
     bar,
     beat,
-    inCycle: wrap(at, cycleTicks),
+    call,
+    inCycle: typeof call === 'number' ? call * barTicks + inBar : wrap(at, cycleTicks),
     barsLeft: bars === null ? null : Math.max(0, bars - bar - 1),
   };
 }
@@ -161,7 +217,9 @@ export function scoreOf(
     countInBars: 1,
     lengthTicks: bars === null ? null : tick(bars * exercise.barTicks),
     click: 'beats',
+    sound: 'beep',
     muted: new Set(),
+    calls: null,
     ...rest,
   };
 }

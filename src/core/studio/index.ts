@@ -1,9 +1,11 @@
-export { dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from '../calendar';
+export { clockOf, dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from '../calendar';
 export { isDue } from './due';
 export { idSchema, makeId, parseId } from '../id';
 export {
   brokeInputSchema,
+  keyOf,
   PLAIN_SPEECH,
+  remarkInputSchema,
   speechSchema,
   sufferedInputSchema,
   tryInputSchema,
@@ -27,6 +29,7 @@ export type {
 export type { PaperTick } from './paper';
 export type {
   BrokeInput,
+  DoneDay,
   ExerciseName,
   FamilyName,
   Given,
@@ -35,14 +38,19 @@ export type {
   LoggedTry,
   Note,
   Person,
+  PlanItem,
   Program,
   ProgramItem,
   ProgramSummary,
+  RemarkInput,
+  Round,
+  RoundSlot,
   SavedExercise,
   SavedFamily,
   Speech,
   StandItem,
   StoredTry,
+  StudentPlan,
   StudentRecord,
   StudentSummary,
   StudentVersion,

@@ -17,6 +17,7 @@ import {
 import type { KitProfile } from '../kit';
 import { LIMBS } from '../kit';
 import { SUFFERING_IDS, VERDICTS, type Decided, type LadderState, type Try } from '../ladder';
+import type { EntryKind, Planning } from '../plan';
 import type { Outline, OutlineItem } from '../program';
 import type { ClosedRecipe } from '../recipe';
 import type { Need } from '../roster';
@@ -122,6 +123,8 @@ export interface LoggedTry extends Try {
   readonly seconds: number;
   /** Typed in from a sheet of paper. */
   readonly paper: boolean;
+  /** What the student wrote about it; the last word counts. */
+  readonly remark: string;
 }
 
 export interface LoggedDecision extends Decided {
@@ -197,6 +200,67 @@ export interface StudentRecord {
   readonly notes: readonly Note[];
 }
 
+/** What was practised on a date. */
+export interface DoneDay {
+  readonly day: Day;
+  readonly tries: number;
+  readonly seconds: number;
+}
+
+/** An exercise in a plan, beside its `Work`. */
+export type PlanItem = Pick<StandItem, 'assignmentId' | 'program' | 'plays' | 'reason'> & {
+  readonly item: OutlineItem;
+  /** Where the ladder stands. */
+  readonly rung: string;
+  readonly bpm: number;
+};
+
+/** A student's plan: what is planned, when, and what was done. Works, their states and `items` go
+ * together by place; the days are worked out by `planDays`. */
+export interface StudentPlan {
+  readonly student: Pick<Person, 'id' | 'name'>;
+  readonly planning: Planning;
+  /** Whether anybody has said when the student practises. */
+  readonly scheduled: boolean;
+  readonly items: readonly PlanItem[];
+  readonly done: readonly DoneDay[];
+  /** Planned dates that passed without practice since the last one with some. */
+  readonly missed: readonly Day[];
+  /** Share of the planned dates that are kept, 0 to 1. */
+  readonly keeps: number;
+  /** Time of day in the studio, as `18:30`. */
+  readonly clock: string;
+}
+
+/** One place in a round at the stand: a try of an item, or a break. */
+export interface RoundSlot {
+  /** Names the item: assignment and item; null is a break. */
+  readonly key: string | null;
+  readonly kind: EntryKind;
+  /** Minutes of a try that was cut to fit; null plays the whole dosage. */
+  readonly cutTo: number | null;
+}
+
+/** What to play at the stand, in order. */
+export interface Round {
+  readonly items: readonly StandItem[];
+  readonly slots: readonly RoundSlot[];
+  readonly day: Day;
+  /** A day's noise, where it is too much. */
+  readonly caution: string | null;
+}
+
+/** Names an item of a student. @example keyOf(item) // => 'assignment item' */
+export function keyOf({
+  assignmentId,
+  item,
+}: {
+  readonly assignmentId: AssignmentId;
+  readonly item: { readonly id: ItemId };
+}): string {
+  return `${assignmentId} ${item.id}`;
+}
+
 /** What a student's own version of a program differs in. */
 export interface StudentVersion {
   readonly given: Given;
@@ -261,6 +325,15 @@ export const brokeInputSchema = z.strictObject({
 });
 
 export type BrokeInput = z.infer<typeof brokeInputSchema>;
+
+/** What a student writes about a try that is already in the log. */
+export const remarkInputSchema = z.strictObject({
+  id: idSchema<'entry'>(),
+  tryId: idSchema<'entry'>(),
+  text: z.string().trim().min(1).max(300),
+});
+
+export type RemarkInput = z.infer<typeof remarkInputSchema>;
 
 /** What the Stand learns when a try is stored. */
 export type StoredTry = Pick<StandItem, 'state' | 'reason' | 'plays'>;

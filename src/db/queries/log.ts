@@ -9,6 +9,7 @@ import type {
   LoggedDecision,
   LoggedTry,
   PersonId,
+  RemarkInput,
   SessionId,
   StudioId,
   Suffered,
@@ -78,6 +79,15 @@ export function insertBroke(
   context: Context,
 ): void {
   insertEntries(db, [{ id, tryId, beat, ...placeOf(of), ...context, kind: 'broke' }]);
+}
+
+export function insertRemark(
+  db: Db,
+  { id, tryId, text }: RemarkInput,
+  of: Place,
+  context: Context,
+): void {
+  insertEntries(db, [{ id, tryId, text, ...placeOf(of), ...context, kind: 'remark' }]);
 }
 
 export function insertDecision(
@@ -157,11 +167,13 @@ export function listLog(
     .all();
   const suffered = new Map<EntryId, Suffered[]>();
   const broke = new Map<EntryId, number[]>();
+  const remarks = new Map<EntryId, string>();
   const takenBack = new Set<EntryId>();
-  for (const { kind, tryId, suffered: what, beat } of rows) {
+  for (const { kind, tryId, suffered: what, beat, text } of rows) {
     if (!tryId) continue;
     if (kind === 'suffered' && what) add(suffered, tryId, what);
     else if (kind === 'broke' && beat !== null) add(broke, tryId, beat);
+    else if (kind === 'remark' && text !== null) remarks.set(tryId, text);
     else if (kind === 'taken-back') takenBack.add(tryId);
   }
   const log = new Map<ItemId, { tries: LoggedTry[]; decisions: LoggedDecision[] }>();
@@ -191,6 +203,7 @@ export function listLog(
       paper: row.paper ?? false,
       suffered: suffered.get(id) ?? [],
       broke: broke.get(id) ?? [],
+      remark: remarks.get(id) ?? '',
     });
   }
   return log;

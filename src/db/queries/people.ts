@@ -1,6 +1,7 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { KitProfile } from '@/core/kit';
 import type { StepKind } from '@/core/path';
+import type { Schedule } from '@/core/plan';
 import type { Person, PersonId, Speech, StudioId } from '@/core/studio';
 import type { Db } from '../open';
 import { person, studio } from '../schema';
@@ -60,6 +61,16 @@ export function insertPerson(db: Db, row: Person & { studioId: StudioId }): void
 
 export function setPersonKit(db: Db, id: PersonId, kit: KitProfile): void {
   db.update(person).set({ kit }).where(eq(person.id, id)).run();
+}
+
+/** When a student practises; null until somebody says so. */
+export function findSchedule(db: Db, id: PersonId): Schedule | null {
+  const of = eq(person.id, id);
+  return db.select({ schedule: person.schedule }).from(person).where(of).get()?.schedule ?? null;
+}
+
+export function setSchedule(db: Db, id: PersonId, schedule: Schedule): void {
+  db.update(person).set({ schedule }).where(eq(person.id, id)).run();
 }
 
 export function setStudioSpeech(db: Db, id: StudioId, speech: Speech): void {

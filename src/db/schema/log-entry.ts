@@ -17,7 +17,8 @@ import { session } from './session';
 import { studio } from './studio';
 
 /** Append-only; a trigger refuses changes. `try`: a finished dosage and its verdict. `suffered`,
- * `broke`: what went wrong in the try that `tryId` points to, and on which beat. `decided`: what the
+ * `broke`: what went wrong in the try that `tryId` points to, and on which beat. `remark`: what the
+ * student wrote about it. `decided`: what the
  * teacher decided; `taken-back` points to a decision. All progress is replayed from here. */
 export const logEntry = sqliteTable(
   'log_entry',
@@ -43,7 +44,7 @@ export const logEntry = sqliteTable(
       .$type<SessionId>()
       .notNull()
       .references(() => session.id),
-    kind: text({ enum: ['try', 'suffered', 'broke', 'decided', 'taken-back'] }).notNull(),
+    kind: text({ enum: ['try', 'suffered', 'broke', 'remark', 'decided', 'taken-back'] }).notNull(),
     at: integer().notNull(),
     day: text().$type<Day>().notNull(),
     /** What was played, by the recipe's hash at that time. */
@@ -60,6 +61,8 @@ export const logEntry = sqliteTable(
     suffered: text({ mode: 'json' }).$type<Suffered>(),
     /** The felt beat of the cycle on which the try broke, from 0. */
     beat: integer(),
+    /** What the student wrote about a try. */
+    text: text(),
     decision: text({ mode: 'json' }).$type<Decision>(),
   },
   (table) => [

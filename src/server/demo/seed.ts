@@ -1,6 +1,6 @@
 import { seeded } from '@/core/chance';
 import { must } from '@/core/issue';
-import { dosageBars, dosageNow, rungAt, rungsOf, type Course, type Verdict } from '@/core/ladder';
+import { dosageNow, planTry, rungAt, rungsOf, type Course, type Verdict } from '@/core/ladder';
 import { expand } from '@/core/recipe';
 import { isDue } from '@/core/studio';
 import type {
@@ -12,7 +12,6 @@ import type {
   StandItem,
   Viewer,
 } from '@/core/studio';
-import { tempoFor, ticksToSeconds } from '@/core/time';
 import { newId, type Context } from '../context';
 import { saveExercise } from '../exercises';
 import { saveFamily } from '../families';
@@ -157,13 +156,12 @@ function playOnce(
   reaches.set(item.id, reach);
   const verdict = judge(state.bpm - reach, random);
   const exercise = must(expand(stand.plays));
-  const tempo = tempoFor(exercise.meter, state.bpm);
-  const bars = dosageBars(dosageNow(state, item.course.dosage), exercise, tempo);
-  const seconds = ticksToSeconds(bars * exercise.barTicks, tempo);
+  const rung = rungAt(state.rungs, state.rung);
+  const { bars, seconds } = planTry(exercise, rung, dosageNow(state, item.course.dosage));
   const id = newId<'entry'>(context);
   const assignmentId: AssignmentId = stand.assignmentId;
-  const rung = rungAt(state.rungs, state.rung).key;
-  const entry = { id, sessionId, assignmentId, itemId: item.id, bpm: state.bpm, rung, verdict };
+  const asked = { bpm: state.bpm, rung: rung.key };
+  const entry = { id, sessionId, assignmentId, itemId: item.id, ...asked, verdict };
   must(logTry(context, viewer, { ...entry, agoMs: 0, bars, seconds }));
   const breaks = key && plan.breaks[key];
   if (verdict !== 'clean' && breaks !== undefined && !state.variation && random() < 0.85) {

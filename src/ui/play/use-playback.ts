@@ -1,19 +1,23 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { openPlayer, type Player } from '@/audio';
+import { openPlayer, type Part, type Player, type Telling } from '@/audio';
 import { positionAt, type Position, type Score } from '@/core/playing';
-import type { Tempo, TempoMap } from '@/core/time';
+import { steadyTempo, type Tempo } from '@/core/time';
 
 export interface Playback {
   readonly playing: boolean;
   /** False when the browser gives no sound; everything else goes on. */
   readonly audible: boolean;
-  readonly start: (score: Score, tempo: Tempo | TempoMap, onOver?: () => void) => Promise<void>;
-  readonly stop: () => void;
+  readonly start: (score: Score, tempo: Tempo, onOver?: () => void) => Promise<void>;
+  /** Plays several, one after the other. */
+  readonly play: (parts: readonly Part[], telling?: Telling) => Promise<void>;
+  /** @returns how many scores were played to their end */
+  readonly stop: () => number;
   /** Goes on from where it is with another score or tempo. */
   readonly change: (change: { score?: Score; tempo?: Tempo }) => void;
-  readonly subscribe: (tell: (position: Position | null) => void) => () => void;
+  /** @param tell gets the position in the score that plays, and which one that is */
+  readonly subscribe: (tell: (position: Position | null, part: number) => void) => () => void;
 }
 
 /** Plays scores and tells at every frame where playing stands. Stops when its screen goes. */
@@ -21,50 +25,61 @@ export function usePlayback(): Playback {
   const [playing, setPlaying] = useState(false);
   const [audible, setAudible] = useState(true);
   const player = useRef<Player | null>(null);
-  const score = useRef<Score | null>(null);
+  const scores = useRef<readonly Score[]>([]);
   const asked = useRef(0);
-  const listeners = useRef(new Set<(position: Position | null) => void>());
+  const listeners = useRef(new Set<(position: Position | null, part: number) => void>());
 
-  const tellAll = useCallback((position: Position | null) => {
-    for (const tell of listeners.current) tell(position);
+  const tellAll = useCallback((position: Position | null, part: number) => {
+    for (const tell of listeners.current) tell(position, part);
   }, []);
 
   useEffect(() => {
     if (!playing) return;
     let frame = requestAnimationFrame(function look() {
       const at = player.current?.position() ?? null;
-      tellAll(at === null || !score.current ? null : positionAt(score.current, at));
+      const score = at && scores.current[at.part];
+      tellAll(score ? positionAt(score, at.ticks) : null, at?.part ?? 0);
       frame = requestAnimationFrame(look);
     });
     return () => {
       cancelAnimationFrame(frame);
-      tellAll(null);
+      tellAll(null, 0);
     };
   }, [playing, tellAll]);
 
   const stop = useCallback(() => {
     asked.current += 1;
-    player.current?.stop();
+    const finished = player.current?.stop() ?? 0;
     setPlaying(false);
+    return finished;
   }, []);
 
-  const start = useCallback<Playback['start']>(async (next, tempo, onOver) => {
+  const play = useCallback<Playback['play']>(async (parts, telling = {}) => {
     const mine = (asked.current += 1);
     const opened = await openPlayer();
     if (mine !== asked.current) return;
     player.current?.stop();
     player.current = opened.player;
-    score.current = next;
+    scores.current = parts.map((part) => part.score);
     setAudible(opened.audible);
     setPlaying(true);
-    opened.player.start(next, tempo, () => {
+    const ended = (tell?: () => void) => () => {
       setPlaying(false);
-      onOver?.();
+      tell?.();
+    };
+    opened.player.start(parts, {
+      onOver: ended(telling.onOver),
+      onSlept: ended(telling.onSlept),
     });
   }, []);
 
+  const start = useCallback<Playback['start']>(
+    (score, tempo, onOver) => play([{ score, tempi: steadyTempo(tempo) }], { onOver }),
+    [play],
+  );
+
   const change = useCallback<Playback['change']>((next) => {
-    if (next.score) score.current = next.score;
+    if (next.score) scores.current = [next.score];
     player.current?.change(next);
   }, []);
 
@@ -73,10 +88,10 @@ export function usePlayback(): Playback {
     return () => listeners.current.delete(tell);
   }, []);
 
-  useEffect(() => stop, [stop]);
+  useEffect(() => () => void stop(), [stop]);
 
   return useMemo(
-    () => ({ playing, audible, start, stop, change, subscribe }),
-    [playing, audible, start, stop, change, subscribe],
+    () => ({ playing, audible, start, play, stop, change, subscribe }),
+    [playing, audible, start, play, stop, change, subscribe],
   );
 }

@@ -1,8 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { startLadder, USUAL_COURSE } from '@/core/ladder';
 import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
-import type { BrokeInput, StandItem, TryInput } from '@/core/studio';
-import { itemOf, standReducer, startStand, type Stand, type StandAction } from './machine';
+import {
+  keyOf,
+  type BrokeInput,
+  type RoundSlot,
+  type StandItem,
+  type TryInput,
+} from '@/core/studio';
+import {
+  itemAt,
+  itemOf,
+  keepOf,
+  placesFrom,
+  standReducer,
+  startStand,
+  type Played,
+  type Stand,
+  type StandAction,
+} from './machine';
 
 function item(name: string): StandItem {
   const recipe = toggleOstinato(blankRecipe(), 'jazz-ride');
@@ -34,21 +50,36 @@ const { plays } = item('one');
 
 const items = [item('one'), item('two'), item('three')];
 
+const REST: RoundSlot = { key: null, kind: 'break', cutTo: null };
+
+/** Slots by the items' names; `-` is a break. */
+function slotsOf(names: string, kind: RoundSlot['kind'] = 'new'): readonly RoundSlot[] {
+  return names.split(' ').map((name) => {
+    return name === '-' ? REST : { key: keyOf(item(name)), kind, cutTo: null };
+  });
+}
+
+const slots = slotsOf('one two three');
+
+function played(name: string, seconds = 32): Played {
+  return { item: item(name), rung: '60', bpm: 60, bars: 8, seconds };
+}
+
 function entry(of: string, verdict: TryInput['verdict']) {
   const body = { id: 'e', sessionId: 's', assignmentId: 'a', itemId: of, bpm: 60, verdict };
   const played = { rung: '60', agoMs: 0, bars: 8, seconds: 32 };
   return { kind: 'try' as const, body: { ...body, ...played } as TryInput };
 }
 
-function run(actions: readonly StandAction[], from: Stand = startStand(items, 0)): Stand {
+function run(actions: readonly StandAction[], from: Stand = startStand(items, slots)): Stand {
   return actions.reduce(standReducer, from);
 }
 
 function play(of: string, verdict: TryInput['verdict']): readonly StandAction[] {
   const state = { ...startLadder({ course: USUAL_COURSE }), clean: 1 };
   return [
-    { kind: 'start' },
-    { kind: 'over', bars: 8, seconds: 32 },
+    { kind: 'start', places: [slots.findIndex((slot) => slot.key === keyOf(item(of)))] },
+    { kind: 'over', played: [played(of)] },
     { kind: 'send', entry: entry(of, verdict) },
     { kind: 'stored', answer: { state, reason: '1 of 3 clean at 60.', plays } },
   ];
@@ -96,11 +127,11 @@ describe('standReducer', () => {
     const actions = play('one', 'clean').slice(0, -1);
     const answer = { state: climbing, reason: 'Looking for your start.', plays };
     const stand = run([...actions, { kind: 'stored', answer }]);
-    expect(stand).toMatchObject({ index: 0, left: 3, stage: { kind: 'ready' } });
+    expect(stand).toMatchObject({ place: 0, stage: { kind: 'ready' } });
   });
 
   it('steps through the answers and round again, past the first', () => {
-    const asked = run([{ kind: 'start' }, { kind: 'over', bars: 8, seconds: 32 }]);
+    const asked = run(play('one', 'clean').slice(0, 2));
     const cursors = [1, 2, 3, 4].map((steps) => {
       const stand = run(
         Array.from({ length: steps }, () => ({ kind: 'step' }) as const),
@@ -111,12 +142,70 @@ describe('standReducer', () => {
     expect(cursors).toEqual([1, 2, 0, 1]);
   });
 
-  it('is done after every item once, wherever it began, and begins again', () => {
-    const all = [...play('two', 'clean'), ...play('three', 'clean'), ...play('one', 'clean')];
-    const done = run(all, startStand(items, 1));
+  it('is done after the last slot, and begins again with what is left then', () => {
+    const all = ['one', 'two', 'three'].flatMap((name) => play(name, 'clean'));
+    const done = run(all);
     expect(done.stage.kind).toBe('done');
-    expect(done.stored.map((one) => one.item.item.id)).toEqual(['two', 'three', 'one']);
-    expect(run([{ kind: 'again' }], done)).toMatchObject({ left: 3, stage: { kind: 'ready' } });
+    expect(done.stored.map((one) => one.key)).toEqual(slots.map((slot) => slot.key));
+    const again = run([{ kind: 'again', items, slots: slotsOf('two') }], done);
+    expect(again).toMatchObject({ place: 0, stage: { kind: 'ready' }, stored: [] });
+  });
+
+  it('hands-free plays up to the break, then asks about each in turn', () => {
+    const began = startStand(items, slotsOf('one two - three'));
+    expect(placesFrom(began, true)).toEqual([0, 1]);
+    expect(placesFrom(began, false)).toEqual([0]);
+    const over: StandAction = { kind: 'over', played: [played('one'), played('two')] };
+    const asked = run([{ kind: 'start', places: [0, 1] }, over], began);
+    expect(asked.judging.map((one) => one.item.item.id)).toEqual(['one', 'two']);
+    const [, , ...first] = play('one', 'clean');
+    const half = run(first, asked);
+    expect(half).toMatchObject({ stage: { kind: 'verdict' }, judging: [played('two')] });
+    const [, , ...second] = play('two', 'clean');
+    const rest = run(second, half);
+    expect(rest.stage.kind).toBe('break');
+    expect(itemAt(run([{ kind: 'skip' }], rest), 3)?.item.id).toBe('three');
+  });
+
+  it('stopped in the second of two, the first is judged; when the device slept, none', () => {
+    const began = run([{ kind: 'start', places: [0, 1] }]);
+    const stopped = run([{ kind: 'over', played: [played('one')] }], began);
+    expect(stopped).toMatchObject({ place: 0, stage: { kind: 'verdict' } });
+    const slept = run([{ kind: 'over', played: [], slept: true }], began);
+    expect(slept).toMatchObject({ place: 0, stage: { kind: 'ready' }, notice: 'slept' });
+    expect(run([{ kind: 'start', places: [0] }], slept).notice).toBeNull();
+  });
+
+  it('after half an hour of playing there is a break, planned or not', () => {
+    const long: StandAction[] = play('one', 'clean').map((one) =>
+      one.kind === 'over' ? { kind: 'over', played: [played('one', 1800)] } : one,
+    );
+    const stand = run(long);
+    expect(stand.stage.kind).toBe('break');
+    const on = run([{ kind: 'skip' }], stand);
+    expect(on).toMatchObject({ stage: { kind: 'ready' }, sinceBreak: 0 });
+    expect(itemOf(on).item.id).toBe('two');
+  });
+
+  it('what was passed in the round is not asked for again, what is reviewed is', () => {
+    const passed = { ...startLadder({ course: USUAL_COURSE }), passed: true };
+    const answer = { state: passed, reason: 'Target reached.', plays };
+    const tries = [...play('one', 'clean').slice(0, -1), { kind: 'stored', answer } as const];
+    const left = run(tries, startStand(items, slotsOf('one one two')));
+    expect(itemOf(left).item.id).toBe('two');
+    const again = run(tries, startStand(items, slotsOf('one one two', 'review')));
+    expect(itemOf(again).item.id).toBe('one');
+  });
+
+  it('a round that was closed in the middle goes on there, with what waits for a verdict', () => {
+    const asked = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 2)]);
+    const kept = JSON.parse(JSON.stringify(keepOf(asked))) as ReturnType<typeof keepOf>;
+    const resumed = run([{ kind: 'resume', kept }]);
+    expect(resumed).toMatchObject({ place: 1, stage: { kind: 'verdict' }, notice: 'resumed' });
+    expect(resumed.judging[0]).toMatchObject({ bpm: 60, seconds: 32 });
+    const gone = startStand(items.slice(2), slotsOf('three'));
+    const less = run([{ kind: 'resume', kept }], gone);
+    expect(less).toMatchObject({ place: 0, stage: { kind: 'ready' }, judging: [] });
   });
 
   it('an entry that was not stored is kept for the retry, until it is given up', () => {
@@ -125,16 +214,16 @@ describe('standReducer', () => {
     expect(unstored.stage).toMatchObject({ kind: 'unstored', entry: entry('one', 'clean') });
     const again = run([{ kind: 'retry' }], unstored);
     expect(again.stage).toEqual({ kind: 'storing', entry: entry('one', 'clean') });
-    expect(run([{ kind: 'drop' }], unstored)).toMatchObject({ index: 1, stored: [] });
+    expect(run([{ kind: 'drop' }], unstored)).toMatchObject({ place: 1, stored: [] });
   });
 
   it('what does not belong to a stage changes nothing', () => {
-    const stand = startStand(items, 0);
-    for (const kind of ['stop', 'retry', 'drop', 'step'] as const) {
+    const stand = startStand(items, slots);
+    for (const kind of ['retry', 'drop', 'step'] as const) {
       expect(standReducer(stand, { kind })).toBe(stand);
     }
-    const playing = run([{ kind: 'start' }]);
-    expect(standReducer(playing, { kind: 'start' })).toBe(playing);
+    const playing = run([{ kind: 'start', places: [0] }]);
+    expect(standReducer(playing, { kind: 'start', places: [0] })).toBe(playing);
     expect(standReducer(playing, { kind: 'skip' })).toBe(playing);
   });
 });

@@ -2,13 +2,16 @@ import type { Issue } from '@/core/issue';
 import { beatPlaces, SUFFERINGS, type SufferingId, type Verdict } from '@/core/ladder';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
 import { expand } from '@/core/recipe';
-import type {
-  BrokeInput,
-  EntryId,
-  StandItem,
-  StoredTry,
-  SufferedInput,
-  TryInput,
+import { BREAK_AFTER } from '@/core/plan';
+import {
+  keyOf,
+  type BrokeInput,
+  type EntryId,
+  type RoundSlot,
+  type StandItem,
+  type StoredTry,
+  type SufferedInput,
+  type TryInput,
 } from '@/core/studio';
 
 /** An entry on its way into the log. */
@@ -25,14 +28,22 @@ export interface Question<Answer> {
   readonly cursor: number | null;
 }
 
+/** A try that was played to its end, and is to be judged. */
+export interface Played {
+  /** As it was then. */
+  readonly item: StandItem;
+  readonly rung: string;
+  readonly bpm: number;
+  readonly bars: number;
+  readonly seconds: number;
+}
+
 export type Stage =
   | { readonly kind: 'ready' }
-  | { readonly kind: 'playing' }
-  | ({
-      readonly kind: 'verdict';
-      readonly bars: number;
-      readonly seconds: number;
-    } & Question<Verdict>)
+  /** The places of the round that are played, one after the other. */
+  | { readonly kind: 'playing'; readonly places: readonly number[] }
+  | { readonly kind: 'break' }
+  | ({ readonly kind: 'verdict' } & Question<Verdict>)
   /** On which beat of the cycle it broke; null is nowhere in particular. */
   | ({ readonly kind: 'broke'; readonly tryId: EntryId } & Question<number | null>)
   | ({ readonly kind: 'suffered'; readonly tryId: EntryId } & Question<SufferingId | null>)
@@ -52,32 +63,54 @@ export type Stage =
 
 /** What is stored in the log, for the end of the round. */
 export interface Stored {
-  readonly item: StandItem;
+  readonly tryId: EntryId;
+  /** Names the item. */
+  readonly key: string;
   readonly verdict: Verdict;
   readonly bpm: number;
 }
 
-/** A round at the stand: every item once, from the one that was chosen. */
+/** A round at the stand: its slots in order, and the items that they name. */
 export interface Stand {
   readonly items: readonly StandItem[];
-  readonly index: number;
-  /** Items that are still to come, this one included. */
-  readonly left: number;
+  readonly slots: readonly RoundSlot[];
+  readonly place: number;
   readonly stage: Stage;
   readonly stored: readonly Stored[];
-  /** The item as it was in the last try, which the questions are about. */
+  /** Tries that are over and not judged yet, the first one first. */
+  readonly judging: readonly Played[];
+  /** The item as it was in the last try that was stored, which the questions are about. */
   readonly played: StandItem | null;
+  /** Seconds of playing since the last break. */
+  readonly sinceBreak: number;
+  /** What is to be said at the next start. */
+  readonly notice: 'slept' | 'resumed' | null;
+}
+
+/** What a round is taken up with again, after its page was closed. */
+export interface Kept {
+  readonly slots: readonly RoundSlot[];
+  readonly place: number;
+  readonly sinceBreak: number;
+  readonly judging: readonly (Omit<Played, 'item'> & { readonly key: string })[];
 }
 
 export type StandAction =
-  | { readonly kind: 'start' | 'stop' | 'skip' | 'retry' | 'drop' | 'again' | 'step' }
-  | { readonly kind: 'over'; readonly bars: number; readonly seconds: number }
+  | { readonly kind: 'skip' | 'retry' | 'drop' | 'step' | 'nowhere' }
+  | { readonly kind: 'start'; readonly places: readonly number[] }
+  /** Playing has ended, with these played to their end. */
+  | { readonly kind: 'over'; readonly played: readonly Played[]; readonly slept?: boolean }
   | { readonly kind: 'send'; readonly entry: Entry }
   | { readonly kind: 'stored'; readonly answer: StoredTry | null }
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] | null }
-  | { readonly kind: 'nowhere' }
   | { readonly kind: 'suffered'; readonly what: SufferingId | null }
-  | { readonly kind: 'restore'; readonly entry: Entry };
+  | { readonly kind: 'restore'; readonly entry: Entry }
+  | { readonly kind: 'resume'; readonly kept: Kept }
+  | {
+      readonly kind: 'again';
+      readonly items: readonly StandItem[];
+      readonly slots: readonly RoundSlot[];
+    };
 
 const VERDICT_OPTIONS: readonly Verdict[] = ['clean', 'shaky', 'lost'];
 
@@ -86,31 +119,67 @@ const SUFFERED_OPTIONS: readonly (SufferingId | null)[] = [
   ...SUFFERINGS.map((one) => one.id),
 ];
 
-export function startStand(items: readonly StandItem[], index: number): Stand {
-  return { items, index, left: items.length, stage: { kind: 'ready' }, stored: [], played: null };
+export function startStand(items: readonly StandItem[], slots: readonly RoundSlot[]): Stand {
+  return {
+    items,
+    slots,
+    place: 0,
+    stage: { kind: 'ready' },
+    stored: [],
+    judging: [],
+    played: null,
+    sinceBreak: 0,
+    notice: null,
+  };
 }
 
-/** What is played now. @throws RangeError on a stand without items (a caller's bug) */
-export function itemOf({ items, index }: Stand): StandItem {
-  const item = items[index];
-  if (!item) throw new RangeError('no item on the stand');
-  return item;
+/** What stands in a place of the round; null for a break. */
+export function itemAt({ items, slots }: Stand, place: number): StandItem | null {
+  const key = slots[place]?.key;
+  return items.find((item) => keyOf(item) === key) ?? null;
+}
+
+/** What is played now, or was last. @throws RangeError on a stand without items (a caller's bug) */
+export function itemOf(stand: Stand): StandItem {
+  for (let place = Math.min(stand.place, stand.slots.length - 1); place >= 0; place -= 1) {
+    const item = itemAt(stand, place);
+    if (item) return item;
+  }
+  const [first] = stand.items;
+  if (!first) throw new RangeError('no item on the stand');
+  return first;
+}
+
+/** Most tries that are played without a hand on the screen. */
+const MOST_IN_A_ROW = 6;
+
+/** The places that are played from here on without stopping: up to a break, and to what was found out
+ * only then. @param handsFree otherwise just this one */
+export function placesFrom(stand: Stand, handsFree: boolean): readonly number[] {
+  const places: number[] = [];
+  for (let place = stand.place; place < stand.slots.length; place += 1) {
+    const item = itemAt(stand, place);
+    if (!item || (places.length > 0 && item.state.climbing)) break;
+    places.push(place);
+    if (!handsFree || item.state.climbing || places.length === MOST_IN_A_ROW) break;
+  }
+  return places;
 }
 
 export function standReducer(stand: Stand, action: StandAction): Stand {
   const { stage } = stand;
   switch (action.kind) {
     case 'start':
-      return stage.kind === 'ready' ? at(stand, { kind: 'playing' }) : stand;
-    case 'stop':
-      return stage.kind === 'playing' ? at(stand, { kind: 'ready' }) : stand;
+      return stage.kind === 'ready'
+        ? { ...at(stand, { kind: 'playing', places: action.places }), notice: null }
+        : stand;
     case 'skip':
-      return stage.kind === 'ready' ? turn(stand, stand.left) : stand;
-    case 'over': {
-      if (stage.kind !== 'playing') return stand;
-      const { bars, seconds } = action;
-      return at(stand, { kind: 'verdict', bars, seconds, options: VERDICT_OPTIONS, cursor: null });
-    }
+      if (stage.kind === 'break') return next({ ...stand, sinceBreak: 0 });
+      return stage.kind === 'ready' ? next(stand) : stand;
+    case 'over':
+      return stage.kind === 'playing'
+        ? afterPlaying(stand, stage.places, action.played, action.slept ?? false)
+        : stand;
     case 'step':
       return 'options' in stage ? at(stand, stepped(stage)) : stand;
     case 'send':
@@ -120,7 +189,7 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
     case 'retry':
       return stage.kind === 'unstored' ? at(stand, { kind: 'storing', entry: stage.entry }) : stand;
     case 'drop':
-      return stage.kind === 'unstored' ? advance(stand) : stand;
+      return stage.kind === 'unstored' ? advance(judged(stand, stage.entry)) : stand;
     case 'refused':
       return stage.kind === 'storing'
         ? at(stand, { kind: 'unstored', entry: stage.entry, issues: action.issues })
@@ -138,9 +207,59 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
       const options = [null, ...limbsOf(stand.played ?? itemOf(stand))];
       return at(stand, { kind: 'limb', tryId, what: what.id, options, cursor: null });
     }
+    case 'resume':
+      return resume(stand, action.kept);
     case 'again':
-      return { ...stand, left: stand.items.length, stage: { kind: 'ready' }, stored: [] };
+      return { ...startStand(action.items, action.slots), sinceBreak: stand.sinceBreak };
   }
+}
+
+/** What was played to its end is judged; the round goes on after it. */
+function afterPlaying(
+  stand: Stand,
+  places: readonly number[],
+  played: readonly Played[],
+  slept: boolean,
+): Stand {
+  const notice = slept ? ('slept' as const) : null;
+  const last = places[played.length - 1];
+  if (last === undefined) return { ...at(stand, { kind: 'ready' }), notice };
+  const seconds = played.reduce((sum, one) => sum + one.seconds, 0);
+  const sinceBreak = stand.sinceBreak + seconds;
+  return askVerdict({ ...stand, place: last, judging: played, sinceBreak, notice });
+}
+
+function askVerdict(stand: Stand): Stand {
+  return at(stand, { kind: 'verdict', options: VERDICT_OPTIONS, cursor: null });
+}
+
+/** Takes a round up again; what is not on the stand any more is left out. */
+function resume(stand: Stand, { slots, place, sinceBreak, judging }: Kept): Stand {
+  const itemOfKey = (key: string | null) => stand.items.find((item) => keyOf(item) === key);
+  const left = slots.flatMap((slot, index) =>
+    slot.key === null || itemOfKey(slot.key) ? [{ slot, index }] : [],
+  );
+  const from = left.findIndex(({ index }) => index >= place);
+  const open = judging.flatMap(({ key, ...played }): readonly Played[] => {
+    const item = itemOfKey(key);
+    return item ? [{ ...played, item }] : [];
+  });
+  const resumed: Stand = {
+    ...stand,
+    slots: left.map(({ slot }) => slot),
+    place: from < 0 ? left.length : from,
+    sinceBreak,
+    judging: open,
+    notice: 'resumed',
+  };
+  if (left.length === 0) return stand;
+  return open.length > 0 ? askVerdict(resumed) : settle(resumed);
+}
+
+/** What a round has to be taken up with again. */
+export function keepOf({ slots, place, sinceBreak, judging }: Stand): Kept {
+  const open = judging.map(({ item, ...played }) => ({ ...played, key: keyOf(item) }));
+  return { slots, place, sinceBreak, judging: open };
 }
 
 /** Whether an answer to “what suffered” asks which limb before it is stored. */
@@ -161,37 +280,39 @@ function stepped<S extends Extract<Stage, Question<unknown>>>(stage: S): S {
 /** What a stored entry changes: where the ladder stands, which what suffered may change once more. The
  * questions are about what was played, whatever comes next. */
 function afterStoring(stand: Stand, entry: Entry, answer: StoredTry | null): Stand {
-  if (entry.kind === 'try') return answer ? afterTry(stand, entry.body, answer) : advance(stand);
-  const learnt = stand.played && answer ? learn(stand, stand.played, answer) : stand;
+  if (entry.kind === 'try') return afterTry(stand, entry, answer);
+  const learnt = stand.played && answer ? learn(stand, keyOf(stand.played), answer) : stand;
   return entry.kind === 'broke' ? at(learnt, askSuffered(entry.body.tryId)) : advance(learnt);
 }
 
-function afterTry(stand: Stand, body: TryInput, answer: StoredTry): Stand {
-  const index = stand.items.findIndex(
-    (item) => item.item.id === body.itemId && item.assignmentId === body.assignmentId,
-  );
-  const played = stand.items[index];
-  if (!played) return advance(stand);
-  const today = { tries: played.today.tries + 1, seconds: played.today.seconds + body.seconds };
-  const next = learn({ ...stand, index, played }, { ...played, today }, answer);
-  const item = itemOf(next);
-  const stored = [...stand.stored, { item, verdict: body.verdict, bpm: body.bpm }];
-  if (body.verdict === 'clean') return advance({ ...next, stored });
+function afterTry(before: Stand, entry: Entry & { kind: 'try' }, answer: StoredTry | null): Stand {
+  const { body } = entry;
+  const stand = judged(before, entry);
+  const key = keyOf({ assignmentId: body.assignmentId, item: { id: body.itemId } });
+  const now = stand.items.find((item) => keyOf(item) === key);
+  if (!now || !answer) return advance(stand);
+  const today = { tries: now.today.tries + 1, seconds: now.today.seconds + body.seconds };
+  const played = stand === before ? now : (before.judging[0]?.item ?? now);
+  const { verdict, bpm, id: tryId } = body;
+  const stored = [...stand.stored, { tryId, key, verdict, bpm }];
+  const next = { ...learn(stand, key, { ...answer, today }), played, stored };
+  if (verdict === 'clean') return advance(next);
   const places = beatsOf(played);
-  if (places.length < 2 || places.length > MOST_BEATS) {
-    return at({ ...next, stored }, askSuffered(body.id));
-  }
+  if (places.length < 2 || places.length > MOST_BEATS) return at(next, askSuffered(tryId));
   const options = [null, ...places.map((_, beat) => beat)];
-  return at({ ...next, stored }, { kind: 'broke', tryId: body.id, options, cursor: null });
+  return at(next, { kind: 'broke', tryId, options, cursor: null });
+}
+
+/** The first of the tries that wait for a verdict has one. */
+function judged(stand: Stand, { kind, body }: Entry): Stand {
+  const [first, ...judging] = stand.judging;
+  const itsOwn = kind === 'try' && first?.item.item.id === body.itemId;
+  return itsOwn ? { ...stand, judging } : stand;
 }
 
 /** An item that knows where its ladder stands by now. */
-function learn(stand: Stand, of: StandItem, answer: StoredTry): Stand {
-  const items = stand.items.map((item) =>
-    item.item.id === of.item.id && item.assignmentId === of.assignmentId
-      ? { ...item, ...answer, today: of === stand.played ? item.today : of.today }
-      : item,
-  );
+function learn(stand: Stand, key: string, change: Partial<StandItem>): Stand {
+  const items = stand.items.map((item) => (keyOf(item) === key ? { ...item, ...change } : item));
   return { ...stand, items };
 }
 
@@ -208,17 +329,37 @@ export function beatsOf({ plays }: Pick<StandItem, 'plays'>): readonly { at: num
   return exercise.ok ? beatPlaces(exercise.value) : [];
 }
 
-/** The next item is ready; after the last of the round, the round is done. A start that is looked for
- * is found before anything else. */
+/** The next try is judged, or the next one is ready. A start that is looked for is found before anything
+ * else. */
 function advance(stand: Stand): Stand {
-  if (itemOf(stand).state.climbing) return at(stand, { kind: 'ready' });
-  const left = stand.left - 1;
-  return left > 0 ? turn(stand, left) : { ...stand, left: 0, stage: { kind: 'done' } };
+  if (stand.judging.length > 0) return askVerdict(stand);
+  if (itemAt(stand, stand.place)?.state.climbing) return at(stand, { kind: 'ready' });
+  return next(stand);
 }
 
-function turn(stand: Stand, left: number): Stand {
-  const index = (stand.index + 1) % Math.max(1, stand.items.length);
-  return { ...stand, index, left, stage: { kind: 'ready' } };
+function next(stand: Stand): Stand {
+  return settle({ ...stand, place: stand.place + 1 });
+}
+
+/** Ready at the next place that is still to be played: what was passed meanwhile is left out, and after
+ * long enough there is a break, planned or not. */
+function settle(stand: Stand): Stand {
+  let { place } = stand;
+  while (place < stand.slots.length && isPassedBy(stand, place)) place += 1;
+  const here = { ...stand, place };
+  if (place >= stand.slots.length) return at(here, { kind: 'done' });
+  const resting = stand.slots[place]?.key === null;
+  if (resting && place === stand.slots.length - 1) return at(here, { kind: 'done' });
+  if (resting) return at(here, { kind: 'break' });
+  if (stand.sinceBreak < BREAK_AFTER) return at(here, { kind: 'ready' });
+  const rest: RoundSlot = { key: null, kind: 'break', cutTo: null };
+  const slots = [...stand.slots.slice(0, place), rest, ...stand.slots.slice(place)];
+  return at({ ...here, slots }, { kind: 'break' });
+}
+
+/** Whether new work of the round was passed in it. */
+function isPassedBy(stand: Stand, place: number): boolean {
+  return stand.slots[place]?.kind === 'new' && itemAt(stand, place)?.state.passed === true;
 }
 
 /** The limbs that play in an item. */

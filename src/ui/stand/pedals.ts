@@ -14,10 +14,12 @@ const KEYS: Readonly<Record<string, Side>> = {
 };
 
 /** The pedal that a key stands for; null for other keys, with modifiers, and where a control that
- * has the focus takes the key for itself. */
+ * has the focus, or a dialog, takes the key for itself. */
 export function sideOf(event: KeyboardEvent): Side | null {
   if (event.ctrlKey || event.metaKey || event.altKey) return null;
-  const onControl = event.target instanceof Element && event.target.closest('button, a') !== null;
+  const on = event.target instanceof Element ? event.target : null;
+  if (on?.closest('input, [role=dialog]')) return null;
+  const onControl = on?.closest('button, a') != null;
   if (onControl && (event.key === ' ' || event.key === 'Enter')) return null;
   return KEYS[event.key] ?? null;
 }

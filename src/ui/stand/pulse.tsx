@@ -3,24 +3,44 @@
 import { useEffect, useState } from 'react';
 import { positionAt, type Position, type Score } from '@/core/playing';
 import { beats } from '@/core/time';
-import type { Subscribe } from '../marks';
+import type { Playback } from '../play';
+
+interface Where {
+  readonly position: Position;
+  /** Which of several scores plays. */
+  readonly part: number;
+}
 
 /** What changes while playing, drawn anew only when a beat comes. */
-export function usePosition(subscribe: Subscribe, score: Score): Position {
-  const [position, setPosition] = useState<Position | null>(null);
+export function usePosition(subscribe: Playback['subscribe'], scores: readonly Score[]): Where {
+  const [where, setWhere] = useState<Where | null>(null);
   useEffect(
     () =>
-      subscribe((next) =>
-        setPosition((now) =>
-          now?.phase === next?.phase && now?.bar === next?.bar && now?.beat === next?.beat
-            ? now
-            : next,
-        ),
+      subscribe((position, part) =>
+        setWhere((now) => {
+          const same =
+            now?.part === part &&
+            now.position.phase === position?.phase &&
+            now.position.bar === position.bar &&
+            now.position.beat === position.beat;
+          return same ? now : position && { position, part };
+        }),
       ),
     [subscribe],
   );
-  return position ?? positionAt(score, -score.countInBars * score.exercise.barTicks);
+  const [first] = scores;
+  if (where || !first) return where ?? { position: NOWHERE, part: 0 };
+  return { position: positionAt(first, -first.countInBars * first.exercise.barTicks), part: 0 };
 }
+
+const NOWHERE: Position = {
+  phase: 'over',
+  bar: 0,
+  beat: 0,
+  inCycle: 0,
+  barsLeft: 0,
+  call: null,
+};
 
 /** The beat, for the corner of the eye: one block for each beat of the bar, the present one full. */
 export function Pulse({ score, position }: { score: Score; position: Position }) {

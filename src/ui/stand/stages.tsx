@@ -1,13 +1,13 @@
 'use client';
 
 import Link from 'next/link';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { issueText, type Issue } from '@/core/issue';
 import {
   beatPlaces,
+  dosageBars,
   dosageNow,
   rampBpm,
-  rungAt,
   sayBeat,
   sayDosage,
   sufferingName,
@@ -15,36 +15,53 @@ import {
   type Verdict,
 } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
-import type { Score } from '@/core/playing';
+import { partAt, sayCall, sayChangeAt } from '@/core/playing';
 import { sentenceText, type Exercise } from '@/core/recipe';
 import type { StandItem } from '@/core/studio';
-import type { Tempo } from '@/core/time';
+import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
 import { Button, buttonLook, Words } from '../base';
 import { VerdictSign } from '../marks';
 import { TempoGlyph, type Playback } from '../play';
 import { Band, Patience } from './bands';
-import { limbText, type Question, type Stand } from './machine';
+import { limbText, type Played, type Question } from './machine';
 import { Pattern } from './pattern';
+import type { SlotPlan } from './plan-slot';
 import { Pulse, usePosition } from './pulse';
 
 /** Seconds without a press after which a question answers itself. */
 const PATIENCE_SECONDS = 20;
 
+const NOTICES = {
+  slept: 'The device slept: that try was not heard to its end, and is not counted.',
+  resumed: 'Going on where you stopped.',
+} as const;
+
 /** The pattern fills the screen; over it what is to be played, and why. */
 export function Ready({
-  item: { item, plays, state, reason, cues },
-  exercise,
-  tempo,
+  plan: { item, rung, exercise, tempo, bars, score },
+  next,
+  notice,
+  caution,
+  onTap,
   onStart,
 }: {
-  item: StandItem;
-  exercise: Exercise;
-  tempo: Tempo;
+  plan: SlotPlan;
+  /** Tries that follow without a hand on the screen. */
+  next: number;
+  notice: keyof typeof NOTICES | null;
+  caution: string | null;
+  onTap: (bpm: number) => void;
   onStart: () => void;
 }) {
-  const rung = rungAt(state.rungs, state.rung);
+  const { plays, reason, cues, state } = item;
+  const ownMusic = rung.stage?.kind === 'manner' && rung.stage.manner === 'own-music';
   return (
     <>
+      {notice && (
+        <p role="status" className="border-l-3 border-warm pl-3 text-2xl">
+          {NOTICES[notice]}
+        </p>
+      )}
       <p className="text-lg text-soft">
         <Words text={sentenceText(plays)} />
       </p>
@@ -52,15 +69,24 @@ export function Ready({
         <span data-testid="rung">
           <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}
         </span>
-        <span>{sayDosage(dosageNow(state, item.course.dosage))}</span>
+        <span>{sayAmount(item, bars, exercise)}</span>
+        {next > 0 && <span className="text-soft">+ {next}</span>}
       </div>
-      {rung.says !== String(tempo.bpm) && <p className="stand-words leading-none">{rung.says}</p>}
+      {rung.says !== String(state.bpm) && <p className="stand-words leading-none">{rung.says}</p>}
       <p className="text-2xl" role="status">
         {reason}
       </p>
-      {item.kind === 'own' && <p className="text-2xl">Make your own version of it.</p>}
+      {score.calls && (
+        <p className="text-2xl">
+          {exercise.bars > 1
+            ? 'Bars are called one ahead, in any order.'
+            : 'Bars of your own are called one ahead.'}
+        </p>
+      )}
       {cues[0] && <p className="text-2xl text-soft">{cues[0]}</p>}
+      {caution && <p className="text-lg">{caution}</p>}
       <Pattern exercise={exercise} />
+      {ownMusic && <Tap onTap={onTap} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">
         Start
       </Band>
@@ -68,29 +94,68 @@ export function Ready({
   );
 }
 
-/** Count-in: the pattern large. Then nobody reads sixteen marks: the beat large, for the corner of
- * the eye, with bar, bars left and tempo; the pattern smaller. */
+/** The dosage as the teacher set it, or as it was cut. */
+function sayAmount({ item, state }: StandItem, bars: number, exercise: Exercise): string {
+  const dosage = dosageNow(state, item.course.dosage);
+  const tempo = tempoFor(exercise.meter, state.bpm);
+  if (dosage.kind !== 'minutes' || dosageBars(dosage, exercise, tempo) <= bars) {
+    return sayDosage(dosage);
+  }
+  const minutes = ticksToSeconds(bars * exercise.barTicks, tempo) / 60;
+  return sayDosage({ kind: 'minutes', amount: Math.round(2 * minutes) / 2 });
+}
+
+/** Taps the tempo of the student's own music. */
+function Tap({ onTap }: { onTap: (bpm: number) => void }) {
+  const taps = useRef<readonly number[]>([]);
+  return (
+    <Band
+      onPress={() => {
+        taps.current = [...taps.current.slice(-8), performance.now()];
+        const bpm = tempoOfTaps(taps.current);
+        if (bpm !== null) onTap(bpm);
+      }}
+      className="stand-words h-24 shrink-0"
+    >
+      tap the tempo of your music
+    </Band>
+  );
+}
+
+/** Count-in, and the empty bars before the next try: the pattern large. Then nobody reads sixteen marks:
+ * the beat large, for the corner of the eye, with bar, bars left and tempo, and what changes one bar
+ * before it does; the pattern smaller. */
 export function Playing({
-  item: { state },
-  exercise,
-  tempo,
-  score,
+  plans,
   playback,
   onStop,
 }: {
-  item: StandItem;
-  exercise: Exercise;
-  tempo: Tempo;
-  score: Score;
+  plans: readonly SlotPlan[];
   playback: Playback;
   onStop: () => void;
 }) {
-  const position = usePosition(playback.subscribe, score);
+  const { position, part } = usePosition(
+    playback.subscribe,
+    plans.map((plan) => plan.score),
+  );
+  const plan = plans[part];
+  if (!plan) return null;
+  const { exercise, tempo, score, tempi, rung, item } = plan;
   const counting = position.phase === 'count-in';
   const last = position.barsLeft === 0;
-  const bpm = rampBpm(rungAt(state.rungs, state.rung), counting ? 0 : position.bar);
+  const bpm = rampBpm(rung, counting ? 0 : position.bar);
+  const change = counting ? '' : sayChangeAt(score, tempi, position.bar + 1);
+  const named = partAt(score, counting ? 0 : position.bar);
   return (
     <>
+      {plans.length > 1 && (
+        <p className="stand-words truncate leading-none">
+          {item.item.name}{' '}
+          <span className="text-soft">
+            · {part + 1} of {plans.length}
+          </span>
+        </p>
+      )}
       <div className="stand-row">
         <span>
           <TempoGlyph tempo={tempo} size={54} /> {bpm}
@@ -100,13 +165,23 @@ export function Playing({
           {last ? 'last bar' : `${position.barsLeft} left`}
         </span>
       </div>
+      {(score.calls || exercise.members.length > 0 || tempi.length > 1 || change) && (
+        <div className="stand-row" data-testid="change">
+          <span>{position.call === null ? named : sayCall(position.call)}</span>
+          <span className="text-warm">{change && `→ ${change}`}</span>
+        </div>
+      )}
       <div className={counting ? 'flex h-[26%]' : 'flex min-h-0 flex-1'}>
         <Pulse score={score} position={position} />
       </div>
       <div className={counting ? 'flex min-h-0 flex-1 flex-col' : 'flex h-[34%] flex-col'}>
         <Pattern exercise={exercise} subscribe={playback.subscribe} />
       </div>
-      {!playback.audible && <p role="status">No sound in this browser: follow the blocks.</p>}
+      {!playback.audible && (
+        <p role="status">
+          No sound in this browser yet: follow the blocks, or stop and start again.
+        </p>
+      )}
       <Band onPress={onStop} className="stand-words h-24 shrink-0">
         stop
       </Band>
@@ -116,15 +191,21 @@ export function Playing({
 
 export function AskVerdict({
   question,
-  bpm,
+  played,
+  left,
   onAnswer,
 }: {
   question: Question<Verdict>;
-  bpm: number;
+  played: Pick<Played, 'bpm'>;
+  /** Tries that are judged after this one. */
+  left: number;
   onAnswer: (verdict: Verdict) => void;
 }) {
   return (
-    <Ask title={`${bpm}: how was it?`} onOver={() => onAnswer('shaky')}>
+    <Ask
+      title={`${played.bpm}: how was it?${left > 0 ? ` ${left} more to say.` : ''}`}
+      onOver={() => onAnswer('shaky')}
+    >
       <div className="grid min-h-0 flex-1 grid-rows-3 gap-3">
         {question.options.map((verdict, index) => (
           <Band
@@ -292,45 +373,6 @@ export function Unstored({
           go on without it
         </Band>
       )}
-    </div>
-  );
-}
-
-/** What the round brought: verdicts, and where each ladder stands now. */
-export function Done({
-  stand,
-  onAgain,
-  onFinish,
-}: {
-  stand: Stand;
-  onAgain: () => void;
-  onFinish: () => void;
-}) {
-  return (
-    <div className="flex min-h-0 flex-1 flex-col gap-4">
-      <h1 className="stand-words">Round done.</h1>
-      <ul className="min-h-0 flex-1 overflow-y-auto">
-        {stand.items.map((one) => (
-          <li key={`${one.assignmentId} ${one.item.id}`} className="stand-line">
-            <span className="truncate">{one.item.name}</span>
-            <span className="flex gap-1.5">
-              {stand.stored
-                .filter(({ item: { item: played } }) => played.id === one.item.id)
-                .map(({ verdict }, index) => (
-                  <VerdictSign key={index} verdict={verdict} size={22} />
-                ))}
-            </span>
-            <b>{one.state.bpm}</b>
-            <span className="col-span-3 text-lg text-soft">{one.reason}</span>
-          </li>
-        ))}
-      </ul>
-      <Band main onPress={onAgain} className="stand-number h-44 shrink-0">
-        Once more
-      </Band>
-      <Band onPress={onFinish} className="stand-words h-24 shrink-0">
-        finish
-      </Band>
     </div>
   );
 }

@@ -3,78 +3,124 @@
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useEffectEvent, useMemo, useReducer, useRef, useState } from 'react';
 import {
-  dosageBars,
-  dosageNow,
-  rampBpm,
-  rungAt,
-  type Manner,
-  type Rung,
-  type SufferingId,
-  type Verdict,
-} from '@/core/ladder';
-import { LIMBS, type Limb } from '@/core/kit';
-import { scoreOf, type ClickMode } from '@/core/playing';
-import { expand, type Exercise } from '@/core/recipe';
-import type { PersonId, SessionId, StandItem } from '@/core/studio';
-import {
-  secondsAt,
-  steadyTempo,
-  tempoFor,
-  type Tempo,
-  type TempoChange,
-  type TempoMap,
-} from '@/core/time';
-import { Button, buttonLook, newId } from '../base';
+  useEffect,
+  useEffectEvent,
+  useMemo,
+  useReducer,
+  useRef,
+  useState,
+  type CSSProperties,
+} from 'react';
+import type { Result } from '@/core/issue';
+import type { SufferingId, Verdict } from '@/core/ladder';
+import type { Limb } from '@/core/kit';
+import { readableSize, USUAL_SEAT } from '@/core/sight';
+import type { PersonId, RemarkInput, Round, SessionId, StandItem } from '@/core/studio';
+import { attemptOrSay, buttonLook, newId } from '../base';
 import { usePlayback } from '../play';
-import { ThemeSwitch } from '../shell';
+import { Break } from './break';
+import { Done } from './done';
+import {
+  endRound,
+  keepRound,
+  keepSetUp,
+  readRound,
+  readSetUp,
+  USUAL_SET_UP,
+  type SetUp as Settings,
+} from './kept';
 import {
   asksLimb,
+  itemAt,
   itemOf,
+  keepOf,
+  placesFrom,
   standReducer,
   startStand,
   type Stage,
-  type Stand as Round,
+  type Stand as RoundNow,
 } from './machine';
 import { drop, send, unsent } from './outbox';
 import { sideOf, type Side } from './pedals';
+import { planSlot, type SlotPlan } from './plan-slot';
+import { SetUp } from './set-up';
 import {
   AskBroke,
   AskLimb,
   AskSuffered,
   AskVerdict,
   Broken,
-  Done,
   Playing,
   Ready,
   Unstored,
 } from './stages';
+import { useAwake } from './use-awake';
+
+export interface StandActions {
+  /** What is left to play, or all that is due once more. */
+  readonly more: () => Promise<Result<Round>>;
+  readonly remark: (input: RemarkInput) => Promise<Result<unknown>>;
+}
 
 export function Stand({
   person,
-  items,
-  first,
+  round,
+  fresh,
+  actions,
 }: {
   person: PersonId;
-  items: readonly StandItem[];
-  first: number;
+  round: Round;
+  /** Was asked for by item or minutes, so that an earlier round is not taken up again. */
+  fresh: boolean;
+  actions: StandActions;
 }) {
-  const [stand, dispatch] = useReducer(standReducer, null, () => startStand(items, first));
+  const [stand, dispatch] = useReducer(standReducer, null, () =>
+    startStand(round.items, round.slots),
+  );
   const { stage } = stand;
   const item = itemOf(stand);
   const playback = usePlayback();
   const router = useRouter();
   const session = useRef<SessionId | null>(null);
-  const [hear, setHear] = useState(false);
+  const [settings, setSettings] = useState<Settings>(USUAL_SET_UP);
+  const [tapped, setTapped] = useState<{ of: string; bpm: number } | null>(null);
+  const [seed, setSeed] = useState(1);
+  useAwake();
 
-  const { exercise, tempo, score, bars, tempi } = useMemo(() => planOf(item, hear), [item, hear]);
-  const seconds = score && tempi ? secondsAt(tempi, score.lengthTicks ?? 0) : 0;
+  const places = stage.kind === 'playing' ? stage.places : null;
+  const plans = useMemo((): readonly (SlotPlan | null)[] => {
+    const next = places ?? (stage.kind === 'ready' ? placesFrom(stand, settings.handsFree) : []);
+    return next.map((place, index) => {
+      const of = itemAt(stand, place) ?? item;
+      const { cutTo } = stand.slots[place] ?? { cutTo: null };
+      const own = tapped?.of === of.item.id ? tapped.bpm : null;
+      const on = { first: index === 0, tapped: own, seed: seed + index };
+      return planSlot(of, { cutTo }, settings, on);
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is played stays as it began
+  }, [places, stand.items, stand.slots, stand.place, stage.kind, settings, tapped, seed]);
+  const playable = plans.filter((plan) => plan !== null);
+  const [now] = playable;
 
   useEffect(() => {
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- the browser's store, once it is there
+    setSettings(readSetUp());
+    const kept = readRound(person, round.day);
+    if (kept && (!fresh || kept.judging.length > 0)) {
+      session.current = kept.session;
+      dispatch({ kind: 'resume', kept });
+    }
     const entry = unsent(person);
     if (entry) dispatch({ kind: 'restore', entry });
-  }, [person]);
+  }, [person, round.day, fresh]);
+
+  useEffect(() => {
+    if (stage.kind === 'done') endRound(person);
+    else if (stand.place > 0 || stand.judging.length > 0) {
+      keepRound(person, { ...keepOf(stand), day: round.day, session: session.current });
+    }
+  }, [person, round.day, stage.kind, stand]);
 
   const sending = stage.kind === 'storing' ? stage.entry : null;
   useEffect(() => {
@@ -93,31 +139,44 @@ export function Stand({
     };
   }, [person, sending]);
 
+  /** The first so many of what plays, as tries to be judged. */
+  function playedOf(count: number) {
+    return playable.slice(0, count).map(({ item: of, rung, bars, seconds }) => {
+      return { item: of, rung: rung.key, bpm: rung.bpm, bars, seconds };
+    });
+  }
+
   function start() {
-    if (!score || !tempi) return;
-    dispatch({ kind: 'start' });
-    void playback.start(score, tempi, () => dispatch({ kind: 'over', bars, seconds }));
+    if (stage.kind !== 'ready' || playable.length < plans.length || !now) return;
+    dispatch({ kind: 'start', places: placesFrom(stand, settings.handsFree) });
+    const parts = playable.map(({ score, tempi }) => ({ score, tempi }));
+    void playback.play(parts, {
+      onOver: () => dispatch({ kind: 'over', played: playedOf(parts.length) }),
+      onSlept: () => dispatch({ kind: 'over', played: [], slept: true }),
+    });
   }
 
   function stop() {
-    playback.stop();
-    dispatch({ kind: 'stop' });
+    dispatch({ kind: 'over', played: playedOf(playback.stop()) });
   }
 
   function judge(verdict: Verdict) {
-    if (stage.kind !== 'verdict') return;
+    const [played] = stand.judging;
+    if (stage.kind !== 'verdict' || !played) return;
     session.current ??= newId<'session'>();
+    setSeed((before) => before + plans.length + 1);
+    const { item: of, rung, bpm, bars, seconds } = played;
     const body = {
       id: newId<'entry'>(),
       sessionId: session.current,
-      assignmentId: item.assignmentId,
-      itemId: item.item.id,
-      bpm: item.state.bpm,
-      rung: rungAt(item.state.rungs, item.state.rung).key,
+      assignmentId: of.assignmentId,
+      itemId: of.item.id,
+      bpm,
+      rung,
       agoMs: 0,
       verdict,
-      bars: stage.bars,
-      seconds: stage.seconds,
+      bars,
+      seconds,
     };
     dispatch({ kind: 'send', entry: { kind: 'try', body } });
   }
@@ -144,6 +203,11 @@ export function Stand({
     dispatch({ kind: 'drop' });
   }
 
+  async function more() {
+    const answer = await attemptOrSay(actions.more);
+    if (answer) dispatch({ kind: 'again', ...answer.value });
+  }
+
   const take = (of: Stage) => {
     switch (of.kind) {
       case 'verdict':
@@ -156,10 +220,12 @@ export function Stand({
         return suffer(of.what, of.options[of.cursor ?? 0] ?? null);
       case 'ready':
         return start();
+      case 'break':
+        return dispatch({ kind: 'skip' });
       case 'unstored':
         return dispatch({ kind: 'retry' });
       case 'done':
-        return dispatch({ kind: 'again' });
+        return void more();
       case 'playing':
       case 'storing':
         return;
@@ -186,29 +252,57 @@ export function Stand({
     return () => window.removeEventListener('keydown', listen);
   }, []);
 
-  if (!exercise || !score || !tempo || !tempi) {
-    return (
-      <Broken item={item} onSkip={() => dispatch({ kind: 'skip' })} alone={items.length < 2} />
-    );
+  function set(change: Partial<Settings>) {
+    const next = { ...settings, ...change };
+    setSettings(next);
+    keepSetUp(next);
   }
-  const playedBefore = stand.played && planOf(stand.played, false).exercise;
-  const round = `${stand.index} ${stand.left}`;
+
+  if (stage.kind === 'ready' && playable.length < plans.length) {
+    const alone = stand.slots.length < 2;
+    return <Broken item={item} onSkip={() => dispatch({ kind: 'skip' })} alone={alone} />;
+  }
+  const playedBefore =
+    stand.played && planSlot(stand.played, { cutTo: null }, settings, PLAIN)?.exercise;
   return (
-    <main className="stand flex h-dvh flex-col gap-3 p-4" data-stage={stage.kind}>
+    <main
+      className="stand flex h-dvh flex-col gap-3 p-4"
+      data-stage={stage.kind}
+      style={readingSize(settings)}
+    >
       {stage.kind !== 'playing' && stage.kind !== 'done' && (
-        <Head stand={stand} item={item} hear={hear} onHear={setHear} />
+        <Head
+          stand={stand}
+          item={item}
+          settings={settings}
+          onSet={set}
+          onLeave={() => endRound(person)}
+        />
       )}
-      {stage.kind === 'ready' && (
-        <Ready key={`ready ${round}`} {...{ item, exercise, tempo }} onStart={start} />
+      {stage.kind === 'ready' && now && (
+        <Ready
+          key={`ready ${stand.place} ${stand.slots.length}`}
+          plan={now}
+          next={playable.length - 1}
+          notice={stand.notice}
+          caution={stand.place === 0 ? round.caution : null}
+          onTap={(bpm) => setTapped({ of: now.item.item.id, bpm })}
+          onStart={start}
+        />
       )}
-      {stage.kind === 'playing' && (
-        <Playing {...{ item, exercise, tempo, score, playback }} onStop={stop} />
+      {stage.kind === 'playing' && <Playing plans={playable} playback={playback} onStop={stop} />}
+      {stage.kind === 'break' && <Break onOver={() => dispatch({ kind: 'skip' })} />}
+      {stage.kind === 'verdict' && stand.judging[0] && (
+        <AskVerdict
+          key={stand.stored.length}
+          question={stage}
+          played={stand.judging[0]}
+          left={stand.judging.length - 1}
+          onAnswer={judge}
+        />
       )}
-      {stage.kind === 'verdict' && (
-        <AskVerdict question={stage} bpm={item.state.bpm} onAnswer={judge} />
-      )}
-      {stage.kind === 'broke' && (
-        <AskBroke question={stage} exercise={playedBefore ?? exercise} onAnswer={breakAt} />
+      {stage.kind === 'broke' && playedBefore && (
+        <AskBroke question={stage} exercise={playedBefore} onAnswer={breakAt} />
       )}
       {stage.kind === 'suffered' && <AskSuffered question={stage} onAnswer={suffer} />}
       {stage.kind === 'limb' && (
@@ -229,7 +323,8 @@ export function Stand({
       {stage.kind === 'done' && (
         <Done
           stand={stand}
-          onAgain={() => dispatch({ kind: 'again' })}
+          onRemark={(tryId, text) => actions.remark({ id: newId<'entry'>(), tryId, text })}
+          onAgain={() => void more()}
           onFinish={() => router.push('/today')}
         />
       )}
@@ -237,68 +332,61 @@ export function Stand({
   );
 }
 
-/** What a try of an item plays. Without `hear` only the click sounds. */
-function planOf(item: StandItem, hear: boolean) {
-  const expanded = expand(item.plays);
-  if (!expanded.ok) return { exercise: null, tempo: null, score: null, bars: 0, tempi: null };
-  const exercise = expanded.value;
-  const tempo = tempoFor(exercise.meter, item.state.bpm);
-  const bars = dosageBars(dosageNow(item.state, item.item.course.dosage), exercise, tempo);
-  const rung = rungAt(item.state.rungs, item.state.rung);
-  const muted = hear ? new Set<Limb>() : new Set<Limb>(LIMBS);
-  const click = rung.stage?.kind === 'manner' ? (CLICKS[rung.stage.manner] ?? 'beats') : 'beats';
-  const score = scoreOf(exercise, { bars, muted, click });
-  return { exercise, tempo, bars, score, tempi: tempiOf(rung, tempo, exercise, bars) };
-}
+/** For an exercise alone, however it was played. */
+const PLAIN = { first: true, tapped: null, seed: 1 };
 
-/** Where the click sounds in a manner; on every beat in the others. */
-const CLICKS: Partial<Readonly<Record<Manner, ClickMode>>> = {
-  'click-2-4': 'second beats',
-  'click-drops': 'drops out',
-  'click-off': 'off',
-  'own-music': 'off',
-};
-
-/** The tempi of a try: one, or those of a ramp, a step at a bar line. */
-function tempiOf(rung: Rung, tempo: Tempo, exercise: Exercise, bars: number): TempoMap {
-  const changes: TempoChange[] = [];
-  let before = rung.bpm;
-  for (let bar = 1; bar < bars && rung.ramp; bar += 1) {
-    const bpm = rampBpm(rung, bar);
-    if (bpm !== before) changes.push({ at: bar * exercise.barTicks, tempo: { ...tempo, bpm } });
-    before = bpm;
-  }
-  return [...steadyTempo(tempo), ...changes];
+/** How large what is read while playing has to be, where the student has said from how far. */
+function readingSize({ inches, metres }: Settings): CSSProperties | undefined {
+  if (inches === USUAL_SEAT.inches && metres === USUAL_SEAT.metres) return undefined;
+  const { width, height } = window.screen;
+  const { size } = readableSize({ inches, metres }, { width, height });
+  return { '--stand-read': `${Math.round(size)}px` } as CSSProperties;
 }
 
 function Head({
   stand,
   item,
-  hear,
-  onHear,
+  settings,
+  onSet,
+  onLeave,
 }: {
-  stand: Round;
+  stand: RoundNow;
   item: StandItem;
-  hear: boolean;
-  onHear: (hear: boolean) => void;
+  settings: Settings;
+  onSet: (change: Partial<Settings>) => void;
+  onLeave: () => void;
 }) {
+  const { stage, judging, place, slots } = stand;
+  const tries = slots.filter((slot) => slot.key !== null).length;
+  const before = slots.slice(0, place).filter((slot) => slot.key !== null).length;
+  const named = stage.kind === 'verdict' ? (judging[0]?.item ?? item) : (asked(stand) ?? item);
   return (
     <header className="flex flex-wrap items-baseline gap-x-4">
       <h1 className="min-w-0 basis-full truncate font-serif text-3xl sm:flex-1 sm:basis-0">
-        {item.item.name}
+        {named.item.name}
       </h1>
       <span className="shrink-0 text-xl text-soft">
-        {stand.index + 1} of {stand.items.length}
+        {KINDS[slots[place]?.kind ?? 'new']}
+        {Math.min(before + 1, tries)} of {tries}
       </span>
-      {stand.stage.kind === 'ready' && (
-        <Button aria-pressed={hear} onClick={() => onHear(!hear)}>
-          hear the pattern
-        </Button>
-      )}
-      <ThemeSwitch size={22} />
-      <Link href="/today" className={buttonLook('quiet')} aria-label="Leave the stand">
+      {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
+      <Link
+        href="/today"
+        onClick={onLeave}
+        className={buttonLook('quiet')}
+        aria-label="Leave the stand"
+      >
         <X size={24} aria-hidden />
       </Link>
     </header>
   );
 }
+
+/** What the questions after a try are about. */
+function asked({ stage, played }: RoundNow): StandItem | null {
+  return stage.kind === 'broke' || stage.kind === 'suffered' || stage.kind === 'limb'
+    ? played
+    : null;
+}
+
+const KINDS = { 'warm-up': 'warm-up · ', new: '', review: 'review · ', break: '' } as const;

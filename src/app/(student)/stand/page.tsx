@@ -1,20 +1,29 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { isDue } from '@/core/studio';
-import { getToday } from '@/server';
+import { getRound } from '@/server';
 import { Stand } from '@/ui/stand';
 import { found } from '../../found';
 import { studentVisit } from '../../viewer';
+import { readNow, type NowQuery } from '../now';
+import { moreToPlay, remarkOn } from './actions';
 
 export const metadata: Metadata = { title: 'Stand' };
 
-type Query = { item?: string | string[] };
+type Query = NowQuery & { item?: string | string[] };
 
 export default async function StandPage({ searchParams }: { searchParams: Promise<Query> }) {
   const { context, viewer } = await studentVisit();
-  const items = found(getToday(context, viewer)).filter(isDue);
-  if (items.length === 0) redirect('/today');
-  const { item } = await searchParams;
-  const index = items.findIndex((one) => one.item.id === item);
-  return <Stand person={viewer.personId} items={items} first={Math.max(0, index)} />;
+  const query = await searchParams;
+  const item = typeof query.item === 'string' ? query.item : null;
+  const now = readNow(query);
+  const round = found(getRound(context, viewer, { item, now }));
+  if (round.items.length === 0) redirect('/today');
+  return (
+    <Stand
+      person={viewer.personId}
+      round={round}
+      fresh={item !== null || now !== null}
+      actions={{ more: moreToPlay, remark: remarkOn }}
+    />
+  );
 }

@@ -1,0 +1,219 @@
+import { fail, ok, type Result } from '@/core/issue';
+import { dosageNow, planTry, rungAt, type LadderState, type Rung } from '@/core/ladder';
+import {
+  checkSchedule,
+  keepingShare,
+  missedDays,
+  needsKit,
+  minutesOf,
+  pacesOf,
+  planToday,
+  REST_SECONDS,
+  USUAL_SCHEDULE,
+  workStateOf,
+  type Schedule,
+  type Surface,
+  type Work,
+  type WorkState,
+} from '@/core/plan';
+import { expand, type Exercise } from '@/core/recipe';
+import {
+  clockOf,
+  isDue,
+  keyOf,
+  type Day,
+  type DoneDay,
+  type ItemId,
+  type ItemRecord,
+  type PersonId,
+  type PlanItem,
+  type Round,
+  type RoundSlot,
+  type StandItem,
+  type StudentPlan,
+  type Viewer,
+} from '@/core/studio';
+import { sayDose } from '@/core/safety';
+import { ticksToSeconds } from '@/core/time';
+import { queries } from '@/db';
+import type { Context } from './context';
+import { getToday, practiceDay } from './practice';
+import { fittedOf, standingsOf, type Standing } from './standing';
+
+/** A student's plan: a teacher sees all of the studio's, a student their own. */
+export function getPlan(
+  context: Context,
+  viewer: Viewer,
+  studentId: PersonId,
+): Result<StudentPlan> {
+  const student = planned(context, viewer, studentId);
+  if (!student.ok) return student;
+  const { id, name } = student.value;
+  const today = practiceDay(context, viewer);
+  const stored = queries.findSchedule(context.db, id);
+  const schedule = stored ?? USUAL_SCHEDULE;
+  const standings = standingsOf({ context, viewer, student: student.value, today });
+  const done = doneDays(standings);
+  const practised = new Set(done.map((one) => one.day));
+  const playable = standings.flatMap((standing) => {
+    const exercise = exerciseOf(standing.record);
+    return exercise ? [{ ...standing, exercise }] : [];
+  });
+  const paces = pacesOf(playable.map((one) => one.pace));
+  const places = new Map(playable.map((one, index) => [one.record.item.id, index]));
+  const works = playable.flatMap((one, index): readonly Work[] => {
+    const pace = paces[index];
+    return pace ? [{ ...workOf(one.record, one.exercise, places), pace }] : [];
+  });
+  const states = playable.map(workState);
+  return ok({
+    student: { id, name },
+    planning: { works, states, schedule, today },
+    scheduled: stored !== null,
+    items: playable.map(({ record }) => planItem(record)),
+    done,
+    missed: missedDays(schedule, practised, today),
+    keeps: keepingShare(schedule, practised, today),
+    clock: clockOf(context.now(), queries.findStudio(context.db, viewer.studioId)?.zone ?? 'UTC'),
+  });
+}
+
+/** Sets when a student practises, for the teacher and for the student.
+ * @returns the issues of `checkSchedule` */
+export function setSchedule(
+  context: Context,
+  viewer: Viewer,
+  studentId: PersonId,
+  schedule: Schedule,
+): Result<null> {
+  const student = planned(context, viewer, studentId);
+  if (!student.ok) return student;
+  const checked = checkSchedule(schedule, practiceDay(context, viewer));
+  if (!checked.ok) return checked;
+  queries.setSchedule(context.db, studentId, checked.value);
+  return ok(null);
+}
+
+/** What a student has minutes for just now, and on what; the rest is the schedule's. */
+export interface Now {
+  readonly minutes: number;
+  readonly on: Surface;
+}
+
+/** What to play at the stand: today's plan, what there is time for now, or one item first. With nothing
+ * planned, everything that is due, once. */
+export function getRound(
+  context: Context,
+  viewer: Viewer,
+  { item = null, now = null }: { item?: string | null; now?: Now | null } = {},
+): Result<Round> {
+  const all = getToday(context, viewer);
+  if (!all.ok) return all;
+  const plan = getPlan(context, viewer, viewer.personId);
+  if (!plan.ok) return plan;
+  const { planning, clock } = plan.value;
+  const { works, today } = planning;
+  const entries = planToday(planning, now && { ...now, at: clock });
+  const planned = entries.map(({ work, kind, cutTo }): RoundSlot => {
+    return { key: works[work]?.id ?? null, kind, cutTo };
+  });
+  const due = all.value.filter(isDue);
+  const slots = startWith(
+    planned.length > 0 ? planned : due.map((one) => onceOf(keyOf(one))),
+    due.find((one) => one.item.id === item),
+  );
+  const wanted = new Set(slots.map((slot) => slot.key));
+  return ok({
+    items: all.value.filter((one) => wanted.has(keyOf(one))),
+    slots,
+    day: today,
+    caution: sayDose(minutesOf(entries), planning.schedule.noise),
+  });
+}
+
+function onceOf(key: string): RoundSlot {
+  return { key, kind: 'new', cutTo: null };
+}
+
+/** The round from an item on, that which came before it last; once where it is not in the round. */
+function startWith(slots: readonly RoundSlot[], item: StandItem | undefined): readonly RoundSlot[] {
+  if (!item) return slots;
+  const at = slots.findIndex((slot) => slot.key === keyOf(item));
+  return at < 0 ? [onceOf(keyOf(item)), ...slots] : [...slots.slice(at), ...slots.slice(0, at)];
+}
+
+function planned(context: Context, viewer: Viewer, studentId: PersonId) {
+  const student = queries.findPerson(context.db, studentId);
+  if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
+    return fail({ code: 'not-found', path: ['id'], what: 'student' });
+  }
+  const own = viewer.role === 'teacher' || viewer.personId === studentId;
+  return own ? ok(student) : fail({ code: 'not-yours', path: ['id'], what: 'plan' });
+}
+
+function doneDays(standings: readonly Standing[]): readonly DoneDay[] {
+  const days = new Map<Day, DoneDay>();
+  for (const { record } of standings) {
+    for (const { day, seconds } of record.tries) {
+      const before = days.get(day) ?? { day, tries: 0, seconds: 0 };
+      days.set(day, { day, tries: before.tries + 1, seconds: before.seconds + seconds });
+    }
+  }
+  return [...days.values()].sort((a, b) => (a.day < b.day ? -1 : 1));
+}
+
+function exerciseOf({ plays }: ItemRecord): Exercise | null {
+  const made = expand(plays);
+  return made.ok ? made.value : null;
+}
+
+function workOf(
+  record: ItemRecord,
+  exercise: Exercise,
+  places: ReadonlyMap<ItemId, number>,
+): Omit<Work, 'pace'> {
+  const { item, state, whole } = record;
+  const { dosage, rule } = item.course;
+  const full = fittedOf(whole, null).exercise ?? exercise;
+  const secondsOn = (rung: Rung, index: number) =>
+    planTry(index === state.rung ? exercise : full, rung, dosageOn(rung, state, index, dosage))
+      .seconds;
+  const rung = rungAt(state.rungs, state.rung);
+  const cycleSeconds = ticksToSeconds(full.cycleTicks, planTry(full, rung, dosage).tempo);
+  return {
+    id: keyOf(record),
+    name: item.name,
+    after: item.after.flatMap((id) => places.get(id) ?? []),
+    needsKit: !isQuiet(rung) && needsKit(exercise),
+    trySeconds: state.rungs.map(secondsOn),
+    cuts: dosage.kind === 'minutes' && state.rungs.every((one) => !one.ramp) && !state.climbing,
+    clean: rule.clean,
+    lost: rule.lost,
+    weight: full.strokes.length / cycleSeconds,
+  };
+}
+
+function dosageOn(
+  rung: Rung,
+  state: LadderState,
+  index: number,
+  dosage: ItemRecord['item']['course']['dosage'],
+) {
+  return index === state.rung ? dosageNow(state, dosage) : (rung.dosage ?? dosage);
+}
+
+/** Rungs on the pad, on the lap or sung need no kit. */
+function isQuiet({ stage }: Rung): boolean {
+  return stage?.kind === 'manner' && ['pad', 'lap', 'voice'].includes(stage.manner);
+}
+
+function workState({ record, here }: Standing): WorkState {
+  const { tries, seconds } = record.today;
+  return workStateOf(record.state, here, { tries, seconds: seconds + tries * REST_SECONDS });
+}
+
+function planItem(record: ItemRecord): PlanItem {
+  const { assignmentId, program, plays, reason, item, state } = record;
+  const rung = rungAt(state.rungs, state.rung).says;
+  return { assignmentId, program, plays, reason, item, rung, bpm: state.bpm };
+}

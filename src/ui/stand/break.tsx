@@ -1,0 +1,34 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { BREAK_SECONDS } from '@/core/plan';
+import { CAUTIONS } from '@/core/safety';
+import { Band } from './bands';
+
+/** A break: how long it still is, and what it is for. It ends when the student says so. */
+export function Break({ onOver }: { onOver: () => void }) {
+  const [left, setLeft] = useState(BREAK_SECONDS);
+  useEffect(() => {
+    const timer = setInterval(() => setLeft((now) => Math.max(0, now - 1)), 1000);
+    return () => clearInterval(timer);
+  }, []);
+  const clock = `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
+  return (
+    <>
+      <h2 className="stand-words">Break. Sticks down, stand up, drink.</h2>
+      <p
+        className="stand-number m-auto font-serif"
+        role="timer"
+        aria-label={`${left} seconds left`}
+      >
+        {clock}
+      </p>
+      <p className="text-2xl">
+        {CAUTIONS.pain} {CAUTIONS.hearing}
+      </p>
+      <Band main onPress={onOver} className="stand-number h-40 shrink-0">
+        Go on
+      </Band>
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+'use client';
+
+import { useState } from 'react';
+import type { Result } from '@/core/issue';
+import { keyOf, type EntryId } from '@/core/studio';
+import { attemptOrSay, Button } from '../base';
+import { VerdictSign } from '../marks';
+import { Band } from './bands';
+import type { Stand } from './machine';
+
+/** What the round brought: verdicts, where each ladder stands now, and room for a word to the teacher. */
+export function Done({
+  stand,
+  onRemark,
+  onAgain,
+  onFinish,
+}: {
+  stand: Stand;
+  onRemark: (tryId: EntryId, text: string) => Promise<Result<unknown>>;
+  onAgain: () => void;
+  onFinish: () => void;
+}) {
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-4">
+      <h1 className="stand-words">Round done.</h1>
+      <ul className="min-h-0 flex-1 overflow-y-auto">
+        {stand.items.map((one) => {
+          const tries = stand.stored.filter(({ key }) => key === keyOf(one));
+          const last = tries.at(-1);
+          return (
+            <li key={keyOf(one)} className="stand-line">
+              <span className="truncate">{one.item.name}</span>
+              <span className="flex gap-1.5">
+                {tries.map(({ tryId, verdict }) => (
+                  <VerdictSign key={tryId} verdict={verdict} size={22} />
+                ))}
+              </span>
+              <b>{one.state.bpm}</b>
+              <span className="text-lg text-soft">{one.reason}</span>
+              {last && (
+                <span className="col-span-2 text-right">
+                  <Remark name={one.item.name} onWrite={(text) => onRemark(last.tryId, text)} />
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      <Band main onPress={onAgain} className="stand-number h-44 shrink-0">
+        Go on
+      </Band>
+      <Band onPress={onFinish} className="stand-words h-24 shrink-0">
+        finish
+      </Band>
+    </div>
+  );
+}
+
+/** A word about the last try, for the teacher. */
+function Remark({
+  name,
+  onWrite,
+}: {
+  name: string;
+  onWrite: (text: string) => Promise<Result<unknown>>;
+}) {
+  const [stage, setStage] = useState<'closed' | 'open' | 'kept'>('closed');
+  const [text, setText] = useState('');
+  if (stage === 'kept') {
+    return (
+      <span className="text-lg text-soft" role="status">
+        {text}
+      </span>
+    );
+  }
+  if (stage === 'closed') {
+    return (
+      <Button look="quiet" aria-label={`Note on ${name}`} onClick={() => setStage('open')}>
+        note…
+      </Button>
+    );
+  }
+  return (
+    <form
+      className="flex gap-2 text-lg"
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if (text.trim() === '') return setStage('closed');
+        if (await attemptOrSay(() => onWrite(text))) setStage('kept');
+      }}
+    >
+      <input
+        autoFocus
+        aria-label={`Note on ${name}`}
+        maxLength={300}
+        className="field min-w-0 flex-1"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <Button type="submit">Keep</Button>
+    </form>
+  );
+}

@@ -1,0 +1,57 @@
+import { seeded } from '@/core/chance';
+import { LIMBS, type Limb } from '@/core/kit';
+import { dosageNow, planTry, rungAt, type Manner, type Rung, type TryPlan } from '@/core/ladder';
+import { callBars, scoreOf, type ClickMode, type Score } from '@/core/playing';
+import { expand, type Exercise } from '@/core/recipe';
+import type { RoundSlot, StandItem } from '@/core/studio';
+import { bpm } from '@/core/time';
+import type { SetUp } from './kept';
+
+/** What one try at the stand plays. */
+export interface SlotPlan extends TryPlan {
+  readonly item: StandItem;
+  readonly rung: Rung;
+  readonly exercise: Exercise;
+  readonly score: Score;
+}
+
+/** Bars that are empty between two tries that follow each other: they count the next one in. */
+const BARS_BETWEEN = 2;
+
+/** @param first nothing is played before it, so one bar counts in  @param tapped tempo that was tapped
+ * to music  @param seed of the order in which bars are called
+ * @returns null for what cannot be played */
+export function planSlot(
+  item: StandItem,
+  { cutTo }: Pick<RoundSlot, 'cutTo'>,
+  { click, sound, hear }: SetUp,
+  { first, tapped, seed }: { first: boolean; tapped: number | null; seed: number },
+): SlotPlan | null {
+  const expanded = expand(item.plays);
+  if (!expanded.ok) return null;
+  const exercise = expanded.value;
+  const asked = rungAt(item.state.rungs, item.state.rung);
+  const rung = tapped === null ? asked : { ...asked, bpm: bpm(tapped) };
+  const whole = dosageNow(item.state, item.item.course.dosage);
+  const dosage = cutTo === null ? whole : ({ kind: 'minutes', amount: cutTo } as const);
+  const plan = planTry(exercise, rung, dosage);
+  const manner = rung.stage?.kind === 'manner' ? rung.stage.manner : null;
+  const own = manner === 'own-version' || item.item.kind === 'own';
+  const score = scoreOf(exercise, {
+    bars: plan.bars,
+    countInBars: first ? 1 : BARS_BETWEEN,
+    muted: new Set<Limb>(LIMBS.filter((limb) => !hear.includes(limb))),
+    click: (manner && CLICKS[manner]) ?? click,
+    sound,
+    calls: own ? callBars(exercise.bars, plan.bars, seeded(seed)) : null,
+  });
+  return { ...plan, item, rung, exercise, score };
+}
+
+/** Where the click sounds in a manner; elsewhere as the student has it. */
+const CLICKS: Partial<Readonly<Record<Manner, ClickMode>>> = {
+  'click-2-4': 'second beats',
+  'click-drops': 'drops out',
+  'click-off': 'off',
+  'own-music': 'off',
+};

@@ -1,0 +1,180 @@
+'use client';
+
+import { SlidersHorizontal } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { limbName, LIMBS } from '@/core/kit';
+import { CLICK_MODES, CLICK_SOUNDS, type ClickMode, type ClickSound } from '@/core/playing';
+import { readableSize } from '@/core/sight';
+import { Button, buttonLook } from '../base';
+import { ThemeSwitch } from '../shell';
+import { inRange, SEAT_RANGE, type SetUp as Settings } from './kept';
+
+/** How this device stands at the kit: click, what is heard, hands-free, how large; kept at once. */
+export function SetUp({
+  settings,
+  onSet,
+}: {
+  settings: Settings;
+  onSet: (change: Partial<Settings>) => void;
+}) {
+  const { click, sound, hear, handsFree } = settings;
+  return (
+    <Dialog.Root>
+      <Dialog.Trigger className={buttonLook()}>
+        <SlidersHorizontal size={18} aria-hidden /> set up
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-30 bg-black/30" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="pop fixed top-1/2 left-1/2 flex max-h-[92dvh] w-[40rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-5 overflow-y-auto p-6 text-lg"
+        >
+          <Dialog.Title className="font-serif text-2xl">Set up</Dialog.Title>
+          <Row name="Click">
+            {(Object.keys(CLICK_MODES) as ClickMode[]).map((mode) => (
+              <Pick key={mode} on={click === mode} onPick={() => onSet({ click: mode })}>
+                {CLICK_MODES[mode]}
+              </Pick>
+            ))}
+          </Row>
+          <Row name="Sound">
+            {(Object.keys(CLICK_SOUNDS) as ClickSound[]).map((one) => (
+              <Pick key={one} on={sound === one} onPick={() => onSet({ sound: one })}>
+                {CLICK_SOUNDS[one]}
+              </Pick>
+            ))}
+          </Row>
+          <Row name="Hear">
+            {LIMBS.map((limb) => (
+              <Pick
+                key={limb}
+                on={hear.includes(limb)}
+                onPick={() =>
+                  onSet({
+                    hear: LIMBS.filter((one) => hear.includes(one) !== (one === limb)),
+                  })
+                }
+              >
+                {limbName(limb)}
+              </Pick>
+            ))}
+          </Row>
+          <Row name="Between tries">
+            <Pick on={!handsFree} onPick={() => onSet({ handsFree: false })}>
+              ask how it was
+            </Pick>
+            <Pick on={handsFree} onPick={() => onSet({ handsFree: true })}>
+              go on, ask at the break
+            </Pick>
+          </Row>
+          <SeatFields settings={settings} onSet={onSet} />
+          <Row name="Light">
+            <ThemeSwitch size={22} />
+          </Row>
+          <Dialog.Close asChild>
+            <Button look="main" className="h-12 text-xl">
+              Done
+            </Button>
+          </Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <fieldset className="flex flex-wrap items-center gap-2">
+      <legend className="label mb-1">{name}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+function Pick({ on, onPick, children }: { on: boolean; onPick: () => void; children: ReactNode }) {
+  return (
+    <Button aria-pressed={on} onClick={onPick} className="h-11 text-lg">
+      {children}
+    </Button>
+  );
+}
+
+/** My screen, my distance: how large the tempo and the bar have to be. */
+function SeatFields({
+  settings,
+  onSet,
+}: {
+  settings: Settings;
+  onSet: (change: Partial<Settings>) => void;
+}) {
+  const { inches, metres } = settings;
+  const { size, metres: reads } = readableSize(settings, {
+    width: window.screen.width,
+    height: window.screen.height,
+  });
+  return (
+    <Row name="My screen, my distance">
+      <Measure
+        name="Screen in inches"
+        unit="inches"
+        value={inches}
+        step={0.1}
+        range={SEAT_RANGE.inches}
+        onSet={(value) => onSet({ inches: value })}
+      />
+      <Measure
+        name="Distance in metres"
+        unit="m away"
+        value={metres}
+        step={0.1}
+        range={SEAT_RANGE.metres}
+        onSet={(value) => onSet({ metres: value })}
+      />
+      <span className="font-serif leading-none" style={{ fontSize: Math.min(size, 110) }}>
+        60
+      </span>
+      {reads < metres - 0.05 && (
+        <span role="status" className="text-base text-soft">
+          read up to {reads.toFixed(1)} m
+        </span>
+      )}
+    </Row>
+  );
+}
+
+function Measure({
+  name,
+  unit,
+  value,
+  step,
+  range,
+  onSet,
+}: {
+  name: string;
+  unit: string;
+  value: number;
+  step: number;
+  range: readonly [number, number];
+  onSet: (value: number) => void;
+}) {
+  return (
+    <label className="flex items-baseline gap-2">
+      <input
+        type="number"
+        aria-label={name}
+        className="field w-20 text-right"
+        defaultValue={value}
+        min={range[0]}
+        max={range[1]}
+        step={step}
+        onChange={(event) => {
+          const typed = inRange(event.target.valueAsNumber, range);
+          event.target.ariaInvalid = typed === null ? 'true' : 'false';
+          if (typed !== null) onSet(typed);
+        }}
+      />
+      {unit}
+    </label>
+  );
+}
