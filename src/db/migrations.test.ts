@@ -15,11 +15,13 @@ const journal = JSON.parse(readFileSync(join(FOLDER, 'meta/_journal.json'), 'utf
 /** A file as it was after the first so many migrations. */
 function fileAfter(count: number): Database.Database {
   const db = new Database(':memory:');
-  for (const { tag } of journal.entries.slice(0, count)) {
-    const sql = readFileSync(join(FOLDER, `${tag}.sql`), 'utf8');
-    for (const statement of sql.split('--> statement-breakpoint')) db.exec(statement);
-  }
+  for (const { tag } of journal.entries.slice(0, count)) migrate(db, tag);
   return db;
+}
+
+function migrate(db: Database.Database, tag = ''): void {
+  const sql = readFileSync(join(FOLDER, `${tag}.sql`), 'utf8');
+  for (const statement of sql.split('--> statement-breakpoint')) db.exec(statement);
 }
 
 const ENTRY = `
@@ -65,8 +67,7 @@ describe('migrations', () => {
     const before = fileAfter(2);
     before.exec(ENTRY);
     expect(() => before.prepare('select kit from person').all()).toThrow('no such column');
-    const sql = readFileSync(join(FOLDER, `${journal.entries[2]?.tag}.sql`), 'utf8');
-    for (const statement of sql.split('--> statement-breakpoint')) before.exec(statement);
+    migrate(before, journal.entries[2]?.tag);
     expect(before.prepare('select name, kit from person').all()).toEqual([
       { name: 'Ines', kit: null },
     ]);
@@ -78,8 +79,7 @@ describe('migrations', () => {
     const before = fileAfter(3);
     before.exec(ENTRY);
     expect(() => before.prepare('select id from family').all()).toThrow('no such table');
-    const sql = readFileSync(join(FOLDER, `${journal.entries[3]?.tag}.sql`), 'utf8');
-    for (const statement of sql.split('--> statement-breakpoint')) before.exec(statement);
+    migrate(before, journal.entries[3]?.tag);
     expect(before.prepare('select name from exercise').pluck().all()).toEqual(['Cells']);
     before.exec("insert into family values ('f', 's', 'Flows', '{}', 1, null)");
     expect(before.prepare('select count(*) from family').pluck().get()).toBe(1);
@@ -89,7 +89,7 @@ describe('migrations', () => {
     const before = fileAfter(4);
     before.exec(ENTRY);
     expect(() => before.prepare('select steps from studio').all()).toThrow('no such column');
-    before.exec(readFileSync(join(FOLDER, `${journal.entries[4]?.tag}.sql`), 'utf8'));
+    migrate(before, journal.entries[4]?.tag);
     expect(before.prepare('select name, steps from studio').all()).toEqual([
       { name: 'Mole End', steps: null },
     ]);
@@ -107,10 +107,7 @@ describe('migrations', () => {
         values ('old', 's', 'g', 'x', 1, 9);
       insert into program (id, studio_id, name, created_at) values ('none', 's', 'Empty', 2);
     `);
-    for (const { tag } of journal.entries.slice(5, 7)) {
-      const sql = readFileSync(join(FOLDER, `${tag}.sql`), 'utf8');
-      for (const statement of sql.split('--> statement-breakpoint')) before.exec(statement);
-    }
+    for (const { tag } of journal.entries.slice(5, 7)) migrate(before, tag);
     const content = (id: string) =>
       JSON.parse(
         before
@@ -145,6 +142,21 @@ describe('migrations', () => {
     ]);
     expect(before.prepare('select count(*) from program_item').pluck().get()).toBe(2);
     expect(() => before.prepare('select * from ladder').all()).toThrow('no such table');
+    expect(() => before.prepare(REWRITE).run()).toThrow('append-only');
+  });
+
+  it('0007 schedules, remarks: people and entries stay, with none yet', () => {
+    const before = fileAfter(5);
+    before.exec(ENTRY);
+    for (const { tag } of journal.entries.slice(5, 7)) migrate(before, tag);
+    expect(() => before.prepare('select schedule from person').all()).toThrow('no such column');
+    for (const { tag } of journal.entries.slice(7, 8)) migrate(before, tag);
+    expect(before.prepare('select name, schedule from person').all()).toEqual([
+      { name: 'Ines', schedule: null },
+    ]);
+    expect(before.prepare('select id, verdict, text from log_entry').all()).toEqual([
+      { id: 'e', verdict: 'clean', text: null },
+    ]);
     expect(() => before.prepare(REWRITE).run()).toThrow('append-only');
   });
 

@@ -22,7 +22,7 @@ import {
   type LogEvent,
   type Rung,
 } from '@/core/ladder';
-import { countPace, type PaceCounts } from '@/core/plan';
+import { countPace, countWay, type Climbed, type PaceCounts } from '@/core/plan';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type {
   Day,
@@ -130,6 +130,8 @@ export interface Standing {
   readonly pace: PaceCounts;
   /** Tries on the rung where the ladder stands. */
   readonly here: number;
+  /** How far the ladder was, by date. */
+  readonly way: readonly Climbed[];
 }
 
 interface Seen {
@@ -210,8 +212,10 @@ export function standingOf(place: ItemPlace, log: ItemLog = NO_LOG): Standing {
   const meter = must(parseMeter(recipe.meter));
   const played: PlayedTry[] = [];
   const pace = countPace();
+  const way = countWay();
   const state = replay(following, eventsOf(log), (entry, before) => {
     pace.watch(entry, before);
+    way.watch(entry, before);
     const exercise = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);
     if (!exercise) return;
     const tempo = tempoFor(meter, bpm(entry.bpm));
@@ -244,7 +248,7 @@ export function standingOf(place: ItemPlace, log: ItemLog = NO_LOG): Standing {
     tries: log.tries,
     decisions: log.decisions,
   };
-  return { record, played, pace: pace.counts(), here: pace.here(state) };
+  return { record, played, pace: pace.counts(), here: pace.here(state), way: way.way(state) };
 }
 
 /** Tempo at which an item begins for a student. */

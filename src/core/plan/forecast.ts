@@ -29,7 +29,7 @@ export interface DateRange {
   readonly inTime: number | null;
 }
 
-/** How far along the way all ladders together are, 0 to 1. */
+/** How far along the way all ladders together have come by a date, 0 to 1. */
 export interface WayPoint {
   readonly day: Day;
   readonly low: number;
@@ -79,7 +79,8 @@ export function forecast(asked: Forecasting): Forecast {
         return sum + (state?.passed ? work.trySeconds.length : (state?.rung ?? 0));
       }, 0) / Math.max(1, rungs);
     const [start] = ways;
-    if (start) start[future] = wayNow();
+    let best = wayNow();
+    if (start) start[future] = best;
     const found = liveThrough(
       works,
       going,
@@ -90,7 +91,7 @@ export function forecast(asked: Forecasting): Forecast {
       random,
       (index) => {
         const week = (index + 1) % 7 === 0 ? ways[(index + 1) / 7] : undefined;
-        if (week) week[future] = wayNow();
+        if (week) week[future] = best = Math.max(best, wayNow());
       },
     );
     let last = 0;

@@ -3,7 +3,18 @@ import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
 import { blankRecipe, editByHand, expand, startOf, toggleOstinato } from '../recipe';
 import { quarters } from '../time';
-import { eventsBetween, positionAt, scoreOf, type Score } from '.';
+import { seeded } from '../chance';
+import { bpm, tempoFor } from '../time';
+import {
+  callBars,
+  eventsBetween,
+  partAt,
+  positionAt,
+  sayCall,
+  sayChangeAt,
+  scoreOf,
+  type Score,
+} from '.';
 
 const exercise = must(
   expand({
@@ -34,6 +45,7 @@ describe('eventsBetween', () => {
     ['beats', '0 1 2 3 | 0 1 2 3 | 0 1 2 3 | 0 1 2 3'],
     ['second beats', '1 3 | 1 3 | 1 3 | 1 3'],
     ['drops out', '0 1 2 3 | 0 1 2 3 |  | '],
+    ['pulse', '0 1 2 3 | 0 1 2 3 | 0 1 2 3 | 0 1 2 3'],
     ['off', ' |  |  | '],
   ] as const)('clicks on %s, after a full count-in', (click, expected) => {
     const score = scoreOf(exercise, { click, bars: 4 });
@@ -122,5 +134,99 @@ describe('positionAt', () => {
     expect(positionAt(score, 0)).toMatchObject({ phase: 'playing', bar: 0, beat: 0, barsLeft: 3 });
     expect(positionAt(score, quarters(14))).toMatchObject({ bar: 3, beat: 2, barsLeft: 0 });
     expect(positionAt(score, quarters(16))).toMatchObject({ phase: 'over' });
+  });
+});
+
+describe('true pulse', () => {
+  it('runs through the groups of 7/8 and over the bar line, all alike', () => {
+    const odd = must(expand({ ...toggleOstinato(blankRecipe(), 'seven-eight') }));
+    const score = scoreOf(odd, { bars: 2, click: 'pulse' });
+    const clicks = eventsBetween(score, 0, Infinity).filter((event) => event.kind === 'click');
+    const apart = clicks.slice(1).map((event, index) => event.at - (clicks[index]?.at ?? 0));
+    expect(new Set(apart).size).toBe(1);
+    expect(new Set(clicks.map((event) => event.kind === 'click' && event.level))).toEqual(
+      new Set(['beat']),
+    );
+  });
+});
+
+describe('bars that are called', () => {
+  const two = must(
+    expand({
+      ...toggleOstinato(blankRecipe(), 'hats-2-4'),
+      play: { content: { text: '4 4 4 4 | 8 8 4 2' } },
+    }),
+  );
+
+  it('are those of the exercise, none more than twice in a row, the first as it is written', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 8 }), fc.integer(), (bars, seed) => {
+        const calls = callBars(bars, 60, seeded(seed));
+        expect(calls).toHaveLength(60);
+        expect(calls[0]).toBe(0);
+        calls.forEach((call, index) => {
+          if (call !== 'own') expect(call).toBeLessThan(bars);
+          const thrice = index > 1 && call === calls[index - 1] && call === calls[index - 2];
+          expect(thrice).toBe(false);
+        });
+      }),
+    );
+  });
+
+  it('sound as called, and stay empty where the player makes one up', () => {
+    const bar = two.barTicks;
+    const at = (calls: Score['calls'], index: number) =>
+      strokes(scoreOf(two, { bars: 3, calls }), index * bar, (index + 1) * bar).map(
+        (event) => event.at - index * bar,
+      );
+    const plain = scoreOf(two, { bars: 2 });
+    const second = strokes(plain, bar, 2 * bar).map((event) => event.at - bar);
+    expect(at([1, 0, 'own'], 0)).toEqual(second);
+    expect(at([1, 0, 'own'], 2)).toEqual([]);
+    expect(positionAt(scoreOf(two, { bars: 3, calls: [1, 0, 'own'] }), 5)).toMatchObject({
+      call: 1,
+      inCycle: bar + 5,
+    });
+    expect([sayCall(1), sayCall('own')]).toEqual(['bar 2', 'your own']);
+  });
+});
+
+describe('sayChangeAt', () => {
+  const tempo = tempoFor(exercise.meter, bpm(60));
+  const steady = [{ at: 0, tempo }] as const;
+
+  it('names what begins in a bar: a call, a tempo, the click going and coming back', () => {
+    const bar = exercise.barTicks;
+    const ramp = [...steady, { at: 4 * bar, tempo: { ...tempo, bpm: bpm(65) } }] as const;
+    const score = scoreOf(exercise, { bars: 8 });
+    expect([3, 4, 5].map((at) => sayChangeAt(score, ramp, at))).toEqual(['', '65', '']);
+    const drops = scoreOf(exercise, { bars: 6, click: 'drops out' });
+    expect([0, 1, 2, 3, 4, 6].map((at) => sayChangeAt(drops, steady, at))).toEqual([
+      '',
+      '',
+      'click out',
+      '',
+      'click',
+      '',
+    ]);
+    const called = scoreOf(exercise, { bars: 4, calls: [0, 0, 2, 'own'] });
+    expect([1, 2, 3].map((at) => sayChangeAt(called, steady, at))).toEqual([
+      '',
+      'bar 3',
+      'your own',
+    ]);
+  });
+
+  it('names the parts of a sequence', () => {
+    const base = toggleOstinato(blankRecipe(), 'hats-2-4');
+    const then = { bars: 2, members: [{ name: 'Phrase', bars: 1, recipe: base }] };
+    const run = scoreOf(must(expand({ ...base, then })), { bars: 6 });
+    expect([1, 2, 3, 5].map((at) => sayChangeAt(run, steady, at))).toEqual([
+      '',
+      'Phrase',
+      'from the top',
+      'Phrase',
+    ]);
+    expect([0, 2, 3].map((at) => partAt(run, at))).toEqual(['', 'Phrase', '']);
   });
 });

@@ -4,6 +4,7 @@ export { heavyLoads, LOAD_LIMIT, sayLoad } from './load';
 export {
   allowedMinutes,
   dayDose,
+  NOISE_RANGE,
   noiseDose,
   noiseSchema,
   PROTECTIONS,

@@ -12,12 +12,19 @@ export type Protection = keyof typeof PROTECTIONS;
 
 const KINDS = Object.keys(PROTECTIONS) as [Protection, ...Protection[]];
 
+/** What a level, in dBA, and a label, in dB, may be. */
+export const NOISE_RANGE = { kit: [60, 125], pad: [40, 110], label: [0, 40] } as const;
+
+function inRange([least, most]: readonly [number, number]) {
+  return z.number().min(least).max(most);
+}
+
 /** Levels at the player's ear, in dBA, and what protects it. */
 export const noiseSchema = z.strictObject({
-  kit: z.number().min(60).max(125),
-  pad: z.number().min(40).max(110),
+  kit: inRange(NOISE_RANGE.kit),
+  pad: inRange(NOISE_RANGE.pad),
   protection: z.enum(KINDS),
-  label: z.number().min(0).max(40),
+  label: inRange(NOISE_RANGE.label),
 });
 
 export type Noise = z.infer<typeof noiseSchema>;

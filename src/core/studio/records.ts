@@ -224,6 +224,8 @@ export interface StudentPlan {
   readonly scheduled: boolean;
   readonly items: readonly PlanItem[];
   readonly done: readonly DoneDay[];
+  /** How far along the way all ladders together were, by date, 0 to 1. */
+  readonly way: readonly { readonly day: Day; readonly share: number }[];
   /** Planned dates that passed without practice since the last one with some. */
   readonly missed: readonly Day[];
   /** Share of the planned dates that are kept, 0 to 1. */

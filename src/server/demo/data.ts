@@ -12,6 +12,8 @@ import {
   type Recipe,
 } from '@/core/recipe';
 import { must } from '@/core/issue';
+import { USUAL_SCHEDULE, type Hours, type Schedule } from '@/core/plan';
+import { daysAfter, WEEKDAYS, type Day } from '@/core/studio';
 
 /** The made-up studio of the demo: a community theatre in a harbour town, before its winter revue.
  * The pit drummer teaches. */
@@ -211,6 +213,34 @@ export interface StudentPlan {
   readonly breaks: Partial<Record<ExerciseKey, number>>;
   /** What the teacher wrote after the last lesson. */
   readonly notes: readonly string[];
+  /** When they practise: minutes from Monday to Sunday, and how. */
+  readonly hours: {
+    readonly minutes: readonly number[];
+    readonly usual: Partial<Hours>;
+    /** Weekdays that are otherwise, from Monday. */
+    readonly own?: Readonly<Record<number, Partial<Hours>>>;
+    readonly order?: Schedule['order'];
+    /** Days from now until the target date. */
+    readonly target?: number;
+    readonly protection?: Schedule['noise']['protection'];
+  };
+}
+
+/** A student's schedule. @param today the demo's last day */
+export function scheduleOf({ hours }: Pick<StudentPlan, 'hours'>, today: Day): Schedule {
+  const { minutes, usual, own = {}, order, target, protection } = hours;
+  const week = WEEKDAYS.map((day, index) => [
+    day,
+    { ...USUAL_SCHEDULE.week[day], ...usual, minutes: minutes[index] ?? 0, ...own[index] },
+  ]);
+  const { noise } = USUAL_SCHEDULE;
+  return {
+    ...USUAL_SCHEDULE,
+    week: Object.fromEntries(week) as Schedule['week'],
+    order: order ?? 'blocked',
+    target: target === undefined ? null : daysAfter(today, target),
+    noise: { ...noise, protection: protection ?? 'none' },
+  };
 }
 
 /** A small kit at home: one tom less, no ride, no cowbell. */
@@ -299,6 +329,12 @@ export const STUDENTS: readonly StudentPlan[] = [
     ],
     breaks: { bassSyncopated: 2 },
     notes: [],
+    hours: {
+      minutes: [20, 20, 0, 20, 20, 30, 0],
+      usual: { at: '19:40', quiet: { from: '20:00', to: '08:00' } },
+      own: { 5: { at: '11:00' } },
+      protection: 'muffs',
+    },
   },
   {
     name: 'Pia',
@@ -317,6 +353,13 @@ export const STUDENTS: readonly StudentPlan[] = [
     ],
     breaks: { cellsTail: 0 },
     notes: ['Bring the mute pads on Friday.'],
+    hours: {
+      minutes: [20, 0, 20, 20, 20, 30, 20],
+      usual: { at: '16:30' },
+      order: 'interleaved',
+      target: 38,
+      protection: 'foam',
+    },
   },
   {
     name: 'Walter',
@@ -335,6 +378,11 @@ export const STUDENTS: readonly StudentPlan[] = [
     ],
     breaks: { rideUpbeats: 3 },
     notes: [],
+    hours: {
+      minutes: [20, 20, 20, 20, 20, 0, 30],
+      usual: { on: 'pad', at: '10:00' },
+      own: { 6: { on: 'kit' } },
+    },
   },
   {
     name: 'Deniz',
@@ -353,6 +401,12 @@ export const STUDENTS: readonly StudentPlan[] = [
     ],
     breaks: {},
     notes: [],
+    hours: {
+      minutes: [15, 15, 15, 15, 15, 15, 15],
+      usual: { at: '18:00' },
+      order: 'interleaved',
+      protection: 'foam',
+    },
   },
   {
     name: 'Lotte',
@@ -371,5 +425,6 @@ export const STUDENTS: readonly StudentPlan[] = [
     ],
     breaks: { claveFeet: 6 },
     notes: ['Sing the clave before you play it. We look at bar 2 together.'],
+    hours: { minutes: [20, 20, 0, 20, 0, 30, 0], usual: { at: '17:00' }, target: 45 },
   },
 ];

@@ -17,7 +17,8 @@ import { saveExercise } from '../exercises';
 import { saveFamily } from '../families';
 import { saveMaterial } from '../materials';
 import { addNote, decide } from '../lessons';
-import { getToday, logBroke, logSuffered, logTry } from '../practice';
+import { setSchedule } from '../plans';
+import { getToday, logBroke, logSuffered, logTry, practiceDay } from '../practice';
 import { addItem, createProgram, giveProgram } from '../programs';
 import { setKit } from '../students';
 import { addStudent, openStudio, viewerOf } from '../studios';
@@ -26,6 +27,7 @@ import {
   OWN_MATERIALS,
   PROGRAMS,
   recipeOf,
+  scheduleOf,
   STUDENTS,
   STUDIO,
   type ExerciseKey,
@@ -64,6 +66,8 @@ export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
         clock = at;
       });
       clock = endMs - DAY_MS;
+      const today = practiceDay(context, teacher, endMs);
+      must(setSchedule(context, teacher, student, scheduleOf(plan, today)));
       for (const text of plan.notes) must(addNote(context, teacher, student, text));
     });
   });

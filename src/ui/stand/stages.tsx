@@ -70,11 +70,13 @@ export function Ready({
           <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}
         </span>
         <span>{sayAmount(item, bars, exercise)}</span>
-        {next > 0 && <span className="text-soft">+ {next}</span>}
       </div>
       {rung.says !== String(state.bpm) && <p className="stand-words leading-none">{rung.says}</p>}
       <p className="text-2xl" role="status">
         {reason}
+        {next > 0 && (
+          <span className="text-soft"> Then {next} more, with two empty bars between.</span>
+        )}
       </p>
       {score.calls && (
         <p className="text-2xl">

@@ -47,6 +47,7 @@ export function LogTable({ record }: { record: ItemRecord }) {
                     ({ what, limb }) => sufferingName(what) + (limb ? ` (${limb})` : ''),
                   ),
                   ...one.broke.map(sayBroke),
+                  ...(one.remark ? [`“${one.remark}”`] : []),
                 ].join(', ')}
               </td>
             </tr>

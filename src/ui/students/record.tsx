@@ -85,6 +85,9 @@ export function Record({
             type in a paper week
           </Link>
         )}
+        <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
+          plan
+        </Link>
         <KitEditor name={student.name} kit={student.kit ?? FULL_KIT} onSet={actions.setKit} />
         {free.length > 0 && (
           <Choice

@@ -8,7 +8,7 @@ import { minutesByDay, sufferedByLimb, verdictMix } from '@/core/roster';
 import type { StudentRecord } from '@/core/studio';
 import { LimbSign, VerdictSign } from '../marks';
 
-const PracticeChart = dynamic(() => import('./practice-chart'), {
+const PracticeChart = dynamic(() => import('../charts/practice-chart'), {
   ssr: false,
   loading: () => <div className="h-32 text-soft">Drawing…</div>,
 });

@@ -7,7 +7,7 @@ import { SVGRenderer } from 'echarts/renderers';
 import { useCallback } from 'react';
 import type { Verdict } from '@/core/ladder';
 import { sayDay, type ItemRecord } from '@/core/studio';
-import { useChart } from './use-chart';
+import { useChart } from '../charts';
 
 register([
   LineChart,

@@ -1,46 +1,89 @@
-import { Words } from '../base';
+import { clsx } from 'clsx';
 import Link from 'next/link';
 import { must, sayCount } from '@/core/issue';
-import { dosageBars, dosageNow, rungAt, sayDosage } from '@/core/ladder';
-import { expand, sentenceText } from '@/core/recipe';
+import { dosageNow, rungAt, sayDosage } from '@/core/ladder';
+import { hoursOn, type Entry, type Surface } from '@/core/plan';
+import { sentenceText } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
-import { isDue, sayDay, type Note, type StandItem } from '@/core/studio';
-import { parseMeter, tempoFor, ticksToSeconds } from '@/core/time';
+import {
+  daysAfter,
+  isDue,
+  keyOf,
+  sayDay,
+  type Note,
+  type StandItem,
+  type StudentPlan,
+} from '@/core/studio';
+import { parseMeter, tempoFor } from '@/core/time';
+import { Words } from '../base';
+import { cautionsOf, KIND_WORDS, rowsOf, sayDate, sayMinutes } from '../plan';
 import { TempoGlyph } from '../play';
+import { StudioDay } from './studio-day';
 
-/** What to practise: in order, how much, at which rung, and why; then what waits, and what the teacher
- * wrote. */
+/** What a student has time for just now. */
+interface Now {
+  readonly minutes: number;
+  readonly on: Surface;
+}
+
+/** What to practise: in order, how much, at which rung, and why, within the minutes there are; then what
+ * waits, and what the teacher wrote. */
 export function Today({
   name,
   items,
+  plan,
+  entries,
+  now,
   notes,
 }: {
   name: string;
   items: readonly StandItem[];
+  plan: StudentPlan;
+  /** What is planned, or what there is time for. */
+  entries: readonly Entry[];
+  /** Null keeps to the schedule. */
+  now: Now | null;
   notes: readonly Note[];
 }) {
-  const open = items.filter((item) => isDue(item));
-  const later = items.filter((item) => !isDue(item));
-  const minutes = Math.round(open.reduce((sum, item) => sum + secondsOf(item), 0) / 60);
+  const { planning, missed, done } = plan;
+  const { today, schedule, works } = planning;
+  const byKey = new Map(items.map((item) => [keyOf(item), item]));
+  const rows = rowsOf({ entries }).flatMap((row) => {
+    const item = byKey.get(works[row.work]?.id ?? '');
+    return item ? [{ ...row, item }] : [];
+  });
+  const planned = new Set(rows.map(({ item }) => keyOf(item)));
+  const also = items.filter((item) => isDue(item) && !planned.has(keyOf(item)));
+  const later = items.filter((item) => !isDue(item) && !planned.has(keyOf(item)));
+  const seconds = entries.reduce((sum, entry) => sum + entry.seconds, 0);
+  const doneToday = done.find((one) => one.day === today);
+  const query = now ? `?minutes=${now.minutes}&on=${now.on}` : '';
   return (
-    <main className="mx-auto flex max-w-4xl flex-col gap-6 px-6 py-8">
+    <main className="mx-auto flex max-w-4xl flex-col gap-5 px-6 py-8">
       <header className="flex flex-wrap items-end gap-4">
         <div>
           <h1 className="font-serif text-4xl">Today</h1>
           <p className="text-lg text-soft">
             {name}
-            {open.length > 0 && ` · ${sayCount(open.length, 'exercise')}, about ${minutes} min`}
+            {rows.length > 0 && ` · ${sayCount(planned.size, 'exercise')}, ${sayMinutes(seconds)}`}
+            {doneToday && ` · ${sayMinutes(doneToday.seconds)} done`}
           </p>
         </div>
-        {open.length > 0 && (
+        {rows.length + also.length > 0 && (
           <Link
-            href="/stand"
+            href={`/stand${query}`}
             className="ml-auto rounded-sm bg-warm px-12 py-4 text-3xl font-semibold text-warm-ink"
           >
             Start
           </Link>
         )}
       </header>
+      <StudioDay today={today} />
+      {missed.length > 0 && (
+        <p role="status" className="border-l-3 border-warm pl-3 text-lg">
+          Missed: {missed.map(sayDate).join(', ')}. Planned anew from today.
+        </p>
+      )}
       {notes.length > 0 && (
         <ul aria-label="From your teacher" className="border-l-3 border-warm pl-3 text-lg">
           {notes.map((note) => (
@@ -50,35 +93,148 @@ export function Today({
           ))}
         </ul>
       )}
-      {items.length === 0 && (
+      {items.length === 0 ? (
         <p className="text-lg">
           Nothing to practise yet. When your teacher gives you a program, it stands here.
         </p>
+      ) : (
+        <Minutes now={now} usual={hoursOn(schedule, today).on} />
       )}
-      {items.length > 0 && open.length === 0 && (
-        <p className="text-lg">Nothing is due today. What you have passed comes back later.</p>
+      {items.length > 0 && rows.length === 0 && (
+        <p className="text-lg">{whyNothing(plan, now, also.length > 0)}</p>
       )}
-      {open.length > 0 && <Items items={open} />}
-      {later.length > 0 && (
-        <section aria-labelledby="later-title">
-          <h2 id="later-title" className="label mb-1">
-            later
-          </h2>
-          <ul className="border-t border-line">
-            {later.map((item) => (
-              <li
-                key={`${item.assignmentId} ${item.item.id}`}
-                className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-2"
-              >
-                <span className="font-serif text-lg">{item.item.name}</span>
-                <span className="text-soft">{whyLater(item)}</span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      {rows.length > 0 && <Rows rows={rows} />}
+      <Others
+        title="also due"
+        items={also.map((item) => ({
+          item,
+          href: `/stand?item=${item.item.id}`,
+          why: item.reason,
+        }))}
+      />
+      <Others
+        title="later"
+        items={later.map((item) => ({ item, href: null, why: whyLater(item) }))}
+      />
+      {cautionsOf(entries, plan.items, planning).map((text) => (
+        <p key={text} className="border-l-3 border-warm pl-3">
+          {text}
+        </p>
+      ))}
       <p className="text-sm text-soft">{CAUTION_LINE}</p>
     </main>
+  );
+}
+
+/** Dates that are looked through for the next one with minutes. */
+const LOOK_AHEAD = 14;
+
+function whyNothing(
+  { planning: { schedule, today }, done }: StudentPlan,
+  now: Now | null,
+  open: boolean,
+): string {
+  if (now) return 'Nothing fits into that.';
+  const next = Array.from({ length: LOOK_AHEAD }, (_, index) => daysAfter(today, index + 1)).find(
+    (day) => hoursOn(schedule, day).minutes > 0,
+  );
+  const then = next ? ` Next: ${sayDate(next)}, ${hoursOn(schedule, next).minutes} min.` : '';
+  if (!open) return `Nothing is due today. What you have passed comes back later.${then}`;
+  if (hoursOn(schedule, today).minutes === 0) return `No practice is planned today.${then}`;
+  if (done.some((one) => one.day === today)) return `Done for today.${then}`;
+  return 'Nothing fits into today’s minutes.';
+}
+
+/** Minutes that are offered at a touch. */
+const OFFERED = [5, 10, 15, 30, 45];
+
+/** Cuts the day to the minutes there are just now, and to kit or pad. */
+function Minutes({ now, usual }: { now: Now | null; usual: Surface }) {
+  const on = now?.on ?? usual;
+  return (
+    <nav aria-label="Minutes now" className="flex flex-wrap items-center gap-2 text-lg">
+      <span className="label">I have</span>
+      <Cut href="/today" on={now === null}>
+        as planned
+      </Cut>
+      {OFFERED.map((minutes) => (
+        <Cut
+          key={minutes}
+          href={`/today?minutes=${minutes}&on=${on}`}
+          on={now?.minutes === minutes}
+        >
+          {minutes} min
+        </Cut>
+      ))}
+      {now && (
+        <span className="ml-2 flex gap-2">
+          {(['kit', 'pad'] as const).map((surface) => (
+            <Cut
+              key={surface}
+              href={`/today?minutes=${now.minutes}&on=${surface}`}
+              on={now.on === surface}
+            >
+              {surface}
+            </Cut>
+          ))}
+        </span>
+      )}
+    </nav>
+  );
+}
+
+function Cut({ href, on, children }: { href: string; on: boolean; children: React.ReactNode }) {
+  return (
+    <Link
+      href={href}
+      aria-current={on ? 'true' : undefined}
+      className={clsx(
+        'rounded-sm border px-3 py-1.5',
+        on ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet hover:border-soft',
+      )}
+    >
+      {children}
+    </Link>
+  );
+}
+
+/** Exercises that are not played now, and why. */
+function Others({
+  title,
+  items,
+}: {
+  title: string;
+  items: readonly {
+    readonly item: StandItem;
+    readonly href: string | null;
+    readonly why: string;
+  }[];
+}) {
+  if (items.length === 0) return null;
+  const id = `${title.replace(' ', '-')}-title`;
+  return (
+    <section aria-labelledby={id}>
+      <h2 id={id} className="label mb-1">
+        {title}
+      </h2>
+      <ul className="border-t border-line">
+        {items.map(({ item, href, why }) => (
+          <li
+            key={keyOf(item)}
+            className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-2"
+          >
+            {href ? (
+              <Link href={href} className="font-serif text-lg hover:underline">
+                {item.item.name}
+              </Link>
+            ) : (
+              <span className="font-serif text-lg">{item.item.name}</span>
+            )}
+            <span className="text-soft">{why}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
@@ -87,11 +243,15 @@ function whyLater({ waitsFor, state }: StandItem): string {
   return state.keep ? `passed; again on ${sayDay(state.keep.due)}` : '';
 }
 
-function Items({ items }: { items: readonly StandItem[] }) {
+function Rows({
+  rows,
+}: {
+  rows: readonly (ReturnType<typeof rowsOf>[number] & { readonly item: StandItem })[];
+}) {
   return (
     <ol className="border-t border-line">
-      {items.map((item, index) => (
-        <li key={`${item.assignmentId} ${item.item.id}`} className="border-b border-line">
+      {rows.map(({ item, kind, tries, seconds, on }, index) => (
+        <li key={`${keyOf(item)} ${kind} ${on}`} className="border-b border-line">
           <Link
             href={`/stand?item=${item.item.id}`}
             className="grid grid-cols-[2rem_minmax(0,1fr)_auto] gap-x-4 px-1 py-4 hover:bg-sheet"
@@ -100,6 +260,8 @@ function Items({ items }: { items: readonly StandItem[] }) {
             <span>
               <span className="block font-serif text-2xl leading-7">
                 {item.item.name}
+                {kind !== 'new' && <span className="text-lg text-soft"> · {KIND_WORDS[kind]}</span>}
+                {on === 'pad' && <span className="text-lg text-soft"> · on the pad</span>}
                 {item.item.kind === 'own' && (
                   <span className="text-lg text-soft"> · make your own version</span>
                 )}
@@ -122,10 +284,11 @@ function Items({ items }: { items: readonly StandItem[] }) {
               <span className="block font-serif text-4xl whitespace-nowrap">
                 <TempoGlyph tempo={tempoOf(item)} size={26} /> {item.state.bpm}
               </span>
-              <span className="text-soft">
+              <span className="block text-soft">
                 {rungText(item)}
-                {sayDosage(dosageNow(item.state, item.item.course.dosage))}
+                {tries} × {sayDosage(dosageNow(item.state, item.item.course.dosage))}
               </span>
+              <span className="block text-sm text-soft">{sayMinutes(seconds)} in all</span>
             </span>
           </Link>
         </li>
@@ -142,13 +305,4 @@ function rungText({ state }: StandItem): string {
 
 function tempoOf({ plays, state }: StandItem) {
   return tempoFor(must(parseMeter(plays.meter)), state.bpm);
-}
-
-/** Seconds of one dosage at the rung where the ladder stands. */
-function secondsOf(item: StandItem): number {
-  const exercise = expand(item.plays);
-  if (!exercise.ok) return 0;
-  const tempo = tempoOf(item);
-  const bars = dosageBars(dosageNow(item.state, item.item.course.dosage), exercise.value, tempo);
-  return ticksToSeconds(bars * exercise.value.barTicks, tempo);
 }

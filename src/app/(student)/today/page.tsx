@@ -1,21 +1,27 @@
 import type { Metadata } from 'next';
-import { getToday, listNotes } from '@/server';
-import { TopBar } from '@/ui/shell';
+import { planToday } from '@/core/plan';
+import { getPlan, getToday, listNotes } from '@/server';
 import { Today } from '@/ui/today';
-import { leave } from '../../actions';
 import { found } from '../../found';
 import { studentVisit } from '../../viewer';
+import { readNow, type NowQuery } from '../now';
+import { StudentBar } from '../student-bar';
 
 export const metadata: Metadata = { title: 'Today' };
 
-export default async function TodayPage() {
+export default async function TodayPage({ searchParams }: { searchParams: Promise<NowQuery> }) {
   const { context, viewer, name } = await studentVisit();
+  const now = readNow(await searchParams);
+  const plan = found(getPlan(context, viewer, viewer.personId));
   return (
     <>
-      <TopBar places={[{ href: '/today', name: 'Today' }]} who={name} leave={leave} />
+      <StudentBar who={name} />
       <Today
         name={name}
         items={found(getToday(context, viewer))}
+        plan={plan}
+        entries={planToday(plan.planning, now && { ...now, at: plan.clock })}
+        now={now}
         notes={found(listNotes(context, viewer))}
       />
     </>

@@ -1,0 +1,13 @@
+import { TopBar } from '@/ui/shell';
+import { leave } from '../actions';
+
+const PLACES = [
+  { href: '/today', name: 'Today' },
+  { href: '/plan', name: 'Plan' },
+  { href: '/record', name: 'Record' },
+];
+
+/** The bar over a student's screens, the Stand left out. */
+export function StudentBar({ who }: { who: string }) {
+  return <TopBar places={PLACES} who={who} leave={leave} />;
+}

@@ -1,0 +1,25 @@
+import type { Metadata } from 'next';
+import { parseId } from '@/core/studio';
+import { getPlan } from '@/server';
+import { Plan } from '@/ui/plan';
+import { found, idOr404 } from '../../../../found';
+import { setPlanOf } from '../../../../plans';
+import { teacherVisit } from '../../../../viewer';
+
+type Params = { params: Promise<{ id: string }> };
+
+async function load({ params }: Params) {
+  const { context, viewer } = await teacherVisit();
+  const id = idOr404(parseId<'person'>((await params).id));
+  return found(getPlan(context, viewer, id));
+}
+
+export async function generateMetadata(params: Params): Promise<Metadata> {
+  return { title: `Plan of ${(await load(params)).student.name}` };
+}
+
+export default async function StudentPlanPage(params: Params) {
+  const plan = await load(params);
+  const { id } = plan.student;
+  return <Plan key={id} plan={plan} back={`/students/${id}`} onSet={setPlanOf.bind(null, id)} />;
+}

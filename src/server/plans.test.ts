@@ -1,0 +1,176 @@
+import { describe, expect, it } from 'vitest';
+import { must, type Result } from '@/core/issue';
+import { planDays, planToday, USUAL_SCHEDULE, type Schedule } from '@/core/plan';
+import { keyOf } from '@/core/studio';
+import {
+  addItem,
+  createProgram,
+  getPlan,
+  getRecord,
+  getRound,
+  getToday,
+  giveProgram,
+  logRemark,
+  logTry,
+  newId,
+  setSchedule,
+} from '.';
+import { smallStudio, testContext, tryOf, type TestContext } from './studio.fixture';
+
+function codes(result: Result<unknown>): string[] {
+  return result.ok ? [] : result.issues.map((issue) => issue.code);
+}
+
+const DAY_MS = 86_400_000;
+
+/** A studio whose student has played once, five minutes, on Monday 5 January. */
+function played(context: TestContext) {
+  const studio = smallStudio(context);
+  must(logTry(context, studio.student, tryOf(context, studio)));
+  return studio;
+}
+
+const planOf = (context: TestContext, { student }: ReturnType<typeof smallStudio>) =>
+  must(getPlan(context, student, student.personId));
+
+describe('getPlan', () => {
+  it('starts where the log stands, and takes off what was done today', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const before = planOf(context, studio);
+    expect(before).toMatchObject({ scheduled: false, missed: [], keeps: 1, clock: '17:00' });
+    expect(planToday(before.planning, null)).toHaveLength(5);
+    must(logTry(context, studio.student, tryOf(context, studio)));
+    const after = planOf(context, studio);
+    expect(after.planning.states[0]).toMatchObject({ clean: 1, today: { tries: 1, seconds: 320 } });
+    expect(planToday(after.planning, null)).toHaveLength(4);
+    expect(after.done).toEqual([{ day: '2026-01-05', tries: 1, seconds: 300 }]);
+  });
+
+  it('is mended the next days: what was missed is named, and its work comes first', () => {
+    const context = testContext();
+    const studio = played(context);
+    context.at += 3 * DAY_MS;
+    const plan = planOf(context, studio);
+    expect(plan.missed).toEqual(['2026-01-06', '2026-01-07']);
+    const [day] = planDays(plan.planning).days;
+    expect(day).toMatchObject({ day: '2026-01-08' });
+    expect(day?.entries).toHaveLength(5);
+  });
+
+  it('counts days in the studio’s zone, also for somebody ahead of it and over a change of the clock', () => {
+    const context = testContext();
+    context.at = Date.UTC(2026, 2, 28, 23, 30);
+    const studio = played(context);
+    context.at += 90 * 60_000;
+    must(logTry(context, studio.student, tryOf(context, studio)));
+    const { done, planning, clock } = planOf(context, studio);
+    expect(done.map((one) => one.day)).toEqual(['2026-03-28', '2026-03-29']);
+    expect(planning.today).toBe('2026-03-29');
+    expect(clock).toBe('02:00');
+  });
+
+  it('a rung on the pad needs no kit, and every try is as long as its rung asks', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const [work] = planOf(context, studio).planning.works;
+    expect(work).toMatchObject({ needsKit: false, cuts: true, clean: 3, lost: 2 });
+    expect(work?.trySeconds).toHaveLength(9);
+    for (const seconds of work?.trySeconds ?? []) {
+      expect(seconds).toBeGreaterThanOrEqual(300);
+      expect(seconds).toBeLessThan(310);
+    }
+  });
+
+  it('is the student’s own and the teacher’s, nobody else’s', () => {
+    const context = testContext();
+    const [studio, other] = [smallStudio(context), smallStudio(context)];
+    const of = studio.student.personId;
+    expect(must(getPlan(context, studio.teacher, of)).student.id).toBe(of);
+    expect(codes(getPlan(context, other.student, of))).toEqual(['not-found']);
+    expect(codes(getPlan(context, studio.student, other.student.personId))).toEqual(['not-found']);
+  });
+});
+
+describe('setSchedule', () => {
+  const TARGET: Schedule = { ...USUAL_SCHEDULE, target: '2026-02-01', order: 'interleaved' };
+
+  it('keeps what is right', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    must(setSchedule(context, studio.student, studio.student.personId, TARGET));
+    expect(planOf(context, studio)).toMatchObject({
+      scheduled: true,
+      planning: { schedule: TARGET },
+    });
+  });
+
+  it('refuses what is wrong, and leaves what was there', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const { student } = studio;
+    must(setSchedule(context, student, student.personId, TARGET));
+    const past = { ...TARGET, target: '2026-01-04' };
+    expect(codes(setSchedule(context, student, student.personId, past))).toEqual(['target-past']);
+    expect(planOf(context, studio).planning.schedule).toEqual(TARGET);
+  });
+});
+
+describe('getRound', () => {
+  it('is today’s plan; what there is time for now; or one item first', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const { teacher, student } = studio;
+    const other = must(createProgram(context, teacher, 'Winter'));
+    const item = must(addItem(context, teacher, other, studio.exercise.id));
+    must(giveProgram(context, teacher, other, student.personId));
+    const [first, second] = must(getToday(context, student)).map(keyOf);
+    const slotsOf = (round: ReturnType<typeof getRound>) => must(round).slots.map((one) => one.key);
+    expect(slotsOf(getRound(context, student))).toEqual([first, first, first, second, second]);
+    expect(slotsOf(getRound(context, student, { item }))).toEqual([
+      second,
+      second,
+      first,
+      first,
+      first,
+    ]);
+    const short = must(getRound(context, student, { now: { minutes: 3, on: 'pad' } }));
+    expect(short.slots).toEqual([{ key: first, kind: 'new', cutTo: 3 }]);
+    expect(must(getRound(context, student)).caution).toContain('15 min is allowed');
+  });
+
+  it('with nothing left for today everything that is due comes once', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    for (let index = 0; index < 6; index += 1) {
+      must(logTry(context, studio.student, tryOf(context, studio, { verdict: 'shaky' })));
+    }
+    const round = must(getRound(context, studio.student));
+    expect(round.slots).toHaveLength(1);
+    expect(round.items).toHaveLength(1);
+  });
+});
+
+describe('logRemark', () => {
+  it('stands with its try; the last word counts', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const entry = tryOf(context, studio);
+    must(logTry(context, studio.student, entry));
+    for (const text of ['The left foot.', 'The left foot, on 3.']) {
+      const id = newId<'entry'>(context);
+      must(logRemark(context, studio.student, { id, tryId: entry.id, text }));
+    }
+    const [item] = must(getRecord(context, studio.teacher, studio.student.personId)).items;
+    expect(item?.tries[0]?.remark).toBe('The left foot, on 3.');
+  });
+
+  it('refuses a try of somebody else', () => {
+    const context = testContext();
+    const [studio, other] = [played(context), smallStudio(context)];
+    const [item] = must(getRecord(context, studio.teacher, studio.student.personId)).items;
+    const tryId = item?.tries[0]?.id ?? newId<'entry'>(context);
+    const remark = { id: newId<'entry'>(context), tryId, text: 'Mine?' };
+    expect(codes(logRemark(context, other.student, remark))).toEqual(['not-found']);
+  });
+});

@@ -1,0 +1,1 @@
+export { useChart } from './use-chart';

@@ -1,0 +1,208 @@
+'use client';
+
+import { clsx } from 'clsx';
+import { useRef, type KeyboardEvent } from 'react';
+import type { PlannedDay } from '@/core/plan';
+import {
+  daysAfter,
+  daysBetween,
+  sayDay,
+  WEEKDAYS,
+  weekdayOf,
+  type Day,
+  type DoneDay,
+} from '@/core/studio';
+import { rowsOf } from './rows';
+import { KIND_WORDS, sayDate, sayMinutes } from './words';
+
+/** What a date shows: what is planned, or what was done. */
+export interface Shown {
+  readonly day: Day;
+  /** From today on. */
+  readonly planned: PlannedDay | null;
+  readonly done: DoneDay | null;
+  /** Minutes that were, or are, meant for it. */
+  readonly minutes: number;
+  readonly off: boolean;
+  readonly missed: boolean;
+}
+
+/** The Monday of a date's week. */
+export function mondayOf(day: Day): Day {
+  return daysAfter(day, -WEEKDAYS.indexOf(weekdayOf(day)));
+}
+
+const STEPS: Readonly<Record<string, number>> = {
+  ArrowLeft: -1,
+  ArrowRight: 1,
+  ArrowUp: -7,
+  ArrowDown: 7,
+};
+
+/** Weeks under each other, a column for each weekday. Arrows walk over the dates, Alt and an arrow moves
+ * the session that is there; a session can be dragged too. */
+export function Calendar({
+  days,
+  today,
+  chosen,
+  names,
+  large,
+  onChoose,
+  onMove,
+}: {
+  days: readonly Shown[];
+  today: Day;
+  chosen: Day;
+  /** Of the works, by place. */
+  names: readonly string[];
+  /** A single week, with more on each day. */
+  large: boolean;
+  onChoose: (day: Day) => void;
+  onMove: (from: Day, to: Day) => void;
+}) {
+  const place = useRef<HTMLDivElement>(null);
+  const dragged = useRef<Day | null>(null);
+
+  function onKey(event: KeyboardEvent, day: Day) {
+    const step = STEPS[event.key];
+    if (step === undefined) return;
+    event.preventDefault();
+    const to = daysAfter(day, step);
+    if (event.altKey) onMove(day, to);
+    onChoose(to);
+    requestAnimationFrame(() =>
+      place.current?.querySelector<HTMLElement>(`[data-day="${to}"]`)?.focus(),
+    );
+  }
+
+  return (
+    <div ref={place} className="border-t border-l border-line" role="group" aria-label="Dates">
+      <div className="grid grid-cols-7" aria-hidden>
+        {WEEKDAYS.map((one) => (
+          <span key={one} className="label border-r border-line px-2">
+            {one}
+          </span>
+        ))}
+      </div>
+      <div className="grid grid-cols-7">
+        {days.map((shown) => {
+          const { day, planned } = shown;
+          const movable = planned !== null && planned.hours.minutes > 0;
+          return (
+            <button
+              key={day}
+              type="button"
+              data-day={day}
+              tabIndex={day === chosen ? 0 : -1}
+              aria-pressed={day === chosen}
+              aria-label={sayShown(shown, names)}
+              aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight Alt+ArrowUp Alt+ArrowDown"
+              draggable={movable}
+              onClick={() => onChoose(day)}
+              onKeyDown={(event) => onKey(event, day)}
+              onDragStart={(event) => {
+                dragged.current = day;
+                event.dataTransfer.effectAllowed = 'move';
+              }}
+              onDragOver={(event) => {
+                if (dragged.current && day >= today) event.preventDefault();
+              }}
+              onDrop={(event) => {
+                event.preventDefault();
+                if (dragged.current && dragged.current !== day) onMove(dragged.current, day);
+                dragged.current = null;
+              }}
+              className={clsx(
+                'flex flex-col items-stretch gap-0.5 overflow-hidden border-r border-b border-line px-2 py-1 text-left align-top',
+                large ? 'h-[22rem]' : 'h-[6.1rem]',
+                day < today && 'text-soft',
+                day === chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : '',
+                movable && 'cursor-grab',
+              )}
+            >
+              <DayHead shown={shown} today={today} />
+              <Blocks shown={shown} names={names} large={large} />
+            </button>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+function DayHead({
+  shown: { day, done, minutes, off, missed },
+  today,
+}: {
+  shown: Shown;
+  today: Day;
+}) {
+  const number = Number(day.slice(-2));
+  const first = number === 1 || daysBetween(today, day) === 0;
+  return (
+    <span className="flex items-baseline gap-1">
+      <b className={clsx('font-serif whitespace-nowrap', day === today && 'text-warm')}>
+        {first ? sayDay(day) : number}
+      </b>
+      <span className="ml-auto text-sm whitespace-nowrap">
+        {off ? 'off' : missed ? 'missed' : sayTime(done, minutes, day <= today)}
+      </span>
+    </span>
+  );
+}
+
+/** Done of planned, as far as it has come. */
+function sayTime(done: DoneDay | null, minutes: number, hasCome: boolean): string {
+  if (done) return `${Math.round(done.seconds / 60)} / ${minutes}`;
+  return minutes > 0 ? (hasCome ? `0 / ${minutes}` : `${minutes} min`) : '';
+}
+
+/** In a month, so many lines fit. */
+const LINES = 3;
+
+function Blocks({
+  shown: { planned, done },
+  names,
+  large,
+}: {
+  shown: Shown;
+  names: readonly string[];
+  large: boolean;
+}) {
+  if (!planned) return done && <span className="text-sm">{done.tries} tries</span>;
+  const rows = rowsOf(planned);
+  const few = large ? rows : rows.slice(0, rows.length > LINES ? LINES - 1 : LINES);
+  return (
+    <>
+      {few.map(({ work, kind, tries, seconds, on }) => (
+        <span key={`${work} ${kind} ${on}`} className={large ? 'text-sm' : 'truncate text-xs'}>
+          {tries > 1 && <b>{tries}×</b>} {names[work] ?? ''}
+          {kind !== 'new' && <span className="text-soft"> {KIND_WORDS[kind]}</span>}
+          {large && (
+            <span className="text-soft">
+              {' '}
+              {sayMinutes(seconds)}
+              {on === 'pad' && ', pad'}
+            </span>
+          )}
+        </span>
+      ))}
+      {few.length < rows.length && (
+        <span className="text-xs text-soft">{rows.length - few.length} more</span>
+      )}
+    </>
+  );
+}
+
+function sayShown({ day, planned, done, minutes, off, missed }: Shown, names: readonly string[]) {
+  const parts = [sayDate(day)];
+  if (off) parts.push('off');
+  else if (missed) parts.push('missed');
+  else if (minutes > 0) parts.push(`${minutes} minutes`);
+  else parts.push('free');
+  if (done) parts.push(`${Math.round(done.seconds / 60)} minutes done`);
+  for (const { work, tries } of planned ? rowsOf(planned) : []) {
+    parts.push(`${tries} × ${names[work] ?? ''}`);
+  }
+  return parts.join(', ');
+}

@@ -1,0 +1,127 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useMemo } from 'react';
+import {
+  hoursOn,
+  sayHelp,
+  sayRange,
+  type DateRange,
+  type Forecasting,
+  type Planning,
+} from '@/core/plan';
+import { daysAfter, type DoneDay, type StudentPlan } from '@/core/studio';
+import { Button } from '../base';
+import { mondayOf } from './calendar';
+import type { WeekMinutes } from './forecast-chart';
+import { useForecast } from './use-forecast';
+
+const ForecastChart = dynamic(() => import('./forecast-chart'), {
+  ssr: false,
+  loading: () => <div className="h-80 text-soft">Drawing…</div>,
+});
+
+/** Chosen once, so that the same log always looks ahead the same way. */
+const SEED = 20160;
+
+/** Weeks that are looked back on, and ahead. */
+const WEEKS_BACK = 6;
+const WEEKS_AHEAD = 8;
+
+/** When each ladder and all of them reach their targets, why that is thought, and what would help. */
+export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning: Planning }) {
+  const { keeps, way, done, items } = plan;
+  const asked = useMemo((): Forecasting => ({ ...planning, keeps, seed: SEED }), [planning, keeps]);
+  const { forecast, help, stage, stop, again } = useForecast(asked);
+  const weeks = useMemo(() => weeksOf(done, planning), [done, planning]);
+  const { schedule, today, works } = planning;
+  return (
+    <section aria-labelledby="forecast-title">
+      <h2 id="forecast-title" className="flex items-baseline gap-3 font-serif text-xl">
+        Forecast
+        {stage === 'working' && (
+          <span role="status" className="font-sans text-sm text-soft">
+            Looking ahead…{' '}
+            <Button look="quiet" onClick={stop}>
+              Stop
+            </Button>
+          </span>
+        )}
+        {(stage === 'stopped' || stage === 'failed') && (
+          <span role="status" className="font-sans text-sm text-soft">
+            {stage === 'failed' && 'It could not be worked out. '}
+            <Button look="quiet" onClick={again}>
+              Look ahead again
+            </Button>
+          </span>
+        )}
+      </h2>
+      {forecast && (
+        <>
+          <p className="mt-1 text-lg" data-testid="forecast">
+            All targets: <b>{say(forecast.program, today)}</b>
+            {forecast.program.inTime !== null && schedule.target && (
+              <span className="text-soft">
+                {' '}
+                · in time in {Math.round(100 * forecast.program.inTime)} of 100 futures
+              </span>
+            )}
+          </p>
+          <ForecastChart way={way} forecast={forecast} weeks={weeks} target={schedule.target} />
+          <table className="mt-2 w-full text-left text-sm" aria-label="Targets">
+            <tbody>
+              {items.map(({ item, rung }, index) => {
+                const range = forecast.works[index];
+                return (
+                  <tr key={works[index]?.id ?? index} className="border-b border-faint">
+                    <td className="py-0.5">{item.name}</td>
+                    <td className="text-soft">{range ? `at ${rung}` : ''}</td>
+                    <td className="text-right">{range ? say(range, today) : 'reached'}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          <p className="mt-2 text-sm text-soft">
+            {forecast.futures.toLocaleString('en')} futures, four in five within the range: clean{' '}
+            {Math.round(100 * forecast.clean.fresh)} % on a new rung,{' '}
+            {Math.round(100 * forecast.clean.known)} % once it is known;{' '}
+            {Math.round(100 * forecast.keeps)} % of the planned days kept.
+          </p>
+          {help && help.length > 0 && (
+            <>
+              <h3 className="label mt-3">what would help most</h3>
+              <ol aria-label="What would help most" className="border-t border-line">
+                {help.map((one) => (
+                  <li key={one.kind} className="border-b border-faint py-0.5">
+                    {sayHelp(one, works)}
+                  </li>
+                ))}
+              </ol>
+            </>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function say({ early, late }: DateRange, today: string): string {
+  return sayRange(early, late, today);
+}
+
+function weeksOf(done: readonly DoneDay[], { schedule, today }: Planning): readonly WeekMinutes[] {
+  const first = daysAfter(mondayOf(today), -7 * WEEKS_BACK);
+  return Array.from({ length: WEEKS_BACK + WEEKS_AHEAD }, (_, week) => {
+    const monday = daysAfter(first, 7 * week);
+    const next = daysAfter(monday, 7);
+    const seconds = done
+      .filter(({ day }) => day >= monday && day < next)
+      .reduce((sum, one) => sum + one.seconds, 0);
+    let planned = 0;
+    for (let day = monday; day < next; day = daysAfter(day, 1)) {
+      planned += hoursOn(schedule, day).minutes;
+    }
+    return { monday, planned, done: Math.round(seconds / 60) };
+  });
+}

@@ -1,0 +1,210 @@
+'use client';
+
+import { MOST_MINUTES, SURFACES, type Hours, type Schedule } from '@/core/plan';
+import { WEEKDAYS } from '@/core/studio';
+import { Button } from '../base';
+
+/** The usual week: minutes, kit or pad, from when, and the quiet hours. */
+export function HoursTable({
+  week,
+  onSet,
+}: {
+  week: Schedule['week'];
+  onSet: (week: Schedule['week']) => void;
+}) {
+  return (
+    <table className="w-full text-left text-sm" aria-label="The week">
+      <thead>
+        <tr className="label border-b border-line">
+          <th className="w-10 py-1 font-normal">day</th>
+          <th className="font-normal">minutes</th>
+          <th className="font-normal">on</th>
+          <th className="font-normal">from</th>
+          <th className="font-normal">quiet</th>
+        </tr>
+      </thead>
+      <tbody>
+        {WEEKDAYS.map((day) => (
+          <tr key={day} className="border-b border-faint">
+            <th scope="row" className="font-normal">
+              {day}
+            </th>
+            <HoursCells
+              name={day}
+              hours={week[day]}
+              onSet={(hours) => onSet({ ...week, [day]: hours })}
+            />
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+const QUIET = { from: '20:00', to: '08:00' };
+
+/** One day's hours, cell by cell. */
+function HoursCells({
+  name,
+  hours,
+  onSet,
+}: {
+  name: string;
+  hours: Hours;
+  onSet: (hours: Hours) => void;
+}) {
+  const { quiet } = hours;
+  return (
+    <>
+      <td className="py-0.5">
+        <Minutes
+          label={`Minutes on ${name}`}
+          value={hours.minutes}
+          onSet={(minutes) => onSet({ ...hours, minutes })}
+        />
+      </td>
+      <td>
+        <Surfaces name={name} on={hours.on} onSet={(on) => onSet({ ...hours, on })} />
+      </td>
+      <td>
+        <Clock label={`${name} from`} value={hours.at} onSet={(at) => onSet({ ...hours, at })} />
+      </td>
+      <td className="whitespace-nowrap">
+        {quiet ? (
+          <>
+            <Clock
+              label={`${name} quiet from`}
+              value={quiet.from}
+              onSet={(from) => onSet({ ...hours, quiet: { ...quiet, from } })}
+            />
+            –
+            <Clock
+              label={`${name} quiet to`}
+              value={quiet.to}
+              onSet={(to) => onSet({ ...hours, quiet: { ...quiet, to } })}
+            />
+            <Button
+              look="quiet"
+              className="!h-6 !px-1"
+              aria-label={`No quiet hours on ${name}`}
+              onClick={() => onSet({ ...hours, quiet: null })}
+            >
+              ×
+            </Button>
+          </>
+        ) : (
+          <Button
+            look="quiet"
+            className="!h-6"
+            aria-label={`Quiet hours on ${name}`}
+            onClick={() => onSet({ ...hours, quiet: QUIET })}
+          >
+            none
+          </Button>
+        )}
+      </td>
+    </>
+  );
+}
+
+/** Whole minutes; what is no number of minutes is marked and changes nothing. */
+export function Minutes({
+  label,
+  value,
+  onSet,
+}: {
+  label: string;
+  value: number;
+  onSet: (minutes: number) => void;
+}) {
+  return (
+    <input
+      key={value}
+      type="number"
+      aria-label={label}
+      className="field w-14 text-right"
+      min={0}
+      max={MOST_MINUTES}
+      step={5}
+      defaultValue={value}
+      onChange={(event) => {
+        const fine = isMinutes(event.target.valueAsNumber);
+        event.target.ariaInvalid = fine ? 'false' : 'true';
+      }}
+      onBlur={(event) => {
+        const minutes = event.target.valueAsNumber;
+        if (isMinutes(minutes) && minutes !== value) onSet(minutes);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+      }}
+    />
+  );
+}
+
+function isMinutes(minutes: number): boolean {
+  return Number.isInteger(minutes) && minutes >= 0 && minutes <= MOST_MINUTES;
+}
+
+export function Surfaces({
+  name,
+  on,
+  onSet,
+}: {
+  name: string;
+  on: Hours['on'];
+  onSet: (on: Hours['on']) => void;
+}) {
+  return (
+    <select
+      aria-label={`Kit or pad on ${name}`}
+      className="field"
+      value={on}
+      onChange={(event) => onSet(event.target.value === 'pad' ? 'pad' : 'kit')}
+    >
+      {SURFACES.map((one) => (
+        <option key={one}>{one}</option>
+      ))}
+    </select>
+  );
+}
+
+const CLOCK = /^([01]?\d|2[0-3])[:.]?([0-5]\d)?$/;
+
+/** @example clockOf('8') // => '08:00'; clockOf('1830') // => '18:30' */
+function clockOf(typed: string): string | null {
+  const found = CLOCK.exec(typed.trim());
+  return found ? `${(found[1] ?? '').padStart(2, '0')}:${found[2] ?? '00'}` : null;
+}
+
+/** A time of day, typed: 18:30, or 8 for the full hour. */
+function Clock({
+  label,
+  value,
+  onSet,
+}: {
+  label: string;
+  value: string;
+  onSet: (clock: string) => void;
+}) {
+  return (
+    <input
+      key={value}
+      aria-label={label}
+      inputMode="numeric"
+      className="field w-[3.4rem] text-right"
+      defaultValue={value}
+      onChange={(event) => {
+        event.target.ariaInvalid = clockOf(event.target.value) ? 'false' : 'true';
+      }}
+      onBlur={(event) => {
+        const clock = clockOf(event.target.value);
+        if (clock && clock !== value) onSet(clock);
+        else if (!clock) event.target.value = value;
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') event.currentTarget.blur();
+      }}
+    />
+  );
+}

@@ -1,0 +1,215 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { toast } from 'sonner';
+import { issueText, type Issue, type Result } from '@/core/issue';
+import {
+  checkSchedule,
+  findUnfit,
+  hoursOn,
+  isOff,
+  moveSession,
+  planDays,
+  sayUnfit,
+  type Plan as PlannedDays,
+  type Planning,
+  type Schedule,
+} from '@/core/plan';
+import { CAUTION_LINE } from '@/core/safety';
+import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
+import { Button, buttonLook, useKept } from '../base';
+import { Calendar, mondayOf, type Shown } from './calendar';
+import { DayPanel } from './day-panel';
+import { ForecastPanel } from './forecast-panel';
+import { HoursTable } from './hours-table';
+import { ScheduleFields } from './schedule-fields';
+import { sayDate } from './words';
+
+/** Weeks of a month's view. */
+const MONTH_WEEKS = 5;
+
+/** When a student practises and what on which date, spread anew at every change; what does not fit, and
+ * when the targets are reached. */
+export function Plan({
+  plan,
+  back,
+  onSet,
+}: {
+  plan: StudentPlan;
+  /** Where this was opened from; null for the student's own. */
+  back: string | null;
+  onSet: (schedule: Schedule) => Promise<Result<null>>;
+}) {
+  const { student, planning: stored, items, missed, scheduled } = plan;
+  const { today, works } = stored;
+  const [{ schedule }, keep] = useKept({ schedule: stored.schedule }, (next) =>
+    onSet(next.schedule),
+  );
+  const [draft, setDraft] = useState<Schedule | null>(null);
+  const [issues, setIssues] = useState<readonly Issue[]>([]);
+  const [view, setView] = useState<'month' | 'week'>('month');
+  const [first, setFirst] = useState(mondayOf(today));
+  const [chosen, setChosen] = useState<Day>(today);
+  const planning = useMemo((): Planning => ({ ...stored, schedule }), [stored, schedule]);
+  const planned = useMemo(() => planDays(planning), [planning]);
+  const unfit = useMemo(() => findUnfit(planning, planned), [planning, planned]);
+  const fields = draft ?? schedule;
+
+  /** What is wrong stays in its field and is said; the plan goes by what was right last. */
+  function set(change: Partial<Schedule>): boolean {
+    const next = { ...fields, ...change };
+    const checked = checkSchedule(next, today);
+    setDraft(checked.ok ? null : next);
+    setIssues(checked.ok ? [] : checked.issues);
+    if (checked.ok) keep({ schedule: next });
+    return checked.ok;
+  }
+
+  function move(from: Day, to: Day) {
+    const before = schedule;
+    const moved = moveSession(schedule, from, to, today);
+    if (!moved.ok) return void toast.error(moved.issues.map(issueText).join(' '));
+    if (moved.value === before || !set(moved.value)) return;
+    toast(`${sayDate(from)} and ${sayDate(to)} have changed places.`, {
+      action: { label: 'Undo', onClick: () => set(before) },
+    });
+    setChosen(to);
+  }
+
+  function show(day: Day) {
+    setChosen(day);
+    const weeks = view === 'week' ? 1 : MONTH_WEEKS;
+    if (day < first) setFirst(mondayOf(day));
+    if (daysBetween(first, day) >= 7 * weeks) {
+      setFirst(daysAfter(mondayOf(day), view === 'week' ? 0 : -7 * (MONTH_WEEKS - 1)));
+    }
+  }
+
+  const weeks = view === 'week' ? 1 : MONTH_WEEKS;
+  const days = Array.from({ length: 7 * weeks }, (_, index) =>
+    shownOf(daysAfter(first, index), plan, planned, planning),
+  );
+  return (
+    <main className="mx-auto max-w-[86rem] px-6 py-5">
+      <header className="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-2">
+        <h1 className="font-serif text-3xl">{back ? `Plan of ${student.name}` : 'Plan'}</h1>
+        {back && (
+          <Link href={back} className={buttonLook('quiet')}>
+            to the record
+          </Link>
+        )}
+        <span className="ml-auto flex gap-2">
+          <Button aria-label="Earlier" onClick={() => setFirst(daysAfter(first, -7 * weeks))}>
+            ←
+          </Button>
+          <Button onClick={() => [setFirst(mondayOf(today)), setChosen(today)]}>today</Button>
+          <Button aria-label="Later" onClick={() => setFirst(daysAfter(first, 7 * weeks))}>
+            →
+          </Button>
+          <Button aria-pressed={view === 'week'} onClick={() => switchTo('week')}>
+            week
+          </Button>
+          <Button aria-pressed={view === 'month'} onClick={() => switchTo('month')}>
+            month
+          </Button>
+        </span>
+      </header>
+      {missed.length > 0 && (
+        <p role="status" className="mb-2 border-l-3 border-warm pl-3">
+          Missed: {missed.map(sayDate).join(', ')}. Planned anew from today.
+        </p>
+      )}
+      <div className="grid grid-cols-1 gap-8 xl:grid-cols-[minmax(0,1fr)_23rem]">
+        <div className="min-w-0">
+          <Calendar
+            days={days}
+            today={today}
+            chosen={chosen}
+            names={works.map((work) => work.name)}
+            large={view === 'week'}
+            onChoose={show}
+            onMove={move}
+          />
+          {works.length === 0 && (
+            <p className="mt-3 text-lg">
+              Nothing to plan yet.{' '}
+              {back ? 'Give a program first.' : 'Your teacher gives you a program first.'}
+            </p>
+          )}
+          {unfit.map((one) => {
+            const text = sayUnfit(one, works);
+            return (
+              <p key={text} className="mt-2 border-l-3 border-warm pl-3">
+                {text}
+              </p>
+            );
+          })}
+          {works.length > 0 && (
+            <div className="mt-6">
+              <ForecastPanel plan={plan} planning={planning} />
+            </div>
+          )}
+        </div>
+        <div className="flex flex-col gap-5">
+          <DayPanel
+            shown={shownOf(chosen, plan, planned, planning)}
+            planning={planning}
+            items={items}
+            onSet={set}
+            onMove={move}
+          />
+          <section aria-labelledby="week-title">
+            <h2 id="week-title" className="font-serif text-xl">
+              The week
+            </h2>
+            {!scheduled && (
+              <p className="text-sm text-soft">Nobody has said yet: half an hour a day.</p>
+            )}
+            <HoursTable week={fields.week} onSet={(week) => set({ week })} />
+          </section>
+          <ScheduleFields schedule={fields} today={today} onSet={set} />
+          {issues.length > 0 && (
+            <div role="alert" className="border-l-3 border-warm pl-3 text-sm">
+              {issues.map((issue) => (
+                <p key={issueText(issue)}>{issueText(issue)}</p>
+              ))}
+              <Button
+                look="quiet"
+                onClick={() => {
+                  setDraft(null);
+                  setIssues([]);
+                }}
+              >
+                as it was
+              </Button>
+            </div>
+          )}
+          <p className="text-sm text-soft">{CAUTION_LINE}</p>
+        </div>
+      </div>
+    </main>
+  );
+
+  function switchTo(next: 'month' | 'week') {
+    setView(next);
+    setFirst(mondayOf(next === 'week' ? chosen : today < chosen ? today : chosen));
+  }
+}
+
+function shownOf(
+  day: Day,
+  { done, missed }: StudentPlan,
+  { days }: PlannedDays,
+  { schedule, today }: Planning,
+): Shown {
+  const planned = days[daysBetween(today, day)] ?? null;
+  return {
+    day,
+    planned: day >= today ? planned : null,
+    done: done.find((one) => one.day === day) ?? null,
+    minutes: hoursOn(schedule, day).minutes,
+    off: isOff(schedule, day) && !schedule.days[day],
+    missed: missed.includes(day),
+  };
+}

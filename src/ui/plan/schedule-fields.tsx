@@ -1,0 +1,188 @@
+'use client';
+
+import { useState } from 'react';
+import { ORDERS, type Schedule } from '@/core/plan';
+import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
+import { sayDay, type Day } from '@/core/studio';
+import { Button } from '../base';
+
+type Set = (change: Partial<Schedule>) => void;
+
+/** Dates off, the target date, the order of work, and how loud it is. */
+export function ScheduleFields({
+  schedule,
+  today,
+  onSet,
+}: {
+  schedule: Schedule;
+  today: Day;
+  onSet: Set;
+}) {
+  return (
+    <div className="flex flex-col gap-3 text-sm">
+      <p className="flex flex-wrap items-center gap-2">
+        <label className="flex items-center gap-2">
+          <span className="label">target date</span>
+          <input
+            key={schedule.target}
+            type="date"
+            className="field"
+            min={today}
+            defaultValue={schedule.target ?? ''}
+            onBlur={(event) => {
+              const target = event.target.value || null;
+              if (target !== schedule.target) onSet({ target });
+            }}
+          />
+        </label>
+      </p>
+      <p className="flex flex-wrap items-center gap-2">
+        <span className="label">order</span>
+        {ORDERS.map((order) => (
+          <Button
+            key={order}
+            aria-pressed={schedule.order === order}
+            onClick={() => onSet({ order })}
+          >
+            {order}
+          </Button>
+        ))}
+      </p>
+      <DatesOff schedule={schedule} today={today} onSet={onSet} />
+      <NoiseFields noise={schedule.noise} onSet={(noise) => onSet({ noise })} />
+    </div>
+  );
+}
+
+function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; onSet: Set }) {
+  const [from, setFrom] = useState('');
+  const [to, setTo] = useState('');
+  const ahead = schedule.off.filter((one) => one.to >= today);
+  return (
+    <div>
+      <form
+        className="flex flex-wrap items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!from) return;
+          onSet({ off: [...schedule.off, { from, to: to || from }] });
+        }}
+      >
+        <span className="label">off</span>
+        <input
+          type="date"
+          aria-label="Off from"
+          required
+          className="field"
+          value={from}
+          onChange={(event) => setFrom(event.target.value)}
+        />
+        to
+        <input
+          type="date"
+          aria-label="Off to"
+          className="field"
+          value={to}
+          onChange={(event) => setTo(event.target.value)}
+        />
+        <Button type="submit">Add</Button>
+      </form>
+      <ul className="mt-1 flex flex-wrap gap-1">
+        {ahead.map((one) => (
+          <li key={`${one.from} ${one.to}`} className="flex items-center border border-line pl-2">
+            {one.from === one.to ? sayDay(one.from) : `${sayDay(one.from)} – ${sayDay(one.to)}`}
+            <Button
+              look="quiet"
+              className="!h-6"
+              aria-label={`Not off from ${sayDay(one.from)}`}
+              onClick={() => onSet({ off: schedule.off.filter((other) => other !== one) })}
+            >
+              ×
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** How loud kit and pad are at the ear, and what protects it. */
+function NoiseFields({ noise, onSet }: { noise: Noise; onSet: (noise: Noise) => void }) {
+  return (
+    <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <Level
+        name="Kit"
+        value={noise.kit}
+        unit="dBA"
+        range={NOISE_RANGE.kit}
+        onSet={(kit) => onSet({ ...noise, kit })}
+      />
+      <Level
+        name="Pad"
+        value={noise.pad}
+        unit="dBA"
+        range={NOISE_RANGE.pad}
+        onSet={(pad) => onSet({ ...noise, pad })}
+      />
+      <label className="flex items-center gap-1">
+        <span className="label">ears</span>
+        <select
+          className="field"
+          value={noise.protection}
+          onChange={(event) => onSet({ ...noise, protection: event.target.value as Protection })}
+        >
+          {Object.entries(PROTECTIONS).map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {noise.protection !== 'none' && (
+        <Level
+          name="Rated"
+          value={noise.label}
+          unit="dB"
+          range={NOISE_RANGE.label}
+          onSet={(label) => onSet({ ...noise, label })}
+        />
+      )}
+    </p>
+  );
+}
+
+function Level({
+  name,
+  value,
+  unit,
+  range: [least, most],
+  onSet,
+}: {
+  name: string;
+  value: number;
+  unit: string;
+  range: readonly [number, number];
+  onSet: (value: number) => void;
+}) {
+  return (
+    <label className="flex items-center gap-1">
+      <span className="label">{name.toLowerCase()}</span>
+      <input
+        key={value}
+        type="number"
+        aria-label={`${name} in ${unit}`}
+        className="field w-14 text-right"
+        defaultValue={value}
+        min={least}
+        max={most}
+        onBlur={(event) => {
+          const typed = event.target.valueAsNumber;
+          const fine = typed >= least && typed <= most;
+          event.target.ariaInvalid = fine ? 'false' : 'true';
+          if (fine && typed !== value) onSet(typed);
+        }}
+      />
+      {unit}
+    </label>
+  );
+}

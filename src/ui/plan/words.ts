@@ -1,0 +1,18 @@
+import { sayDay, weekdayOf, type Day } from '@/core/studio';
+
+/** @example sayMinutes(1510) // => '25 min' */
+export function sayMinutes(seconds: number): string {
+  return `${Math.round(seconds / 60)} min`;
+}
+
+/** @example sayDate('2026-03-02') // => 'Mon 2 Mar' */
+export function sayDate(day: Day): string {
+  return `${weekdayOf(day)} ${sayDay(day)}`;
+}
+
+export const KIND_WORDS = {
+  'warm-up': 'warm-up',
+  new: '',
+  review: 'review',
+  break: 'break',
+} as const;

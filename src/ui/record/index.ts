@@ -1,0 +1,1 @@
+export { StudentRecord } from './student-record';

@@ -1,0 +1,114 @@
+'use client';
+
+import { clsx } from 'clsx';
+import dynamic from 'next/dynamic';
+import { useMemo } from 'react';
+import { sayCount } from '@/core/issue';
+import { minutesByDay } from '@/core/roster';
+import { keyOf, sayDay, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
+import { VerdictSign } from '../marks';
+
+const PracticeChart = dynamic(() => import('../charts/practice-chart'), {
+  ssr: false,
+  loading: () => <div className="h-32 text-soft">Drawing…</div>,
+});
+
+/** Days that the bars cover. */
+const DAYS = 42;
+
+/** Tries that are shown of each exercise, the latest first. */
+const LATELY = 12;
+
+/** A student's own record: what was done, where each ladder stands, what the teacher wrote. */
+export function StudentRecord({ record: { items, today, notes } }: { record: Record }) {
+  const tries = useMemo(() => items.flatMap((item) => item.tries), [items]);
+  const days = useMemo(() => minutesByDay(tries, today, DAYS), [tries, today]);
+  return (
+    <main className="mx-auto flex max-w-4xl flex-col gap-6 px-6 py-8">
+      <h1 className="font-serif text-4xl">Record</h1>
+      {notes.length > 0 && (
+        <section aria-labelledby="notes-title">
+          <h2 id="notes-title" className="label mb-1">
+            from your teacher
+          </h2>
+          <ul className="border-l-3 border-warm pl-3 text-lg">
+            {notes.map((note) => (
+              <li key={note.id}>
+                {note.text} <span className="text-sm text-soft">{sayDay(note.day)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {tries.length > 0 ? (
+        <section aria-labelledby="done-title">
+          <h2 id="done-title" className="label mb-1">
+            six weeks, minutes a day
+          </h2>
+          <PracticeChart days={days} />
+        </section>
+      ) : (
+        <p className="text-lg">
+          Nothing is on record yet. What you play at the stand is kept here.
+        </p>
+      )}
+      <ul aria-label="Ladders" className="border-t border-line">
+        {items.map((item) => (
+          <li key={keyOf(item)} className="border-b border-line py-4">
+            <Ladder record={item} />
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}
+
+/** Where a ladder stands: its rungs, why, and how the last tries went. */
+function Ladder({ record }: { record: ItemRecord }) {
+  const { item, state, reason, tries } = record;
+  const { rungs, rung: now, passed } = state;
+  const latest = tries.slice(-LATELY).reverse();
+  const remarks = latest.filter((one) => one.remark !== '');
+  return (
+    <>
+      <p className="flex items-baseline gap-3">
+        <span className="font-serif text-2xl leading-7">{item.name}</span>
+        <span className="ml-auto text-soft">{sayCount(tries.length, 'try', 'tries')}</span>
+      </p>
+      <p>{reason}</p>
+      <ol aria-label={`Rungs of ${item.name}`} className="mt-2 flex flex-wrap gap-1">
+        {rungs.map((rung, index) => (
+          <li
+            key={index}
+            aria-current={index === now ? 'step' : undefined}
+            className={clsx(
+              'rounded-sm border px-2 text-lg',
+              index === now && !passed
+                ? 'border-ink bg-ink font-semibold text-paper'
+                : index < now || passed
+                  ? 'border-soft bg-sheet'
+                  : 'border-line text-soft',
+            )}
+          >
+            {rung.says}
+          </li>
+        ))}
+      </ol>
+      {latest.length > 0 && (
+        <p className="mt-2 flex flex-wrap items-center gap-2 text-sm text-soft">
+          last tries
+          {latest.map((one) => (
+            <span key={one.id} className="inline-flex items-center gap-1">
+              <VerdictSign verdict={one.verdict} /> {one.bpm}
+            </span>
+          ))}
+        </p>
+      )}
+      {remarks.map((one) => (
+        <p key={one.id} className="text-sm">
+          <span className="text-soft">{sayDay(one.day)}</span> {one.remark}
+        </p>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,22 @@
+'use client';
+
+import { useSyncExternalStore } from 'react';
+import { dayOf, type Day } from '@/core/studio';
+import { sayDate } from '../plan';
+
+const never = () => () => {};
+
+/** Practice days are counted where the studio is: said where this device has another date. */
+export function StudioDay({ today }: { today: Day }) {
+  const here = useSyncExternalStore(
+    never,
+    () => dayOf(Date.now(), Intl.DateTimeFormat().resolvedOptions().timeZone),
+    () => today,
+  );
+  if (here === today) return null;
+  return (
+    <p role="status" className="text-lg">
+      At the studio it is {sayDate(today)}: what you play now counts for that day.
+    </p>
+  );
+}
