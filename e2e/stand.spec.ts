@@ -3,6 +3,9 @@ import { expect, holdClock, lookAs, test } from './app';
 
 test.use({ ground: 'demo' });
 
+/** Six minutes hold one try of each of the two exercises. */
+const ROUND = '/stand?minutes=6&on=kit';
+
 test.beforeEach(async ({ page }) => {
   await holdClock(page);
   await lookAs(page, 'Deniz');
@@ -17,9 +20,9 @@ async function begin(page: Page): Promise<void> {
 }
 
 /** Plays one dosage out, from ready to the question. */
-async function playOut(page: Page): Promise<void> {
+async function playOut(page: Page, minutes = 10): Promise<void> {
   await begin(page);
-  await page.clock.fastForward(10 * 60_000);
+  await page.clock.fastForward(minutes * 60_000);
   await page.clock.runFor(100);
   await expect(page.locator('[data-stage=verdict]')).toBeVisible();
 }
@@ -32,6 +35,7 @@ async function triesOfToday(page: Page): Promise<string> {
 test('two pedals are enough: right is clean and on, left is not clean and steps', async ({
   page,
 }) => {
+  await page.goto('/today?minutes=6&on=kit');
   await page.getByRole('link', { name: 'Start', exact: true }).click();
   const name = page.getByRole('heading', { level: 1 });
   await expect(name).toHaveText('Snare line over double-bass 16ths');
@@ -70,7 +74,7 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
 });
 
 test('a held key does not answer twice', async ({ page }) => {
-  await page.goto('/stand');
+  await page.goto(ROUND);
   await playOut(page);
   await page.keyboard.down('PageDown');
   await page.keyboard.down('PageDown');
@@ -83,7 +87,7 @@ test('a held key does not answer twice', async ({ page }) => {
 test('counts in, shows bar and beat, says the last bar, and stops without a log entry', async ({
   page,
 }) => {
-  await page.goto('/stand');
+  await page.goto(ROUND);
   await page.clock.pauseAt(new Date(Date.now() + 60_000));
   await begin(page);
   await page.clock.runFor(300);
@@ -98,7 +102,7 @@ test('counts in, shows bar and beat, says the last bar, and stops without a log 
 });
 
 test('no answer for a while is shaky, and on', async ({ page }) => {
-  await page.goto('/stand');
+  await page.goto(ROUND);
   await playOut(page);
   for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
   for (const stage of ['broke', 'suffered']) {
@@ -118,7 +122,7 @@ test('no answer for a while is shaky, and on', async ({ page }) => {
 test('an entry that cannot be stored stays, also over a reload, and is stored once', async ({
   page,
 }) => {
-  await page.goto('/stand');
+  await page.goto(ROUND);
   await playOut(page);
   await page.route('**/api/tries', (route) => route.abort());
   await page.getByRole('button', { name: 'clean' }).click();
@@ -138,7 +142,7 @@ test('an entry that cannot be stored stays, also over a reload, and is stored on
 });
 
 test('what was acknowledged survives a crash of the server', async ({ page, app }) => {
-  await page.goto('/stand');
+  await page.goto(ROUND);
   await playOut(page);
   await page.getByRole('button', { name: 'clean' }).click();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
@@ -149,7 +153,7 @@ test('what was acknowledged survives a crash of the server', async ({ page, app 
 });
 
 test('goes on without an entry that the log will never take', async ({ page, context }) => {
-  await page.goto('/stand');
+  await page.goto(ROUND);
   await playOut(page);
   const desk = await context.newPage();
   await lookAs(desk, 'Maren');
@@ -163,4 +167,107 @@ test('goes on without an entry that the log will never take', async ({ page, con
   await expect(page.getByText('This item is not here any more.')).toBeVisible();
   await page.getByRole('button', { name: 'go on without it' }).click();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
+});
+
+test('keys alone: a round, its questions and a note at the end', async ({ page }) => {
+  await page.goto(ROUND);
+  await playOut(page);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('[data-stage=playing]')).toBeVisible();
+  await page.clock.fastForward(10 * 60_000);
+  await page.clock.runFor(100);
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowUp');
+  for (const stage of ['broke', 'suffered']) {
+    await expect(page.locator(`[data-stage=${stage}]`)).toBeVisible();
+    await page.keyboard.press('Space');
+  }
+  await expect(page.getByText('Round done.')).toBeVisible();
+  await page.getByRole('button', { name: 'Note on Snare line over samba feet' }).press('Enter');
+  await page.keyboard.type('Left foot late');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'Left foot late' })).toBeVisible();
+  await lookAs(page, 'Maren');
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Deniz' }).click();
+  await page.getByRole('button', { name: /^Snare line over samba feet/ }).click();
+  const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
+  await expect(row).toContainText('“Left foot late”');
+});
+
+test('a page that is closed with a verdict open asks for it again, and goes on from there', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/stand');
+  await playOut(page);
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  const name = await page.getByRole('heading', { level: 1 }).textContent();
+  await playOut(page);
+  await page.close();
+  const again = await context.newPage();
+  await holdClock(again);
+  await again.goto('/stand');
+  await expect(again.locator('[data-stage=verdict]')).toBeVisible();
+  await expect(again.getByRole('heading', { level: 1 })).toHaveText(name ?? '');
+  await again.getByRole('button', { name: 'clean' }).click();
+  await expect(again.getByText('Going on where you stopped.')).toBeVisible();
+  await again.goto('/today');
+  await expect(again.getByText(/Today: 1 try/)).toHaveCount(2);
+});
+
+test('hands-free plays on, and asks about each at the end', async ({ page }) => {
+  await page.goto(ROUND);
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await expect(async () => {
+    await page.getByRole('button', { name: 'set up' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await page.getByRole('button', { name: 'go on, ask at the break' }).click();
+  await page.getByRole('button', { name: 'wood' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText('Then 1 more, with two empty bars between.')).toBeVisible();
+  await begin(page);
+  await expect(page.getByText('1 of 2')).toBeVisible();
+  await page.clock.fastForward(10 * 60_000);
+  await page.clock.runFor(100);
+  await expect(page.getByText('1 more to say.')).toBeVisible();
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.locator('[data-stage=verdict]')).toBeVisible();
+  await expect(page.getByText('1 more to say.')).toBeHidden();
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.getByText('Round done.')).toBeVisible();
+});
+
+test('a device that slept in a try counts nothing, and says so', async ({ page }) => {
+  await page.goto(ROUND);
+  await page.clock.pauseAt(new Date(Date.now() + 60_000));
+  await begin(page);
+  await page.clock.runFor(3000);
+  await page.clock.setSystemTime(new Date(Date.now() + 3600_000));
+  await page.clock.runFor(200);
+  await expect(page.getByText('The device slept')).toBeVisible();
+  expect(await triesOfToday(page)).not.toContain('Today: 1 try');
+});
+
+test.describe('with touch alone', () => {
+  test.use({ hasTouch: true });
+
+  test('a try, where it broke, and on', async ({ page }) => {
+    await page.goto(ROUND);
+    await expect(async () => {
+      await page.getByRole('button', { name: 'Start' }).tap();
+      await expect(page.locator('[data-stage=playing]')).toBeVisible({ timeout: 500 });
+    }).toPass();
+    await page.clock.fastForward(10 * 60_000);
+    await page.clock.runFor(100);
+    await page.getByRole('button', { name: 'lost' }).tap();
+    await page.getByRole('button', { name: 'Beat 2' }).tap();
+    await page.getByRole('button', { name: 'go on' }).tap();
+    await expect(page.locator('[data-stage=ready]')).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Snare line over samba feet');
+  });
 });

@@ -43,9 +43,7 @@ export function Plan({
 }) {
   const { student, planning: stored, items, missed, scheduled } = plan;
   const { today, works } = stored;
-  const [{ schedule }, keep] = useKept({ schedule: stored.schedule }, (next) =>
-    onSet(next.schedule),
-  );
+  const [schedule, keep] = useKept(stored.schedule, onSet);
   const [draft, setDraft] = useState<Schedule | null>(null);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [view, setView] = useState<'month' | 'week'>('month');
@@ -62,7 +60,7 @@ export function Plan({
     const checked = checkSchedule(next, today);
     setDraft(checked.ok ? null : next);
     setIssues(checked.ok ? [] : checked.issues);
-    if (checked.ok) keep({ schedule: next });
+    if (checked.ok) keep(next);
     return checked.ok;
   }
 

@@ -6,7 +6,8 @@ import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/sa
 import { sayDay, type Day } from '@/core/studio';
 import { Button } from '../base';
 
-type Set = (change: Partial<Schedule>) => void;
+/** @returns whether it was right and is kept */
+type Set = (change: Partial<Schedule>) => boolean;
 
 /** Dates off, the target date, the order of work, and how loud it is. */
 export function ScheduleFields({
@@ -65,7 +66,9 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
         onSubmit={(event) => {
           event.preventDefault();
           if (!from) return;
-          onSet({ off: [...schedule.off, { from, to: to || from }] });
+          if (!onSet({ off: [...schedule.off, { from, to: to || from }] })) return;
+          setFrom('');
+          setTo('');
         }}
       >
         <span className="label">off</span>

@@ -1,0 +1,122 @@
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { expect, lookAs, test } from './app';
+
+test.use({ ground: 'demo' });
+
+const DAY_MS = 86_400_000;
+
+/** A date so many days from now, as the screens say it. */
+function said(days: number): string {
+  const date = new Date(Date.now() + days * DAY_MS);
+  const of = (options: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat('en-GB', options).format(date);
+  return `${of({ weekday: 'short' })} ${of({ day: 'numeric', month: 'short' })}`;
+}
+
+test('two days are missed: it is said, and today has work again', async ({ page, app }) => {
+  await lookAs(page, 'Deniz');
+  const file = new Database(join(app.folder, 'mivvel.sqlite'));
+  const since = new Date(Date.now() - 2 * DAY_MS).toISOString().slice(0, 10);
+  file
+    .prepare(
+      `delete from log_entry where day >= ?
+        and student_id = (select id from person where name = 'Deniz')`,
+    )
+    .run(since);
+  file.close();
+  await page.goto('/today');
+  const missed = page.getByText('Planned anew from today.');
+  await expect(missed).toContainText(said(-2));
+  await expect(missed).toContainText(said(-1));
+  await expect(page.getByRole('link', { name: /Snare line over double-bass 16ths/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await expect(page.getByRole('button', { name: `${said(-1)}, missed` })).toBeVisible();
+});
+
+test('a day more in the week moves the forecast, and what was there comes back', async ({
+  page,
+}) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Bruno' }).click();
+  await page.getByRole('link', { name: 'plan', exact: true }).click();
+  await expect(page).toHaveTitle('Plan of Bruno · Mivvel');
+  const forecast = page.getByTestId('forecast');
+  await expect(forecast).toContainText('All targets:');
+  const before = await forecast.textContent();
+  for (const day of ['Wed', 'Sun']) {
+    await page.getByLabel(`Minutes on ${day}`, { exact: true }).fill('60');
+    await page.getByLabel(`Minutes on ${day}`, { exact: true }).press('Enter');
+  }
+  await expect(forecast).not.toHaveText(before ?? '');
+  await expect(page.getByRole('list', { name: 'What would help most' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Minutes on Wed', { exact: true })).toHaveValue('60');
+});
+
+test('a session moves by keys, and back again', async ({ page }) => {
+  await lookAs(page, 'Deniz');
+  await page.goto('/plan');
+  const [today, tomorrow] = [said(0), said(1)];
+  const minutes = page.getByLabel(`Minutes on ${today}`);
+  await expect(minutes).toHaveValue('15');
+  await minutes.fill('40');
+  await minutes.press('Enter');
+  const cell = (day: string) => page.getByRole('button', { name: new RegExp(`^${day},`) });
+  await expect(cell(today)).toHaveAccessibleName(/40 minutes/);
+  await cell(today).focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(cell(tomorrow)).toHaveAccessibleName(/40 minutes/);
+  await expect(cell(today)).toHaveAccessibleName(/15 minutes/);
+  await expect(cell(tomorrow)).toBeFocused();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(cell(today)).toHaveAccessibleName(/40 minutes/);
+});
+
+test('a session is dragged to another date', async ({ page }) => {
+  await lookAs(page, 'Deniz');
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'Later' }).click();
+  const cells = page.getByRole('group', { name: 'Dates' }).getByRole('button');
+  await cells.nth(8).click();
+  const minutes = page.getByRole('spinbutton', { name: /^Minutes on \w+ \d/ });
+  await minutes.fill('25');
+  await minutes.press('Enter');
+  await expect(cells.nth(8)).toHaveAccessibleName(/25 minutes/);
+  await cells.nth(8).dragTo(cells.nth(16));
+  await expect(cells.nth(16)).toHaveAccessibleName(/25 minutes/);
+  await expect(cells.nth(8)).toHaveAccessibleName(/15 minutes/);
+});
+
+test('what cannot be planned is said, and what was typed stays', async ({ page }) => {
+  await lookAs(page, 'Deniz');
+  await page.goto('/plan');
+  async function off(from: string, to: string) {
+    await page.getByLabel('Off from', { exact: true }).fill(from);
+    await page.getByLabel('Off to', { exact: true }).fill(to);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+  }
+  await off('2099-07-01', '2099-07-10');
+  await off('2099-07-08', '2099-07-20');
+  await expect(page.getByRole('alert').filter({ hasText: 'overlap' })).toBeVisible();
+  await expect(page.getByLabel('Off to', { exact: true })).toHaveValue('2099-07-20');
+  await page.getByRole('button', { name: 'as it was' }).click();
+  await expect(page.getByText('overlap')).toBeHidden();
+  for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']) {
+    await page.getByLabel(`Minutes on ${day}`, { exact: true }).fill('0');
+    await page.getByLabel(`Minutes on ${day}`, { exact: true }).press('Enter');
+  }
+  await expect(page.getByText('No day has any minutes')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Minutes on Sun', { exact: true })).toHaveValue('15');
+});
+
+test('the day is cut to the minutes there are', async ({ page }) => {
+  await lookAs(page, 'Deniz');
+  await page.getByRole('link', { name: '5 min', exact: true }).click();
+  await expect(page.getByText(/1 exercise, [45] min/)).toBeVisible();
+  await page.getByRole('link', { name: 'pad', exact: true }).click();
+  await expect(page).toHaveURL(/minutes=5&on=pad/);
+  await expect(page.getByText('on the pad')).toBeVisible();
+});
