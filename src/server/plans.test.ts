@@ -121,6 +121,7 @@ describe('getRound', () => {
     const context = testContext();
     const studio = smallStudio(context);
     const { teacher, student } = studio;
+    context.at += 1000;
     const other = must(createProgram(context, teacher, 'Winter'));
     const item = must(addItem(context, teacher, other, studio.exercise.id));
     must(giveProgram(context, teacher, other, student.personId));
@@ -135,7 +136,7 @@ describe('getRound', () => {
       first,
     ]);
     const short = must(getRound(context, student, { now: { minutes: 3, on: 'pad' } }));
-    expect(short.slots).toEqual([{ key: first, kind: 'new', cutTo: 3 }]);
+    expect(short.slots).toEqual([{ key: first, kind: 'new', on: 'pad', cutTo: 3 }]);
     expect(must(getRound(context, student)).caution).toContain('15 min is allowed');
   });
 

@@ -116,8 +116,8 @@ export function getRound(
   const { planning, clock } = plan.value;
   const { works, today } = planning;
   const entries = planToday(planning, now && { ...now, at: clock });
-  const planned = entries.map(({ work, kind, cutTo }): RoundSlot => {
-    return { key: works[work]?.id ?? null, kind, cutTo };
+  const planned = entries.map(({ work, kind, on, cutTo }): RoundSlot => {
+    return { key: works[work]?.id ?? null, kind, on, cutTo };
   });
   const due = all.value.filter(isDue);
   const slots = startWith(
@@ -134,7 +134,7 @@ export function getRound(
 }
 
 function onceOf(key: string): RoundSlot {
-  return { key, kind: 'new', cutTo: null };
+  return { key, kind: 'new', on: 'kit', cutTo: null };
 }
 
 /** The round from an item on, that which came before it last; once where it is not in the round. */

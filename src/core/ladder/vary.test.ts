@@ -95,6 +95,18 @@ describe('recipeOnRung', () => {
     expect(limbs.size).toBe(1);
   });
 
+  it('on the pad and on the lap the hands share one surface, and the feet tap', () => {
+    for (const manner of ['pad', 'lap'] as const) {
+      const rung = { stage: { kind: 'manner', manner } } as const;
+      const { strokes } = must(expand(must(recipeOnRung(recipe, rung, null))));
+      const hands = strokes.filter(({ limb }) => limb === 'RH' || limb === 'LH');
+      expect(new Set(hands.map(({ voice }) => voice))).toEqual(new Set(['pad']));
+      expect(strokes).toHaveLength(whole.strokes.length);
+    }
+    const sung = { stage: { kind: 'manner', manner: 'voice' } } as const;
+    expect(must(recipeOnRung(recipe, sung, null))).toEqual(recipe);
+  });
+
   it('a damaged step says so', () => {
     const stage = { kind: 'step' as const, says: 'broken', recipe: { kind: 'nothing' } };
     const broken = recipeOnRung(recipe, { stage }, null);

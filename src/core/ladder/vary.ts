@@ -4,7 +4,7 @@ import { LIMBS } from '../kit';
 import type { Lane } from '../materials';
 import { blankRecipe, close, expand, readRecipe, type Change, type ClosedRecipe } from '../recipe';
 import { slotTicks, SUBDIVISION_IDS, wrap } from '../time';
-import type { Rung } from './ladder';
+import type { Manner, Rung } from './ladder';
 import type { Variation } from './variation';
 
 /** What is played on a rung: the exercise, or the step that the rung asks for, varied.
@@ -19,13 +19,27 @@ export function recipeOnRung(
   return varyRecipe(base.value, variation);
 }
 
-/** A step keeps its own recipe, on the kit of whoever plays it. */
+/** A step keeps its own recipe, on the kit of whoever plays it; on the pad and on the lap there is one
+ * surface for the hands, and the feet tap. */
 function stageRecipe(recipe: ClosedRecipe, { stage }: Pick<Rung, 'stage'>): Result<ClosedRecipe> {
+  if (stage?.kind === 'manner') {
+    return ok(ON_ONE_SURFACE.includes(stage.manner) ? onPad(recipe) : recipe);
+  }
   if (stage?.kind !== 'step') return ok(recipe);
   const read = readRecipe(stage.recipe);
   if (!read.ok) return read;
   const closed = close(read.value);
   return closed.ok ? ok({ ...closed.value, kit: recipe.kit }) : closed;
+}
+
+const ON_ONE_SURFACE: readonly Manner[] = ['pad', 'lap'];
+
+function onPad(recipe: ClosedRecipe): ClosedRecipe {
+  const kit = { content: { ...recipe.kit.content, voices: ['pad' as const] } };
+  const { then } = recipe;
+  if (!then) return { ...recipe, kit };
+  const members = then.members.map((one) => ({ ...one, recipe: { ...one.recipe, kit } }));
+  return { ...recipe, kit, then: { ...then, members } };
 }
 
 /** A recipe with a variation on it.

@@ -17,7 +17,7 @@ import {
 import type { KitProfile } from '../kit';
 import { LIMBS } from '../kit';
 import { SUFFERING_IDS, VERDICTS, type Decided, type LadderState, type Try } from '../ladder';
-import type { EntryKind, Planning } from '../plan';
+import type { EntryKind, Planning, Surface } from '../plan';
 import type { Outline, OutlineItem } from '../program';
 import type { ClosedRecipe } from '../recipe';
 import type { Need } from '../roster';
@@ -239,6 +239,7 @@ export interface RoundSlot {
   /** Names the item: assignment and item; null is a break. */
   readonly key: string | null;
   readonly kind: EntryKind;
+  readonly on: Surface;
   /** Minutes of a try that was cut to fit; null plays the whole dosage. */
   readonly cutTo: number | null;
 }

@@ -331,7 +331,7 @@ export const STUDENTS: readonly StudentPlan[] = [
     notes: [],
     hours: {
       minutes: [20, 20, 0, 20, 20, 30, 0],
-      usual: { at: '19:40', quiet: { from: '20:00', to: '08:00' } },
+      usual: { at: '19:50', quiet: { from: '20:00', to: '08:00' } },
       own: { 5: { at: '11:00' } },
       protection: 'muffs',
     },

@@ -114,7 +114,7 @@ export function Calendar({
               }}
               className={clsx(
                 'flex flex-col items-stretch gap-0.5 overflow-hidden border-r border-b border-line px-2 py-1 text-left align-top',
-                large ? 'h-[22rem]' : 'h-[6.1rem]',
+                large ? 'h-[16rem]' : 'h-[6.1rem]',
                 day < today && 'text-soft',
                 day === chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : '',
                 movable && 'cursor-grab',

@@ -118,7 +118,7 @@ export function Plan({
           Missed: {missed.map(sayDate).join(', ')}. Planned anew from today.
         </p>
       )}
-      <div className="grid grid-cols-1 gap-8 xl:grid-cols-[minmax(0,1fr)_23rem]">
+      <div className="grid grid-cols-1 gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_23rem] xl:grid-rows-[auto_1fr]">
         <div className="min-w-0">
           <Calendar
             days={days}
@@ -143,13 +143,8 @@ export function Plan({
               </p>
             );
           })}
-          {works.length > 0 && (
-            <div className="mt-6">
-              <ForecastPanel plan={plan} planning={planning} />
-            </div>
-          )}
         </div>
-        <div className="flex flex-col gap-5">
+        <div className="flex flex-col gap-5 xl:row-span-2">
           <DayPanel
             shown={shownOf(chosen, plan, planned, planning)}
             planning={planning}
@@ -185,6 +180,7 @@ export function Plan({
           )}
           <p className="text-sm text-soft">{CAUTION_LINE}</p>
         </div>
+        {works.length > 0 && <ForecastPanel plan={plan} planning={planning} />}
       </div>
     </main>
   );

@@ -50,12 +50,12 @@ const { plays } = item('one');
 
 const items = [item('one'), item('two'), item('three')];
 
-const REST: RoundSlot = { key: null, kind: 'break', cutTo: null };
+const REST: RoundSlot = { key: null, kind: 'break', on: 'kit', cutTo: null };
 
 /** Slots by the items' names; `-` is a break. */
 function slotsOf(names: string, kind: RoundSlot['kind'] = 'new'): readonly RoundSlot[] {
   return names.split(' ').map((name) => {
-    return name === '-' ? REST : { key: keyOf(item(name)), kind, cutTo: null };
+    return name === '-' ? REST : { key: keyOf(item(name)), kind, on: 'kit', cutTo: null };
   });
 }
 

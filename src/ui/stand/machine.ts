@@ -352,7 +352,7 @@ function settle(stand: Stand): Stand {
   if (resting && place === stand.slots.length - 1) return at(here, { kind: 'done' });
   if (resting) return at(here, { kind: 'break' });
   if (stand.sinceBreak < BREAK_AFTER) return at(here, { kind: 'ready' });
-  const rest: RoundSlot = { key: null, kind: 'break', cutTo: null };
+  const rest: RoundSlot = { key: null, kind: 'break', on: 'kit', cutTo: null };
   const slots = [...stand.slots.slice(0, place), rest, ...stand.slots.slice(place)];
   return at({ ...here, slots }, { kind: 'break' });
 }

@@ -1,7 +1,8 @@
 'use client';
 
 import Link from 'next/link';
-import { useRef, type ReactNode } from 'react';
+import { Fragment, useRef, type ReactNode } from 'react';
+import { countStrings } from '@/core/analysis';
 import { issueText, type Issue } from '@/core/issue';
 import {
   beatPlaces,
@@ -14,12 +15,12 @@ import {
   type SufferingId,
   type Verdict,
 } from '@/core/ladder';
-import type { Limb } from '@/core/kit';
+import { limbName, type Limb } from '@/core/kit';
 import { partAt, sayCall, sayChangeAt } from '@/core/playing';
 import { sentenceText, type Exercise } from '@/core/recipe';
 import type { StandItem } from '@/core/studio';
 import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
-import { Button, buttonLook, Words } from '../base';
+import { Button, buttonLook, useSpeech, Words } from '../base';
 import { VerdictSign } from '../marks';
 import { TempoGlyph, type Playback } from '../play';
 import { Band, Patience } from './bands';
@@ -38,7 +39,7 @@ const NOTICES = {
 
 /** The pattern fills the screen; over it what is to be played, and why. */
 export function Ready({
-  plan: { item, rung, exercise, tempo, bars, score },
+  plan,
   next,
   notice,
   caution,
@@ -53,6 +54,7 @@ export function Ready({
   onTap: (bpm: number) => void;
   onStart: () => void;
 }) {
+  const { item, rung, exercise, tempo, bars, score } = plan;
   const { plays, reason, cues, state } = item;
   const ownMusic = rung.stage?.kind === 'manner' && rung.stage.manner === 'own-music';
   return (
@@ -87,12 +89,36 @@ export function Ready({
       )}
       {cues[0] && <p className="text-2xl text-soft">{cues[0]}</p>}
       {caution && <p className="text-lg">{caution}</p>}
-      <Pattern exercise={exercise} />
+      <Shown plan={plan} />
       {ownMusic && <Tap onTap={onTap} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">
         Start
       </Band>
     </>
+  );
+}
+
+/** The pattern; what is sung and counted is shown as it is said. */
+function Shown({
+  plan: { exercise, rung },
+  subscribe,
+}: {
+  plan: SlotPlan;
+  subscribe?: Playback['subscribe'];
+}) {
+  const { syllables } = useSpeech();
+  if (rung.stage?.kind !== 'manner' || rung.stage.manner !== 'voice') {
+    return <Pattern exercise={exercise} subscribe={subscribe} />;
+  }
+  return (
+    <dl className="m-auto grid min-h-0 w-full grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-6 overflow-y-auto">
+      {countStrings(exercise, syllables).map(({ limb, bars }) => (
+        <Fragment key={limb}>
+          <dt className="text-2xl text-soft">{limbName(limb)}</dt>
+          <dd className="stand-words">{bars.join(' | ')}</dd>
+        </Fragment>
+      ))}
+    </dl>
   );
 }
 
@@ -177,7 +203,7 @@ export function Playing({
         <Pulse score={score} position={position} />
       </div>
       <div className={counting ? 'flex min-h-0 flex-1 flex-col' : 'flex h-[34%] flex-col'}>
-        <Pattern exercise={exercise} subscribe={playback.subscribe} />
+        <Shown plan={plan} subscribe={playback.subscribe} />
       </div>
       {!playback.audible && (
         <p role="status">

@@ -367,6 +367,7 @@ function Head({
       </h1>
       <span className="shrink-0 text-xl text-soft">
         {KINDS[slots[place]?.kind ?? 'new']}
+        {slots[place]?.on === 'pad' && 'on the pad · '}
         {Math.min(before + 1, tries)} of {tries}
       </span>
       {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
