@@ -1,9 +1,10 @@
-import { sounderOf } from '@/audio/sounder';
+import { Player } from '@/audio/player';
+import { sounderOf, type Sounder } from '@/audio/sounder';
 import { LIMBS } from '@/core/kit';
 import { must } from '@/core/issue';
 import { eventsBetween, scoreOf } from '@/core/playing';
 import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
-import { bpm, tempoFor, ticksToSeconds } from '@/core/time';
+import { bpm, steadyTempo, tempoFor, ticksToSeconds } from '@/core/time';
 
 const SAMPLE_RATE = 48_000;
 const BARS = 32;
@@ -34,4 +35,40 @@ async function offsets(beatsPerMinute: number): Promise<number[]> {
   });
 }
 
-Object.assign(window, { clickOffsets: offsets });
+/** Plays live while the page does nothing else for so long at a time, and finds how long before it was
+ * due each click was planned. @returns seconds, by click; below 0 is late */
+async function ahead(beatsPerMinute: number, blockMs: number, bars: number): Promise<number[]> {
+  const exercise = must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')));
+  const tempo = tempoFor(exercise.meter, bpm(beatsPerMinute));
+  const score = scoreOf(exercise, { bars, countInBars: 0, muted: new Set(LIMBS) });
+  const context = new AudioContext();
+  await context.resume();
+  const live = sounderOf(context);
+  const found: number[] = [];
+  const sounder: Sounder = {
+    ...live,
+    sound(event, at) {
+      found.push(at - context.currentTime);
+      live.sound(event, at);
+    },
+  };
+  const code = 'onmessage=({data})=>setInterval(()=>postMessage(null),data)';
+  const player = new Player(sounder, (tick) => {
+    const worker = new Worker(URL.createObjectURL(new Blob([code])));
+    worker.onmessage = tick;
+    worker.postMessage(25);
+    return () => worker.terminate();
+  });
+  const blocking = setInterval(() => {
+    const until = performance.now() + blockMs;
+    while (performance.now() < until);
+  }, blockMs + 60);
+  await new Promise<void>((onOver) =>
+    player.start([{ score, tempi: steadyTempo(tempo) }], { onOver }),
+  );
+  clearInterval(blocking);
+  await context.close();
+  return found;
+}
+
+Object.assign(window, { clickOffsets: offsets, clicksAhead: ahead });

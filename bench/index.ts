@@ -5,7 +5,9 @@ import { expandAndAnalyse } from './expand';
 import { families } from './families';
 import { benchFrames } from './frames';
 import { makePlacements } from './placements';
+import { planning } from './plan';
 import { roster } from './roster';
+import { verdicts } from './stand';
 import { variationScreen } from './variations';
 import { closeReport, type Row } from './report';
 
@@ -14,6 +16,8 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   families,
   placements: makePlacements,
   roster,
+  plan: planning,
+  stand: verdicts,
   frames: benchFrames,
   variations: variationScreen,
   clicks,

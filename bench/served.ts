@@ -8,11 +8,15 @@ import { CHROMIUM } from '../scripts/lib/chromium.mjs';
 import { freePort } from '../scripts/lib/port.mjs';
 import { bin } from '../scripts/lib/run.mjs';
 
-/** Runs something against Mivvel as it is built, on an empty file of its own.
- * @param run gets the address */
-async function withMivvel<T>(run: (url: string) => Promise<T>): Promise<T> {
+/** Runs something against Mivvel as it is built, on a file of its own.
+ * @param run gets the address  @param fill puts something into the folder's file first */
+async function withMivvel<T>(
+  run: (url: string) => Promise<T>,
+  fill: (folder: string) => void = () => {},
+): Promise<T> {
   await ensureBuilt();
   const folder = mkdtempSync(join(tmpdir(), 'mivvel-bench-'));
+  fill(folder);
   const port = await freePort();
   const env = { ...process.env, MIVVEL_DATA: folder, NEXT_TELEMETRY_DISABLED: '1' };
   const server = spawn(bin('next'), ['start', '-p', String(port)], { env, stdio: 'pipe' });
@@ -29,10 +33,13 @@ async function withMivvel<T>(run: (url: string) => Promise<T>): Promise<T> {
   }
 }
 
-/** Measures in Chromium, as the teacher of a studio that was just opened. */
-export async function withTeacher<T>(measure: (page: Page, url: string) => Promise<T>): Promise<T> {
+/** Measures in Chromium. @param fill puts something into the folder's file first */
+export async function withPage<T>(
+  measure: (page: Page, url: string) => Promise<T>,
+  fill?: (folder: string) => void,
+): Promise<T> {
   return withMivvel(async (url) => {
-    const args = ['--disable-gpu'];
+    const args = ['--disable-gpu', '--autoplay-policy=no-user-gesture-required'];
     const browser = await chromium.launch({
       executablePath: CHROMIUM,
       chromiumSandbox: false,
@@ -41,13 +48,20 @@ export async function withTeacher<T>(measure: (page: Page, url: string) => Promi
     try {
       const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
       await page.goto(url);
-      await page.getByLabel('Studio').fill('Bench');
-      await page.getByLabel('Your name').fill('Ada');
-      await page.getByRole('button', { name: 'Open', exact: true }).click();
-      await page.waitForURL('**/students');
       return await measure(page, url);
     } finally {
       await browser.close();
     }
+  }, fill);
+}
+
+/** Measures in Chromium, as the teacher of a studio that was just opened. */
+export async function withTeacher<T>(measure: (page: Page, url: string) => Promise<T>): Promise<T> {
+  return withPage(async (page, url) => {
+    await page.getByLabel('Studio').fill('Bench');
+    await page.getByLabel('Your name').fill('Ada');
+    await page.getByRole('button', { name: 'Open', exact: true }).click();
+    await page.waitForURL('**/students');
+    return measure(page, url);
   });
 }

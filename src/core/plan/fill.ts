@@ -75,9 +75,10 @@ export function fillDay(
     playSet(filling, group, 1);
   }
   if (hasRoom(filling)) playSet(filling, open, SETS);
-  if (order === 'blocked') for (const room of rooms) newestFirst(filling, room);
+  const entries = (room: Room) =>
+    entriesOf(room, order === 'blocked' ? inBlocks(filling, room) : room.main);
   const [only] = rooms;
-  return only && rooms.length === 1 ? entriesOf(only) : rooms.flatMap(entriesOf);
+  return only && rooms.length === 1 ? entries(only) : rooms.flatMap(entries);
 }
 
 interface Filling {
@@ -85,7 +86,8 @@ interface Filling {
   readonly states: readonly Going[];
   readonly day: number;
   readonly rooms: readonly Room[];
-  /** Works that may be played on: not passed, and nothing comes first. */
+  /** Works that may be played on: not passed, and nothing comes first. What was begun stands before what
+   * was not, the longest untouched first. */
   readonly open: readonly number[];
   /** Passed works that are due and were not played today. */
   readonly due: readonly number[];
@@ -104,7 +106,8 @@ function survey(
   day: number,
   rooms: readonly Room[],
 ): Filling {
-  const open: number[] = [];
+  const begunOnes: number[] = [];
+  const fresh: number[] = [];
   const due: number[] = [];
   let rests = -1;
   let least = Infinity;
@@ -117,12 +120,14 @@ function survey(
     if (state.triesToday > 0) begun = true;
     if (!state.passed) {
       if (!isFree(work, states)) continue;
-      open.push(index);
+      (state.lastDay === NEVER ? fresh : begunOnes).push(index);
       least = Math.min(least, secondsOf(work, state));
     } else if (state.triesToday > 0) continue;
     else if (state.keepDue <= day) due.push(index);
     else if (work.weight < lightest) [rests, lightest] = [index, work.weight];
   }
+  begunOnes.sort((a, b) => (states[a]?.lastDay ?? 0) - (states[b]?.lastDay ?? 0));
+  const open = begunOnes.concat(fresh);
   const taken = works.map(() => -1);
   return { works, states, day, rooms, open, due, rests: begun ? -1 : rests, least, taken };
 }
@@ -243,17 +248,12 @@ function nextGroup(filling: Filling, order: (typeof ORDERS)[number]): readonly n
   return group;
 }
 
-function nextOpen({ states, open, taken }: Filling): number {
-  let found = -1;
-  let before = Infinity;
+function nextOpen({ open, taken }: Filling): number {
   for (let at = 0; at < open.length; at += 1) {
     const index = open[at] ?? -1;
-    if (taken[index] !== -1) continue;
-    const lastDay = states[index]?.lastDay ?? NEVER;
-    const since = lastDay === NEVER ? Number.MAX_SAFE_INTEGER : lastDay;
-    if (since < before) [found, before] = [index, since];
+    if (taken[index] === -1) return index;
   }
-  return found;
+  return -1;
 }
 
 /** Tries that win a rung when all are clean. */
@@ -276,15 +276,22 @@ function playSet(filling: Filling, group: readonly number[], sets: number): void
 }
 
 /** In blocks, tries of one exercise follow each other, and what is least known comes first. */
-function newestFirst({ works, states }: Filling, { main }: Room): void {
-  if (main.at(0)?.work === main.at(-1)?.work) return;
-  const climbed = ({ work }: Entry) =>
-    (states[work]?.rung ?? 0) / Math.max(1, works[work]?.trySeconds.length ?? 1);
-  main.sort((a, b) => (a.work === b.work ? 0 : climbed(a) - climbed(b) || a.work - b.work));
+function inBlocks({ works, states }: Filling, { main }: Room): readonly Entry[] {
+  if (main.at(0)?.work === main.at(-1)?.work) return main;
+  const climbed = (index: number) =>
+    (states[index]?.rung ?? 0) / Math.max(1, works[index]?.trySeconds.length ?? 1);
+  const played: number[] = [];
+  for (const { work } of main) if (!played.includes(work)) played.push(work);
+  played.sort((a, b) => climbed(a) - climbed(b) || a - b);
+  const found: Entry[] = [];
+  for (const index of played) {
+    for (const entry of main) if (entry.work === index) found.push(entry);
+  }
+  return found;
 }
 
 /** A stretch in order, with its breaks. */
-function entriesOf({ on, breaks, warm, main, after }: Room): readonly Entry[] {
+function entriesOf({ on, breaks, warm, after }: Room, main: readonly Entry[]): readonly Entry[] {
   const entries = warm.length + after.length === 0 ? main : [...warm, ...main, ...after];
   if (breaks === 0) return entries;
   const found: Entry[] = [];

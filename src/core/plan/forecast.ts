@@ -1,6 +1,6 @@
 import { WEEKDAYS, type Day } from '../calendar';
 import { seeded } from '../chance';
-import { drawChances, liveThrough, type FutureDay } from './future';
+import { liveThrough, type FutureDay } from './future';
 import { cleanShare } from './pace';
 import type { Planning } from './plan';
 import { datesFrom, hoursOn, MOST_MINUTES, type Schedule } from './schedule';
@@ -72,7 +72,6 @@ export function forecast(asked: Forecasting): Forecast {
   const rungs = works.reduce((sum, work) => sum + work.trySeconds.length, 0);
   for (let future = 0; future < futures; future += 1) {
     const going = beginning.map((state) => ({ ...state }));
-    const chances = works.map((work) => drawChances(work, random));
     const wayNow = () =>
       works.reduce((sum, work, index) => {
         const state = going[index];
@@ -81,19 +80,10 @@ export function forecast(asked: Forecasting): Forecast {
     const [start] = ways;
     let best = wayNow();
     if (start) start[future] = best;
-    const found = liveThrough(
-      works,
-      going,
-      days,
-      schedule.order,
-      chances,
-      keeps,
-      random,
-      (index) => {
-        const week = (index + 1) % 7 === 0 ? ways[(index + 1) / 7] : undefined;
-        if (week) week[future] = best = Math.max(best, wayNow());
-      },
-    );
+    const found = liveThrough(works, going, days, schedule.order, keeps, random, (index) => {
+      const week = (index + 1) % 7 === 0 ? ways[(index + 1) / 7] : undefined;
+      if (week) week[future] = best = Math.max(best, wayNow());
+    });
     let last = 0;
     found.forEach((at, index) => {
       const of = reached[index];

@@ -7,7 +7,7 @@ import type { Stretch } from './stretches';
 import type { Going, Work } from './work';
 
 /** How likely a student's tries are clean in one future. */
-export interface Chances {
+interface Chances {
   readonly fresh: number;
   readonly known: number;
   readonly lost: number;
@@ -21,7 +21,7 @@ export interface FutureDay {
 
 /** Draws how well it goes in one future: the fewer tries are known, the further this may lie from what
  * they show. @param random from 0 up to 1 */
-export function drawChances({ pace }: Work, random: () => number): Chances {
+function drawChances({ pace }: Work, random: () => number): Chances {
   return {
     fresh: drawShare(pace.fresh, random),
     known: drawShare(pace.known, random),
@@ -29,7 +29,7 @@ export function drawChances({ pace }: Work, random: () => number): Chances {
   };
 }
 
-/** Works through dates, drawing every verdict.
+/** Works through dates, drawing every verdict, and for each work how well it goes once it is played.
  * @param going changed in place  @param keeps share of planned dates that are kept, 0 to 1
  * @param onDay is told after each date
  * @returns by work the index of the date on which its target is reached; -1 for none */
@@ -38,21 +38,21 @@ export function liveThrough(
   going: readonly Going[],
   days: readonly FutureDay[],
   order: Schedule['order'],
-  chances: readonly Chances[],
   keeps: number,
   random: () => number,
   onDay: (index: number) => void,
 ): Int16Array {
   const reached = new Int16Array(works.length).fill(-1);
+  const chances: (Chances | null)[] = works.map(() => null);
   for (const [index, { number, stretches }] of days.entries()) {
     if (stretches.length > 0 && random() < keeps) {
       const entries = fillDay(works, going, number, stretches, order);
       for (const { work } of entries) {
         const state = going[work];
         const of = works[work];
-        const chance = chances[work];
-        if (!state || !of || !chance || (state.passed && state.lastDay === number)) continue;
+        if (!state || !of || (state.passed && state.lastDay === number)) continue;
         const before = state.passed;
+        const chance = (chances[work] ??= drawChances(of, random));
         tryOnce(state, of, chance, number, random);
         if (state.passed && !before && reached[work] === -1) reached[work] = index;
       }
