@@ -26,12 +26,22 @@ test('two days are missed: it is said, and today has work again', async ({ page,
     .run(since);
   file.close();
   await page.goto('/today');
-  const missed = page.getByText('Planned anew from today.');
-  await expect(missed).toContainText(said(-2));
-  await expect(missed).toContainText(said(-1));
+  await expect(page.getByText(/^Missed: .*Planned anew from today\.$/)).toBeVisible();
   await expect(page.getByRole('link', { name: /Snare line over double-bass 16ths/ })).toBeVisible();
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
-  await expect(page.getByRole('button', { name: `${said(-1)}, missed` })).toBeVisible();
+  for (const day of [-2, -1]) {
+    await expect(page.getByRole('button', { name: `${said(day)}, missed` })).toBeVisible();
+  }
+});
+
+test('on another date than the studio’s, that is said', async ({ browser, app }) => {
+  const ahead = new Date().getUTCHours() >= 10;
+  const timezoneId = ahead ? 'Pacific/Kiritimati' : 'Pacific/Pago_Pago';
+  const context = await browser.newContext({ baseURL: app.url, timezoneId });
+  const page = await context.newPage();
+  await lookAs(page, 'Deniz');
+  await expect(page.getByText(/^At the studio it is \w{3} \d/)).toBeVisible();
+  await context.close();
 });
 
 test('a day more in the week moves the forecast, and what was there comes back', async ({
@@ -77,16 +87,15 @@ test('a session moves by keys, and back again', async ({ page }) => {
 test('a session is dragged to another date', async ({ page }) => {
   await lookAs(page, 'Deniz');
   await page.goto('/plan');
-  await page.getByRole('button', { name: 'Later' }).click();
   const cells = page.getByRole('group', { name: 'Dates' }).getByRole('button');
-  await cells.nth(8).click();
+  await cells.nth(15).click();
   const minutes = page.getByRole('spinbutton', { name: /^Minutes on \w+ \d/ });
   await minutes.fill('25');
   await minutes.press('Enter');
-  await expect(cells.nth(8)).toHaveAccessibleName(/25 minutes/);
-  await cells.nth(8).dragTo(cells.nth(16));
-  await expect(cells.nth(16)).toHaveAccessibleName(/25 minutes/);
-  await expect(cells.nth(8)).toHaveAccessibleName(/15 minutes/);
+  await expect(cells.nth(15)).toHaveAccessibleName(/25 minutes/);
+  await cells.nth(15).dragTo(cells.nth(23));
+  await expect(cells.nth(23)).toHaveAccessibleName(/25 minutes/);
+  await expect(cells.nth(15)).toHaveAccessibleName(/15 minutes/);
 });
 
 test('what cannot be planned is said, and what was typed stays', async ({ page }) => {

@@ -170,8 +170,16 @@ test('goes on without an entry that the log will never take', async ({ page, con
 });
 
 test('keys alone: a round, its questions and a note at the end', async ({ page }) => {
+  await page.addInitScript(() => {
+    const request = (type: string) => {
+      document.documentElement.dataset.kept = type;
+      return Promise.resolve({ release: () => Promise.resolve() });
+    };
+    Object.defineProperty(navigator, 'wakeLock', { value: { request } });
+  });
   await page.goto(ROUND);
   await playOut(page);
+  await expect(page.locator('html')).toHaveAttribute('data-kept', 'screen');
   await page.keyboard.press('ArrowRight');
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
   await page.keyboard.press('Enter');
@@ -228,6 +236,11 @@ test('hands-free plays on, and asks about each at the end', async ({ page }) => 
   }).toPass();
   await page.getByRole('button', { name: 'go on, ask at the break' }).click();
   await page.getByRole('button', { name: 'wood' }).click();
+  const size = () =>
+    page.getByTestId('rung').evaluate((rung) => Number.parseFloat(getComputedStyle(rung).fontSize));
+  const before = await size();
+  await page.getByLabel('Distance in metres').fill('2.5');
+  await expect.poll(size).toBeGreaterThan(1.3 * before);
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByText('Then 1 more, with two empty bars between.')).toBeVisible();
   await begin(page);

@@ -50,6 +50,7 @@ describe('getPlan', () => {
   it('is mended the next days: what was missed is named, and its work comes first', () => {
     const context = testContext();
     const studio = played(context);
+    must(setSchedule(context, studio.student, studio.student.personId, USUAL_SCHEDULE));
     context.at += 3 * DAY_MS;
     const plan = planOf(context, studio);
     expect(plan.missed).toEqual(['2026-01-06', '2026-01-07']);
@@ -93,7 +94,12 @@ describe('getPlan', () => {
 });
 
 describe('setSchedule', () => {
-  const TARGET: Schedule = { ...USUAL_SCHEDULE, target: '2026-02-01', order: 'interleaved' };
+  const TARGET: Schedule = {
+    ...USUAL_SCHEDULE,
+    target: '2026-02-01',
+    order: 'interleaved',
+    since: '2026-01-05',
+  };
 
   it('keeps what is right', () => {
     const context = testContext();
@@ -112,7 +118,7 @@ describe('setSchedule', () => {
     must(setSchedule(context, student, student.personId, TARGET));
     const past = { ...TARGET, target: '2026-01-04' };
     expect(codes(setSchedule(context, student, student.personId, past))).toEqual(['target-past']);
-    expect(planOf(context, studio).planning.schedule).toEqual(TARGET);
+    expect(planOf(context, studio).planning.schedule).toMatchObject(TARGET);
   });
 });
 

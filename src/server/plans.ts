@@ -90,9 +90,11 @@ export function setSchedule(
 ): Result<null> {
   const student = planned(context, viewer, studentId);
   if (!student.ok) return student;
-  const checked = checkSchedule(schedule, practiceDay(context, viewer));
+  const today = practiceDay(context, viewer);
+  const checked = checkSchedule(schedule, today);
   if (!checked.ok) return checked;
-  queries.setSchedule(context.db, studentId, checked.value);
+  const since = checked.value.since ?? today;
+  queries.setSchedule(context.db, studentId, { ...checked.value, since });
   return ok(null);
 }
 

@@ -202,7 +202,7 @@ describe('pacesOf', () => {
 });
 
 describe('what was practised', () => {
-  const schedule = everyDay({ minutes: 30 });
+  const schedule = everyDay({ minutes: 30 }, { since: '2026-01-01' });
   const on = (...days: string[]) => new Set(days);
 
   it('names the planned dates since the last practice', () => {
@@ -214,6 +214,9 @@ describe('what was practised', () => {
     expect(missedDays(schedule, on(), TODAY)).toEqual([]);
     const off = [{ from: '2026-02-28', to: '2026-03-01' }];
     expect(missedDays({ ...schedule, off }, on('2026-02-27'), TODAY)).toEqual([]);
+    const late = { ...schedule, since: '2026-03-01' };
+    expect(missedDays(late, on('2026-02-20'), TODAY)).toEqual(['2026-03-01']);
+    expect(missedDays({ ...schedule, since: null }, on('2026-02-20'), TODAY)).toEqual([]);
   });
 
   it('knows how planned dates are kept', () => {

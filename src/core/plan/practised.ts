@@ -18,7 +18,8 @@ const MISSED_WITHIN = 14;
 /** So far back tells how a student keeps to the dates. */
 const KEEPING_WITHIN = 28;
 
-/** Dates with minutes that passed without practice since the last one with some, oldest first.
+/** Dates with minutes that passed without practice since the last one with some, oldest first; none of
+ * before the schedule, and none where nobody has set one.
  * @param practised dates with practice */
 export function missedDays(
   schedule: Schedule,
@@ -29,17 +30,19 @@ export function missedDays(
     .filter((day) => day <= today)
     .sort()
     .at(-1);
-  if (last === undefined) return [];
+  const { since } = schedule;
+  if (last === undefined || since === null) return [];
   return datesFrom(daysAfter(today, -MISSED_WITHIN), MISSED_WITHIN).filter(
-    (day) => day > last && hoursOn(schedule, day).minutes > 0,
+    (day) => day > last && day >= since && hoursOn(schedule, day).minutes > 0,
   );
 }
 
 /** Share of the planned dates of the last weeks on which there was practice, 0 to 1; as if two more had
  * been kept, so that few dates say little. */
 export function keepingShare(schedule: Schedule, practised: ReadonlySet<Day>, today: Day): number {
-  const first = [...practised].sort().at(0);
-  if (first === undefined) return 1;
+  const played = [...practised].sort().at(0);
+  if (played === undefined) return 1;
+  const first = schedule.since !== null && schedule.since > played ? schedule.since : played;
   const planned = datesFrom(daysAfter(today, -KEEPING_WITHIN), KEEPING_WITHIN).filter(
     (day) => day >= first && hoursOn(schedule, day).minutes > 0,
   );

@@ -35,6 +35,8 @@ export const scheduleSchema = z.strictObject({
   target: day.nullable(),
   order: z.enum(ORDERS),
   noise: noiseSchema,
+  /** The date from which it holds: nothing was missed before; null until it is kept. */
+  since: day.nullable(),
 });
 
 export type Schedule = z.infer<typeof scheduleSchema>;
@@ -49,6 +51,7 @@ export const USUAL_SCHEDULE: Schedule = {
   target: null,
   order: 'blocked',
   noise: USUAL_NOISE,
+  since: null,
 };
 
 /** Whether a date lies in the dates off. */

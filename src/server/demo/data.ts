@@ -240,6 +240,7 @@ export function scheduleOf({ hours }: Pick<StudentPlan, 'hours'>, today: Day): S
     order: order ?? 'blocked',
     target: target === undefined ? null : daysAfter(today, target),
     noise: { ...noise, protection: protection ?? 'none' },
+    since: daysAfter(today, -41),
   };
 }
 

@@ -24,10 +24,15 @@ import { DayPanel } from './day-panel';
 import { ForecastPanel } from './forecast-panel';
 import { HoursTable } from './hours-table';
 import { ScheduleFields } from './schedule-fields';
-import { sayDate } from './words';
+import { sayDate, sayMissed } from './words';
 
-/** Weeks of a month's view. */
+/** Weeks of a month's view, the last one that has passed included. */
 const MONTH_WEEKS = 5;
+
+/** The first date that is shown, so that a date is in sight. */
+function firstOf(day: Day, view: 'month' | 'week'): Day {
+  return view === 'week' ? mondayOf(day) : daysAfter(mondayOf(day), -7);
+}
 
 /** When a student practises and what on which date, spread anew at every change; what does not fit, and
  * when the targets are reached. */
@@ -47,7 +52,7 @@ export function Plan({
   const [draft, setDraft] = useState<Schedule | null>(null);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [view, setView] = useState<'month' | 'week'>('month');
-  const [first, setFirst] = useState(mondayOf(today));
+  const [first, setFirst] = useState(firstOf(today, 'month'));
   const [chosen, setChosen] = useState<Day>(today);
   const planning = useMemo((): Planning => ({ ...stored, schedule }), [stored, schedule]);
   const planned = useMemo(() => planDays(planning), [planning]);
@@ -101,7 +106,7 @@ export function Plan({
           <Button aria-label="Earlier" onClick={() => setFirst(daysAfter(first, -7 * weeks))}>
             ←
           </Button>
-          <Button onClick={() => [setFirst(mondayOf(today)), setChosen(today)]}>today</Button>
+          <Button onClick={() => [setFirst(firstOf(today, view)), setChosen(today)]}>today</Button>
           <Button aria-label="Later" onClick={() => setFirst(daysAfter(first, 7 * weeks))}>
             →
           </Button>
@@ -115,7 +120,7 @@ export function Plan({
       </header>
       {missed.length > 0 && (
         <p role="status" className="mb-2 border-l-3 border-warm pl-3">
-          Missed: {missed.map(sayDate).join(', ')}. Planned anew from today.
+          {sayMissed(missed)}
         </p>
       )}
       <div className="grid grid-cols-1 gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_23rem] xl:grid-rows-[auto_1fr]">
@@ -187,7 +192,7 @@ export function Plan({
 
   function switchTo(next: 'month' | 'week') {
     setView(next);
-    setFirst(mondayOf(next === 'week' ? chosen : today < chosen ? today : chosen));
+    setFirst(firstOf(chosen, next));
   }
 }
 

@@ -16,3 +16,16 @@ export const KIND_WORDS = {
   review: 'review',
   break: 'break',
 } as const;
+
+/** Longer lists of missed dates are counted. */
+const MOST_DATES = 3;
+
+/** @example sayMissed(['2026-03-02']) // => 'Missed: Mon 2 Mar. Planned anew from today.' */
+export function sayMissed(missed: readonly Day[]): string {
+  const [first = ''] = missed;
+  const dates =
+    missed.length > MOST_DATES
+      ? `${missed.length} days since ${sayDate(first)}`
+      : missed.map(sayDate).join(', ');
+  return `Missed: ${dates}. Planned anew from today.`;
+}

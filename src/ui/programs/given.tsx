@@ -99,9 +99,15 @@ export function Given({
             {given.version < program.version && (
               <span className="ml-2 text-sm text-soft">before your changes</span>
             )}
+            <Link
+              href={`/students/${given.student.id}/plan`}
+              aria-label={`Plan of ${given.student.name}`}
+              className="ml-auto px-2 text-sm text-soft hover:underline"
+            >
+              plan
+            </Link>
             <Button
               look="quiet"
-              className="ml-auto"
               aria-label={`Take it back from ${given.student.name}`}
               onClick={() => void takeBack(given)}
             >

@@ -16,7 +16,7 @@ import {
 } from '@/core/studio';
 import { parseMeter, tempoFor } from '@/core/time';
 import { Words } from '../base';
-import { cautionsOf, KIND_WORDS, rowsOf, sayDate, sayMinutes } from '../plan';
+import { cautionsOf, KIND_WORDS, rowsOf, sayDate, sayMinutes, sayMissed } from '../plan';
 import { TempoGlyph } from '../play';
 import { StudioDay } from './studio-day';
 
@@ -81,7 +81,7 @@ export function Today({
       <StudioDay today={today} />
       {missed.length > 0 && (
         <p role="status" className="border-l-3 border-warm pl-3 text-lg">
-          Missed: {missed.map(sayDate).join(', ')}. Planned anew from today.
+          {sayMissed(missed)}
         </p>
       )}
       {notes.length > 0 && (
