@@ -108,24 +108,45 @@ async function teacher(): Promise<void> {
   await page.close();
 }
 
-async function student(viewport: typeof DESK, light: 'light' | 'dark', tag: string): Promise<void> {
-  const page = await open(viewport, light);
+async function student(): Promise<void> {
+  const page = await open();
   await lookAs(page, 'Pia');
+  await page.goto('/today?minutes=30&on=kit');
   await page.getByRole('heading', { name: 'Today' }).waitFor();
-  if (tag === '') await take(page, 'today');
-  await page.goto('/stand');
-  await page.locator('[data-stage=ready] svg').first().waitFor();
-  await take(page, `stand-ready${tag}`);
-  await page.getByRole('button', { name: 'Start' }).click();
-  await page.getByText(/^bar 2$/).waitFor();
-  await take(page, `stand-playing${tag}`);
+  await take(page, 'today');
+  await page.goto('/plan');
+  await page.locator('[aria-label^="The way to the targets"] svg').waitFor();
+  await page.getByRole('list', { name: 'What would help most' }).waitFor();
+  await page.screenshot({ path: 'docs/screenshots/plan.png', fullPage: true });
+  console.log('plan');
+  await page.goto('/record');
+  await page.locator('[aria-label^="Practice by day"] svg').waitFor();
+  await take(page, 'record');
   await page.close();
+}
+
+/** The Stand in its four forms. */
+async function stand(viewport: typeof DESK, tag: string): Promise<void> {
+  for (const light of ['light', 'dark'] as const) {
+    const page = await open(viewport, light);
+    await lookAs(page, 'Pia');
+    await page.goto('/stand?minutes=30&on=kit');
+    await page.locator('[data-stage=ready] svg').first().waitFor();
+    if (light === 'light') await take(page, `stand-ready${tag}`);
+    else {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.getByText(/^bar 2$/).waitFor();
+      await take(page, `stand-playing${tag}`);
+    }
+    await page.close();
+  }
 }
 
 try {
   await teacher();
-  await student(DESK, 'light', '');
-  await student(UPRIGHT, 'dark', '-upright');
+  await student();
+  await stand(DESK, '');
+  await stand(UPRIGHT, '-upright');
 } finally {
   await browser.close();
   await app.stop();

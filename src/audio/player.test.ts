@@ -85,13 +85,13 @@ describe('Player', () => {
     const told: string[] = [];
     player.start([part(60, 8, 1)], {
       onOver: () => told.push('over'),
-      onSlept: () => told.push('slept'),
+      onSlept: (finished) => told.push(`slept after ${finished}`),
     });
     run(3);
     clock.wall += 600;
     tick();
     tick();
-    expect(told).toEqual(['slept']);
+    expect(told).toEqual(['slept after 0']);
     expect(player.playing).toBe(false);
   });
 

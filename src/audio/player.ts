@@ -31,8 +31,9 @@ interface Placed extends Part {
 export interface Telling {
   /** Called once when all is played. */
   readonly onOver?: () => void;
-  /** Called once when the device slept: what was played then was not heard. */
-  readonly onSlept?: () => void;
+  /** Called once when the device slept, with how many scores were played out before: what was played
+   * meanwhile was not heard. */
+  readonly onSlept?: (finished: number) => void;
 }
 
 /** Plays scores, one after the other. All positions are ticks from the downbeat after the count-in of
@@ -115,8 +116,7 @@ export class Player {
     const now = sounder.now();
     if (this.#drift() - this.#ahead > SLEPT) {
       const { onSlept } = this.#telling;
-      this.stop();
-      onSlept?.();
+      onSlept?.(this.stop());
       return;
     }
     const horizon = now + LOOKAHEAD;

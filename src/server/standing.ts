@@ -198,6 +198,10 @@ interface ItemPlace {
   readonly today: Day;
 }
 
+/** The exercise was changed since, and the step or variation cannot be made of it any more. */
+const CANNOT_BE_VARIED =
+  'What was to be played instead cannot be made of this exercise any more: play all of it.';
+
 const NO_LOG = { tries: [] as LoggedTry[], decisions: [] as LoggedDecision[] };
 
 /** One item of a student, replayed. */
@@ -240,7 +244,7 @@ export function standingOf(place: ItemPlace, log: ItemLog = NO_LOG): Standing {
     plays,
     whole: fitted.whole,
     state,
-    reason: reasonText(state, item.course),
+    reason: asked.ok ? reasonText(state, item.course) : CANNOT_BE_VARIED,
     cues,
     waitsFor: [],
     resting: state.keep !== null && state.keep.due > today,

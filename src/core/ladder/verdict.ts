@@ -36,7 +36,8 @@ export function makeRule(
   return issues.length > 0 ? fail(...issues) : ok(rule);
 }
 
-/** What suffered in a try that was not clean, in the trade's words. `limb` asks which one. */
+/** What suffered in a try that was not clean, in the trade's words. `limb` asks which one; `hands` only
+ * among the hands. */
 export const SUFFERINGS = [
   { id: 'pushed', name: 'pushed', limb: false },
   { id: 'dragged', name: 'dragged', limb: false },
@@ -45,7 +46,7 @@ export const SUFFERINGS = [
   { id: 'followed', name: 'a limb followed another', limb: true },
   { id: 'crept-in', name: 'a note crept in', limb: true },
   { id: 'accents', name: 'accents unclear', limb: false },
-  { id: 'weak-hand', name: 'one hand weaker', limb: true },
+  { id: 'weak-hand', name: 'one hand weaker', limb: 'hands' },
   { id: 'tense', name: 'tense', limb: false },
   { id: 'count', name: 'lost the count', limb: false },
   { id: 'seam', name: 'broke at the seam', limb: false },

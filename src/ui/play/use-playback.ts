@@ -63,13 +63,15 @@ export function usePlayback(): Playback {
     scores.current = parts.map((part) => part.score);
     setAudible(opened.audible);
     setPlaying(true);
-    const ended = (tell?: () => void) => () => {
-      setPlaying(false);
-      tell?.();
-    };
     opened.player.start(parts, {
-      onOver: ended(telling.onOver),
-      onSlept: ended(telling.onSlept),
+      onOver() {
+        setPlaying(false);
+        telling.onOver?.();
+      },
+      onSlept(finished) {
+        setPlaying(false);
+        telling.onSlept?.(finished);
+      },
     });
   }, []);
 

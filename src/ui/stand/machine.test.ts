@@ -6,9 +6,11 @@ import {
   type BrokeInput,
   type RoundSlot,
   type StandItem,
+  type SufferedInput,
   type TryInput,
 } from '@/core/studio';
 import {
+  cueOf,
   itemAt,
   itemOf,
   keepOf,
@@ -62,7 +64,8 @@ function slotsOf(names: string, kind: RoundSlot['kind'] = 'new'): readonly Round
 const slots = slotsOf('one two three');
 
 function played(name: string, seconds = 32): Played {
-  return { item: item(name), rung: '60', bpm: 60, bars: 8, seconds };
+  const id = name as Played['id'];
+  return { id, item: item(name), rung: '60', bpm: 60, bars: 8, seconds };
 }
 
 function entry(of: string, verdict: TryInput['verdict']) {
@@ -110,6 +113,20 @@ describe('standReducer', () => {
       { kind: 'suffered', what: 'flam' },
     ]);
     expect(stand.stage).toMatchObject({ kind: 'limb', options: [null, 'RH', 'LF'] });
+    const hand: StandAction = { kind: 'suffered', what: 'weak-hand' };
+    const hands = run([...play('one', 'shaky'), { kind: 'nowhere' }, hand]);
+    expect(hands.stage).toMatchObject({ kind: 'limb', options: [null, 'RH'] });
+  });
+
+  it('the cue is about the limb that suffered last', () => {
+    const body = { id: 'x', tryId: 'e', what: 'flam', limb: 'LF' } as unknown as SufferedInput;
+    const asked = run([...play('one', 'shaky'), { kind: 'nowhere' }]);
+    const send: StandAction = { kind: 'send', entry: { kind: 'suffered', body } };
+    const stand = run([send, { kind: 'stored', answer: null }], asked);
+    const cues = ['Keep the count.', 'The left foot comes late.'];
+    expect(cueOf(stand, { ...item('one'), cues })).toBe(cues[1]);
+    expect(cueOf(stand, { ...item('two'), cues })).toBe(cues[0]);
+    expect(cueOf(stand, item('one'))).toBeNull();
   });
 
   it('a beat that is in the log leads on to what suffered', () => {

@@ -1,6 +1,6 @@
 import type { Issue } from '@/core/issue';
 import { beatPlaces, SUFFERINGS, type SufferingId, type Verdict } from '@/core/ladder';
-import { limbName, LIMBS, type Limb } from '@/core/kit';
+import { isHand, limbName, LIMBS, type Limb } from '@/core/kit';
 import { expand } from '@/core/recipe';
 import { BREAK_AFTER } from '@/core/plan';
 import {
@@ -30,6 +30,8 @@ export interface Question<Answer> {
 
 /** A try that was played to its end, and is to be judged. */
 export interface Played {
+  /** Of the entry that it becomes, so that it is stored once, however often it is judged. */
+  readonly id: EntryId;
   /** As it was then. */
   readonly item: StandItem;
   readonly rung: string;
@@ -83,6 +85,8 @@ export interface Stand {
   readonly played: StandItem | null;
   /** Seconds of playing since the last break. */
   readonly sinceBreak: number;
+  /** The limb that suffered last in an item, which its next cue is about. */
+  readonly watch: { readonly key: string; readonly limb: Limb } | null;
   /** What is to be said at the next start. */
   readonly notice: 'slept' | 'resumed' | null;
 }
@@ -129,6 +133,7 @@ export function startStand(items: readonly StandItem[], slots: readonly RoundSlo
     judging: [],
     played: null,
     sinceBreak: 0,
+    watch: null,
     notice: null,
   };
 }
@@ -204,7 +209,8 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
       const what = SUFFERINGS.find((one) => one.id === action.what);
       if (!what) return advance(stand);
       if (!what.limb) return stand;
-      const options = [null, ...limbsOf(stand.played ?? itemOf(stand))];
+      const limbs = limbsOf(stand.played ?? itemOf(stand));
+      const options = [null, ...(what.limb === 'hands' ? limbs.filter(isHand) : limbs)];
       return at(stand, { kind: 'limb', tryId, what: what.id, options, cursor: null });
     }
     case 'resume':
@@ -264,7 +270,7 @@ export function keepOf({ slots, place, sinceBreak, judging }: Stand): Kept {
 
 /** Whether an answer to “what suffered” asks which limb before it is stored. */
 export function asksLimb(what: SufferingId): boolean {
-  return SUFFERINGS.some((one) => one.id === what && one.limb);
+  return SUFFERINGS.some((one) => one.id === what && one.limb !== false);
 }
 
 function at(stand: Stand, stage: Stage): Stand {
@@ -281,8 +287,11 @@ function stepped<S extends Extract<Stage, Question<unknown>>>(stage: S): S {
  * questions are about what was played, whatever comes next. */
 function afterStoring(stand: Stand, entry: Entry, answer: StoredTry | null): Stand {
   if (entry.kind === 'try') return afterTry(stand, entry, answer);
-  const learnt = stand.played && answer ? learn(stand, keyOf(stand.played), answer) : stand;
-  return entry.kind === 'broke' ? at(learnt, askSuffered(entry.body.tryId)) : advance(learnt);
+  const key = stand.played && keyOf(stand.played);
+  const learnt = key && answer ? learn(stand, key, answer) : stand;
+  if (entry.kind === 'broke') return at(learnt, askSuffered(entry.body.tryId));
+  const { limb } = entry.body;
+  return advance(key && limb ? { ...learnt, watch: { key, limb } } : learnt);
 }
 
 function afterTry(before: Stand, entry: Entry & { kind: 'try' }, answer: StoredTry | null): Stand {
@@ -360,6 +369,13 @@ function settle(stand: Stand): Stand {
 /** Whether new work of the round was passed in it. */
 function isPassedBy(stand: Stand, place: number): boolean {
   return stand.slots[place]?.kind === 'new' && itemAt(stand, place)?.state.passed === true;
+}
+
+/** What to watch for next: what is about the limb that suffered last, else what comes first. */
+export function cueOf({ watch }: Pick<Stand, 'watch'>, item: StandItem): string | null {
+  const named = watch?.key === keyOf(item) ? limbName(watch.limb) : null;
+  const about = item.cues.find((cue) => named !== null && cue.toLowerCase().includes(named));
+  return about ?? item.cues[0] ?? null;
 }
 
 /** The limbs that play in an item. */

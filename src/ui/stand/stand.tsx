@@ -1,61 +1,28 @@
 'use client';
 
-import { X } from 'lucide-react';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import {
-  useEffect,
-  useEffectEvent,
-  useMemo,
-  useReducer,
-  useRef,
-  useState,
-  type CSSProperties,
-} from 'react';
+import { useEffect, useEffectEvent, useMemo, useState, type CSSProperties } from 'react';
 import type { Result } from '@/core/issue';
 import type { SufferingId, Verdict } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
-import type { PersonId, RemarkInput, Round, SessionId, StandItem } from '@/core/studio';
-import { attemptOrSay, buttonLook, newId } from '../base';
+import type { PersonId, RemarkInput, Round } from '@/core/studio';
+import { attemptOrSay, newId } from '../base';
 import { usePlayback } from '../play';
 import { Break } from './break';
 import { Done } from './done';
-import {
-  endRound,
-  keepRound,
-  keepSetUp,
-  readRound,
-  readSetUp,
-  USUAL_SET_UP,
-  type SetUp as Settings,
-} from './kept';
-import {
-  asksLimb,
-  itemAt,
-  itemOf,
-  keepOf,
-  placesFrom,
-  standReducer,
-  startStand,
-  type Stage,
-  type Stand as RoundNow,
-} from './machine';
-import { drop, send, unsent } from './outbox';
+import { Head } from './head';
+import { endRound, type SetUp as Settings } from './kept';
+import { asksLimb, cueOf, itemAt, itemOf, placesFrom, type Stage } from './machine';
+import { drop } from './outbox';
 import { sideOf, type Side } from './pedals';
 import { planSlot, type SlotPlan } from './plan-slot';
-import { SetUp } from './set-up';
-import {
-  AskBroke,
-  AskLimb,
-  AskSuffered,
-  AskVerdict,
-  Broken,
-  Playing,
-  Ready,
-  Unstored,
-} from './stages';
+import { Playing } from './playing';
+import { AskBroke, AskLimb, AskSuffered, AskVerdict } from './questions';
+import { Ready } from './ready';
+import { Broken, Unstored } from './trouble';
 import { useAwake } from './use-awake';
+import { useRound } from './use-round';
 
 export interface StandActions {
   /** What is left to play, or all that is due once more. */
@@ -75,15 +42,11 @@ export function Stand({
   fresh: boolean;
   actions: StandActions;
 }) {
-  const [stand, dispatch] = useReducer(standReducer, null, () =>
-    startStand(round.items, round.slots),
-  );
+  const { stand, dispatch, settings, set, session } = useRound(person, round, fresh);
   const { stage } = stand;
   const item = itemOf(stand);
   const playback = usePlayback();
   const router = useRouter();
-  const session = useRef<SessionId | null>(null);
-  const [settings, setSettings] = useState<Settings>(USUAL_SET_UP);
   const [tapped, setTapped] = useState<{ of: string; bpm: number } | null>(null);
   const [seed, setSeed] = useState(1);
   useAwake();
@@ -103,46 +66,10 @@ export function Stand({
   const playable = plans.filter((plan) => plan !== null);
   const [now] = playable;
 
-  useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the browser's store, once it is there
-    setSettings(readSetUp());
-    const kept = readRound(person, round.day);
-    if (kept && (!fresh || kept.judging.length > 0)) {
-      session.current = kept.session;
-      dispatch({ kind: 'resume', kept });
-    }
-    const entry = unsent(person);
-    if (entry) dispatch({ kind: 'restore', entry });
-  }, [person, round.day, fresh]);
-
-  useEffect(() => {
-    if (stage.kind === 'done') endRound(person);
-    else if (stand.place > 0 || stand.judging.length > 0) {
-      keepRound(person, { ...keepOf(stand), day: round.day, session: session.current });
-    }
-  }, [person, round.day, stage.kind, stand]);
-
-  const sending = stage.kind === 'storing' ? stage.entry : null;
-  useEffect(() => {
-    if (!sending) return;
-    let current = true;
-    void send(person, sending).then((sent) => {
-      if (!current) return;
-      if (sent.kind === 'stored') {
-        dispatch({ kind: 'stored', answer: sent.answer });
-      } else {
-        dispatch({ kind: 'refused', issues: sent.kind === 'refused' ? sent.issues : null });
-      }
-    });
-    return () => {
-      current = false;
-    };
-  }, [person, sending]);
-
   /** The first so many of what plays, as tries to be judged. */
   function playedOf(count: number) {
     return playable.slice(0, count).map(({ item: of, rung, bars, seconds }) => {
-      return { item: of, rung: rung.key, bpm: rung.bpm, bars, seconds };
+      return { id: newId<'entry'>(), item: of, rung: rung.key, bpm: rung.bpm, bars, seconds };
     });
   }
 
@@ -152,7 +79,7 @@ export function Stand({
     const parts = playable.map(({ score, tempi }) => ({ score, tempi }));
     void playback.play(parts, {
       onOver: () => dispatch({ kind: 'over', played: playedOf(parts.length) }),
-      onSlept: () => dispatch({ kind: 'over', played: [], slept: true }),
+      onSlept: (finished) => dispatch({ kind: 'over', played: playedOf(finished), slept: true }),
     });
   }
 
@@ -163,12 +90,11 @@ export function Stand({
   function judge(verdict: Verdict) {
     const [played] = stand.judging;
     if (stage.kind !== 'verdict' || !played) return;
-    session.current ??= newId<'session'>();
     setSeed((before) => before + plans.length + 1);
-    const { item: of, rung, bpm, bars, seconds } = played;
+    const { id, item: of, rung, bpm, bars, seconds } = played;
     const body = {
-      id: newId<'entry'>(),
-      sessionId: session.current,
+      id,
+      sessionId: session(),
       assignmentId: of.assignmentId,
       itemId: of.item.id,
       bpm,
@@ -252,12 +178,6 @@ export function Stand({
     return () => window.removeEventListener('keydown', listen);
   }, []);
 
-  function set(change: Partial<Settings>) {
-    const next = { ...settings, ...change };
-    setSettings(next);
-    keepSetUp(next);
-  }
-
   if (stage.kind === 'ready' && playable.length < plans.length) {
     const alone = stand.slots.length < 2;
     return <Broken item={item} onSkip={() => dispatch({ kind: 'skip' })} alone={alone} />;
@@ -284,6 +204,7 @@ export function Stand({
           key={`ready ${stand.place} ${stand.slots.length}`}
           plan={now}
           next={playable.length - 1}
+          cue={cueOf(stand, now.item)}
           notice={stand.notice}
           caution={stand.place === 0 ? round.caution : null}
           onTap={(bpm) => setTapped({ of: now.item.item.id, bpm })}
@@ -342,52 +263,3 @@ function readingSize({ inches, metres }: Settings): CSSProperties | undefined {
   const { size } = readableSize({ inches, metres }, { width, height });
   return { '--stand-read': `${Math.round(size)}px` } as CSSProperties;
 }
-
-function Head({
-  stand,
-  item,
-  settings,
-  onSet,
-  onLeave,
-}: {
-  stand: RoundNow;
-  item: StandItem;
-  settings: Settings;
-  onSet: (change: Partial<Settings>) => void;
-  onLeave: () => void;
-}) {
-  const { stage, judging, place, slots } = stand;
-  const tries = slots.filter((slot) => slot.key !== null).length;
-  const before = slots.slice(0, place).filter((slot) => slot.key !== null).length;
-  const named = stage.kind === 'verdict' ? (judging[0]?.item ?? item) : (asked(stand) ?? item);
-  return (
-    <header className="flex flex-wrap items-baseline gap-x-4">
-      <h1 className="min-w-0 basis-full truncate font-serif text-3xl sm:flex-1 sm:basis-0">
-        {named.item.name}
-      </h1>
-      <span className="shrink-0 text-xl text-soft">
-        {KINDS[slots[place]?.kind ?? 'new']}
-        {slots[place]?.on === 'pad' && 'on the pad · '}
-        {Math.min(before + 1, tries)} of {tries}
-      </span>
-      {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
-      <Link
-        href="/today"
-        onClick={onLeave}
-        className={buttonLook('quiet')}
-        aria-label="Leave the stand"
-      >
-        <X size={24} aria-hidden />
-      </Link>
-    </header>
-  );
-}
-
-/** What the questions after a try are about. */
-function asked({ stage, played }: RoundNow): StandItem | null {
-  return stage.kind === 'broke' || stage.kind === 'suffered' || stage.kind === 'limb'
-    ? played
-    : null;
-}
-
-const KINDS = { 'warm-up': 'warm-up · ', new: '', review: 'review · ', break: '' } as const;

@@ -1,0 +1,59 @@
+'use client';
+
+import { X } from 'lucide-react';
+import Link from 'next/link';
+import type { StandItem } from '@/core/studio';
+import { buttonLook } from '../base';
+import type { SetUp as Settings } from './kept';
+import type { Stand } from './machine';
+import { SetUp } from './set-up';
+
+/** What is on the stand, and where in the round; the set-up while nothing plays. */
+export function Head({
+  stand,
+  item,
+  settings,
+  onSet,
+  onLeave,
+}: {
+  stand: Stand;
+  item: StandItem;
+  settings: Settings;
+  onSet: (change: Partial<Settings>) => void;
+  onLeave: () => void;
+}) {
+  const { stage, judging, place, slots } = stand;
+  const tries = slots.filter((slot) => slot.key !== null).length;
+  const before = slots.slice(0, place).filter((slot) => slot.key !== null).length;
+  const named = stage.kind === 'verdict' ? (judging[0]?.item ?? item) : (asked(stand) ?? item);
+  return (
+    <header className="flex flex-wrap items-baseline gap-x-4">
+      <h1 className="min-w-0 basis-full truncate font-serif text-3xl sm:flex-1 sm:basis-0">
+        {named.item.name}
+      </h1>
+      <span className="shrink-0 text-xl text-soft">
+        {KINDS[slots[place]?.kind ?? 'new']}
+        {slots[place]?.on === 'pad' && 'on the pad · '}
+        {Math.min(before + 1, tries)} of {tries}
+      </span>
+      {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
+      <Link
+        href="/today"
+        onClick={onLeave}
+        className={buttonLook('quiet')}
+        aria-label="Leave the stand"
+      >
+        <X size={24} aria-hidden />
+      </Link>
+    </header>
+  );
+}
+
+/** What the questions after a try are about. */
+function asked({ stage, played }: Stand): StandItem | null {
+  return stage.kind === 'broke' || stage.kind === 'suffered' || stage.kind === 'limb'
+    ? played
+    : null;
+}
+
+const KINDS = { 'warm-up': 'warm-up · ', new: '', review: 'review · ', break: '' } as const;

@@ -1,0 +1,81 @@
+'use client';
+
+import { rampBpm } from '@/core/ladder';
+import { partAt, sayCall, sayChangeAt, type Position } from '@/core/playing';
+import { TempoGlyph, type Playback } from '../play';
+import { Band } from './bands';
+import type { SlotPlan } from './plan-slot';
+import { Pulse, usePosition } from './pulse';
+import { Shown } from './shown';
+
+/** Count-in, and the empty bars before the next try: the pattern large. Then nobody reads sixteen marks:
+ * the beat large, for the corner of the eye, with bar, bars left and tempo, and what changes one bar
+ * before it does; the pattern smaller. */
+export function Playing({
+  plans,
+  playback,
+  onStop,
+}: {
+  plans: readonly SlotPlan[];
+  playback: Playback;
+  onStop: () => void;
+}) {
+  const { position, part } = usePosition(
+    playback.subscribe,
+    plans.map((plan) => plan.score),
+  );
+  const plan = plans[part];
+  if (!plan) return null;
+  const { exercise, tempo, score, tempi, rung, item } = plan;
+  const counting = position.phase === 'count-in';
+  const last = position.barsLeft === 0;
+  const bpm = rampBpm(rung, counting ? 0 : position.bar);
+  const change = counting ? '' : sayChangeAt(score, tempi, position.bar + 1);
+  const named = partAt(score, counting ? 0 : position.bar);
+  return (
+    <>
+      {plans.length > 1 && (
+        <p className="stand-words truncate leading-none">
+          {item.item.name}{' '}
+          <span className="text-soft">
+            · {part + 1} of {plans.length}
+          </span>
+        </p>
+      )}
+      <div className="stand-row">
+        <span>
+          <TempoGlyph tempo={tempo} size={54} /> {bpm}
+        </span>
+        <span>{counting ? 'count-in' : sayBar(position)}</span>
+        <span className={last ? 'text-warm' : ''} role="status">
+          {last ? 'last bar' : `${position.barsLeft} left`}
+        </span>
+      </div>
+      {(score.calls || exercise.members.length > 0 || tempi.length > 1 || change) && (
+        <div className="stand-row" data-testid="change">
+          <span>{named}</span>
+          <span className="text-warm">{change && `→ ${change}`}</span>
+        </div>
+      )}
+      <div className={counting ? 'flex h-[26%]' : 'flex min-h-0 flex-1'}>
+        <Pulse score={score} position={position} />
+      </div>
+      <div className={counting ? 'flex min-h-0 flex-1 flex-col' : 'flex h-[34%] flex-col'}>
+        <Shown plan={plan} subscribe={playback.subscribe} />
+      </div>
+      {!playback.audible && (
+        <p role="status">
+          No sound in this browser yet: follow the blocks, or stop and start again.
+        </p>
+      )}
+      <Band onPress={onStop} className="stand-words h-24 shrink-0">
+        stop
+      </Band>
+    </>
+  );
+}
+
+/** The bar that is played; where bars are called, the one that was called. */
+function sayBar({ bar, call }: Position): string {
+  return call === null ? `bar ${bar + 1}` : sayCall(call);
+}

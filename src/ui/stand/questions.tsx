@@ -1,0 +1,171 @@
+'use client';
+
+import type { ReactNode } from 'react';
+import { beatPlaces, sayBeat, sufferingName, type SufferingId, type Verdict } from '@/core/ladder';
+import type { Limb } from '@/core/kit';
+import type { Exercise } from '@/core/recipe';
+import { VerdictSign } from '../marks';
+import { Band, Patience } from './bands';
+import { limbText, type Played, type Question } from './machine';
+
+/** Seconds without a press after which a question answers itself. */
+const PATIENCE_SECONDS = 20;
+
+export function AskVerdict({
+  question,
+  played,
+  left,
+  onAnswer,
+}: {
+  question: Question<Verdict>;
+  played: Pick<Played, 'bpm'>;
+  /** Tries that are judged after this one. */
+  left: number;
+  onAnswer: (verdict: Verdict) => void;
+}) {
+  return (
+    <Ask
+      title={`${played.bpm}: how was it?${left > 0 ? ` ${left} more to say.` : ''}`}
+      onOver={() => onAnswer('shaky')}
+    >
+      <div className="grid min-h-0 flex-1 grid-rows-3 gap-3">
+        {question.options.map((verdict, index) => (
+          <Band
+            key={verdict}
+            main={verdict === 'clean'}
+            marked={question.cursor === index}
+            onPress={() => onAnswer(verdict)}
+            className="stand-number"
+          >
+            {verdict !== 'clean' && <VerdictSign verdict={verdict} size={56} />}
+            {verdict}
+          </Band>
+        ))}
+      </div>
+    </Ask>
+  );
+}
+
+/** One touch on the beat where it broke: a band for each beat of the cycle, bars under each other. */
+export function AskBroke({
+  question,
+  exercise,
+  onAnswer,
+}: {
+  question: Question<number | null>;
+  exercise: Exercise;
+  onAnswer: (beat: number | null) => void;
+}) {
+  const places = beatPlaces(exercise);
+  const perBar = places.length / exercise.bars;
+  const inBar = (beat: number) => (beat % perBar) + 1;
+  const long = exercise.bars > 1;
+  return (
+    <Ask title="Stored. Where did it break?" onOver={() => onAnswer(null)}>
+      <div
+        className="grid min-h-0 flex-1 auto-rows-fr gap-2"
+        style={{ gridTemplateColumns: `repeat(${perBar}, minmax(0, 1fr))` }}
+      >
+        {question.options.map((beat, index) =>
+          beat === null ? null : (
+            <Band
+              key={beat}
+              marked={question.cursor === index}
+              onPress={() => onAnswer(beat)}
+              className="stand-number flex-col gap-0 leading-none"
+              label={capital(sayBeat(exercise, beat))}
+            >
+              {inBar(beat)}
+              {long && inBar(beat) === 1 && (
+                <span className="stand-words text-soft">bar {Math.floor(beat / perBar) + 1}</span>
+              )}
+            </Band>
+          ),
+        )}
+      </div>
+      <Band
+        marked={question.cursor === 0}
+        onPress={() => onAnswer(null)}
+        className="stand-words h-24 shrink-0"
+      >
+        nowhere in particular
+      </Band>
+    </Ask>
+  );
+}
+
+function capital(text: string): string {
+  return text.slice(0, 1).toUpperCase() + text.slice(1);
+}
+
+export function AskSuffered({
+  question,
+  onAnswer,
+}: {
+  question: Question<SufferingId | null>;
+  onAnswer: (what: SufferingId | null) => void;
+}) {
+  return (
+    <Ask title="What suffered?" onOver={() => onAnswer(null)}>
+      <div className="grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2 lg:grid-cols-3">
+        {question.options.map((what, index) => (
+          <Band
+            key={what ?? 'none'}
+            marked={question.cursor === index}
+            onPress={() => onAnswer(what)}
+            className="stand-words leading-none"
+          >
+            {what === null ? 'go on' : sufferingName(what)}
+          </Band>
+        ))}
+      </div>
+    </Ask>
+  );
+}
+
+export function AskLimb({
+  question,
+  what,
+  onAnswer,
+}: {
+  question: Question<Limb | null>;
+  what: SufferingId;
+  onAnswer: (limb: Limb | null) => void;
+}) {
+  return (
+    <Ask title={`${sufferingName(what)}: which limb?`} onOver={() => onAnswer(null)}>
+      <div className="grid min-h-0 flex-1 auto-rows-fr gap-2">
+        {question.options.map((limb, index) => (
+          <Band
+            key={limb ?? 'none'}
+            marked={question.cursor === index}
+            onPress={() => onAnswer(limb)}
+            className="stand-words"
+          >
+            {limbText(limb)}
+          </Band>
+        ))}
+      </div>
+    </Ask>
+  );
+}
+
+function Ask({
+  title,
+  onOver,
+  children,
+}: {
+  title: string;
+  onOver: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <>
+      <h2 className="stand-words" role="status">
+        {title}
+      </h2>
+      {children}
+      <Patience seconds={PATIENCE_SECONDS} onOver={onOver} />
+    </>
+  );
+}

@@ -1,0 +1,109 @@
+'use client';
+
+import { useRef } from 'react';
+import { dosageBars, dosageNow, sayDosage } from '@/core/ladder';
+import { sentenceText, type Exercise } from '@/core/recipe';
+import type { StandItem } from '@/core/studio';
+import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
+import { Words } from '../base';
+import { TempoGlyph } from '../play';
+import { Band } from './bands';
+import type { SlotPlan } from './plan-slot';
+import { Shown } from './shown';
+
+const NOTICES = {
+  slept: 'The device slept: that try was not heard to its end, and is not counted.',
+  resumed: 'Going on where you stopped.',
+} as const;
+
+/** The pattern fills the screen; over it what is to be played, and why. */
+export function Ready({
+  plan,
+  next,
+  cue,
+  notice,
+  caution,
+  onTap,
+  onStart,
+}: {
+  plan: SlotPlan;
+  /** Tries that follow without a hand on the screen. */
+  next: number;
+  /** What to watch for. */
+  cue: string | null;
+  notice: keyof typeof NOTICES | null;
+  caution: string | null;
+  onTap: (bpm: number) => void;
+  onStart: () => void;
+}) {
+  const { item, rung, exercise, tempo, bars, score } = plan;
+  const { plays, reason, state } = item;
+  const ownMusic = rung.stage?.kind === 'manner' && rung.stage.manner === 'own-music';
+  return (
+    <>
+      {notice && (
+        <p role="status" className="border-l-3 border-warm pl-3 text-2xl">
+          {NOTICES[notice]}
+        </p>
+      )}
+      <p className="text-lg text-soft">
+        <Words text={sentenceText(plays)} />
+      </p>
+      <div className="stand-row">
+        <span data-testid="rung">
+          <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}
+        </span>
+        <span>{sayAmount(item, bars, exercise)}</span>
+      </div>
+      {rung.says !== String(state.bpm) && <p className="stand-words leading-none">{rung.says}</p>}
+      <p className="text-2xl" role="status">
+        {reason}
+        {next > 0 && (
+          <span className="text-soft"> Then {next} more, with two empty bars between.</span>
+        )}
+      </p>
+      {score.calls && (
+        <p className="text-2xl">
+          {exercise.bars > 1
+            ? 'Bars are called one ahead, in any order.'
+            : 'Bars of your own are called one ahead.'}
+        </p>
+      )}
+      {cue && <p className="text-2xl text-soft">{cue}</p>}
+      {caution && <p className="text-lg">{caution}</p>}
+      <Shown plan={plan} />
+      {ownMusic && <Tap onTap={onTap} />}
+      <Band main onPress={onStart} className="stand-number h-40 shrink-0">
+        Start
+      </Band>
+    </>
+  );
+}
+
+/** The dosage as the teacher set it, or as it was cut. */
+function sayAmount({ item, state }: StandItem, bars: number, exercise: Exercise): string {
+  const dosage = dosageNow(state, item.course.dosage);
+  const tempo = tempoFor(exercise.meter, state.bpm);
+  if (dosage.kind !== 'minutes' || dosageBars(dosage, exercise, tempo) <= bars) {
+    return sayDosage(dosage);
+  }
+  const minutes = ticksToSeconds(bars * exercise.barTicks, tempo) / 60;
+  return sayDosage({ kind: 'minutes', amount: Math.round(2 * minutes) / 2 });
+}
+
+/** Taps the tempo of the student's own music. */
+function Tap({ onTap }: { onTap: (bpm: number) => void }) {
+  const taps = useRef<readonly number[]>([]);
+  return (
+    <Band
+      onPress={() => {
+        taps.current = [...taps.current.slice(-8), performance.now()];
+        const bpm = tempoOfTaps(taps.current);
+        if (bpm !== null) onTap(bpm);
+      }}
+      className="stand-words h-24 shrink-0"
+    >
+      tap the tempo of your music
+    </Band>
+  );
+}
