@@ -216,7 +216,10 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
     case 'resume':
       return resume(stand, action.kept);
     case 'again':
-      return { ...startStand(action.items, action.slots), sinceBreak: stand.sinceBreak };
+      return settle({
+        ...startStand(action.items, action.slots),
+        sinceBreak: stand.sinceBreak,
+      });
   }
 }
 

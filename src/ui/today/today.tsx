@@ -219,18 +219,22 @@ function Others({
       </h2>
       <ul className="border-t border-line">
         {items.map(({ item, href, why }) => (
-          <li
-            key={keyOf(item)}
-            className="flex flex-wrap items-baseline gap-x-3 border-b border-line py-2"
-          >
+          <li key={keyOf(item)} className="border-b border-line">
             {href ? (
-              <Link href={href} className="font-serif text-lg hover:underline">
-                {item.item.name}
+              <Link
+                href={href}
+                className="flex flex-wrap items-baseline gap-x-3 py-2 hover:bg-sheet"
+              >
+                <span className="font-serif text-lg">{item.item.name}</span>
+                <span className="text-soft">{why}</span>
+                <span className="ml-auto font-serif text-2xl">{item.state.bpm}</span>
               </Link>
             ) : (
-              <span className="font-serif text-lg">{item.item.name}</span>
+              <p className="flex flex-wrap items-baseline gap-x-3 py-2">
+                <span className="font-serif text-lg">{item.item.name}</span>
+                <span className="text-soft">{why}</span>
+              </p>
             )}
-            <span className="text-soft">{why}</span>
           </li>
         ))}
       </ul>
