@@ -59,15 +59,19 @@ describe('Player', () => {
     expect(player.playing).toBe(false);
   });
 
-  it('says which one is heard, and how many were played out when it is stopped', () => {
+  it('says which one is heard, and each that was played out', () => {
     const { player, run } = bench();
-    player.start([part(60, 1, 1), part(120, 1, 2)]);
+    const ended: number[] = [];
+    player.start([part(60, 1, 1), part(120, 1, 2)], { onPart: (index) => ended.push(index) });
     run(4 + LEAD_IN);
     expect(player.position()?.part).toBe(0);
     expect(player.position()?.ticks).toBeCloseTo(0);
     run(6);
     expect(player.position()?.part).toBe(1);
-    expect(player.stop()).toBe(1);
+    expect(ended).toEqual([0]);
+    player.stop();
+    run(30);
+    expect(ended).toEqual([0]);
     expect(player.position()).toBeNull();
   });
 
@@ -85,13 +89,13 @@ describe('Player', () => {
     const told: string[] = [];
     player.start([part(60, 8, 1)], {
       onOver: () => told.push('over'),
-      onSlept: (finished) => told.push(`slept after ${finished}`),
+      onSlept: () => told.push('slept'),
     });
     run(3);
     clock.wall += 600;
     tick();
     tick();
-    expect(told).toEqual(['slept after 0']);
+    expect(told).toEqual(['slept']);
     expect(player.playing).toBe(false);
   });
 

@@ -29,11 +29,12 @@ interface Placed extends Part {
 }
 
 export interface Telling {
+  /** Called for each score that was played to its end, by its place. */
+  readonly onPart?: (index: number) => void;
   /** Called once when all is played. */
   readonly onOver?: () => void;
-  /** Called once when the device slept, with how many scores were played out before: what was played
-   * meanwhile was not heard. */
-  readonly onSlept?: (finished: number) => void;
+  /** Called once when the device slept: what was played meanwhile was not heard. */
+  readonly onSlept?: () => void;
 }
 
 /** Plays scores, one after the other. All positions are ticks from the downbeat after the count-in of
@@ -44,6 +45,8 @@ export class Player {
   #plannedTo = 0;
   #stopTicker: (() => void) | null = null;
   #telling: Telling = {};
+  /** Scores whose end was told. */
+  #told = 0;
   /** How far the wall clock was ahead of the sounder when playing began. Seconds. */
   #ahead = 0;
 
@@ -64,20 +67,17 @@ export class Player {
     });
     this.#plannedTo = this.sounder.now();
     this.#telling = telling;
+    this.#told = 0;
     this.#ahead = this.#drift();
     this.#stopTicker = this.ticker(() => this.#plan());
     this.#plan();
   }
 
-  /** @returns how many of the scores were played to their end */
-  stop(): number {
-    const now = this.sounder.now();
-    const finished = this.#parts.filter((part) => part.ends <= now).length;
+  stop(): void {
     this.#stopTicker?.();
     this.#stopTicker = null;
-    this.sounder.cancelAfter(now);
+    this.sounder.cancelAfter(this.sounder.now());
     this.#parts = [];
-    return finished;
   }
 
   get playing(): boolean {
@@ -116,7 +116,8 @@ export class Player {
     const now = sounder.now();
     if (this.#drift() - this.#ahead > SLEPT) {
       const { onSlept } = this.#telling;
-      onSlept?.(this.stop());
+      this.stop();
+      onSlept?.();
       return;
     }
     const horizon = now + LOOKAHEAD;
@@ -130,9 +131,10 @@ export class Player {
       }
     }
     this.#plannedTo = Math.max(this.#plannedTo, horizon);
-    const last = this.#parts.at(-1);
-    if (last && now >= last.ends) {
-      const { onOver } = this.#telling;
+    const { onPart, onOver } = this.#telling;
+    const ended = this.#parts.filter((part) => part.ends <= now).length;
+    for (; this.#told < ended; this.#told += 1) onPart?.(this.#told);
+    if (ended > 0 && ended === this.#parts.length) {
       this.stop();
       onOver?.();
     }

@@ -12,8 +12,7 @@ export interface Playback {
   readonly start: (score: Score, tempo: Tempo, onOver?: () => void) => Promise<void>;
   /** Plays several, one after the other. */
   readonly play: (parts: readonly Part[], telling?: Telling) => Promise<void>;
-  /** @returns how many scores were played to their end */
-  readonly stop: () => number;
+  readonly stop: () => void;
   /** Goes on from where it is with another score or tempo. */
   readonly change: (change: { score?: Score; tempo?: Tempo }) => void;
   /** @param tell gets the position in the score that plays, and which one that is */
@@ -49,9 +48,8 @@ export function usePlayback(): Playback {
 
   const stop = useCallback(() => {
     asked.current += 1;
-    const finished = player.current?.stop() ?? 0;
+    player.current?.stop();
     setPlaying(false);
-    return finished;
   }, []);
 
   const play = useCallback<Playback['play']>(async (parts, telling = {}) => {
@@ -63,16 +61,12 @@ export function usePlayback(): Playback {
     scores.current = parts.map((part) => part.score);
     setAudible(opened.audible);
     setPlaying(true);
-    opened.player.start(parts, {
-      onOver() {
-        setPlaying(false);
-        telling.onOver?.();
-      },
-      onSlept(finished) {
-        setPlaying(false);
-        telling.onSlept?.(finished);
-      },
-    });
+    const ended = (tell?: () => void) => () => {
+      setPlaying(false);
+      tell?.();
+    };
+    const { onPart, onOver, onSlept } = telling;
+    opened.player.start(parts, { onPart, onOver: ended(onOver), onSlept: ended(onSlept) });
   }, []);
 
   const start = useCallback<Playback['start']>(
@@ -90,7 +84,7 @@ export function usePlayback(): Playback {
     return () => listeners.current.delete(tell);
   }, []);
 
-  useEffect(() => () => void stop(), [stop]);
+  useEffect(() => stop, [stop]);
 
   return useMemo(
     () => ({ playing, audible, start, play, stop, change, subscribe }),

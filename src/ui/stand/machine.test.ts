@@ -17,6 +17,7 @@ import {
   placesFrom,
   standReducer,
   startStand,
+  type Kept,
   type Played,
   type Stand,
   type StandAction,
@@ -82,7 +83,8 @@ function play(of: string, verdict: TryInput['verdict']): readonly StandAction[] 
   const state = { ...startLadder({ course: USUAL_COURSE }), clean: 1 };
   return [
     { kind: 'start', places: [slots.findIndex((slot) => slot.key === keyOf(item(of)))] },
-    { kind: 'over', played: [played(of)] },
+    { kind: 'part', played: played(of) },
+    { kind: 'over' },
     { kind: 'send', entry: entry(of, verdict) },
     { kind: 'stored', answer: { state, reason: '1 of 3 clean at 60.', plays } },
   ];
@@ -148,7 +150,7 @@ describe('standReducer', () => {
   });
 
   it('steps through the answers and round again, past the first', () => {
-    const asked = run(play('one', 'clean').slice(0, 2));
+    const asked = run(play('one', 'clean').slice(0, 3));
     const cursors = [1, 2, 3, 4].map((steps) => {
       const stand = run(
         Array.from({ length: steps }, () => ({ kind: 'step' }) as const),
@@ -172,13 +174,15 @@ describe('standReducer', () => {
     const began = startStand(items, slotsOf('one two - three'));
     expect(placesFrom(began, true)).toEqual([0, 1]);
     expect(placesFrom(began, false)).toEqual([0]);
-    const over: StandAction = { kind: 'over', played: [played('one'), played('two')] };
-    const asked = run([{ kind: 'start', places: [0, 1] }, over], began);
+    const parts = ['one', 'two'].map((name): StandAction => {
+      return { kind: 'part', played: played(name) };
+    });
+    const asked = run([{ kind: 'start', places: [0, 1] }, ...parts, { kind: 'over' }], began);
     expect(asked.judging.map((one) => one.item.item.id)).toEqual(['one', 'two']);
-    const [, , ...first] = play('one', 'clean');
+    const [, , , ...first] = play('one', 'clean');
     const half = run(first, asked);
     expect(half).toMatchObject({ stage: { kind: 'verdict' }, judging: [played('two')] });
-    const [, , ...second] = play('two', 'clean');
+    const [, , , ...second] = play('two', 'clean');
     const rest = run(second, half);
     expect(rest.stage.kind).toBe('break');
     expect(itemAt(run([{ kind: 'skip' }], rest), 3)?.item.id).toBe('three');
@@ -186,16 +190,16 @@ describe('standReducer', () => {
 
   it('stopped in the second of two, the first is judged; when the device slept, none', () => {
     const began = run([{ kind: 'start', places: [0, 1] }]);
-    const stopped = run([{ kind: 'over', played: [played('one')] }], began);
+    const stopped = run([{ kind: 'part', played: played('one') }, { kind: 'over' }], began);
     expect(stopped).toMatchObject({ place: 0, stage: { kind: 'verdict' } });
-    const slept = run([{ kind: 'over', played: [], slept: true }], began);
+    const slept = run([{ kind: 'over', slept: true }], began);
     expect(slept).toMatchObject({ place: 0, stage: { kind: 'ready' }, notice: 'slept' });
     expect(run([{ kind: 'start', places: [0] }], slept).notice).toBeNull();
   });
 
   it('after half an hour of playing there is a break, planned or not', () => {
     const long: StandAction[] = play('one', 'clean').map((one) =>
-      one.kind === 'over' ? { kind: 'over', played: [played('one', 1800)] } : one,
+      one.kind === 'part' ? { kind: 'part', played: played('one', 1800) } : one,
     );
     const stand = run(long);
     expect(stand.stage.kind).toBe('break');
@@ -215,11 +219,15 @@ describe('standReducer', () => {
   });
 
   it('a round that was closed in the middle goes on there, with what waits for a verdict', () => {
-    const asked = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 2)]);
-    const kept = JSON.parse(JSON.stringify(keepOf(asked))) as ReturnType<typeof keepOf>;
+    const asked = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 3)]);
+    const kept = JSON.parse(JSON.stringify(keepOf(asked))) as Kept;
     const resumed = run([{ kind: 'resume', kept }]);
     expect(resumed).toMatchObject({ place: 1, stage: { kind: 'verdict' }, notice: 'resumed' });
     expect(resumed.judging[0]).toMatchObject({ bpm: 60, seconds: 32 });
+    const playing = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 2)]);
+    expect(playing.stage.kind).toBe('playing');
+    expect(keepOf(playing)).toEqual(keepOf(asked));
+    expect(keepOf(startStand(items, slots))).toBeNull();
     const gone = startStand(items.slice(2), slotsOf('three'));
     const less = run([{ kind: 'resume', kept }], gone);
     expect(less).toMatchObject({ place: 0, stage: { kind: 'ready' }, judging: [] });

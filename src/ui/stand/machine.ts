@@ -42,8 +42,12 @@ export interface Played {
 
 export type Stage =
   | { readonly kind: 'ready' }
-  /** The places of the round that are played, one after the other. */
-  | { readonly kind: 'playing'; readonly places: readonly number[] }
+  /** The places of the round that are played one after the other, and what was played to its end. */
+  | {
+      readonly kind: 'playing';
+      readonly places: readonly number[];
+      readonly played: readonly Played[];
+    }
   | { readonly kind: 'break' }
   | ({ readonly kind: 'verdict' } & Question<Verdict>)
   /** On which beat of the cycle it broke; null is nowhere in particular. */
@@ -102,8 +106,10 @@ export interface Kept {
 export type StandAction =
   | { readonly kind: 'skip' | 'retry' | 'drop' | 'step' | 'nowhere' }
   | { readonly kind: 'start'; readonly places: readonly number[] }
-  /** Playing has ended, with these played to their end. */
-  | { readonly kind: 'over'; readonly played: readonly Played[]; readonly slept?: boolean }
+  /** One try is played to its end. */
+  | { readonly kind: 'part'; readonly played: Played }
+  /** Playing has ended. */
+  | { readonly kind: 'over'; readonly slept?: boolean }
   | { readonly kind: 'send'; readonly entry: Entry }
   | { readonly kind: 'stored'; readonly answer: StoredTry | null }
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] | null }
@@ -176,14 +182,16 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
   switch (action.kind) {
     case 'start':
       return stage.kind === 'ready'
-        ? { ...at(stand, { kind: 'playing', places: action.places }), notice: null }
+        ? { ...at(stand, { kind: 'playing', places: action.places, played: [] }), notice: null }
         : stand;
     case 'skip':
       if (stage.kind === 'break') return next({ ...stand, sinceBreak: 0 });
       return stage.kind === 'ready' ? next(stand) : stand;
+    case 'part':
+      return stage.kind === 'playing' ? withPlayed(stand, stage, action.played) : stand;
     case 'over':
       return stage.kind === 'playing'
-        ? afterPlaying(stand, stage.places, action.played, action.slept ?? false)
+        ? afterPlaying(stand, stage.places, stage.played, action.slept ?? false)
         : stand;
     case 'step':
       return 'options' in stage ? at(stand, stepped(stage)) : stand;
@@ -233,9 +241,16 @@ function afterPlaying(
   const notice = slept ? ('slept' as const) : null;
   const last = places[played.length - 1];
   if (last === undefined) return { ...at(stand, { kind: 'ready' }), notice };
-  const seconds = played.reduce((sum, one) => sum + one.seconds, 0);
-  const sinceBreak = stand.sinceBreak + seconds;
-  return askVerdict({ ...stand, place: last, judging: played, sinceBreak, notice });
+  return askVerdict({ ...stand, place: last, judging: played, notice });
+}
+
+function withPlayed(
+  stand: Stand,
+  stage: Extract<Stage, { kind: 'playing' }>,
+  played: Played,
+): Stand {
+  const sinceBreak = stand.sinceBreak + played.seconds;
+  return { ...stand, sinceBreak, stage: { ...stage, played: [...stage.played, played] } };
 }
 
 function askVerdict(stand: Stand): Stand {
@@ -265,8 +280,14 @@ function resume(stand: Stand, { slots, place, sinceBreak, judging }: Kept): Stan
   return open.length > 0 ? askVerdict(resumed) : settle(resumed);
 }
 
-/** What a round has to be taken up with again. */
-export function keepOf({ slots, place, sinceBreak, judging }: Stand): Kept {
+/** What a round has to be taken up with again, tries that were just played included; null before
+ * anything was. */
+export function keepOf(stand: Stand): Kept | null {
+  const { slots, sinceBreak, stage } = stand;
+  const playing = stage.kind === 'playing' && stage.played.length > 0 ? stage : null;
+  const judging = playing?.played ?? stand.judging;
+  const place = playing?.places[playing.played.length - 1] ?? stand.place;
+  if (place === 0 && judging.length === 0) return null;
   const open = judging.map(({ item, ...played }) => ({ ...played, key: keyOf(item) }));
   return { slots, place, sinceBreak, judging: open };
 }

@@ -13,7 +13,7 @@ import { Break } from './break';
 import { Done } from './done';
 import { Head } from './head';
 import { endRound, type SetUp as Settings } from './kept';
-import { asksLimb, cueOf, itemAt, itemOf, placesFrom, type Stage } from './machine';
+import { asksLimb, cueOf, itemAt, itemOf, placesFrom, type Played, type Stage } from './machine';
 import { drop } from './outbox';
 import { sideOf, type Side } from './pedals';
 import { planSlot, type SlotPlan } from './plan-slot';
@@ -66,25 +66,23 @@ export function Stand({
   const playable = plans.filter((plan) => plan !== null);
   const [now] = playable;
 
-  /** The first so many of what plays, as tries to be judged. */
-  function playedOf(count: number) {
-    return playable.slice(0, count).map(({ item: of, rung, bars, seconds }) => {
-      return { id: newId<'entry'>(), item: of, rung: rung.key, bpm: rung.bpm, bars, seconds };
-    });
-  }
-
   function start() {
     if (stage.kind !== 'ready' || playable.length < plans.length || !now) return;
     dispatch({ kind: 'start', places: placesFrom(stand, settings.handsFree) });
     const parts = playable.map(({ score, tempi }) => ({ score, tempi }));
     void playback.play(parts, {
-      onOver: () => dispatch({ kind: 'over', played: playedOf(parts.length) }),
-      onSlept: (finished) => dispatch({ kind: 'over', played: playedOf(finished), slept: true }),
+      onPart(index) {
+        const plan = playable[index];
+        if (plan) dispatch({ kind: 'part', played: playedOf(plan) });
+      },
+      onOver: () => dispatch({ kind: 'over' }),
+      onSlept: () => dispatch({ kind: 'over', slept: true }),
     });
   }
 
   function stop() {
-    dispatch({ kind: 'over', played: playedOf(playback.stop()) });
+    playback.stop();
+    dispatch({ kind: 'over' });
   }
 
   function judge(verdict: Verdict) {
@@ -251,6 +249,11 @@ export function Stand({
       )}
     </main>
   );
+}
+
+/** A try that was played to its end. */
+function playedOf({ item, rung, bars, seconds }: SlotPlan): Played {
+  return { id: newId<'entry'>(), item, rung: rung.key, bpm: rung.bpm, bars, seconds };
 }
 
 /** For an exercise alone, however it was played. */

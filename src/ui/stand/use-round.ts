@@ -48,10 +48,9 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
   }, [person, round.day, fresh]);
 
   useEffect(() => {
-    if (stage.kind === 'done') endRound(person);
-    else if (stand.place > 0 || stand.judging.length > 0) {
-      keepRound(person, { ...keepOf(stand), day: round.day, session: session.current });
-    }
+    if (stage.kind === 'done') return endRound(person);
+    const kept = keepOf(stand);
+    if (kept) keepRound(person, { ...kept, day: round.day, session: session.current });
   }, [person, round.day, stage.kind, stand]);
 
   const sending = stage.kind === 'storing' ? stage.entry : null;
