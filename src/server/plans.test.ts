@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { must, type Result } from '@/core/issue';
 import { planDays, planToday, USUAL_SCHEDULE, type Schedule } from '@/core/plan';
+import { changeItems } from '@/core/program';
 import { keyOf } from '@/core/studio';
 import {
   addItem,
   createProgram,
+  followVersion,
   getPlan,
+  getProgram,
   getRecord,
   getRound,
   getToday,
@@ -13,6 +16,7 @@ import {
   logRemark,
   logTry,
   newId,
+  saveOutline,
   setSchedule,
 } from '.';
 import { smallStudio, testContext, tryOf, type TestContext } from './studio.fixture';
@@ -81,6 +85,18 @@ describe('getPlan', () => {
       expect(seconds).toBeGreaterThanOrEqual(300);
       expect(seconds).toBeLessThan(310);
     }
+  });
+
+  it('the teacher says what needs the kit', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const { teacher, program } = studio;
+    const { outline, revision, given, version } = must(getProgram(context, teacher, program));
+    const atKit = changeItems(outline, new Set([studio.item]), (one) => ({ ...one, place: 'kit' }));
+    must(saveOutline(context, teacher, program, { revision, outline: atKit }));
+    const ids = given.map((one) => one.assignmentId);
+    must(followVersion(context, teacher, ids, version + 1));
+    expect(planOf(context, studio).planning.works[0]?.needsKit).toBe(true);
   });
 
   it('is the student’s own and the teacher’s, nobody else’s', () => {

@@ -177,6 +177,7 @@ function workOf(
   places: ReadonlyMap<ItemId, number>,
 ): Omit<Work, 'pace'> {
   const { item, state, whole } = record;
+  const { place } = item;
   const { dosage, rule } = item.course;
   const full = fittedOf(whole, null).exercise ?? exercise;
   const secondsOn = (rung: Rung, index: number) =>
@@ -188,7 +189,7 @@ function workOf(
     id: keyOf(record),
     name: item.name,
     after: item.after.flatMap((id) => places.get(id) ?? []),
-    needsKit: !isQuiet(rung) && needsKit(exercise),
+    needsKit: !isQuiet(rung) && (place === 'derived' ? needsKit(exercise) : place === 'kit'),
     trySeconds: state.rungs.map(secondsOn),
     cuts: dosage.kind === 'minutes' && state.rungs.every((one) => !one.ramp) && !state.climbing,
     clean: rule.clean,

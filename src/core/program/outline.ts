@@ -8,6 +8,10 @@ const name = z.string().trim().min(1).max(80);
 /** `exercise`: as it is. `own`: the student makes a version of it. */
 const itemKind = z.enum(['exercise', 'own']);
 
+/** Where an item can be practised: `derived` by whether a hand moves between surfaces, or as the teacher
+ * says. */
+const itemPlace = z.enum(['derived', 'kit', 'pad']);
+
 const item = z.strictObject({
   id: idSchema<'item'>(),
   kind: itemKind,
@@ -18,6 +22,8 @@ const item = z.strictObject({
   course: courseSchema,
   /** What to watch for, as the teacher wrote it; empty leaves it to what is derived. */
   cues: z.array(z.string().trim().min(1).max(160)).max(3),
+  /** `kit`: nowhere else; `pad`: on the pad too. */
+  place: itemPlace.default('derived'),
   /** Items whose ladders come first. */
   after: z.array(idSchema<'item'>()).max(20),
 });
@@ -51,7 +57,14 @@ export function withItem(
   course: Course,
   sectionId = outline.sections.at(-1)?.id,
 ): Outline {
-  const item: OutlineItem = { ...made, kind: 'exercise', course, cues: [], after: [] };
+  const item: OutlineItem = {
+    ...made,
+    kind: 'exercise',
+    course,
+    cues: [],
+    place: 'derived',
+    after: [],
+  };
   return inSection(outline, sectionId ?? '', (items) => [...items, item]);
 }
 

@@ -256,6 +256,21 @@ function Details({
           />
           the student makes an own version
         </label>
+        <select
+          aria-label={`Kit or pad for ${item.name}`}
+          className="field"
+          value={item.place}
+          onChange={(event) => {
+            const place = PLACES.find((one) => one === event.target.value) ?? 'derived';
+            actions.change(id, (one) => ({ ...one, place }));
+          }}
+        >
+          {PLACES.map((place) => (
+            <option key={place} value={place}>
+              {PLACE_NAMES[place]}
+            </option>
+          ))}
+        </select>
         <Button look="quiet" onClick={() => actions.remove(id)}>
           take out
         </Button>
@@ -319,3 +334,11 @@ function Cues({
     </label>
   );
 }
+
+const PLACES = ['derived', 'kit', 'pad'] as const;
+
+const PLACE_NAMES: Readonly<Record<(typeof PLACES)[number], string>> = {
+  derived: 'kit or pad, by its hands',
+  kit: 'at the kit only',
+  pad: 'on the pad too',
+};

@@ -37,6 +37,7 @@ function item(name: string): StandItem {
       name,
       course: USUAL_COURSE,
       cues: [],
+      place: 'derived',
       after: [],
     },
     plays: recipe,
