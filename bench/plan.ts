@@ -2,7 +2,15 @@ import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
 import { seeded } from '@/core/chance';
-import { findUnfit, planDays, USUAL_SCHEDULE, type Planning, type Work } from '@/core/plan';
+import { startLadder, USUAL_COURSE } from '@/core/ladder';
+import {
+  findUnfit,
+  planDays,
+  USUAL_SCHEDULE,
+  workStateOf,
+  type Planning,
+  type Work,
+} from '@/core/plan';
 import { CHROMIUM } from '../scripts/lib/chromium.mjs';
 import { median, timed, type Row } from './report';
 
@@ -28,22 +36,14 @@ function planningOf(items: number, minutes: number): Planning {
       pace: { fresh: tally, known: { ...tally, clean: tally.clean + 2 }, lost: 0.3 },
     };
   });
+  const start = startLadder({ course: USUAL_COURSE });
   const { week } = USUAL_SCHEDULE;
   const daily = Object.fromEntries(
     Object.entries(week).map(([day, hours]) => [day, { ...hours, minutes }]),
   );
   return {
     works,
-    states: works.map(() => ({
-      rung: 0,
-      clean: 0,
-      lostInARow: 0,
-      passed: false,
-      here: 0,
-      keep: null,
-      lastDay: null,
-      today: { tries: 0, seconds: 0 },
-    })),
+    states: works.map(() => workStateOf(start, 0, { tries: 0, seconds: 0 })),
     schedule: { ...USUAL_SCHEDULE, week: daily as typeof week },
     today: '2026-03-02',
   };

@@ -11,6 +11,7 @@ import {
   beatPlaces,
   bridgeLoop,
   factsOf,
+  NO_FACTS,
   reasonText,
   recipeOnRung,
   replay,
@@ -58,15 +59,6 @@ interface Fitted {
   readonly exercise: Exercise | null;
   readonly facts: ExerciseFacts;
 }
-
-const NO_FACTS: ExerciseFacts = {
-  limbs: [],
-  lineLimb: null,
-  ornaments: false,
-  halves: false,
-  bridges: [],
-  twist: null,
-};
 
 /** Recipes are expanded once for each kit: rosters ask for the same ones over and over. */
 const FITTED = new WeakMap<ClosedRecipe, Map<string, Fitted>>();

@@ -24,6 +24,16 @@ export interface ExerciseFacts {
   readonly twist: Variation | null;
 }
 
+/** For what cannot be played. */
+export const NO_FACTS: ExerciseFacts = {
+  limbs: [],
+  lineLimb: null,
+  ornaments: false,
+  halves: false,
+  bridges: [],
+  twist: null,
+};
+
 /** @param recipe what the exercise was made from */
 export function factsOf(exercise: Exercise, recipe: ClosedRecipe): ExerciseFacts {
   return {

@@ -9,7 +9,7 @@ export {
   sayDosage,
 } from './dosage';
 export { decisionSchema } from './event';
-export { beatPlaces, factsOf, sayBeat } from './facts';
+export { beatPlaces, factsOf, NO_FACTS, sayBeat } from './facts';
 export { dosageNow, replay } from './follow';
 export { ladderSchema, MANNERS, rampBpm, rungsOf } from './ladder';
 export { planTry } from './try';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../chance';
-import { replay, USUAL_COURSE, type LogEvent, type Verdict } from '../ladder';
+import { NO_FACTS, replay, USUAL_COURSE, type LogEvent, type Verdict } from '../ladder';
 import { daysAfter } from '../calendar';
 import {
   countPace,
@@ -124,14 +124,6 @@ describe('findHelp', () => {
 
 describe('apply', () => {
   const verdicts = fc.array(fc.constantFrom<Verdict>('clean', 'shaky', 'lost'), { maxLength: 60 });
-  const facts = {
-    limbs: [],
-    lineLimb: null,
-    ornaments: false,
-    halves: false,
-    bridges: [],
-    twist: null,
-  };
 
   it('moves a ladder as replaying the log does', () => {
     const course = { ...USUAL_COURSE, rule: { clean: 2, lost: 2, plateau: 20 } };
@@ -142,12 +134,12 @@ describe('apply', () => {
         const log: LogEvent[] = [];
         drawn.forEach((verdict, index) => {
           const day = daysAfter(TODAY, index >> 2);
-          const { bpm } = replay({ course, facts }, log);
+          const { bpm } = replay({ course, facts: NO_FACTS }, log);
           const said = { rung: null, suffered: [], broke: [] };
           log.push({ kind: 'try', id: String(index), day, bpm, verdict, ...said });
           apply(going, of, verdict, dayNumber(day));
         });
-        const { rung, clean, passed, keep } = replay({ course, facts }, log);
+        const { rung, clean, passed, keep } = replay({ course, facts: NO_FACTS }, log);
         expect({ rung: going.rung, passed: going.passed }).toEqual({ rung, passed });
         if (!passed) expect(going.clean).toBe(clean);
         else expect(going.keepDue).toBe(dayNumber(keep?.due ?? ''));
@@ -172,7 +164,7 @@ describe('drawGamma', () => {
 describe('pacesOf', () => {
   it('an item without tries goes by the others, one with many by its own', () => {
     const counted = countPace();
-    const { facts, course } = { facts: NO_FACTS, course: USUAL_COURSE };
+    const of = { course: USUAL_COURSE, facts: NO_FACTS };
     const log: LogEvent[] = Array.from({ length: 30 }, (_, index) => ({
       kind: 'try',
       id: String(index),
@@ -183,22 +175,13 @@ describe('pacesOf', () => {
       suffered: [],
       broke: [],
     }));
-    replay({ course, facts }, log, counted.watch);
+    replay(of, log, counted.watch);
     const none = countPace().counts();
     const [weak, unknown] = pacesOf([counted.counts(), none]);
     expect(weak?.known.clean).toBeLessThan(1);
     expect((unknown?.known.clean ?? 0) + (unknown?.known.other ?? 0)).toBeCloseTo(4);
     expect(weak?.lost).toBeGreaterThan(0.3);
   });
-
-  const NO_FACTS = {
-    limbs: [],
-    lineLimb: null,
-    ornaments: false,
-    halves: false,
-    bridges: [],
-    twist: null,
-  };
 });
 
 describe('what was practised', () => {

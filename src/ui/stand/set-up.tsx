@@ -4,7 +4,7 @@ import { SlidersHorizontal } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { limbName, LIMBS } from '@/core/kit';
-import { CLICK_MODES, CLICK_SOUNDS, type ClickMode, type ClickSound } from '@/core/playing';
+import { CLICK_MODES, CLICK_SOUNDS } from '@/core/playing';
 import { readableSize } from '@/core/sight';
 import { Button, buttonLook } from '../base';
 import { ThemeSwitch } from '../shell';
@@ -32,18 +32,10 @@ export function SetUp({
         >
           <Dialog.Title className="font-serif text-2xl">Set up</Dialog.Title>
           <Row name="Click">
-            {(Object.keys(CLICK_MODES) as ClickMode[]).map((mode) => (
-              <Pick key={mode} on={click === mode} onPick={() => onSet({ click: mode })}>
-                {CLICK_MODES[mode]}
-              </Pick>
-            ))}
+            <Picks names={CLICK_MODES} chosen={click} onPick={(mode) => onSet({ click: mode })} />
           </Row>
           <Row name="Sound">
-            {(Object.keys(CLICK_SOUNDS) as ClickSound[]).map((one) => (
-              <Pick key={one} on={sound === one} onPick={() => onSet({ sound: one })}>
-                {CLICK_SOUNDS[one]}
-              </Pick>
-            ))}
+            <Picks names={CLICK_SOUNDS} chosen={sound} onPick={(one) => onSet({ sound: one })} />
           </Row>
           <Row name="Hear">
             {LIMBS.map((limb) => (
@@ -90,6 +82,24 @@ function Row({ name, children }: { name: string; children: ReactNode }) {
       {children}
     </fieldset>
   );
+}
+
+/** One of several, by its name. */
+function Picks<Id extends string>({
+  names,
+  chosen,
+  onPick,
+}: {
+  names: Readonly<Record<Id, string>>;
+  chosen: Id;
+  onPick: (id: Id) => void;
+}) {
+  const ids = Object.keys(names) as Id[];
+  return ids.map((id) => (
+    <Pick key={id} on={chosen === id} onPick={() => onPick(id)}>
+      {names[id]}
+    </Pick>
+  ));
 }
 
 function Pick({ on, onPick, children }: { on: boolean; onPick: () => void; children: ReactNode }) {
