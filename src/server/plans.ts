@@ -22,8 +22,6 @@ import {
   clockOf,
   isDue,
   keyOf,
-  type Day,
-  type DoneDay,
   type ItemId,
   type ItemRecord,
   type PersonId,
@@ -54,7 +52,7 @@ export function getPlan(
   const stored = queries.findSchedule(context.db, id);
   const schedule = stored ?? USUAL_SCHEDULE;
   const standings = standingsOf({ context, viewer, student: student.value, today });
-  const done = doneDays(standings);
+  const done = queries.listDoneDays(context.db, id);
   const practised = new Set(done.map((one) => one.day));
   const playable = standings.flatMap((standing) => {
     const exercise = exerciseOf(standing.record);
@@ -91,7 +89,8 @@ export function setSchedule(
   const student = planned(context, viewer, studentId);
   if (!student.ok) return student;
   const today = practiceDay(context, viewer);
-  const checked = checkSchedule(schedule, today);
+  const before = queries.findSchedule(context.db, studentId)?.target ?? null;
+  const checked = checkSchedule(schedule, today, before);
   if (!checked.ok) return checked;
   const since = checked.value.since ?? today;
   queries.setSchedule(context.db, studentId, { ...checked.value, since });
@@ -153,17 +152,6 @@ function planned(context: Context, viewer: Viewer, studentId: PersonId) {
   }
   const own = viewer.role === 'teacher' || viewer.personId === studentId;
   return own ? ok(student) : fail({ code: 'not-yours', path: ['id'], what: 'plan' });
-}
-
-function doneDays(standings: readonly Standing[]): readonly DoneDay[] {
-  const days = new Map<Day, DoneDay>();
-  for (const { record } of standings) {
-    for (const { day, seconds } of record.tries) {
-      const before = days.get(day) ?? { day, tries: 0, seconds: 0 };
-      days.set(day, { day, tries: before.tries + 1, seconds: before.seconds + seconds });
-    }
-  }
-  return [...days.values()].sort((a, b) => (a.day < b.day ? -1 : 1));
 }
 
 function exerciseOf({ plays }: ItemRecord): Exercise | null {

@@ -2,7 +2,7 @@ import type { ORDERS, Surface } from './schedule';
 import type { Stretch } from './stretches';
 import { NEVER, type Going, type Work } from './work';
 
-/** Count-in, the bars between two tries and the verdict, in seconds; measured at the stand, rounded. */
+/** Count-in, the bars between two tries and the verdict, in seconds; common practice, no source. */
 export const REST_SECONDS = 20;
 
 /** So long is played before a break, and so long is the break; common practice, no source. Seconds. */
@@ -93,7 +93,7 @@ interface Filling {
   readonly due: readonly number[];
   /** The lightest passed work that rests, when nothing was played today; -1 for none. */
   readonly rests: number;
-  /** Seconds of the shortest try among the open ones, or of half of it where it can be cut. */
+  /** Seconds of the shortest try among the open ones. */
   readonly least: number;
   /** By work: tries of today, those that were done before planning included; -1 when not looked at. */
   readonly taken: number[];

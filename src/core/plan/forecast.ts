@@ -2,8 +2,8 @@ import { WEEKDAYS, type Day } from '../calendar';
 import { seeded } from '../chance';
 import { liveThrough, type FutureDay } from './future';
 import { cleanShare } from './pace';
-import type { Planning } from './plan';
-import { datesFrom, hoursOn, MOST_MINUTES, type Schedule } from './schedule';
+import { leftOf, type Planning } from './plan';
+import { datesFrom, hoursOn, MOST_MINUTES } from './schedule';
 import { stretchesOf } from './stretches';
 import { withoutWorks } from './unfit';
 import { dayNumber, goingFrom, type Work } from './work';
@@ -62,7 +62,7 @@ export interface Forecasting extends Planning {
 export function forecast(asked: Forecasting): Forecast {
   const { works, states, schedule, today, keeps, seed, futures = FUTURES } = asked;
   const count = asked.count ?? FORECAST_DAYS;
-  const days = futureDays(schedule, today, count);
+  const days = futureDays(asked, count);
   const random = seeded(seed);
   const beginning = states.map(goingFrom);
   const reached = works.map(() => new Int16Array(futures));
@@ -112,13 +112,13 @@ export function forecast(asked: Forecasting): Forecast {
 const BEYOND = 32_000;
 
 function futureDays(
-  schedule: Schedule,
-  today: Day,
+  { schedule, today, states }: Planning,
   count: number,
 ): readonly (FutureDay & { readonly day: Day })[] {
   const first = dayNumber(today);
   return datesFrom(today, count).map((day, index) => {
-    const stretches = stretchesOf(hoursOn(schedule, day));
+    const whole = stretchesOf(hoursOn(schedule, day));
+    const stretches = index === 0 ? leftOf(whole, states) : whole;
     return { day, number: first + index, stretches };
   });
 }

@@ -61,7 +61,7 @@ export function liveThrough(
         if (state) state.triesToday = 0;
       }
     }
-    if (index === 0) for (const state of going) state.triesToday = state.secondsToday = 0;
+    if (index === 0) for (const state of going) state.triesToday = 0;
     onDay(index);
   }
   return reached;

@@ -50,24 +50,27 @@ export function planDays({ works, states, schedule, today, count = PLAN_DAYS }: 
   const days = Array.from({ length: count }, (_, index): PlannedDay => {
     const day = daysAfter(today, index);
     const hours = hoursOn(schedule, day);
-    const stretches = index === 0 ? leftOf(stretchesOf(hours), going) : stretchesOf(hours);
+    const stretches = index === 0 ? leftOf(stretchesOf(hours), states) : stretchesOf(hours);
     const entries = fillDay(works, going, first + index, stretches, schedule.order);
     for (const { work } of entries) {
       const state = going[work];
       if (!state) continue;
       begun[work] ??= day;
-      if (expect(state, works[work], wins[work] ?? 0, first + index)) reached[work] = day;
+      if (tryAsExpected(state, works[work], wins[work] ?? 0, first + index)) reached[work] = day;
     }
-    for (const state of going) state.triesToday = state.secondsToday = 0;
+    for (const state of going) state.triesToday = 0;
     const seconds = entries.reduce((sum, entry) => sum + entry.seconds, 0);
     return { day, hours, off: isOff(schedule, day), entries, seconds };
   });
   return { days, reached, begun };
 }
 
-/** What is left of a day once something was done. */
-function leftOf(stretches: readonly Stretch[], going: readonly Going[]): readonly Stretch[] {
-  let done = going.reduce((sum, state) => sum + state.secondsToday, 0);
+/** What is left of today once something was done. */
+export function leftOf(
+  stretches: readonly Stretch[],
+  states: readonly WorkState[],
+): readonly Stretch[] {
+  let done = states.reduce((sum, { today }) => sum + today.seconds, 0);
   return stretches.flatMap(({ on, seconds }) => {
     const used = Math.min(seconds, done);
     done -= used;
@@ -82,7 +85,7 @@ function winsPerTry({ pace, clean }: Work): number {
 }
 
 /** One try, as it is expected to go. @returns whether it reaches the target */
-function expect(state: Going, work: Work | undefined, wins: number, day: number): boolean {
+function tryAsExpected(state: Going, work: Work | undefined, wins: number, day: number): boolean {
   if (!work) return false;
   state.lastDay = day;
   state.triesToday += 1;

@@ -37,6 +37,12 @@ describe('checkSchedule', () => {
     expect(codes(everyDay({ quiet: { from: '20:00', to: '20:00' } }))).toContain('quiet-empty');
   });
 
+  it('a target that has passed since is in nobody’s way', () => {
+    const past = { ...USUAL_SCHEDULE, target: '2026-02-20' };
+    expect(checkSchedule(past, TODAY, '2026-02-20')).toMatchObject({ ok: true });
+    expect(checkSchedule(past, TODAY, '2026-02-19')).toMatchObject({ ok: false });
+  });
+
   it('takes today as a target, and dates off that meet', () => {
     const off = [
       { from: '2026-04-01', to: '2026-04-05' },

@@ -72,10 +72,15 @@ function usualOn(schedule: Schedule, on: Day): Hours {
 }
 
 /** What is wrong with a schedule, all at once.
- * @param today dates that have passed cannot be aimed at
+ * @param today dates that have passed cannot be aimed at anew
+ * @param before the target date that it had, which may have passed since
  * @returns issues `week-empty`, `off-order`, `off-overlap`, `target-past` and `quiet-empty`, each with
  * the path of its field */
-export function checkSchedule(schedule: Schedule, today: Day): Result<Schedule> {
+export function checkSchedule(
+  schedule: Schedule,
+  today: Day,
+  before: Day | null = null,
+): Result<Schedule> {
   const issues: Issue[] = [];
   if (WEEKDAYS.every((one) => schedule.week[one].minutes === 0)) {
     issues.push({ code: 'week-empty', path: ['week'] });
@@ -89,14 +94,14 @@ export function checkSchedule(schedule: Schedule, today: Day): Result<Schedule> 
   const off = [...schedule.off].sort((a, b) => (a.from < b.from ? -1 : 1));
   off.forEach(({ from, to }, index) => {
     if (to < from) issues.push({ code: 'off-order', path: ['off', index], from, to });
-    const before = off[index - 1];
-    if (before && from <= before.to) {
-      const [one, other] = [before, { from, to }];
+    const last = off[index - 1];
+    if (last && from <= last.to) {
+      const [one, other] = [last, { from, to }];
       issues.push({ code: 'off-overlap', path: ['off', index], one, other });
     }
   });
   const { target } = schedule;
-  if (target !== null && target < today) {
+  if (target !== null && target < today && target !== before) {
     issues.push({ code: 'target-past', path: ['target'], target, today });
   }
   return issues.length > 0 ? fail(...issues) : ok(schedule);

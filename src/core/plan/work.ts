@@ -56,7 +56,6 @@ export interface Going {
   keepDue: number;
   lastDay: number;
   triesToday: number;
-  secondsToday: number;
   /** Share of the way to the next rung; only for what is expected, not for what is drawn. */
   share: number;
 }
@@ -82,7 +81,6 @@ export function goingFrom(state: WorkState): Going {
     keepDue: state.keep ? dayNumber(state.keep.due) : NEVER,
     lastDay: state.lastDay === null ? NEVER : dayNumber(state.lastDay),
     triesToday: state.today.tries,
-    secondsToday: state.today.seconds,
     share: 0,
   };
 }

@@ -4,6 +4,7 @@ import type {
   AssignmentId,
   BrokeInput,
   Day,
+  DoneDay,
   EntryId,
   ItemId,
   LoggedDecision,
@@ -229,6 +230,21 @@ export function latestEntries(
     .limit(1)
     .prepare();
   return new Map(studentIds.map((id) => [id, one.get({ student: id })?.seq ?? 0]));
+}
+
+/** The dates on which a student practised, in order, whatever it was. */
+export function listDoneDays(db: Db, studentId: PersonId): DoneDay[] {
+  return db
+    .select({
+      day: logEntry.day,
+      tries: sql<number>`count(*)`,
+      seconds: sql<number>`coalesce(sum(${logEntry.seconds}), 0)`,
+    })
+    .from(logEntry)
+    .where(and(eq(logEntry.studentId, studentId), eq(logEntry.kind, 'try')))
+    .groupBy(logEntry.day)
+    .orderBy(asc(logEntry.day))
+    .all();
 }
 
 /** Whether any of these entries is stored already. */

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { issueText, type Issue, type Result } from '@/core/issue';
 import {
@@ -58,11 +58,16 @@ export function Plan({
   const planned = useMemo(() => planDays(planning), [planning]);
   const unfit = useMemo(() => findUnfit(planning, planned), [planning, planned]);
   const fields = draft ?? schedule;
+  const latest = useRef(fields);
+  useEffect(() => {
+    latest.current = fields;
+  });
 
-  /** What is wrong stays in its field and is said; the plan goes by what was right last. */
+  /** What is wrong stays in its field and is said; the plan goes by what was right last. An undo may come
+   * after other changes, and takes none of them back. */
   function set(change: Partial<Schedule>): boolean {
-    const next = { ...fields, ...change };
-    const checked = checkSchedule(next, today);
+    const next = { ...latest.current, ...change };
+    const checked = checkSchedule(next, today, schedule.target);
     setDraft(checked.ok ? null : next);
     setIssues(checked.ok ? [] : checked.issues);
     if (checked.ok) keep(next);
@@ -75,7 +80,7 @@ export function Plan({
     if (!moved.ok) return void toast.error(moved.issues.map(issueText).join(' '));
     if (moved.value === before || !set(moved.value)) return;
     toast(`${sayDate(from)} and ${sayDate(to)} have changed places.`, {
-      action: { label: 'Undo', onClick: () => set(before) },
+      action: { label: 'Undo', onClick: () => set({ days: before.days }) },
     });
     setChosen(to);
   }
