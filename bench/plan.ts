@@ -43,7 +43,7 @@ function planningOf(items: number, minutes: number): Planning {
   );
   return {
     works,
-    states: works.map(() => workStateOf(start, 0, { tries: 0, seconds: 0 })),
+    states: works.map(() => workStateOf(start, { tries: 0, seconds: 0 })),
     schedule: { ...USUAL_SCHEDULE, week: daily as typeof week },
     today: '2026-03-02',
   };

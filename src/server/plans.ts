@@ -200,9 +200,9 @@ function isQuiet({ stage }: Rung): boolean {
   return stage?.kind === 'manner' && ['pad', 'lap', 'voice'].includes(stage.manner);
 }
 
-function workState({ record, here }: Standing): WorkState {
+function workState({ record }: Standing): WorkState {
   const { tries, seconds } = record.today;
-  return workStateOf(record.state, here, { tries, seconds: seconds + tries * REST_SECONDS });
+  return workStateOf(record.state, { tries, seconds: seconds + tries * REST_SECONDS });
 }
 
 function planItem(record: ItemRecord): PlanItem {

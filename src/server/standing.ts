@@ -120,8 +120,6 @@ export interface Standing {
   readonly record: ItemRecord;
   readonly played: readonly PlayedTry[];
   readonly pace: PaceCounts;
-  /** Tries on the rung where the ladder stands. */
-  readonly here: number;
   /** How far the ladder was, by date. */
   readonly way: readonly Climbed[];
 }
@@ -244,7 +242,7 @@ export function standingOf(place: ItemPlace, log: ItemLog = NO_LOG): Standing {
     tries: log.tries,
     decisions: log.decisions,
   };
-  return { record, played, pace: pace.counts(), here: pace.here(state), way: way.way(state) };
+  return { record, played, pace: pace.counts(), way: way.way(state) };
 }
 
 /** Tempo at which an item begins for a student. */

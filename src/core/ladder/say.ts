@@ -40,14 +40,17 @@ export function reasonText(state: LadderState, { rule }: Pick<Course, 'rule'>): 
         ? `${proposalText(state.proposal)} Your teacher decides.`
         : `${here} again.`;
     case 'passed':
-      return `Target ${here} reached: keep it warm.`;
+      return reached(state, here);
     case 'kept':
-      return state.lostInARow > 0
-        ? `It slipped: play it again soon.`
-        : `Target ${here} reached: keep it warm.`;
+      return state.lostInARow > 0 ? 'It slipped: play it again soon.' : reached(state, here);
     case 'slipped':
       return `It slipped: back on the ladder at ${here}.`;
   }
+}
+
+function reached({ rungs, rung }: LadderState, here: string): string {
+  const says = rungAt(rungs, rung).stage ? `Done ${here}` : `Target ${here} reached`;
+  return `${says}: keep it warm.`;
 }
 
 /** What is proposed and why, in one sentence. */

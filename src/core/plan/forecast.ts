@@ -44,7 +44,7 @@ export interface Forecast {
   /** By the week, today the first. */
   readonly way: readonly WayPoint[];
   readonly futures: number;
-  /** Share of clean tries on a new rung and on a known one, over all works, as they are expected. */
+  /** Share of clean tries on new ground and on what was won before, over all works, as expected. */
   readonly clean: { readonly fresh: number; readonly known: number };
   readonly keeps: number;
 }
@@ -251,7 +251,7 @@ function fewer(asked: Forecasting, work: number): Forecasting {
   return { ...asked, ...withoutWorks(asked, new Set([work])) };
 }
 
-/** Twice the rungs, each half as new: its first tries go as well as halfway between new and known. */
+/** Twice the rungs, each half as new: it goes as well as halfway between new ground and known. */
 function smallerStep(asked: Forecasting, index: number): Forecasting {
   const works = asked.works.map((work, at): Work => {
     if (at !== index) return work;
@@ -261,7 +261,7 @@ function smallerStep(asked: Forecasting, index: number): Forecasting {
     return { ...work, trySeconds, pace: { fresh: half, known, lost } };
   });
   const states = asked.states.map((state, at) =>
-    at === index ? { ...state, rung: 2 * state.rung } : state,
+    at === index ? { ...state, rung: 2 * state.rung, best: 2 * state.best } : state,
   );
   return { ...asked, works, states };
 }

@@ -1,6 +1,6 @@
 import { KEEP_DAYS } from '../ladder';
 import { fillDay } from './fill';
-import { FRESH_TRIES, type Tally } from './pace';
+import type { Tally } from './pace';
 import { keepAgain } from './plan';
 import type { Schedule } from './schedule';
 import type { Stretch } from './stretches';
@@ -75,7 +75,7 @@ function tryOnce(
   day: number,
   random: () => number,
 ): void {
-  const clean = random() < (!state.passed && state.here < FRESH_TRIES ? fresh : known);
+  const clean = random() < (!state.passed && state.rung >= state.best ? fresh : known);
   apply(state, work, clean ? 'clean' : random() < lost ? 'lost' : 'shaky', day);
 }
 
@@ -88,7 +88,6 @@ export function apply(
 ): void {
   state.lastDay = day;
   state.triesToday += 1;
-  state.here += 1;
   if (state.passed) return keepWarm(state, work, verdict, day);
   if (verdict === 'shaky') {
     state.clean = state.lostInARow = 0;
@@ -112,7 +111,8 @@ export function apply(
 
 function onRung(state: Going, rung: number): void {
   state.rung = rung;
-  state.clean = state.lostInARow = state.here = 0;
+  state.best = Math.max(state.best, rung);
+  state.clean = state.lostInARow = 0;
 }
 
 function keepWarm(

@@ -1,7 +1,4 @@
-import { rungAt, type LadderState, type Try } from '../ladder';
-
-/** Tries on a rung that still count as new; common practice, no source. */
-export const FRESH_TRIES = 3;
+import type { LadderState, Try } from '../ladder';
 
 /** Verdicts in one situation. */
 export interface Tally {
@@ -9,9 +6,9 @@ export interface Tally {
   readonly other: number;
 }
 
-/** How a student's tries went: on a new rung, and once it was known; how many of those that were not
- * clean were lost. Weights of a Beta distribution: the item's own tries, and a little of what the
- * student does elsewhere. */
+/** How a student's tries went: on the highest rung so far, where the ground is new, and below it, where
+ * it was won before; how many of those that were not clean were lost. Weights of a Beta distribution: the
+ * item's own tries, and a little of what the student does elsewhere. */
 export interface Pace {
   readonly fresh: Tally;
   readonly known: Tally;
@@ -26,8 +23,8 @@ export interface PaceCounts {
   readonly lost: number;
 }
 
-/** Only the last tries tell how it goes now. */
-const LATELY = 30;
+/** Only the last tries of either kind tell how it goes now. */
+const LATELY = 20;
 
 /** What a student without a record does, as so many tries: two in three clean; chosen for lack of a
  * source. */
@@ -36,39 +33,32 @@ const UNKNOWN: Tally = { clean: 2, other: 1 };
 /** Weight of what the student does elsewhere, in tries. */
 const ELSEWHERE = 4;
 
-/** Counts an item's tries as they come, each with where the ladder stood before it.
- * @returns what to hand to `replay`, and how to read the counts */
+/** Counts an item's tries as they come, each with where the ladder stood before it. Who is stuck goes up
+ * and down below what cannot be won: those tries say nothing about the rung above.
+ * @returns what to hand to `replay`, and what it came to */
 export function countPace(): {
   readonly watch: (entry: Try, before: LadderState) => void;
   readonly counts: () => PaceCounts;
-  /** Tries on the rung that was tried last. */
-  readonly here: (now: LadderState) => number;
 } {
   const seen: { fresh: boolean; verdict: Try['verdict'] }[] = [];
-  let rung = '';
-  let onRung = 0;
   return {
-    watch(entry, before) {
-      const key = `${rungAt(before.rungs, before.rung).key} ${before.variation?.kind ?? ''}`;
-      onRung = key === rung ? onRung + 1 : 1;
-      rung = key;
-      if (!before.climbing) seen.push({ fresh: onRung <= FRESH_TRIES, verdict: entry.verdict });
+    watch({ verdict }, { rung, gain, passed, climbing }) {
+      if (!climbing) seen.push({ fresh: !passed && rung >= gain.rung, verdict });
     },
     counts() {
-      const late = seen.slice(-LATELY);
-      const tally = (fresh: boolean): Tally => {
-        const of = late.filter((one) => one.fresh === fresh);
-        const clean = of.filter((one) => one.verdict === 'clean').length;
-        return { clean, other: of.length - clean };
-      };
-      const lost = late.filter((one) => one.verdict === 'lost').length;
-      return { fresh: tally(true), known: tally(false), lost };
-    },
-    here(now) {
-      const key = `${rungAt(now.rungs, now.rung).key} ${now.variation?.kind ?? ''}`;
-      return key === rung ? onRung : 0;
+      const late = [true, false].map((fresh) =>
+        seen.filter((one) => one.fresh === fresh).slice(-LATELY),
+      );
+      const [fresh = [], known = []] = late;
+      const lost = late.flat().filter((one) => one.verdict === 'lost').length;
+      return { fresh: tallyOf(fresh), known: tallyOf(known), lost };
     },
   };
+}
+
+function tallyOf(tries: readonly { readonly verdict: Try['verdict'] }[]): Tally {
+  const clean = tries.filter((one) => one.verdict === 'clean').length;
+  return { clean, other: tries.length - clean };
 }
 
 /** Each item's pace: its own tries, with a little of the student's others where it has few.

@@ -56,7 +56,7 @@ export function planDays({ works, states, schedule, today, count = PLAN_DAYS }: 
       const state = going[work];
       if (!state) continue;
       begun[work] ??= day;
-      if (tryAsExpected(state, works[work], wins[work] ?? 0, first + index)) reached[work] = day;
+      if (tryAsExpected(state, works[work], wins[work], first + index)) reached[work] = day;
     }
     for (const state of going) state.triesToday = 0;
     const seconds = entries.reduce((sum, entry) => sum + entry.seconds, 0);
@@ -79,21 +79,33 @@ export function leftOf(
 }
 
 /** Rungs that one try wins, as may be expected: one over the tries that win a rung. */
-function winsPerTry({ pace, clean }: Work): number {
-  const chance = (cleanShare(pace.fresh) + cleanShare(pace.known)) / 2;
-  return 1 / expectedTries(chance, clean);
+interface Wins {
+  readonly fresh: number;
+  readonly known: number;
+}
+
+function winsPerTry({ pace, clean }: Work): Wins {
+  return {
+    fresh: 1 / expectedTries(cleanShare(pace.fresh), clean),
+    known: 1 / expectedTries(cleanShare(pace.known), clean),
+  };
 }
 
 /** One try, as it is expected to go. @returns whether it reaches the target */
-function tryAsExpected(state: Going, work: Work | undefined, wins: number, day: number): boolean {
-  if (!work) return false;
+function tryAsExpected(
+  state: Going,
+  work: Work | undefined,
+  wins: Wins | undefined,
+  day: number,
+): boolean {
+  if (!work || !wins) return false;
   state.lastDay = day;
   state.triesToday += 1;
   if (state.passed) {
     if (state.keepDue <= day) keepAgain(state, day);
     return false;
   }
-  state.share += wins;
+  state.share += state.rung >= state.best ? wins.fresh : wins.known;
   if (state.share < 1) return false;
   state.share -= 1;
   if (state.rung < work.trySeconds.length - 1) {

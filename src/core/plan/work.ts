@@ -28,21 +28,18 @@ export interface WorkState {
   readonly clean: number;
   readonly lostInARow: number;
   readonly passed: boolean;
-  /** Tries on this rung so far. */
-  readonly here: number;
+  /** The highest rung so far: from there on the ground is new. */
+  readonly best: number;
   readonly keep: { readonly times: number; readonly due: Day } | null;
   readonly lastDay: Day | null;
   /** What was done today already. */
   readonly today: { readonly tries: number; readonly seconds: number };
 }
 
-/** @param here tries on this rung so far  @param today what was done today */
-export function workStateOf(
-  { rung, clean, lostInARow, passed, keep, lastDay }: LadderState,
-  here: number,
-  today: WorkState['today'],
-): WorkState {
-  return { rung, clean, lostInARow, passed, keep, lastDay, here, today };
+/** @param today what was done today */
+export function workStateOf(state: LadderState, today: WorkState['today']): WorkState {
+  const { rung, clean, lostInARow, passed, keep, lastDay, gain } = state;
+  return { rung, clean, lostInARow, passed, keep, lastDay, best: gain.rung, today };
 }
 
 /** Where a work stands while days are worked through; days are counted from 1970. */
@@ -51,7 +48,7 @@ export interface Going {
   clean: number;
   lostInARow: number;
   passed: boolean;
-  here: number;
+  best: number;
   keepTimes: number;
   keepDue: number;
   lastDay: number;
@@ -76,7 +73,7 @@ export function goingFrom(state: WorkState): Going {
     clean: state.clean,
     lostInARow: state.lostInARow,
     passed: state.passed,
-    here: state.here,
+    best: state.best,
     keepTimes: state.keep?.times ?? 0,
     keepDue: state.keep ? dayNumber(state.keep.due) : NEVER,
     lastDay: state.lastDay === null ? NEVER : dayNumber(state.lastDay),

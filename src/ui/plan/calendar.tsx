@@ -113,7 +113,7 @@ export function Calendar({
                 dragged.current = null;
               }}
               className={clsx(
-                'flex flex-col items-stretch gap-0.5 overflow-hidden border-r border-b border-line px-2 py-1 text-left align-top',
+                'flex flex-col items-stretch gap-0.5 overflow-hidden border-r border-b border-line px-1 py-1 text-left align-top sm:px-2',
                 large ? 'h-[16rem]' : 'h-[6.1rem]',
                 day < today && 'text-soft',
                 day === chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : '',
@@ -140,11 +140,11 @@ function DayHead({
   const number = Number(day.slice(-2));
   const first = number === 1 || daysBetween(today, day) === 0;
   return (
-    <span className="flex items-baseline gap-1">
+    <span className="flex items-baseline gap-x-1 max-sm:flex-col">
       <b className={clsx('font-serif whitespace-nowrap', day === today && 'text-warm')}>
         {first ? sayDay(day) : number}
       </b>
-      <span className="ml-auto text-sm whitespace-nowrap">
+      <span className="whitespace-nowrap max-sm:text-xs sm:ml-auto sm:text-sm">
         {off ? 'off' : missed ? 'missed' : sayTime(done, minutes, day <= today)}
       </span>
     </span>
@@ -175,7 +175,10 @@ function Blocks({
   return (
     <>
       {few.map(({ work, kind, tries, seconds, on }) => (
-        <span key={`${work} ${kind} ${on}`} className={large ? 'text-sm' : 'truncate text-xs'}>
+        <span
+          key={`${work} ${kind} ${on}`}
+          className={large ? 'text-sm' : 'truncate text-xs max-sm:hidden'}
+        >
           {tries > 1 && <b>{tries}×</b>} {names[work] ?? ''}
           {kind !== 'new' && <span className="text-soft"> {KIND_WORDS[kind]}</span>}
           {large && (
@@ -188,7 +191,10 @@ function Blocks({
         </span>
       ))}
       {few.length < rows.length && (
-        <span className="text-xs text-soft">{rows.length - few.length} more</span>
+        <span className="text-xs text-soft max-sm:hidden">{rows.length - few.length} more</span>
+      )}
+      {!large && rows.length > 0 && (
+        <span className="text-xs text-soft sm:hidden">{rows.length} ex.</span>
       )}
     </>
   );

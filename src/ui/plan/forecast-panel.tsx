@@ -84,8 +84,8 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
           </table>
           <p className="mt-2 text-sm text-soft">
             {forecast.futures.toLocaleString('en')} futures, four in five within the range: clean{' '}
-            {Math.round(100 * forecast.clean.fresh)} % on a new rung,{' '}
-            {Math.round(100 * forecast.clean.known)} % once it is known;{' '}
+            {Math.round(100 * forecast.clean.fresh)} % on new rungs,{' '}
+            {Math.round(100 * forecast.clean.known)} % on those won before;{' '}
             {Math.round(100 * forecast.keeps)} % of the planned days kept.
           </p>
           {help && help.length > 0 && (

@@ -34,7 +34,7 @@ export function TopBar({
   const path = usePathname();
   const router = useRouter();
   return (
-    <header className="flex h-11 shrink-0 items-center gap-5 border-b border-line px-4">
+    <header className="flex h-11 shrink-0 items-center gap-5 border-b border-line px-4 max-sm:gap-2 max-sm:px-2">
       <Link href={places[0]?.href ?? '/'} className="font-serif text-lg font-bold tracking-tight">
         Mivvel
       </Link>
