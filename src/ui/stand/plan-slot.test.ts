@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest';
+import { startLadder, USUAL_COURSE, type Course } from '@/core/ladder';
+import { blankRecipe, toggleOstinato } from '@/core/recipe';
+import type { StandItem } from '@/core/studio';
+import { USUAL_SET_UP } from './kept';
+import { planSlot } from './plan-slot';
+
+const FIRST = { first: true, tapped: null, seed: 1 };
+const WHOLE = { cutTo: null };
+
+function item(course: Course = USUAL_COURSE): StandItem {
+  const recipe = toggleOstinato(blankRecipe(), 'rock-8ths');
+  return {
+    assignmentId: 'a' as StandItem['assignmentId'],
+    program: '',
+    section: '',
+    item: {
+      id: 'one' as StandItem['item']['id'],
+      kind: 'exercise',
+      exerciseId: 'x' as StandItem['item']['exerciseId'],
+      hash: '',
+      name: 'One',
+      course,
+      cues: [],
+      place: 'derived',
+      after: [],
+    },
+    plays: recipe,
+    state: startLadder({ course }),
+    reason: '',
+    cues: [],
+    waitsFor: [],
+    resting: false,
+    today: { tries: 0, seconds: 0 },
+  };
+}
+
+function inManner(manner: 'click-2-4' | 'own-music' | 'own-version'): StandItem {
+  const stages = [{ kind: 'manner', manner } as const];
+  return item({ ...USUAL_COURSE, ladder: { kind: 'stages', bpm: 80, stages } });
+}
+
+describe('planSlot', () => {
+  it('five minutes at 60 are 75 bars; cut to two and a half they are 38', () => {
+    expect(planSlot(item(), WHOLE, USUAL_SET_UP, FIRST)).toMatchObject({ bars: 75, seconds: 300 });
+    expect(planSlot(item(), { cutTo: 2.5 }, USUAL_SET_UP, FIRST)?.bars).toBe(38);
+  });
+
+  it('counts in for a bar; between two tries two bars are empty', () => {
+    expect(planSlot(item(), WHOLE, USUAL_SET_UP, FIRST)?.score.countInBars).toBe(1);
+    const next = planSlot(item(), WHOLE, USUAL_SET_UP, { ...FIRST, first: false });
+    expect(next?.score.countInBars).toBe(2);
+  });
+
+  it('hears the limbs that are wanted, with the click and the sound that are', () => {
+    const setUp = { ...USUAL_SET_UP, click: 'pulse', sound: 'wood', hear: ['RF'] } as const;
+    const score = planSlot(item(), WHOLE, setUp, FIRST)?.score;
+    expect([...(score?.muted ?? [])]).toEqual(['RH', 'LH', 'LF']);
+    expect(score).toMatchObject({ click: 'pulse', sound: 'wood', calls: null });
+  });
+
+  it('a rung says where the click is, whatever the student has', () => {
+    const setUp = { ...USUAL_SET_UP, click: 'pulse' } as const;
+    expect(planSlot(inManner('click-2-4'), WHOLE, setUp, FIRST)?.score.click).toBe('second beats');
+  });
+
+  it('own music goes at the tempo that was tapped, its rung stays the same', () => {
+    const plan = planSlot(inManner('own-music'), WHOLE, USUAL_SET_UP, { ...FIRST, tapped: 97 });
+    expect(plan?.tempo.bpm).toBe(97);
+    expect(plan?.rung.key).toBe('to music of your own, 80');
+    expect(plan?.score.click).toBe('off');
+  });
+
+  it('an own version has its bars called, the same ones for the same seed', () => {
+    const calls = (seed: number) =>
+      planSlot(inManner('own-version'), WHOLE, USUAL_SET_UP, { ...FIRST, seed })?.score.calls;
+    expect(calls(1)).toHaveLength(100);
+    expect(calls(1)).toEqual(calls(1));
+    expect(calls(1)).not.toEqual(calls(2));
+  });
+
+  it('what cannot be played is null', () => {
+    const broken = { ...item(), plays: { ...blankRecipe() } };
+    expect(planSlot(broken, WHOLE, USUAL_SET_UP, FIRST)).toBeNull();
+  });
+});
