@@ -125,9 +125,8 @@ export function getRound(
     planned.length > 0 ? planned : due.map((one) => onceOf(keyOf(one))),
     due.find((one) => one.item.id === item),
   );
-  const wanted = new Set(slots.map((slot) => slot.key));
   return ok({
-    items: all.value.filter((one) => wanted.has(keyOf(one))),
+    items: all.value,
     slots,
     day: today,
     caution: sayDose(minutesOf(entries), planning.schedule.noise),

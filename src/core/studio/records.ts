@@ -246,6 +246,7 @@ export interface RoundSlot {
 
 /** What to play at the stand, in order. */
 export interface Round {
+  /** All of the student's, so that what was begun before can be judged whatever the plan says now. */
   readonly items: readonly StandItem[];
   readonly slots: readonly RoundSlot[];
   readonly day: Day;

@@ -20,11 +20,13 @@ export function Done({
   onAgain: () => void;
   onFinish: () => void;
 }) {
+  const named = new Set([...stand.slots, ...stand.stored].map((one) => one.key));
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-4">
       <h1 className="stand-words">Round done.</h1>
       <ul className="min-h-0 flex-1 overflow-y-auto">
-        {stand.items.map((one) => {
+        {stand.items.flatMap((one) => {
+          if (!named.has(keyOf(one))) return [];
           const tries = stand.stored.filter(({ key }) => key === keyOf(one));
           const last = tries.at(-1);
           return (

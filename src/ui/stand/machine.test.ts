@@ -71,7 +71,7 @@ function played(name: string, seconds = 32): Played {
 }
 
 function entry(of: string, verdict: TryInput['verdict']) {
-  const body = { id: 'e', sessionId: 's', assignmentId: 'a', itemId: of, bpm: 60, verdict };
+  const body = { id: of, sessionId: 's', assignmentId: 'a', itemId: of, bpm: 60, verdict };
   const played = { rung: '60', agoMs: 0, bars: 8, seconds: 32 };
   return { kind: 'try' as const, body: { ...body, ...played } as TryInput };
 }
@@ -122,7 +122,7 @@ describe('standReducer', () => {
   });
 
   it('the cue is about the limb that suffered last', () => {
-    const body = { id: 'x', tryId: 'e', what: 'flam', limb: 'LF' } as unknown as SufferedInput;
+    const body = { id: 'x', tryId: 'one', what: 'flam', limb: 'LF' } as unknown as SufferedInput;
     const asked = run([...play('one', 'shaky'), { kind: 'nowhere' }]);
     const send: StandAction = { kind: 'send', entry: { kind: 'suffered', body } };
     const stand = run([send, { kind: 'stored', answer: null }], asked);
@@ -133,13 +133,13 @@ describe('standReducer', () => {
   });
 
   it('a beat that is in the log leads on to what suffered', () => {
-    const body = { id: 'b', tryId: 'e', beat: 2 } as unknown as BrokeInput;
+    const body = { id: 'b', tryId: 'one', beat: 2 } as unknown as BrokeInput;
     const stand = run([
       ...play('one', 'shaky'),
       { kind: 'send', entry: { kind: 'broke', body } },
       { kind: 'stored', answer: null },
     ]);
-    expect(stand.stage).toMatchObject({ kind: 'suffered', tryId: 'e' });
+    expect(stand.stage).toMatchObject({ kind: 'suffered', tryId: 'one' });
   });
 
   it('a start that is looked for is found before the next item comes', () => {
@@ -229,6 +229,17 @@ describe('standReducer', () => {
     expect(playing.stage.kind).toBe('playing');
     expect(keepOf(playing)).toEqual(keepOf(asked));
     expect(keepOf(startStand(items, slots))).toBeNull();
+    const sent = run(
+      [{ kind: 'restore', entry: entry('two', 'clean') }, { kind: 'retry' }],
+      resumed,
+    );
+    const answer = { state: startLadder({ course: USUAL_COURSE }), reason: '', plays };
+    expect(run([{ kind: 'stored', answer }], sent).judging).toEqual([]);
+    const older = run(
+      [{ kind: 'restore', entry: entry('one', 'clean') }, { kind: 'retry' }],
+      resumed,
+    );
+    expect(run([{ kind: 'stored', answer }], older).judging).toHaveLength(1);
     const gone = startStand(items.slice(2), slotsOf('three'));
     const less = run([{ kind: 'resume', kept }], gone);
     expect(less).toMatchObject({ place: 0, stage: { kind: 'ready' }, judging: [] });

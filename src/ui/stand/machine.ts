@@ -76,7 +76,7 @@ export interface Stored {
   readonly bpm: number;
 }
 
-/** A round at the stand: its slots in order, and the items that they name. */
+/** A round at the stand: its slots in order, and the student's items, which they name. */
 export interface Stand {
   readonly items: readonly StandItem[];
   readonly slots: readonly RoundSlot[];
@@ -276,7 +276,6 @@ function resume(stand: Stand, { slots, place, sinceBreak, judging }: Kept): Stan
     judging: open,
     notice: 'resumed',
   };
-  if (left.length === 0) return stand;
   return open.length > 0 ? askVerdict(resumed) : settle(resumed);
 }
 
@@ -325,7 +324,7 @@ function afterTry(before: Stand, entry: Entry & { kind: 'try' }, answer: StoredT
   const now = stand.items.find((item) => keyOf(item) === key);
   if (!now || !answer) return advance(stand);
   const today = { tries: now.today.tries + 1, seconds: now.today.seconds + body.seconds };
-  const played = stand === before ? now : (before.judging[0]?.item ?? now);
+  const played = before.judging.find((one) => one.id === body.id)?.item ?? now;
   const { verdict, bpm, id: tryId } = body;
   const stored = [...stand.stored, { tryId, key, verdict, bpm }];
   const next = { ...learn(stand, key, { ...answer, today }), played, stored };
@@ -336,11 +335,10 @@ function afterTry(before: Stand, entry: Entry & { kind: 'try' }, answer: StoredT
   return at(next, { kind: 'broke', tryId, options, cursor: null });
 }
 
-/** The first of the tries that wait for a verdict has one. */
-function judged(stand: Stand, { kind, body }: Entry): Stand {
-  const [first, ...judging] = stand.judging;
-  const itsOwn = kind === 'try' && first?.item.item.id === body.itemId;
-  return itsOwn ? { ...stand, judging } : stand;
+/** The try that waited for this verdict waits no longer. */
+function judged(stand: Stand, { body }: Entry): Stand {
+  const judging = stand.judging.filter((one) => one.id !== body.id);
+  return judging.length < stand.judging.length ? { ...stand, judging } : stand;
 }
 
 /** An item that knows where its ladder stands by now. */

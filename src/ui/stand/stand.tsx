@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useMemo, useState, type CSSProperties } from 'react';
+import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import type { SufferingId, Verdict } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
@@ -129,7 +130,9 @@ export function Stand({
 
   async function more() {
     const answer = await attemptOrSay(actions.more);
-    if (answer) dispatch({ kind: 'again', ...answer.value });
+    if (!answer) return;
+    if (answer.value.slots.length === 0) toast('Nothing more is due today.');
+    else dispatch({ kind: 'again', ...answer.value });
   }
 
   const take = (of: Stage) => {

@@ -17,7 +17,7 @@ export default async function StandPage({ searchParams }: { searchParams: Promis
   const item = typeof query.item === 'string' ? query.item : null;
   const now = readNow(query);
   const round = found(getRound(context, viewer, { item, now }));
-  if (round.items.length === 0) redirect('/today');
+  if (round.slots.length === 0) redirect('/today');
   return (
     <Stand
       person={viewer.personId}
