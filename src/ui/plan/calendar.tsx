@@ -141,7 +141,7 @@ function DayHead({
   const first = number === 1 || daysBetween(today, day) === 0;
   return (
     <span className="flex items-baseline gap-x-1 max-sm:flex-col">
-      <b className={clsx('font-serif whitespace-nowrap', day === today && 'text-warm')}>
+      <b className={clsx('whitespace-nowrap', day === today && 'text-warm')}>
         {first ? sayDay(day) : number}
       </b>
       <span className="whitespace-nowrap max-sm:text-xs sm:ml-auto sm:text-sm">

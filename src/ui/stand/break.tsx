@@ -16,11 +16,7 @@ export function Break({ onOver }: { onOver: () => void }) {
   return (
     <>
       <h2 className="stand-words">Break. Sticks down, stand up, drink.</h2>
-      <p
-        className="stand-number m-auto font-serif"
-        role="timer"
-        aria-label={`${left} seconds left`}
-      >
+      <p className="stand-number m-auto" role="timer" aria-label={`${left} seconds left`}>
         {clock}
       </p>
       <p className="text-2xl">
