@@ -101,17 +101,22 @@ test('a session is dragged to another date', async ({ page }) => {
 test('what cannot be planned is said, and what was typed stays', async ({ page }) => {
   await lookAs(page, 'Deniz');
   await page.goto('/plan');
-  async function off(from: string, to: string) {
+  async function addOff(from: string, to: string) {
     await page.getByLabel('Off from', { exact: true }).fill(from);
     await page.getByLabel('Off to', { exact: true }).fill(to);
     await page.getByRole('button', { name: 'Add', exact: true }).click();
   }
-  await off('2099-07-01', '2099-07-10');
-  await off('2099-07-08', '2099-07-20');
+  await addOff('2099-07-01', '2099-07-10');
+  await addOff('2099-07-08', '2099-07-20');
   await expect(page.getByRole('alert').filter({ hasText: 'overlap' })).toBeVisible();
   await expect(page.getByLabel('Off to', { exact: true })).toHaveValue('2099-07-20');
   await page.getByRole('button', { name: 'as it was' }).click();
   await expect(page.getByText('overlap')).toBeHidden();
+  const off = page.getByRole('button', { name: 'Not off from 1 Jul' });
+  await off.click();
+  await expect(off).toBeHidden();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(off).toBeVisible();
   for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']) {
     await page.getByLabel(`Minutes on ${day}`, { exact: true }).fill('0');
     await page.getByLabel(`Minutes on ${day}`, { exact: true }).press('Enter');

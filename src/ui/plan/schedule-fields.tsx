@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { toast } from 'sonner';
 import { ORDERS, type Schedule } from '@/core/plan';
 import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
 import { sayDay, type Day } from '@/core/studio';
@@ -59,6 +60,15 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
   const ahead = schedule.off.filter((one) => one.to >= today);
+
+  function remove(one: Schedule['off'][number]) {
+    const before = schedule.off;
+    onSet({ off: before.filter((other) => other !== one) });
+    toast(`Not off from ${sayDay(one.from)} any more.`, {
+      action: { label: 'Undo', onClick: () => onSet({ off: before }) },
+    });
+  }
+
   return (
     <div>
       <form
@@ -98,7 +108,7 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
               look="quiet"
               className="!h-6"
               aria-label={`Not off from ${sayDay(one.from)}`}
-              onClick={() => onSet({ off: schedule.off.filter((other) => other !== one) })}
+              onClick={() => remove(one)}
             >
               ×
             </Button>
