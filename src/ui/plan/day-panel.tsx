@@ -7,7 +7,7 @@ import type { Shown } from './calendar';
 import { cautionsOf } from './cautions';
 import { Minutes, Surfaces } from './hours-table';
 import { rowsOf } from './rows';
-import { KIND_WORDS, sayDate, sayMinutes } from './words';
+import { KIND_WORDS, LAST_DATE, sayDate, sayMinutes } from './words';
 
 /** One date: what is played and for how long, and its own minutes; or what was done. */
 export function DayPanel({
@@ -57,6 +57,7 @@ export function DayPanel({
               <input
                 key={day}
                 type="date"
+                max={LAST_DATE}
                 className="field"
                 min={today}
                 onChange={(event) => {

@@ -59,7 +59,8 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
       {forecast && (
         <>
           <p className="mt-1 text-lg" data-testid="forecast">
-            All targets: <b>{say(forecast.program, today)}</b>
+            All targets:{' '}
+            <b>{forecast.works.some(Boolean) ? say(forecast.program, today) : 'reached'}</b>
             {forecast.program.inTime !== null && schedule.target && (
               <span className="text-soft">
                 {' '}

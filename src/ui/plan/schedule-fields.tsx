@@ -6,6 +6,7 @@ import { ORDERS, type Schedule } from '@/core/plan';
 import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
 import { sayDay, type Day } from '@/core/studio';
 import { Button } from '../base';
+import { LAST_DATE } from './words';
 
 /** @returns whether it was right and is kept */
 type Set = (change: Partial<Schedule>) => boolean;
@@ -28,6 +29,7 @@ export function ScheduleFields({
           <input
             key={schedule.target}
             type="date"
+            max={LAST_DATE}
             className="field"
             min={today}
             defaultValue={schedule.target ?? ''}
@@ -84,6 +86,7 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
         <span className="label">off</span>
         <input
           type="date"
+          max={LAST_DATE}
           aria-label="Off from"
           required
           className="field"
@@ -93,6 +96,7 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
         to
         <input
           type="date"
+          max={LAST_DATE}
           aria-label="Off to"
           className="field"
           value={to}

@@ -58,7 +58,10 @@ export function useForecast(asked: Forecasting): ForecastWork {
       stage: 'stopped',
     }));
   }, [asked]);
-  const again = useCallback(() => setTurn((before) => before + 1), []);
+  const again = useCallback(() => {
+    setFound((before) => before && { ...before, stage: 'working' });
+    setTurn((before) => before + 1);
+  }, []);
 
   const now = found?.of === asked;
   return {

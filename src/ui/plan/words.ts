@@ -10,6 +10,9 @@ export function sayDate(day: Day): string {
   return `${weekdayOf(day)} ${sayDay(day)}`;
 }
 
+/** Date fields take years of four figures. */
+export const LAST_DATE = '9999-12-31';
+
 export const KIND_WORDS = {
   'warm-up': 'warm-up',
   new: '',
