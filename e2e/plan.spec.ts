@@ -133,4 +133,7 @@ test('the day is cut to the minutes there are', async ({ page }) => {
   await page.getByRole('link', { name: 'pad', exact: true }).click();
   await expect(page).toHaveURL(/minutes=5&on=pad/);
   await expect(page.getByText('on the pad')).toBeVisible();
+  await page.getByRole('listitem').getByRole('link').first().click();
+  await expect(page).toHaveURL(/item=.*minutes=5&on=pad/);
+  await expect(page.getByText('on the pad · 1 of')).toBeVisible();
 });

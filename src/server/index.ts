@@ -17,7 +17,7 @@ export {
 } from './families';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { addNote, archiveNote, decide, listNotes, logPaper, takeDecisionBack } from './lessons';
-export { getPlan, getRound, setSchedule } from './plans';
+export { getDay, getPlan, getRound, setSchedule } from './plans';
 export { getToday, logBroke, logRemark, logSuffered, logTry, practiceDay } from './practice';
 export {
   addItem,

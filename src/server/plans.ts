@@ -24,6 +24,7 @@ import {
   keyOf,
   type ItemId,
   type ItemRecord,
+  type Person,
   type PersonId,
   type PlanItem,
   type Round,
@@ -36,7 +37,8 @@ import { sayDose } from '@/core/safety';
 import { ticksToSeconds } from '@/core/time';
 import { queries } from '@/db';
 import type { Context } from './context';
-import { getToday, practiceDay } from './practice';
+import { studentOnly } from './guard';
+import { practiceDay, standItemOf } from './practice';
 import { fittedOf, standingsOf, type Standing } from './standing';
 
 /** A student's plan: a teacher sees all of the studio's, a student their own. */
@@ -46,12 +48,32 @@ export function getPlan(
   studentId: PersonId,
 ): Result<StudentPlan> {
   const student = planned(context, viewer, studentId);
+  return student.ok ? ok(planOf(context, viewer, student.value).plan) : student;
+}
+
+/** What a student sees of a day: the items, each where its ladder stands, and the plan made of them. */
+export function getDay(
+  context: Context,
+  viewer: Viewer,
+): Result<{ readonly items: readonly StandItem[]; readonly plan: StudentPlan }> {
+  const refused = studentOnly(viewer, 'page');
+  if (refused) return refused;
+  const student = planned(context, viewer, viewer.personId);
   if (!student.ok) return student;
-  const { id, name } = student.value;
+  const { plan, standings } = planOf(context, viewer, student.value);
+  return ok({ plan, items: standings.map(({ record }) => standItemOf(record)) });
+}
+
+function planOf(
+  context: Context,
+  viewer: Viewer,
+  student: Person,
+): { readonly plan: StudentPlan; readonly standings: readonly Standing[] } {
+  const { id, name } = student;
   const today = practiceDay(context, viewer);
   const stored = queries.findSchedule(context.db, id);
   const schedule = stored ?? USUAL_SCHEDULE;
-  const standings = standingsOf({ context, viewer, student: student.value, today });
+  const standings = standingsOf({ context, viewer, student, today });
   const done = queries.listDoneDays(context.db, id);
   const practised = new Set(done.map((one) => one.day));
   const playable = standings.flatMap((standing) => {
@@ -65,7 +87,7 @@ export function getPlan(
     return pace ? [{ ...workOf(one.record, one.exercise, places), pace }] : [];
   });
   const states = playable.map(workState);
-  return ok({
+  const plan: StudentPlan = {
     student: { id, name },
     planning: { works, states, schedule, today },
     scheduled: stored !== null,
@@ -75,7 +97,8 @@ export function getPlan(
     missed: missedDays(schedule, practised, today),
     keeps: keepingShare(schedule, practised, today),
     clock: clockOf(context.now(), queries.findStudio(context.db, viewer.studioId)?.zone ?? 'UTC'),
-  });
+  };
+  return { plan, standings };
 }
 
 /** Sets when a student practises, for the teacher and for the student.
@@ -110,23 +133,22 @@ export function getRound(
   viewer: Viewer,
   { item = null, now = null }: { item?: string | null; now?: Now | null } = {},
 ): Result<Round> {
-  const all = getToday(context, viewer);
-  if (!all.ok) return all;
-  const plan = getPlan(context, viewer, viewer.personId);
-  if (!plan.ok) return plan;
-  const { planning, clock } = plan.value;
+  const day = getDay(context, viewer);
+  if (!day.ok) return day;
+  const { items, plan } = day.value;
+  const { planning, clock } = plan;
   const { works, today } = planning;
   const entries = planToday(planning, now && { ...now, at: clock });
   const planned = entries.map(({ work, kind, on, cutTo }): RoundSlot => {
     return { key: works[work]?.id ?? null, kind, on, cutTo };
   });
-  const due = all.value.filter(isDue);
+  const due = items.filter(isDue);
   const slots = startWith(
     planned.length > 0 ? planned : due.map((one) => onceOf(keyOf(one))),
     due.find((one) => one.item.id === item),
   );
   return ok({
-    items: all.value,
+    items,
     slots,
     day: today,
     caution: sayDose(minutesOf(entries), planning.schedule.noise),

@@ -37,7 +37,12 @@ export function getToday(context: Context, viewer: Viewer): Result<readonly Stan
 }
 
 /** A record without its history. */
-function standItemOf({ whole: _w, tries: _t, decisions: _d, ...rest }: ItemRecord): StandItem {
+export function standItemOf({
+  whole: _w,
+  tries: _t,
+  decisions: _d,
+  ...rest
+}: ItemRecord): StandItem {
   return rest;
 }
 

@@ -7,7 +7,7 @@ import type { Result } from '@/core/issue';
 import type { SufferingId, Verdict } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
-import type { PersonId, RemarkInput, Round } from '@/core/studio';
+import type { Day, PersonId, RemarkInput, Round, StandItem } from '@/core/studio';
 import { attemptOrSay, newId } from '../base';
 import { usePlayback } from '../play';
 import { Break } from './break';
@@ -49,7 +49,6 @@ export function Stand({
   const playback = usePlayback();
   const router = useRouter();
   const [tapped, setTapped] = useState<{ of: string; bpm: number } | null>(null);
-  const [seed, setSeed] = useState(1);
   useAwake();
 
   const places = stage.kind === 'playing' ? stage.places : null;
@@ -59,11 +58,11 @@ export function Stand({
       const of = itemAt(stand, place) ?? item;
       const { cutTo } = stand.slots[place] ?? { cutTo: null };
       const own = tapped?.of === of.item.id ? tapped.bpm : null;
-      const on = { first: index === 0, tapped: own, seed: seed + index };
+      const on = { first: index === 0, tapped: own, seed: seedOf(round.day, of, index) };
       return planSlot(of, { cutTo }, settings, on);
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is played stays as it began
-  }, [places, stand.items, stand.slots, stand.place, stage.kind, settings, tapped, seed]);
+  }, [places, stand.items, stand.slots, stand.place, stage.kind, settings, tapped]);
   const playable = plans.filter((plan) => plan !== null);
   const [now] = playable;
 
@@ -89,7 +88,6 @@ export function Stand({
   function judge(verdict: Verdict) {
     const [played] = stand.judging;
     if (stage.kind !== 'verdict' || !played) return;
-    setSeed((before) => before + plans.length + 1);
     const { id, item: of, rung, bpm, bars, seconds } = played;
     const body = {
       id,
@@ -257,6 +255,11 @@ export function Stand({
 /** A try that was played to its end. */
 function playedOf({ item, rung, bars, seconds }: SlotPlan): Played {
   return { id: newId<'entry'>(), item, rung: rung.key, bpm: rung.bpm, bars, seconds };
+}
+
+/** Bars are called otherwise on every date, and in every try of it. */
+function seedOf(day: Day, { today }: StandItem, index: number): number {
+  return Number(day.replaceAll('-', '')) * 1000 + today.tries + index;
 }
 
 /** For an exercise alone, however it was played. */

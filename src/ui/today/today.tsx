@@ -57,7 +57,6 @@ export function Today({
   const later = items.filter((item) => !isDue(item) && !planned.has(keyOf(item)));
   const seconds = entries.reduce((sum, entry) => sum + entry.seconds, 0);
   const doneToday = done.find((one) => one.day === today);
-  const query = now ? `?minutes=${now.minutes}&on=${now.on}` : '';
   return (
     <main className="mx-auto flex max-w-4xl flex-col gap-5 px-6 py-8">
       <header className="flex flex-wrap items-end gap-4">
@@ -71,7 +70,7 @@ export function Today({
         </div>
         {rows.length + also.length > 0 && (
           <Link
-            href={`/stand${query}`}
+            href={standOf(now)}
             className="ml-auto rounded-sm bg-warm px-12 py-4 text-3xl font-semibold text-warm-ink"
           >
             Start
@@ -103,12 +102,12 @@ export function Today({
       {items.length > 0 && rows.length === 0 && (
         <p className="text-lg">{whyNothing(plan, now, also.length > 0)}</p>
       )}
-      {rows.length > 0 && <Rows rows={rows} />}
+      {rows.length > 0 && <Rows rows={rows} now={now} />}
       <Others
         title="also due"
         items={also.map((item) => ({
           item,
-          href: `/stand?item=${item.item.id}`,
+          href: standOf(now, item),
           why: item.reason,
         }))}
       />
@@ -124,6 +123,15 @@ export function Today({
       <p className="text-sm text-soft">{CAUTION_LINE}</p>
     </main>
   );
+}
+
+/** The Stand, with what there is time for; an item comes first. */
+function standOf(now: Now | null, item?: StandItem): string {
+  const query = new URLSearchParams({
+    ...(item && { item: item.item.id }),
+    ...(now && { minutes: String(now.minutes), on: now.on }),
+  }).toString();
+  return query ? `/stand?${query}` : '/stand';
 }
 
 /** Dates that are looked through for the next one with minutes. */
@@ -249,7 +257,9 @@ function whyLater({ waitsFor, state }: StandItem): string {
 
 function Rows({
   rows,
+  now,
 }: {
+  now: Now | null;
   rows: readonly (ReturnType<typeof rowsOf>[number] & { readonly item: StandItem })[];
 }) {
   return (
@@ -257,7 +267,7 @@ function Rows({
       {rows.map(({ item, kind, tries, seconds, on }, index) => (
         <li key={`${keyOf(item)} ${kind} ${on}`} className="border-b border-line">
           <Link
-            href={`/stand?item=${item.item.id}`}
+            href={standOf(now, item)}
             className="grid grid-cols-[2rem_minmax(0,1fr)_auto] gap-x-4 px-1 py-4 hover:bg-sheet"
           >
             <span className="font-serif text-2xl text-soft">{index + 1}</span>

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { planToday } from '@/core/plan';
-import { getPlan, getToday, listNotes } from '@/server';
+import { getDay, listNotes } from '@/server';
 import { Today } from '@/ui/today';
 import { found } from '../../found';
 import { studentVisit } from '../../viewer';
@@ -12,13 +12,13 @@ export const metadata: Metadata = { title: 'Today' };
 export default async function TodayPage({ searchParams }: { searchParams: Promise<NowQuery> }) {
   const { context, viewer, name } = await studentVisit();
   const now = readNow(await searchParams);
-  const plan = found(getPlan(context, viewer, viewer.personId));
+  const { items, plan } = found(getDay(context, viewer));
   return (
     <>
       <StudentBar who={name} />
       <Today
         name={name}
-        items={found(getToday(context, viewer))}
+        items={items}
         plan={plan}
         entries={planToday(plan.planning, now && { ...now, at: plan.clock })}
         now={now}
