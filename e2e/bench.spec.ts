@@ -48,7 +48,7 @@ test('a line completes from the shipped ones', async ({ page }) => {
 
 for (const [typed, says] of [
   ['4. 4 9 4', 'Bar 1: “9” is not a note value.'],
-  ['4 4 4', 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
+  ['4 4 4 | 4', 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
   ['4 4 4 4 | 4 4 4 4 8', 'Bar 2 holds 9 8ths, an 8th more than a bar of 4/4.'],
   ['3(8 8) 4 4 4', 'is not a tuplet'],
   ['4 4 4 4~', 'has no note to hold on to'],

@@ -61,7 +61,7 @@ test('an ostinato of one’s own: copied, written on, used; edited since, it is 
 test('a line is typed wrong, kept, mended and saved', async ({ page }) => {
   await page.getByRole('button', { name: 'Lines', exact: true }).click();
   await page.getByRole('button', { name: 'New line' }).click();
-  await page.getByLabel('Line', { exact: true }).fill('4 4 4');
+  await page.getByLabel('Line', { exact: true }).fill('4 4 4 | 4');
   await expect(page.getByText('a quarter short of a bar of 4/4')).toBeVisible();
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('The material has no name.')).toBeVisible();

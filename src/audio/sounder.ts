@@ -1,5 +1,5 @@
 import { VOICE_IDS, type VoiceId } from '@/core/kit';
-import type { Dynamic, Ornament } from '@/core/pattern';
+import { GRACE_APART_MS, gracesOf, type Dynamic } from '@/core/pattern';
 import type { SoundEvent } from '@/core/playing';
 import { clickSamples, voiceSamples } from './voices';
 
@@ -18,6 +18,8 @@ const LEVEL: Readonly<Record<Dynamic, number>> = { ghost: 0.22, tap: 0.4, normal
 
 const CLICK_GAIN = 0.6;
 
+type StrokeEvent = Extract<SoundEvent, { kind: 'stroke' }>;
+
 interface Bounce {
   /** From the main stroke; before it is negative. */
   readonly seconds: number;
@@ -25,20 +27,13 @@ interface Bounce {
   readonly share: number;
 }
 
-/** Grace notes and bounces around a stroke; common practice, no source. The second stroke of a
- * diddle is a stroke of its own in the score. */
-const ORNAMENT: Readonly<Record<Ornament, readonly Bounce[]>> = {
-  flam: graces(1),
-  drag: graces(2),
-  ruff: graces(3),
-  diddle: [],
-  roll: bounces(4, 0.06, 0.75),
-  buzz: bounces(7, 0.022, 0.7),
-};
-
-function graces(count: number): readonly Bounce[] {
-  return Array.from({ length: count }, (_, index) => ({
-    seconds: -0.03 * (count - index),
+/** Grace notes and bounces around a stroke; common practice, no source. The other strokes of diddles and
+ * rolls are strokes of their own in the score. */
+function around({ ornament, limb }: Pick<StrokeEvent, 'ornament' | 'limb'>): readonly Bounce[] {
+  if (ornament === null) return [];
+  if (ornament === 'buzz') return BUZZ;
+  return gracesOf({ ornament, limb }).map((_, index) => ({
+    seconds: (-GRACE_APART_MS / 1000) * (index + 1),
     share: 0.35,
   }));
 }
@@ -49,6 +44,8 @@ function bounces(count: number, apart: number, decay: number): readonly Bounce[]
     share: decay ** (index + 1),
   }));
 }
+
+const BUZZ = bounces(7, 0.022, 0.7);
 
 /** Pitch of the click by what it marks, in Hz. */
 const CLICK_HZ = { bar: 1760, group: 1320, beat: 990 } as const;
@@ -95,7 +92,7 @@ export function sounderOf(context: BaseAudioContext): Sounder {
       const level = LEVEL[event.dynamic] * 10 ** (event.db / 20);
       const samples = voice(event.voice);
       play(samples, level, at, event.pitch);
-      for (const { seconds, share } of event.ornament ? ORNAMENT[event.ornament] : []) {
+      for (const { seconds, share } of around(event)) {
         play(samples, level * share, Math.max(0, at + seconds), event.pitch);
       }
     },

@@ -93,7 +93,7 @@ describe('sendToProgram', () => {
   it('refused for one, changes nothing at all', () => {
     const context = testContext();
     const { teacher, program } = smallStudio(context);
-    const bad = [...two, { name: 'short', recipe: cells('4 4 4') }];
+    const bad = [...two, { name: 'short', recipe: cells('4 4 4 | 4 4 4 4') }];
     expect(sendToProgram(context, teacher, { name: 'Grooves' }, bad)).toMatchObject({
       issues: [{ code: 'bar-length' }],
     });

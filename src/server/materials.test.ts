@@ -58,7 +58,7 @@ describe('own materials', () => {
   });
 
   it.each([
-    ['line', { text: '4 4 4' }, 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
+    ['line', { text: '4 4 4 | 4' }, 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
     ['sticking', stickingStart('RLX'), 'Stroke 3: “X” is not a limb.'],
     ['cells', { cells: { 3: 'RL' } }, 'The cell RL has 2 strokes, but stands for a gap of 3.'],
     [

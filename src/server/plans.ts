@@ -1,3 +1,4 @@
+import { strokesMade } from '@/core/analysis';
 import { fail, ok, type Result } from '@/core/issue';
 import { dosageNow, planTry, rungAt, type LadderState, type Rung } from '@/core/ladder';
 import {
@@ -203,7 +204,7 @@ function workOf(
     cuts: dosage.kind === 'minutes' && state.rungs.every((one) => !one.ramp) && !state.climbing,
     clean: rule.clean,
     lost: rule.lost,
-    weight: full.strokes.length / cycleSeconds,
+    weight: strokesMade(full) / cycleSeconds,
   };
 }
 

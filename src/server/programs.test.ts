@@ -221,7 +221,7 @@ describe('exercises', () => {
     );
     expect(saved).toMatchObject({ id: exercise.id, name: 'Other' });
     expect(saved.hash).not.toBe(exercise.hash);
-    const broken = { id: exercise.id, name: 'Broken', recipe: cells('4 4') };
+    const broken = { id: exercise.id, name: 'Broken', recipe: cells('4 4 | 4 4') };
     expect(saveExercise(context, teacher, broken)).toMatchObject({
       issues: [{ code: 'bar-length' }],
     });

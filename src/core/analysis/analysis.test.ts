@@ -131,7 +131,7 @@ describe('lineReading', () => {
 
   it.each([
     ['4. 4 8 4', 'phrase-cells', 'RLLKKL RLLK RL RLLK'],
-    ['8r 4 4 8 4', 'phrase-cells', 'RLLK RLLK RL RLLKKL'],
+    ['8r 4 4 8 4', 'phrase-cells', 'KL RLLK RLLK RL RLLK'],
     ['4. 4 8 4', 'short-long', 'K K S K'],
     ['8 4. 8 4.', 'short-long', 'S K S K'],
     ['4. 4 8 4', 'verbatim', 'S S S S'],
@@ -139,11 +139,11 @@ describe('lineReading', () => {
     expect(read(text, kind)).toBe(expected);
   });
 
-  it('says the line once, whatever it is combined with and however it is moved', () => {
+  it('says the line once, whatever it is combined with, from the start of the bar', () => {
     const over = toggleOstinato(blankRecipe(), 'waltz').over;
     const by = { kind: 'displace', what: 'pattern', part: 'line', by: 3, slot: '16' } as const;
     expect(read('4. 4 8 4', 'phrase-cells', { over })).toBe('RLLKKL RLLK RL RLLK');
-    expect(read('4. 4 8 4', 'phrase-cells', { changes: [by] })).toBe('RLLKKL RLLK RL RLLK');
+    expect(read('4. 4 8 4', 'phrase-cells', { changes: [by] })).toBe('LLK RLLKKL RLLK RL R');
     const mirror = { kind: 'mirror', what: 'hands', part: 'line' } as const;
     expect(read('4 4 4 4', 'phrase-cells', { changes: [mirror] })).toBe('LRRK LRRK LRRK LRRK');
   });

@@ -1,7 +1,7 @@
 import { LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { gcd, tempoBeatTicks, type Tempo } from '../time';
-import { strokesOf } from './instants';
+import { instantsOf, LIMB_BITS } from './instants';
 
 /** A pulse that one limb keeps against the meter's own. */
 export interface FeltPulse {
@@ -11,20 +11,22 @@ export interface FeltPulse {
   readonly bpm: number;
 }
 
-/** Limbs that keep an even pulse through the whole cycle that is no beat, half, double or quarter
- * of one.
+/** Limbs that keep an even pulse of another tempo through the whole cycle. A subdivision of the beat is
+ * none (plain triplets are triplets), nor are beats of the meter, all of them or one in two, four …, nor
+ * one note a bar.
  * @example every 2nd of 8th triplets at 100 // => 3 to 2, felt as 150 */
 export function feltPulses(exercise: Exercise, tempo: Tempo): readonly FeltPulse[] {
   const beat = tempoBeatTicks(exercise.meter);
   return LIMBS.flatMap((limb): FeltPulse[] => {
-    const mine = strokesOf(exercise, limb);
-    const places = [...new Set(mine.map((stroke) => stroke.at as number))];
-    const gap = exercise.cycleTicks / places.length;
-    const even = places.every((at, index) => at === (places[0] ?? 0) + index * gap);
-    if (places.length < 2 || !even) return [];
+    const mine = instantsOf(exercise).filter(({ mask }) => (mask & LIMB_BITS[limb]) !== 0);
+    const gap = exercise.cycleTicks / mine.length;
+    const from = mine[0]?.soundsTicks ?? 0;
+    const even = mine.every((one, nth) => Math.abs(one.soundsTicks - from - nth * gap) < 1);
+    if (mine.length < 2 || !even || !Number.isInteger(gap)) return [];
     const part = gcd(beat, gap);
     const ratio = [beat / part, gap / part] as const;
-    if (ratio.every(isPowerOfTwo)) return [];
+    const ofMeter = ratio[1] === 1 || ratio.every(isPowerOfTwo) || gap % exercise.barTicks === 0;
+    if (ofMeter) return [];
     return [{ limb, ratio, bpm: (tempo.bpm * ratio[0]) / ratio[1] }];
   });
 }

@@ -1,7 +1,8 @@
 import { isHand } from '../kit';
-import type { Stroke } from '../pattern';
+import { periodOf, type Layer, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import type { Lead } from '../sticking';
+import { wrap } from '../time';
 
 /** Which hand leads, where a line is read as a sticking. */
 export interface Leads {
@@ -21,17 +22,8 @@ export function leadsOf(exercise: Exercise): Leads | null {
   const hands = layer.strokes.filter((stroke) => isHand(stroke.limb));
   const last = hands.at(-1);
   if (!last) return null;
-  const own = layer.ownTicks ?? layer.lengthTicks;
-  const cells = new Map<number, Lead | null>();
-  for (const stroke of layer.strokes) {
-    if (stroke.at >= own || !('onset' in stroke.from)) continue;
-    const { onset } = stroke.from;
-    if ((cells.get(onset) ?? null) === null) {
-      cells.set(onset, isHand(stroke.limb) ? leadOf(stroke) : null);
-    }
-  }
   return {
-    cells: [...cells.values()],
+    cells: leadsOfCells(layer),
     bars: Array.from({ length: exercise.bars }, (_, bar) => {
       const from = bar * exercise.barTicks;
       const first = hands.find(({ at }) => at >= from && at < from + exercise.barTicks);
@@ -39,6 +31,27 @@ export function leadsOf(exercise: Exercise): Leads | null {
     }),
     next: leadOf(last) === 'R' ? 'L' : 'R',
   };
+}
+
+/** The first hand of each cell in its own order: the end of one that comes round at the start does not
+ * lead it. Repeats that differ are cells of their own. */
+function leadsOfCells(layer: Layer): readonly (Lead | null)[] {
+  const own = layer.ownTicks ?? layer.lengthTicks;
+  const period = periodOf(layer);
+  const cells = new Map<string, { from: number; lead: { at: number; hand: Lead } | null }>();
+  for (const stroke of layer.strokes) {
+    const { from, at } = stroke;
+    if (at >= period || !('onset' in from)) continue;
+    const offset = from.source === 'fill' ? from.offset : 0;
+    const begins = from.source === 'fill' && from.gap ? wrap(at - offset, period) : at;
+    const key = `${Math.floor(begins / own)} ${from.onset}`;
+    const cell = cells.get(key) ?? { from: begins, lead: null };
+    const order = begins === at ? at : begins + offset;
+    const first = isHand(stroke.limb) && (cell.lead === null || order < cell.lead.at);
+    const lead = first ? { at: order, hand: leadOf(stroke) } : cell.lead;
+    cells.set(key, { from: Math.min(cell.from, begins), lead });
+  }
+  return [...cells.values()].sort((a, b) => a.from - b.from).map(({ lead }) => lead?.hand ?? null);
 }
 
 function leadOf(stroke: Stroke): Lead {

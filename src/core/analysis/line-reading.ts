@@ -1,84 +1,144 @@
 import { letterOf, voice } from '../kit';
-import type { Stroke } from '../pattern';
+import { periodOf, type Layer, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import { ornamentMark } from '../sticking';
+import { SUBDIVISIONS, tick, type Tick } from '../time';
 
-/** What the line became, a word for each of its notes, or the words of a sticking: limbs where it
- * is a sticking, T for both hands, - for a slot that rests; else the letters of the voices. Empty
- * without a line.
+/** A slot of what the line became, and what plays there; a rest where nothing does. */
+export interface LineSlot {
+  readonly at: Tick;
+  /** As it is read and typed: `R`, `>fL`, `-`, or letters of voices. */
+  readonly says: string;
+  readonly strokes: readonly Stroke[];
+}
+
+/** A note of the line and what fills the gap after it, or a word of a sticking. */
+export interface LineWord {
+  readonly slots: readonly LineSlot[];
+  /** A subdivision that begins with this word; empty where it goes on. */
+  readonly subdivision: string;
+}
+
+/** What the line became, in order of time, through all repeats that differ: limbs where it is a sticking,
+ * T for both hands, r and l where both feet play the bass drum, - for a slot that rests; else the letters
+ * of the voices. Empty without a line.
  * @example the line `4. 4 8 4` in phrase cells // => 'RLLKKL RLLK RL RLLK'
+ * @example the line `8r 4 4 8 4`: the end of its last cell comes first // => 'KL RLLK RLLK RL RLLK'
  * @example the same line short / long // => 'K K S K' */
 export function lineReading(exercise: Exercise): string {
-  const notes: Note[] = [];
-  for (const layer of exercise.layers) {
-    if (layer.role !== 'line') continue;
-    const own = layer.ownTicks ?? layer.lengthTicks;
-    for (const stroke of layer.strokes) {
-      const { from } = stroke;
-      if (stroke.at >= own || (from.source !== 'line' && from.source !== 'fill')) continue;
-      notes.push({ onset: from.onset, order: from.source === 'fill' ? from.offset : 0, stroke });
-    }
-  }
-  notes.sort((a, b) => a.onset - b.onset || a.order - b.order);
-  return wordsOf(notes)
-    .map((slots) => sayWord(slots, exercise))
-    .join(' ');
+  return lineWords(exercise).map(sayWord).join(' ');
 }
 
-/** A stroke with the onset that it belongs to, and how long after it. */
-interface Note {
-  readonly onset: number;
-  readonly order: number;
-  readonly stroke: Stroke;
+export function sayWord({ slots, subdivision }: LineWord): string {
+  const word = slots.map((slot) => slot.says).join('');
+  return subdivision === '' ? word : `${subdivision} ${word}`;
 }
 
-/** A list for each onset, of the strokes of each of its slots. */
-function wordsOf(notes: readonly Note[]): readonly (readonly (readonly Stroke[])[])[] {
-  const words: Stroke[][][] = [];
-  let before: Note | null = null;
-  for (const note of notes) {
-    if (note.onset !== before?.onset) words.push([[note.stroke]]);
-    else if (note.order !== before.order) words.at(-1)?.push([note.stroke]);
-    else words.at(-1)?.at(-1)?.push(note.stroke);
-    before = note;
+const MADE = new WeakMap<Exercise, readonly LineWord[]>();
+
+/** The words of the line, each with its slots. */
+export function lineWords(exercise: Exercise): readonly LineWord[] {
+  let words = MADE.get(exercise);
+  if (!words) {
+    words = exercise.layers.flatMap((layer) =>
+      layer.role === 'line' ? wordsOf(layer, exercise) : [],
+    );
+    MADE.set(exercise, words);
   }
   return words;
 }
 
-function sayWord(slots: readonly (readonly Stroke[])[], exercise: Exercise): string {
-  if (exercise.reads === 'voices') {
-    return slots.map((strokes) => strokes.map((one) => voice(one.voice).letter).join('')).join('');
+function wordsOf(layer: Layer, exercise: Exercise): readonly LineWord[] {
+  const period = periodOf(layer);
+  const chords = new Map<number, Stroke[]>();
+  for (const stroke of layer.strokes) {
+    if (stroke.at >= period || stroke.from.source === 'added') continue;
+    const chord = chords.get(stroke.at);
+    if (chord) chord.push(stroke);
+    else chords.set(stroke.at, [stroke]);
   }
-  const from = slots[0]?.[0]?.from;
-  const written = from && 'cell' in from ? (from.cell ?? '') : '';
-  const says = (strokes: readonly Stroke[]) => sayMarks(strokes, written) + sayLimbs(strokes);
-  if (!written.includes('-')) return slots.map(says).join('');
-  const count = written.replace(/[>fduz]/g, '').length;
-  const letters = Array.from({ length: count }, () => '-');
-  for (const strokes of slots) {
-    const place = strokes[0]?.from;
-    letters[place?.source === 'fill' ? place.index : 0] = says(strokes);
-  }
-  return letters.join('');
+  const say = speaker(layer, exercise);
+  return typedWords(layer, period, chords, say) ?? wordsOfNotes(chords, say);
 }
 
-/** Accents are marked where the sticking marks them itself; ornaments always. */
-function sayMarks([stroke]: readonly Stroke[], written: string): string {
-  const accent = written.includes('>') && stroke?.dynamic === 'accent' ? '>' : '';
-  return accent + (stroke?.ornament ? ornamentMark(stroke.ornament) : '');
+type Chords = ReadonlyMap<number, readonly Stroke[]>;
+type Say = (strokes: readonly Stroke[]) => string;
+
+/** A sticking in its typed slots; null where something was moved off them. */
+function typedWords(layer: Layer, period: number, chords: Chords, say: Say) {
+  const { words, ownTicks, lengthTicks } = layer;
+  if (!words) return null;
+  const own = ownTicks ?? lengthTicks;
+  const found: { slots: LineSlot[]; subdivision: string }[] = [];
+  let held = 0;
+  let ticks = words[0]?.ticks;
+  for (let from = 0; from < period; from += own) {
+    let word: number | null = null;
+    for (const slot of words) {
+      const at = tick(from + slot.at);
+      if (at >= period) break;
+      const strokes = chords.get(at) ?? [];
+      if (strokes.length > 0) held += 1;
+      if (slot.word !== word || slot.ticks !== ticks) {
+        const changes = slot.ticks === ticks ? undefined : slotName(slot.ticks);
+        found.push({ slots: [], subdivision: changes ? `${changes}:` : '' });
+      }
+      word = slot.word;
+      ticks = slot.ticks;
+      found.at(-1)?.slots.push({ at, says: say(strokes), strokes });
+    }
+  }
+  return held === chords.size ? found : null;
+}
+
+function slotName(ticks: number): string | undefined {
+  return SUBDIVISIONS.find((one) => one.slotTicks === ticks)?.id;
+}
+
+/** A word for each note of the line, what fills the gap after it included. */
+function wordsOfNotes(chords: Chords, say: Say): readonly LineWord[] {
+  const found: { slots: LineSlot[]; subdivision: string }[] = [];
+  let before: number | null = null;
+  for (const [at, strokes] of [...chords].sort(([a], [b]) => a - b)) {
+    const note = strokes.find((one) => 'onset' in one.from)?.from;
+    const onset = note && 'onset' in note ? note.onset : null;
+    if (onset !== before || found.length === 0) found.push({ slots: [], subdivision: '' });
+    before = onset;
+    found.at(-1)?.slots.push({ at: tick(at), says: say(strokes), strokes });
+  }
+  return found;
+}
+
+/** How strokes at one instant are read in this layer. */
+function speaker(layer: Layer, { reads }: Exercise): Say {
+  if (reads === 'voices')
+    return (strokes) => strokes.map((one) => voice(one.voice).letter).join('');
+  const cells = layer.strokes.map(({ from }) => ('cell' in from ? (from.cell ?? '') : '')).join('');
+  const marked = cells.includes('>');
+  const twoFeet =
+    /[rl]/.test(cells) || layer.strokes.some((one) => one.limb === 'LF' && one.voice === 'bass');
+  return (strokes) => {
+    const [first] = strokes;
+    if (!first) return '-';
+    const accent = marked && first.dynamic === 'accent' ? '>' : '';
+    const ornament = first.ornament ? ornamentMark(first.ornament) : '';
+    return accent + ornament + sayLimbs(strokes, twoFeet);
+  };
 }
 
 /** A letter a limb, T for both hands. */
-function sayLimbs(strokes: readonly Stroke[]): string {
+function sayLimbs(strokes: readonly Stroke[], twoFeet: boolean): string {
+  const letter = (one: Stroke) => limbLetter(one, twoFeet);
   const [only] = strokes;
-  if (strokes.length === 1 && only) return footLetter(only);
-  const letters = [...new Set(strokes.map((one) => footLetter(one)))].join('');
+  if (strokes.length === 1 && only) return letter(only);
+  const letters = [...new Set(strokes.map(letter))].join('');
   return letters.includes('R') && letters.includes('L')
     ? `T${letters.replace(/[RL]/g, '')}`
     : letters;
 }
 
-/** The feet of a double pedal read r l. */
-function footLetter({ limb, voice: id }: Stroke): string {
-  return limb === 'LF' && id === 'bass' ? 'l' : letterOf(limb);
+/** Both feet of a double pedal have one alphabet. */
+function limbLetter({ limb, voice: id }: Stroke, twoFeet: boolean): string {
+  if (!twoFeet || id !== 'bass') return letterOf(limb);
+  return limb === 'RF' ? 'r' : limb === 'LF' ? 'l' : letterOf(limb);
 }

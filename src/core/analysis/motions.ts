@@ -2,32 +2,34 @@ import type { Limb } from '../kit';
 import { DYNAMICS, type Dynamic } from '../pattern';
 import type { Exercise } from '../recipe';
 import type { Tick } from '../time';
-import { strokesOf } from './instants';
+import { movementsOf } from './instants';
 
 /** How a hand moves in a stroke: where it starts, and where it has to be for its next one. */
 export type Motion = 'full' | 'down' | 'tap' | 'up';
 
 export interface MotionAt {
+  /** Where the stroke is written, of which this is a part. */
   readonly at: Tick;
   readonly motion: Motion;
+  readonly dynamic: Dynamic;
 }
 
 /** Stroke motions of one hand over the cycle, from each level to the same hand's next: loud to
  * loud full, loud to soft down, soft to soft tap, soft to loud up; the last one looks across the
- * seam. Loud is the hand's own loudest level; a hand with one level only plays full strokes, or
- * taps when it is soft throughout.
+ * seam. Only the hand's own loudest level is loud; a hand with one level only plays full strokes, or
+ * taps when it is soft throughout. Grace notes and the strokes of diddles and rolls count.
  * @returns in order of time; empty when the hand rests
  * @example LRLR at p p p f: left // => tap tap; right // => up down */
 export function motionsOf(exercise: Exercise, limb: Limb): readonly MotionAt[] {
-  const strokes = strokesOf(exercise, limb);
+  const strokes = movementsOf(exercise, limb).map((one) => one.stroke);
   const levels = strokes.map((stroke) => DYNAMICS.indexOf(stroke.dynamic));
   const top = Math.max(...levels);
   const loudest = Math.min(...levels) < top ? top : DYNAMICS.indexOf(SOFTEST_FULL);
   const loud = levels.map((level) => level >= loudest);
-  return strokes.map(({ at }, index) => {
+  return strokes.map(({ at, dynamic }, index) => {
     const now = loud[index] ?? false;
     const next = loud[(index + 1) % loud.length] ?? false;
-    return { at, motion: now ? (next ? 'full' : 'down') : next ? 'up' : 'tap' };
+    return { at, dynamic, motion: now ? (next ? 'full' : 'down') : next ? 'up' : 'tap' };
   });
 }
 

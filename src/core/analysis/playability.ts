@@ -9,10 +9,16 @@ import {
   type VoiceId,
   VOICE_IDS,
 } from '../kit';
-import type { Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
-import { countName, ticksToSeconds, type Syllables, type Tempo, type Tick } from '../time';
-import { instantsOf, LIMB_BITS, strokesOf } from './instants';
+import { countName, type Syllables, type Tempo, type Tick } from '../time';
+import {
+  gapMsBetween,
+  instantsOf,
+  LIMB_BITS,
+  momentsOf,
+  movementsOf,
+  type Instant,
+} from './instants';
 
 /** Something that cannot, or should not, be played as it stands. */
 export type Hindrance =
@@ -45,7 +51,9 @@ export type Hindrance =
       readonly strokes: number;
       readonly gapMs: number;
     }
-  | { readonly rule: 'voice-missing'; readonly at: Tick; readonly voice: VoiceId };
+  | { readonly rule: 'voice-missing'; readonly at: Tick; readonly voice: VoiceId }
+  | { readonly rule: 'accent-on-rest'; readonly at: Tick }
+  | { readonly rule: 'swung-apart'; readonly at: Tick; readonly gapMs: number };
 
 const FEWEST_OF_A_RUN = 3;
 
@@ -66,6 +74,8 @@ export function hindrances(exercise: Exercise, tempo: Tempo): readonly Hindrance
     ...ghostAfterAccent(exercise, tempo),
     ...fastRuns(exercise, tempo),
     ...missingVoices(exercise),
+    ...lostAccents(exercise),
+    ...swungApart(exercise, tempo),
   ].sort((a, b) => a.at - b.at);
 }
 
@@ -77,15 +87,14 @@ export function hatBeforeFoot(
   tempo: Tempo,
   withinMs = limitsOf(exercise.kit).hatBeforeFoot,
 ): readonly Hindrance[] {
-  const instants = instantsOf(exercise);
+  const instants = momentsOf(exercise);
   return instants.flatMap((chick, index): Hindrance[] => {
     if (!chick.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
     const before = instants.at(index - 1);
     const stick = before?.strokes.find((stroke) => isStickedHat(stroke.voice));
     if (!before || before === chick || !stick) return [];
     const acrossSeam = index === 0;
-    const gap = chick.at - before.at + (acrossSeam ? exercise.cycleTicks : 0);
-    const gapMs = ticksToSeconds(gap, tempo) * 1000;
+    const gapMs = gapMsBetween(before, chick, exercise, tempo);
     if (gapMs >= withinMs) return [];
     const { limb } = stick;
     return [{ rule: 'hat-before-foot', at: before.at, chickAt: chick.at, limb, gapMs, acrossSeam }];
@@ -103,18 +112,17 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
     );
 }
 
-/** Bass drum, then the hi-hat foot alone right after it. A double pedal is another matter. */
+/** Bass drum, then the hi-hat foot right after it, whatever the hands play with either. A double pedal is
+ * another matter. */
 function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
-  const chain = instantsOf(exercise);
+  const chain = momentsOf(exercise);
   const within = limitsOf(exercise.kit).footToFoot;
-  return chain.flatMap(({ at, mask }, index): Hindrance[] => {
+  return chain.flatMap((one, index): Hindrance[] => {
     const next = chain[(index + 1) % chain.length];
-    const bass = (mask & RIGHT_FOOT) !== 0 && (mask & LEFT_FOOT) === 0;
-    const chick = next?.strokes.length === 1 && next.strokes[0]?.voice === 'hat-foot';
-    if (!next || !bass || !chick) return NONE;
-    const ticks = next.at - at + (next.at <= at ? exercise.cycleTicks : 0);
-    const gapMs = ticksToSeconds(ticks, tempo) * 1000;
-    return gapMs < within ? [{ rule: 'foot-to-foot', at, gapMs }] : [];
+    const bass = (one.mask & RIGHT_FOOT) !== 0 && (one.mask & LEFT_FOOT) === 0;
+    if (!next || !bass || !next.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
+    const gapMs = gapMsBetween(one, next, exercise, tempo);
+    return gapMs < within ? [{ rule: 'foot-to-foot', at: one.at, gapMs }] : [];
   });
 }
 
@@ -127,22 +135,16 @@ function openHatClosed(exercise: Exercise): readonly Hindrance[] {
   });
 }
 
-/** From a stroke to the next of its limb, the seam included; in ms. */
-function gapMsBetween(stroke: Stroke, next: Stroke, exercise: Exercise, tempo: Tempo): number {
-  const ticks = next.at - stroke.at + (next.at <= stroke.at ? exercise.cycleTicks : 0);
-  return ticksToSeconds(ticks, tempo) * 1000;
-}
-
 function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   const within = limitsOf(exercise.kit).ghostAfterAccent;
   return HANDS.flatMap((limb) => {
-    const strokes = strokesOf(exercise, limb);
-    return strokes.flatMap((stroke, index): Hindrance[] => {
-      const next = strokes[index + 1] ?? strokes[0] ?? stroke;
-      if (stroke.dynamic !== 'accent' || next.dynamic !== 'ghost') return NONE;
-      const gapMs = gapMsBetween(stroke, next, exercise, tempo);
+    const mine = movementsOf(exercise, limb);
+    return mine.flatMap((one, index): Hindrance[] => {
+      const next = mine[index + 1] ?? mine[0] ?? one;
+      if (one.stroke.dynamic !== 'accent' || next.stroke.dynamic !== 'ghost') return NONE;
+      const gapMs = gapMsBetween(one, next, exercise, tempo);
       if (gapMs >= within) return NONE;
-      return [{ rule: 'ghost-after-accent', at: next.at, limb, gapMs }];
+      return [{ rule: 'ghost-after-accent', at: next.stroke.at, limb, gapMs }];
     });
   });
 }
@@ -152,28 +154,49 @@ function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   const { handRun, footRun } = limitsOf(exercise.kit);
   return LIMBS.flatMap((limb): Hindrance[] => {
     const limit = isHand(limb) ? handRun : footRun;
-    const mine = strokesOf(exercise, limb);
+    const mine = movementsOf(exercise, limb);
     const count = mine.length;
-    let best = { at: mine[0]?.at, strokes: 0, gapMs: 0 };
-    let from: Stroke | null = null;
+    let best = { at: mine[0]?.stroke.at, strokes: 0, gapMs: 0 };
+    let from: Tick | null = null;
     let run = 1;
     for (let step = 0; step < count * 2; step += 1) {
-      const stroke = mine[step % count];
+      const one = mine[step % count];
       const next = mine[(step + 1) % count];
-      if (!stroke || !next) continue;
-      const gapMs = gapMsBetween(stroke, next, exercise, tempo);
+      if (!one || !next) continue;
+      const gapMs = gapMsBetween(one, next, exercise, tempo);
       if (gapMs >= limit) {
         from = null;
         run = 1;
         continue;
       }
-      from ??= stroke;
+      from ??= one.stroke.at;
       run = Math.min(run + 1, count);
-      if (run > best.strokes) best = { at: from.at, strokes: run, gapMs };
+      if (run > best.strokes) best = { at: from, strokes: run, gapMs };
     }
     const { at, strokes, gapMs } = best;
-    if (at === undefined || gapMs === 0 || strokes < FEWEST_OF_A_RUN) return NONE;
+    if (at === undefined || strokes < FEWEST_OF_A_RUN) return NONE;
     return [{ rule: 'fast-run', at, limb, strokes, gapMs }];
+  });
+}
+
+/** A moved accent that no note can take. */
+function lostAccents({ layers }: Exercise): readonly Hindrance[] {
+  return layers.flatMap((layer) =>
+    (layer.lostAccents ?? []).map((at): Hindrance => ({ rule: 'accent-on-rest', at })),
+  );
+}
+
+/** Notes of two limbs that are written together, of which a swing moves only one. */
+function swungApart(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  if (exercise.feel.kind !== 'swung') return NONE;
+  const places = new Map<Tick, readonly Instant[]>();
+  for (const one of instantsOf(exercise)) {
+    places.set(one.at, [...(places.get(one.at) ?? []), one]);
+  }
+  return [...places].flatMap(([at, [first, second]]): Hindrance[] => {
+    if (!first || !second) return NONE;
+    const gapMs = gapMsBetween(first, second, exercise, tempo);
+    return [{ rule: 'swung-apart', at, gapMs }];
   });
 }
 
@@ -245,6 +268,18 @@ export function hindranceText(
         where,
         reason: `This kit has no ${voice(hindrance.voice).name}.`,
         mend: 'Choose another voice, or another kit.',
+      };
+    case 'accent-on-rest':
+      return {
+        where,
+        reason: 'An accent was moved here, and nothing is played: it is lost.',
+        mend: 'Move the accents by another number of slots, or write a note here.',
+      };
+    case 'swung-apart':
+      return {
+        where,
+        reason: `Written together, but one part swings 8ths and the other 16ths or tuplets: they sound ${Math.round(hindrance.gapMs)} ms apart.`,
+        mend: 'Play it straight, or write both parts in 8ths or in triplets.',
       };
   }
 }

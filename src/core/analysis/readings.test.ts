@@ -40,13 +40,17 @@ describe('metricalWeight', () => {
     expect(weights).toEqual([0, -4, -3, -4, -2, -4, -3, -4, -1, -4, -3, -4, -2, -4, -3, -4]);
   });
 
-  it('6/8 has two dotted beats, 7/8 its groups', () => {
+  it('other meters have their own trees: halves, groups, beats (worked by hand)', () => {
     const eighths = (meter: string, count: number) =>
       Array.from({ length: count }, (_, slot) =>
         metricalWeight(slot * slotTicks('8'), must(parseMeter(meter))),
       );
-    expect(eighths('6/8', 6)).toEqual([0, -3, -3, -1, -3, -3]);
-    expect(eighths('7/8', 7)).toEqual([0, -3, -1, -3, -1, -3, -3]);
+    expect(eighths('6/8', 6)).toEqual([0, -2, -2, -1, -2, -2]);
+    expect(eighths('12/8', 12)).toEqual([0, -3, -3, -2, -3, -3, -1, -3, -3, -2, -3, -3]);
+    expect(eighths('2/4', 4)).toEqual([0, -2, -1, -2]);
+    expect(eighths('3/4', 6)).toEqual([0, -2, -1, -2, -1, -2]);
+    expect(eighths('5/4', 10)).toEqual([0, -3, -2, -3, -2, -3, -1, -3, -2, -3]);
+    expect(eighths('7/8', 7)).toEqual([0, -2, -1, -2, -1, -2, -2]);
   });
 });
 

@@ -1,12 +1,11 @@
 import { LIMBS, type Limb } from '../kit';
-import { isTail } from '../pattern';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick, tick } from '../time';
-import { instantsOf, strokesOf } from './instants';
+import { gapMsBetween, instantsOf, momentsOf, movementsOf } from './instants';
 
 /** How the loop closes. */
 export interface Seam {
-  /** From the cycle's last instant to the first of its next pass. */
+  /** From the cycle's last instant to the first of its next pass, as it is written and as it sounds. */
   readonly gapTicks: Tick;
   readonly gapMs: number;
   /** Limbs that play both sides of the seam: a double across it. */
@@ -36,41 +35,41 @@ export function seamOf(exercise: Exercise, tempo: Tempo): Seam | null {
   const before = last.limbs;
   return {
     gapTicks,
-    gapMs: ticksToSeconds(gapTicks, tempo) * 1000,
+    gapMs: gapMsBetween(last, first, exercise, tempo),
     doubled: instants.length > 1 ? first.limbs.filter((limb) => before.includes(limb)) : [],
-    tails: exercise.strokes.filter(isTail).length,
+    tails: exercise.strokes.filter((stroke) => stroke.tail).length,
   };
 }
 
-/** Strokes, speed and runs of every limb that plays, right hand first. */
+/** Strokes, speed and runs of every limb that plays, right hand first; grace notes, diddles and rolls
+ * count as what the limb does. */
 export function limbLoads(exercise: Exercise, tempo: Tempo): readonly LimbLoad[] {
   const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
   const runs = longestRuns(exercise);
   return LIMBS.flatMap((limb): LimbLoad[] => {
-    const mine = strokesOf(exercise, limb);
+    const mine = movementsOf(exercise, limb);
     const [first] = mine;
     if (!first) return [];
-    let shortest = Infinity;
-    mine.forEach(({ at }, index) => {
-      const next = mine[index + 1]?.at ?? exercise.cycleTicks + first.at;
-      shortest = Math.min(shortest, next - at);
+    let shortestGapMs = Infinity;
+    mine.forEach((one, index) => {
+      const gap = gapMsBetween(one, mine[index + 1] ?? first, exercise, tempo);
+      shortestGapMs = Math.min(shortestGapMs, gap);
     });
-    return [
-      {
-        limb,
-        strokes: mine.length,
-        perSecond: mine.length / cycleSeconds,
-        shortestGapMs: ticksToSeconds(shortest, tempo) * 1000,
-        longestRun: runs.get(limb) ?? 0,
-      },
-    ];
+    const perSecond = mine.length / cycleSeconds;
+    const longestRun = runs.get(limb) ?? 0;
+    return [{ limb, strokes: mine.length, perSecond, shortestGapMs, longestRun }];
   });
+}
+
+/** Strokes that limbs make in one cycle, grace notes, diddles and rolls counted. */
+export function strokesMade(exercise: Exercise): number {
+  return LIMBS.reduce((sum, limb) => sum + movementsOf(exercise, limb).length, 0);
 }
 
 /** Walks the cycle twice, so that a run over the seam is seen; a run of the whole cycle counts
  * once. */
 function longestRuns(exercise: Exercise): Map<Limb, number> {
-  const instants = instantsOf(exercise);
+  const instants = momentsOf(exercise);
   const best = new Map<Limb, number>();
   let runLimb: Limb | null = null;
   let run = 0;

@@ -1,7 +1,7 @@
 import type { Limb } from '../kit';
 import type { Exercise } from '../recipe';
-import { ticksToSeconds, type Tempo, type Tick } from '../time';
-import { instantsOf } from './instants';
+import type { Tempo, Tick } from '../time';
+import { gapMsBetween, instantsOf } from './instants';
 
 /** From one set of limbs to the next. */
 export interface Transition {
@@ -16,12 +16,12 @@ export interface Transition {
 /** The exercise as a chain of transitions over the cycle, the last across the loop seam. */
 export function transitionsOf(exercise: Exercise, tempo: Tempo): readonly Transition[] {
   const chain = instantsOf(exercise);
-  return chain.flatMap(({ at, limbs }, index): Transition[] => {
+  return chain.flatMap((one, index): Transition[] => {
     const acrossSeam = index === chain.length - 1;
     const next = acrossSeam ? chain[0] : chain[index + 1];
     if (!next) return [];
-    const gap = next.at - at + (acrossSeam ? exercise.cycleTicks : 0);
-    const gapMs = ticksToSeconds(gap, tempo) * 1000;
+    const gapMs = gapMsBetween(one, next, exercise, tempo);
+    const { at, limbs } = one;
     return [{ at, from: limbs, to: next.limbs, gapMs, acrossSeam }];
   });
 }

@@ -1,7 +1,7 @@
 import { LIMBS, isHand, voice, type Limb, type VoiceId } from '../kit';
 import type { Exercise } from '../recipe';
-import { ticksToSeconds, type Tempo, type Tick } from '../time';
-import { strokesOf } from './instants';
+import type { Tempo, Tick } from '../time';
+import { gapMsBetween, movementsOf } from './instants';
 
 /** Where a hand has to get from one surface to another, and how long it has. */
 export interface Travel {
@@ -21,13 +21,12 @@ export interface Travel {
  * @example ride on beat 1, snare on beat 3, at 70 // => 1714 ms */
 export function travelOf(exercise: Exercise, tempo: Tempo): readonly Travel[] {
   return LIMBS.filter(isHand).flatMap((limb): Travel[] => {
-    const strokes = strokesOf(exercise, limb);
-    const moves = strokes.flatMap((stroke, index) => {
-      const next = strokes[index + 1] ?? strokes[0];
-      if (!next || voice(next.voice).surface === voice(stroke.voice).surface) return [];
-      const ticks = next.at - stroke.at + (next.at <= stroke.at ? exercise.cycleTicks : 0);
-      const ms = ticksToSeconds(ticks, tempo) * 1000;
-      return [{ at: stroke.at, from: stroke.voice, to: next.voice, ms }];
+    const mine = movementsOf(exercise, limb);
+    const moves = mine.flatMap((one, index) => {
+      const next = mine[index + 1] ?? mine[0];
+      const [from, to] = [one.stroke.voice, next?.stroke.voice ?? one.stroke.voice];
+      if (!next || voice(to).surface === voice(from).surface) return [];
+      return [{ at: one.stroke.at, from, to, ms: gapMsBetween(one, next, exercise, tempo) }];
     });
     const [first, ...rest] = moves;
     if (!first) return [];

@@ -49,6 +49,7 @@ interface Step {
   readonly limbs: string;
   readonly fromAt: Tick;
   readonly toAt: Tick;
+  /** As it sounds; fractional where a swing is heard. */
   readonly gapTicks: number;
   readonly beat: number;
 }
@@ -64,7 +65,8 @@ function stepsOf(exercise: Exercise): readonly Step[] {
     found = chain.flatMap((one, index): Step[] => {
       const next = chain[(index + 1) % chain.length];
       if (!next || chain.length < 2) return [];
-      const gapTicks = next.at - one.at + (next.at <= one.at ? exercise.cycleTicks : 0);
+      const later = next.soundsTicks - one.soundsTicks;
+      const gapTicks = later + (later <= 0 ? exercise.cycleTicks : 0);
       const beat = places.findLastIndex(({ at }) => at <= next.at);
       const { limbs: from } = one;
       const { limbs: to } = next;

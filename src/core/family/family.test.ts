@@ -168,10 +168,10 @@ describe('judgeFamily', () => {
   });
 
   it('sets the impossible apart, each with its reason', () => {
-    const all = opened(lines('4 4 4 4', '4 4 4'));
+    const all = opened(lines('4 4 4 4', '4 4 4 | 4'));
     const { played, impossible } = judgeFamily(all, AT);
     expect(played.map((one) => one.index)).toEqual([0]);
-    expect(deadValues(all, { played, impossible })).toEqual([{ axis: 'play', says: '4 4 4' }]);
+    expect(deadValues(all, { played, impossible })).toEqual([{ axis: 'play', says: '4 4 4 | 4' }]);
     expect(impossible.map((one) => one.issues.map((issue) => issue.code))).toEqual([
       ['bar-length'],
     ]);

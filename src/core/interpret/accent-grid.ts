@@ -3,7 +3,7 @@ import { STICKING_LETTERS, type StickingLetter, type VoiceId } from '../kit';
 import type { Stroke } from '../pattern';
 import { lineTicks, onsets } from '../reading';
 import { slotTicks, tick, type SubdivisionId } from '../time';
-import { gridPlace, offGridIssue } from './grid-place';
+import { gridPlace, offGridIssue, placeInSlots } from './grid-place';
 import type { Interpretation } from './types';
 
 export interface AccentGridOptions {
@@ -32,12 +32,13 @@ export const accentGrid: Interpretation<AccentGridOptions> = {
     const issues: Issue[] = [];
     const accents = new Map<number, number>();
     for (const onset of onsets(line)) {
-      const place = gridPlace(onset.at, grid);
+      const place = gridPlace(onset, grid);
       if (place === null) issues.push(offGridIssue(onset, grid, line));
       else accents.set(place, onset.index);
     }
     if (issues.length > 0) return fail(...issues);
     const strokes: Stroke[] = [];
+    const written = placeInSlots(doubled ? slot / 2 : slot);
     let before = { onset: -1, at: 0 };
     for (let at = 0, index = 0; at < length; at += slot, index += 1) {
       const letter = (sticking[index % sticking.length] ?? 'R') as StickingLetter;
@@ -46,14 +47,14 @@ export const accentGrid: Interpretation<AccentGridOptions> = {
       if (onset !== undefined) {
         before = { onset, at };
         const from = { source: 'line', onset } as const;
-        strokes.push({ at: tick(at), limb, voice, dynamic: 'accent', from });
+        strokes.push({ at: tick(at), limb, voice, dynamic: 'accent', ...written, from });
         continue;
       }
       for (const place of doubled ? [at, at + slot / 2] : [at]) {
         const offset = tick(Math.max(0, place - before.at));
         const fill = { source: 'fill', onset: before.onset, cell: sticking, index } as const;
         const from = { ...fill, offset };
-        strokes.push({ at: tick(place), limb, voice, dynamic: 'ghost', from });
+        strokes.push({ at: tick(place), limb, voice, dynamic: 'ghost', ...written, from });
       }
     }
     return ok(strokes);

@@ -16,3 +16,16 @@ export function cellAlternates(gap: number, exit: 'any' | 'left' = 'any'): reado
   }
   return exit === 'left' ? found.filter((cell) => cell.endsWith('L')) : found;
 }
+
+/** The first of the cells by rule, also for gaps that have very many.
+ * @example firstAlternates(6, 2) // => ['RLLKKL', 'RLLKLK'] */
+export function firstAlternates(gap: number, most: number): readonly string[] {
+  const found: string[] = [];
+  const grow = (cell: string) => {
+    if (found.length >= most) return;
+    if (cell.length === gap) found.push(cell);
+    else for (const next of ['K', 'L']) if (!cell.endsWith(next + next)) grow(cell + next);
+  };
+  if (gap >= ROOT.length) grow(ROOT);
+  return found;
+}

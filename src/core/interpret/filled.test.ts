@@ -161,6 +161,6 @@ describe('gridPlace', () => {
     [quarters(1, 4), '16', quarters(1, 4)],
     [quarters(1, 2), '4', null],
   ] as const)('%i on %s is %s', (at, slot, expected) => {
-    expect(gridPlace(tick(at), slot)).toBe(expected);
+    expect(gridPlace({ at: tick(at), slot: quarters(1, 4) }, slot)).toBe(expected);
   });
 });

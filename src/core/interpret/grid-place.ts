@@ -3,25 +3,47 @@ import type { Onset, ReadingLine } from '../reading';
 import {
   barTicks,
   countName,
+  isBinarySlot,
   quarters,
   slotTicks,
   subdivision,
+  swingOfSlot,
   tick,
   TICKS_PER_QUARTER,
   type SubdivisionId,
   type Tick,
 } from '../time';
 
-/** Where an onset of the line lies on a filled grid. On a triplet grid an "&" is read swung: it
- * takes the last triplet of its beat. Null where the onset falls between the slots.
- * @param at ticks from the start of the line
- * @example gridPlace(quarters(3, 2), '8t') // => quarters(5, 3) */
-export function gridPlace(at: Tick, grid: SubdivisionId): Tick | null {
+/** Where an onset of the line lies on a filled grid. On a triplet grid an "&" that is in no tuplet is
+ * read swung: it takes the last triplet of its beat. Null where the onset falls between the slots.
+ * @example the onset on the "&" of 2, '8t' // => quarters(5, 3) */
+export function gridPlace(
+  { at, slot: written }: Pick<Onset, 'at' | 'slot'>,
+  grid: SubdivisionId,
+): Tick | null {
   const slot = slotTicks(grid);
   if (at % slot === 0) return at;
   const inBeat = at % TICKS_PER_QUARTER;
-  if (grid === '8t' && inBeat === quarters(1, 2)) return tick(at - inBeat + quarters(2, 3));
+  if (grid === '8t' && inBeat === quarters(1, 2) && isBinarySlot(written)) {
+    return tick(at - inBeat + quarters(2, 3));
+  }
   return null;
+}
+
+/** Where a note of the line is written, and how it swings. */
+export function placeOfOnset({ at, slot, swings }: Onset) {
+  return { at, slot, ...(swings && { swings }) };
+}
+
+/** How strokes that fill a grid are written. */
+export function placeInGrid(grid: SubdivisionId) {
+  return placeInSlots(slotTicks(grid));
+}
+
+/** @param slot length of the slots that are filled */
+export function placeInSlots(slot: number) {
+  const swings = swingOfSlot(slot);
+  return { slot: tick(slot), ...(swings && { swings }) };
 }
 
 /** What is wrong with an onset that no slot of the grid holds. */

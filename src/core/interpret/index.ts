@@ -1,5 +1,5 @@
 export { accentGrid } from './accent-grid';
-export { cellAlternates } from './cell-alternates';
+export { cellAlternates, firstAlternates } from './cell-alternates';
 export { LIMB_POLICIES, settleClaims } from './claims';
 export { USUAL_CELLS } from './data';
 export { lineFill } from './line-fill';

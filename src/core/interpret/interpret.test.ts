@@ -2,7 +2,7 @@ import { BaseN } from 'js-combinatorics';
 import { describe, expect, it } from 'vitest';
 import { issueText, must } from '../issue';
 import { letterOf } from '../kit';
-import { isTail, type Layer, type Stroke } from '../pattern';
+import { type Layer, type Stroke } from '../pattern';
 import { parseLine } from '../reading';
 import { parseMeter, quarters, tick } from '../time';
 import { cellAlternates, cellFor, interpret, settleClaims, USUAL_CELLS } from '.';
@@ -70,7 +70,7 @@ describe('phrase cells by gap (common practice, no source)', () => {
 
   it('8r 4 4 8 4 wraps its last cell; the tail is silent the first time', () => {
     expect(letters('8r 4 4 8 4')).toBe('KLRLLKRLLKRLRLLK');
-    const tails = play('8r 4 4 8 4', cells).filter(isTail);
+    const tails = play('8r 4 4 8 4', cells).filter((stroke) => stroke.tail);
     expect(tails.map((stroke) => stroke.at / sixteenth)).toEqual([0, 1]);
   });
 

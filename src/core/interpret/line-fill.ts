@@ -3,7 +3,7 @@ import type { Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import { lineTicks, onsets } from '../reading';
 import { slotTicks, tick, type SubdivisionId } from '../time';
-import { gridPlace, offGridIssue } from './grid-place';
+import { gridPlace, offGridIssue, placeInGrid } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
 export interface LineFillOptions {
@@ -30,11 +30,12 @@ export const lineFill: Interpretation<LineFillOptions> = {
   ],
   play: (line, { short, long, longFrom, fill, grid }) => {
     const slot = slotTicks(grid);
+    const written = placeInGrid(grid);
     const issues: Issue[] = [];
     const strokes: Stroke[] = [];
     const taken = new Map<number, number>();
     for (const onset of onsets(line)) {
-      const at = gridPlace(onset.at, grid);
+      const at = gridPlace(onset, grid);
       if (at === null) {
         issues.push(offGridIssue(onset, grid, line));
         continue;
@@ -42,7 +43,7 @@ export const lineFill: Interpretation<LineFillOptions> = {
       taken.set(at, onset.index);
       for (const { limb, voice } of onset.reads >= slotTicks(longFrom) ? long : short) {
         const from = { source: 'line', onset: onset.index } as const;
-        strokes.push({ at, limb, voice, dynamic: 'accent', from });
+        strokes.push({ at, limb, voice, dynamic: 'accent', ...written, from });
       }
     }
     if (issues.length > 0) return fail(...issues);
@@ -55,7 +56,7 @@ export const lineFill: Interpretation<LineFillOptions> = {
       }
       const offset = tick(at - before.at);
       const from = { source: 'fill', onset: before.onset, cell: '', index: 0, offset } as const;
-      strokes.push({ at: tick(at), ...fill, dynamic: 'ghost', from });
+      strokes.push({ at: tick(at), ...fill, dynamic: 'ghost', ...written, from });
     }
     return ok(strokes);
   },

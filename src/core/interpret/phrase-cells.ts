@@ -1,9 +1,10 @@
 import { fail, ok, type Issue } from '../issue';
 import { STICKING_LETTERS, type Limb, type StickingLetter, type VoiceId } from '../kit';
-import type { Stroke } from '../pattern';
+import { asTail, fillsFromBefore, type Stroke } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
 import { barTicks, countName, slotTicks, tick, wrap } from '../time';
-import { cellAlternates } from './cell-alternates';
+import { firstAlternates } from './cell-alternates';
+import { placeInGrid } from './grid-place';
 import type { Interpretation } from './types';
 
 /** Stickings by the gap they fill, in slots. Every cell is as long as its gap. */
@@ -95,16 +96,19 @@ function playCell(
     const offset = tick(index * SLOT);
     const lastOfSix = options.accentLastOfSix && index === 5 && cell.length === 6 && letter === 'L';
     const foot = letter === 'K' || letter === 'F';
-    return {
-      at: tick(wrap(onset.at + offset, lineLength)),
+    const at = tick(wrap(onset.at + offset, lineLength));
+    const stroke: Stroke = {
+      at,
+      ...placeInGrid('16'),
       limb,
       voice: options.voices[letter],
       dynamic: index === 0 || lastOfSix ? 'accent' : foot ? 'normal' : 'ghost',
       from:
         index === 0
           ? { source: 'line', onset: onset.index }
-          : { source: 'fill', onset: onset.index, cell, index, offset },
+          : { source: 'fill', onset: onset.index, cell, index, offset, gap: true },
     };
+    return asTail(stroke, fillsFromBefore(stroke, at));
   });
 }
 
@@ -129,6 +133,6 @@ function gapIssue(onset: Onset, gap: number, line: ReadingLine): Issue {
     path: ['as', 'cells', gap],
     ...placeOf(onset, line),
     gap,
-    proposals: gap <= 16 ? cellAlternates(gap).slice(0, PROPOSALS) : [],
+    proposals: firstAlternates(gap, PROPOSALS),
   };
 }

@@ -1,6 +1,7 @@
 import { ok } from '../issue';
 import { onsets } from '../reading';
 import { slotTicks, type SubdivisionId } from '../time';
+import { placeOfOnset } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
 export interface ShortLongOptions {
@@ -21,7 +22,7 @@ export const shortLong: Interpretation<ShortLongOptions> = {
   play: (line, { short, long, longFrom }) =>
     ok(
       onsets(line).map((onset) => ({
-        at: onset.at,
+        ...placeOfOnset(onset),
         ...(onset.reads >= slotTicks(longFrom) ? long : short),
         dynamic: 'normal' as const,
         from: { source: 'line' as const, onset: onset.index },

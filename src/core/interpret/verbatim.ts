@@ -1,5 +1,6 @@
 import { ok } from '../issue';
 import { onsets } from '../reading';
+import { placeOfOnset } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
 export interface VerbatimOptions {
@@ -16,7 +17,7 @@ export const verbatim: Interpretation<VerbatimOptions> = {
   play: (line, { on }) =>
     ok(
       onsets(line).map((onset) => ({
-        at: onset.at,
+        ...placeOfOnset(onset),
         limb: on.limb,
         voice: on.voice,
         dynamic: 'normal' as const,

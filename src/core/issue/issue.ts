@@ -9,6 +9,7 @@ type Issued<Code extends string, Facts = unknown> = {
 /** Everything a person or a file can get wrong. Facts only; `issueText` makes the words. */
 export type Issue =
   | Issued<'line-empty'>
+  | Issued<'only-rests', { what: 'line' | 'sticking' }>
   | Issued<'line-token', { bar: number; token: string; at: number }>
   | Issued<'line-tie', { bar: number; token: string; at: number }>
   | Issued<'line-tuplet', { bar: number; token: string; at: number }>

@@ -7,6 +7,10 @@ export function issueText(issue: Issue): string {
   switch (issue.code) {
     case 'line-empty':
       return 'The line is empty. Type note values, such as 4. 4 8 4.';
+    case 'only-rests':
+      return issue.what === 'line'
+        ? 'The line holds nothing but rests. Write at least one note, or take the line out.'
+        : 'The sticking holds nothing but rests. Write at least one letter, or take it out.';
     case 'line-token':
       return `Bar ${issue.bar}: “${issue.token}” is not a note value. Write 1, 2, 4, 8, 16 or 32, with a dot (4.), as a rest (8r) or tied (4~8).`;
     case 'line-tie':
@@ -15,7 +19,7 @@ export function issueText(issue: Issue): string {
       return `Bar ${issue.bar}: “${issue.token}” is not a tuplet. Write the number, then its notes in brackets: 3(8 8 8).`;
     case 'bar-length':
       return issue.short
-        ? `Bar ${issue.bar} holds ${issue.got}, ${issue.off} short of ${issue.wanted}. Add notes or rests, such as ${issue.off === 'an 8th' ? '8r' : '4r'}.`
+        ? `Bar ${issue.bar} holds ${issue.got}, ${issue.off} short of ${issue.wanted}. Add notes or rests, such as ${issue.off === 'an 8th' ? '8r' : '4r'}, or take the bar lines out: a line of any length goes round.`
         : `Bar ${issue.bar} holds ${issue.got}, ${issue.off} more than ${issue.wanted}. Take notes away, or put a bar line | after the full bar.`;
     case 'grid-token':
       return `Slot ${issue.at + 1}: “${issue.token}” is not a grid mark. Use x hit, X accent, g ghost, - rest.`;
@@ -60,7 +64,7 @@ export function issueText(issue: Issue): string {
     case 'gap-off-grid':
       return `Bar ${issue.bar}, ${issue.count}: this note is not on a 16th, so no cell reaches it. Write the line without tuplets, or choose another interpretation.`;
     case 'gap-without-cell':
-      return `Bar ${issue.bar}, slot ${issue.slot} (${issue.count}): the next note is ${issue.gap} 16ths away and no cell has that length. ${issue.proposals.length > 0 ? `Take ${issue.proposals.slice(0, 3).join(', ')}, or shorten the gap.` : 'Put a note in between, so that the gap is 10 or less.'}`;
+      return `Bar ${issue.bar}, slot ${issue.slot} (${issue.count}): the next note is ${issue.gap} 16ths away and no cell has that length. ${issue.proposals.length > 0 ? `Take ${issue.proposals.slice(0, 3).join(', ')}, or shorten the gap.` : 'Put a note in between, so that the gap is shorter.'}`;
     case 'rule-none':
       return `Bar ${issue.bar}, ${issue.count}: no rule fits this note (${sixteenths(issue.length)} long, ${sixteenths(issue.gap)} to the next, ${issue.onBeat ? 'on' : 'off'} the beat). Add a rule for it, or widen one.`;
     case 'rules-contradict':

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { strokesMade } from '../analysis';
 import { fail, ok, sayCount, type Path, type Result } from '../issue';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick } from '../time';
@@ -11,7 +12,8 @@ export const DOSAGE_KINDS = ['minutes', 'repetitions', 'bars', 'strokes'] as con
 /** Most of one try: two hours, or what a rudiment is drilled at a sitting. */
 const MOST = { minutes: 120, repetitions: 500, bars: 5000, strokes: 5000 } as const;
 
-/** How much is one try. Repetitions are cycles of the exercise; strokes are those of all limbs. */
+/** How much is one try. Repetitions are cycles of the exercise; strokes are those of all limbs,
+ * grace notes, diddles and rolls counted as what the limb does. */
 export const dosageSchema = z.strictObject({
   kind: z.enum(DOSAGE_KINDS),
   amount: z.number().min(0.5).max(5000),
@@ -41,7 +43,7 @@ export function dosageBars(dosage: Dosage, exercise: Exercise, tempo: Tempo): nu
     case 'repetitions':
       return dosage.amount * exercise.bars;
     case 'strokes':
-      return Math.ceil(dosage.amount / Math.max(1, exercise.strokes.length)) * exercise.bars;
+      return Math.ceil(dosage.amount / Math.max(1, strokesMade(exercise))) * exercise.bars;
     case 'minutes': {
       const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
       return Math.ceil((dosage.amount * 60) / cycleSeconds - 1e-9) * exercise.bars;

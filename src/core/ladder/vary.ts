@@ -86,7 +86,8 @@ function halfOf(recipe: ClosedRecipe, { half }: Of<'half'>): Result<ClosedRecipe
 }
 
 /** Two neighbouring events in turn, each as far from the next as in the exercise: the bridge that
- * breaks, as a loop of its own. What is arrived at keeps its place in the beat.
+ * breaks, as a loop of its own, straight: where a swing is heard, its gaps are written out. What is
+ * arrived at keeps its place in the beat.
  * @param from place in the cycle of the first event, in ticks  @param to of the one after it
  * @returns `nothing-to-play` where nothing is struck at either place */
 export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Result<ClosedRecipe> {
@@ -95,13 +96,11 @@ export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Resu
   if (!exercise.ok) return exercise;
   const chain = instantsOf(exercise.value);
   const events = [from, to].map((at) => chain.find((one) => one.at === at));
-  const gap = wrap(to - from, exercise.value.cycleTicks);
-  const slot = SUBDIVISION_IDS.find(
-    (id) => gap > 0 && gap % slotTicks(id) === 0 && to % slotTicks(id) === 0,
-  );
-  if (!slot || events.some((event) => !event)) return fail({ code: 'nothing-to-play', path: [] });
-  const apart = gap / slotTicks(slot);
-  const arrives = to / slotTicks(slot);
+  const { cycleTicks } = exercise.value;
+  const heard = events.map((event) => Math.round(event?.soundsTicks ?? 0));
+  const place = gridOf(heard[0] ?? 0, heard[1] ?? 0, cycleTicks) ?? gridOf(from, to, cycleTicks);
+  if (!place || events.some((event) => !event)) return fail({ code: 'nothing-to-play', path: [] });
+  const { slot, apart, arrives } = place;
   const lanes = new Map<string, { lane: Lane; slots: string[] }>();
   events.forEach((event, index) => {
     for (const stroke of event?.strokes ?? []) {
@@ -115,8 +114,17 @@ export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Resu
   const made = [...lanes.values()].map(({ lane, slots }) => ({ ...lane, grid: slots.join('') }));
   const content = { name: 'bridge', meter: alone.meter, swung: false, lanes: made };
   const blank = blankRecipe();
-  const { meter, feel, kit } = alone;
-  return ok({ ...blank, meter, feel, kit, over: [{ content }] });
+  const { meter, kit } = alone;
+  return ok({ ...blank, meter, kit, over: [{ content }] });
+}
+
+/** The coarsest slots on which a place and the gap before it lie; null where none do. */
+function gridOf(from: number, to: number, cycle: number) {
+  const gap = wrap(to - from, cycle);
+  const slot = SUBDIVISION_IDS.find(
+    (id) => gap > 0 && gap % slotTicks(id) === 0 && to % slotTicks(id) === 0,
+  );
+  return slot ? { slot, apart: gap / slotTicks(slot), arrives: to / slotTicks(slot) } : null;
 }
 
 const MARK = { ghost: 'g', tap: 'x', normal: 'x', accent: 'X' } as const;

@@ -8,9 +8,18 @@ const TWELFTHS = [0, 2, 3, 4, 6, 8, 9, 10] as const;
 const MOST = 6;
 const MOST_PARTIAL = 4000;
 
+/** What plays in the bar already: where a reading is in doubt, what is nearest to it is meant. */
+export interface PlayedPlaces {
+  /** Places of the limb that is counted, from the start of the bar, rising. */
+  readonly now: readonly number[];
+  /** Places of all limbs. */
+  readonly others: readonly number[];
+}
+
 /** Reads syllables as they are spoken, `1 & 3 &`: a number is its beat, a syllable belongs to a
  * beat from the last one on. `2&` is the "&" of 2 without the 2. Several beats may own a syllable:
- * all readings come back, the earliest first.
+ * all readings come back, those nearest to what is played first, then the earliest. `·` is a place without
+ * a syllable where something is played.
  * @param syllables how the studio counts; English is understood, too
  * @returns places in ticks from the start of the bar, rising; issue `count-token`
  * @example countPlaces('1 & 3 &', meter44) // => [[0, 10080, 40320, 50400], …] */
@@ -19,34 +28,53 @@ export function countPlaces(
   meter: Meter,
   path: Path,
   syllables: Syllables = SYLLABLES.english,
+  played: PlayedPlaces = NOTHING,
 ): Result<readonly (readonly number[])[]> {
-  const read = readPlaces(text, meter, path, syllables);
+  const read = readPlaces(text, meter, path, syllables, played);
   if (read.ok || syllables === SYLLABLES.english) return read;
-  const english = readPlaces(text, meter, path, SYLLABLES.english);
+  const english = readPlaces(text, meter, path, SYLLABLES.english, played);
   return english.ok ? english : read;
 }
+
+const NOTHING: PlayedPlaces = { now: [], others: [] };
 
 function readPlaces(
   text: string,
   meter: Meter,
   path: Path,
   syllables: Syllables,
+  played: PlayedPlaces,
 ): Result<readonly (readonly number[])[]> {
   const unit = unitTicks(meter);
   const tokens = text.trim().split(/[\s,]+/);
+  const now = new Set(played.now);
   let readings: readonly (readonly number[])[] = [[]];
   for (const token of tokens) {
-    const choices = placesOf(token, meter, syllables);
-    if (choices.length === 0) return fail({ code: 'count-token', path, token, beats: meter.count });
-    readings = readings
-      .flatMap((reading) =>
-        choices.filter((at) => at > (reading.at(-1) ?? -1)).map((at) => [...reading, at]),
-      )
-      .slice(0, MOST_PARTIAL);
-    if (readings.length === 0)
+    const choices = placesOf(token, meter, syllables, played);
+    readings = readings.flatMap((reading) =>
+      choices.filter((at) => at > (reading.at(-1) ?? -1)).map((at) => [...reading, at]),
+    );
+    if (readings.length === 0) {
       return fail({ code: 'count-token', path, token, beats: meter.count });
+    }
+    if (readings.length > MOST_PARTIAL) {
+      readings = nearestFirst(readings, now, unit).slice(0, MOST_PARTIAL);
+    }
   }
-  return ok([...readings].sort((a, b) => sumOfBeats(a, unit) - sumOfBeats(b, unit)).slice(0, MOST));
+  return ok(nearestFirst(readings, now, unit).slice(0, MOST));
+}
+
+/** Those that keep most of what is played, of these the ones in earlier beats. */
+function nearestFirst(
+  readings: readonly (readonly number[])[],
+  now: ReadonlySet<number>,
+  unit: number,
+): readonly (readonly number[])[] {
+  const kept = (reading: readonly number[]) => reading.filter((at) => now.has(at)).length;
+  return readings
+    .map((reading) => ({ reading, kept: kept(reading), beats: sumOfBeats(reading, unit) }))
+    .sort((a, b) => b.kept - a.kept || a.beats - b.beats)
+    .map((one) => one.reading);
 }
 
 /** Earlier beats first, all syllables taken together. */
@@ -55,9 +83,14 @@ function sumOfBeats(reading: readonly number[], unit: number): number {
 }
 
 /** Where in the bar a token may lie. */
-function placesOf(token: string, meter: Meter, syllables: Syllables): readonly number[] {
+function placesOf(
+  token: string,
+  meter: Meter,
+  syllables: Syllables,
+  { now, others }: PlayedPlaces,
+): readonly number[] {
   const unit = unitTicks(meter);
-  const match = /^(\d{1,2})?([^\d\s·]+)?$/u.exec(token);
+  const match = /^(\d{1,2})?([^\d\s]+)?$/u.exec(token);
   if (!match) return [];
   const [, number, syllable] = match;
   const beats = Array.from({ length: meter.count }, (_, index) => index);
@@ -68,5 +101,11 @@ function placesOf(token: string, meter: Meter, syllables: Syllables): readonly n
     const mark = countMark(tick((part * unit) / 12), meter, syllables);
     return mark.text.toLowerCase() === said;
   });
-  return mine.flatMap((beat) => parts.map((part) => beat * unit + (part * unit) / 12));
+  const usual = mine.flatMap((beat) => parts.map((part) => beat * unit + (part * unit) / 12));
+  const heard = [...now, ...others].filter(
+    (at) =>
+      mine.includes(Math.floor(at / unit)) &&
+      countMark(tick(at), meter, syllables).text.toLowerCase() === said,
+  );
+  return [...new Set([...usual, ...heard])].sort((a, b) => a - b);
 }

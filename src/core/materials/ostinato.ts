@@ -1,7 +1,15 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
 import type { Limb, TextureId, VoiceId } from '../kit';
 import { parseGrid, type Dynamic, type Layer, type Ornament, type Stroke } from '../pattern';
-import { slotTicks, SUBDIVISION_IDS, tick, type SubdivisionId, type Tick } from '../time';
+import {
+  isBinarySlot,
+  slotTicks,
+  SUBDIVISION_IDS,
+  swingOfSlot,
+  tick,
+  type SubdivisionId,
+  type Tick,
+} from '../time';
 
 /** One limb's part of an ostinato, as a grid string over equal slots; it loops by itself. A
  * subdivision and a colon change the slots from there on: `x-x-x-x- 8t: xxxxxxxxxxxx`. */
@@ -28,17 +36,24 @@ export interface Ostinato {
   readonly lanes: readonly Lane[];
 }
 
+interface LaneHit {
+  readonly at: Tick;
+  readonly slot: number;
+  readonly width: Tick;
+  readonly dynamic: Dynamic;
+}
+
 interface LaneSlots {
-  readonly hits: readonly { readonly at: Tick; readonly slot: number; readonly dynamic: Dynamic }[];
+  readonly hits: readonly LaneHit[];
   readonly lengthTicks: Tick;
 }
 
 /** The hits of a lane, its subdivisions followed.
  * @returns issue `grid-token` with slots counted through the whole lane */
 export function laneSlots(lane: Pick<Lane, 'slot' | 'grid'>, path: Path): Result<LaneSlots> {
-  const hits: { at: Tick; slot: number; dynamic: Dynamic }[] = [];
+  const hits: LaneHit[] = [];
   const issues: Issue[] = [];
-  let width = slotTicks(lane.slot);
+  let width: Tick = slotTicks(lane.slot);
   let at = 0;
   let slot = 0;
   for (const part of lane.grid.split(/(\d+t?:)/)) {
@@ -54,7 +69,7 @@ export function laneSlots(lane: Pick<Lane, 'slot' | 'grid'>, path: Path): Result
         continue;
       }
       for (const dynamic of read.value) {
-        if (dynamic !== null) hits.push({ at: tick(at), slot, dynamic });
+        if (dynamic !== null) hits.push({ at: tick(at), slot, width, dynamic });
         at += width;
         slot += 1;
       }
@@ -86,27 +101,48 @@ const MADE = new WeakMap<Ostinato, (readonly Layer[])[]>();
 
 function makeLayers(ostinato: Ostinato, index: number): Result<readonly Layer[]> {
   const issues: Issue[] = [];
-  const layers: Layer[] = [];
+  const read: { readonly lane: Lane; readonly slots: LaneSlots }[] = [];
   ostinato.lanes.forEach((lane, laneIndex) => {
     const slots = laneSlots(lane, ['over', index, 'lanes', laneIndex]);
-    if (!slots.ok) {
-      issues.push(...slots.issues);
-      return;
-    }
-    const { limb, voice } = lane;
-    layers.push({
+    if (slots.ok) read.push({ lane, slots: slots.value });
+    else issues.push(...slots.issues);
+  });
+  if (issues.length > 0) return fail(...issues);
+  const finest = finestSlot(read.flatMap((one) => one.slots.hits));
+  return ok(
+    read.map(({ lane, slots }) => ({
       role: 'over',
       name: ostinato.name,
-      lengthTicks: slots.value.lengthTicks,
-      strokes: slots.value.hits.map(({ at, slot, dynamic }): Stroke => {
-        const from = { source: 'over', ostinato: index, slot } as const;
-        const mark = lane.marks?.find((one) => one.slot === slot);
-        if (!mark) return { at, limb, voice, dynamic, from };
-        const { ornament, texture } = mark;
-        const made = { ...(ornament && { ornament }), ...(texture && { texture }) };
-        return { at, limb, voice, dynamic, ...made, from };
-      }),
-    });
-  });
-  return issues.length > 0 ? fail(...issues) : ok(layers);
+      lengthTicks: slots.lengthTicks,
+      strokes: slots.hits.map((hit) => strokeOf(lane, hit, index, finest)),
+    })),
+  );
+}
+
+/** All lanes of an ostinato swing alike, in the finest slots that any of them halves the beat into. */
+function finestSlot(hits: readonly LaneHit[]): number {
+  return hits.reduce(
+    (least, { width }) => (isBinarySlot(width) ? Math.min(least, width) : least),
+    Infinity,
+  );
+}
+
+function strokeOf(lane: Lane, hit: LaneHit, ostinato: number, finest: number): Stroke {
+  const { limb, voice } = lane;
+  const { at, slot, width, dynamic } = hit;
+  const from = { source: 'over', ostinato, slot } as const;
+  const swings = swingOfSlot(isBinarySlot(width) ? finest : width);
+  const mark = lane.marks?.find((one) => one.slot === slot);
+  const { ornament, texture } = mark ?? {};
+  return {
+    at,
+    limb,
+    voice,
+    dynamic,
+    slot: width,
+    ...(swings && { swings }),
+    ...(ornament && { ornament }),
+    ...(texture && { texture }),
+    from,
+  };
 }

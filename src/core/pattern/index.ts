@@ -8,9 +8,14 @@ export {
   loopLayer,
   mergeStrokes,
   moveStrokes,
+  periodOf,
+  shiftLayer,
+  unloopLayer,
 } from './layer';
 export { mirrorSticking, parseSticking } from './sticking';
-export { DYNAMICS, inTimeOrder, isTail, louderOf, ORNAMENTS } from './stroke';
+export { figureOf, GRACE_APART_MS, gracesOf } from './figure';
+export { asTail, DYNAMICS, fillsFromBefore, inTimeOrder, louderOf, ORNAMENTS } from './stroke';
 export type { GridSlot } from './grid';
-export type { Layer } from './layer';
+export type { FigureStroke } from './figure';
+export type { Layer, WordSlot } from './layer';
 export type { Dynamic, Ornament, Provenance, Stroke } from './stroke';

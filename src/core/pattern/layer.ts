@@ -1,5 +1,13 @@
 import { gcd, lcm, tick, wrap, type Tick } from '../time';
-import { inTimeOrder, type Stroke } from './stroke';
+import { asTail, fillsFromBefore, inTimeOrder, type Stroke } from './stroke';
+
+/** A slot of a typed sticking, played or not. */
+export interface WordSlot {
+  readonly at: Tick;
+  readonly ticks: Tick;
+  /** The word that it belongs to, from 0. */
+  readonly word: number;
+}
 
 /** Strokes that belong together and loop with their own length. */
 export interface Layer {
@@ -8,6 +16,12 @@ export interface Layer {
   readonly lengthTicks: Tick;
   /** Its own length, where it was looped since. */
   readonly ownTicks?: Tick;
+  /** The slots of a typed sticking over its own length, in order, each with its word. */
+  readonly words?: readonly WordSlot[];
+  /** Places of its own length, in ticks, where a moved accent found no note. */
+  readonly lostAccents?: readonly Tick[];
+  /** In a sequence, the member that it belongs to, from 0. */
+  readonly member?: number;
   /** Sorted; every `at` is from 0 up to, not including, `lengthTicks`. */
   readonly strokes: readonly Stroke[];
 }
@@ -24,7 +38,8 @@ export function loopLayer(layer: Layer, cycleTicks: Tick): Layer {
   const strokes: Stroke[] = [];
   for (let pass = 0; pass < times; pass += 1) {
     for (const stroke of layer.strokes) {
-      strokes.push({ ...stroke, at: tick(stroke.at + pass * layer.lengthTicks) });
+      const later = { ...stroke, at: tick(stroke.at + pass * layer.lengthTicks) };
+      strokes.push(pass > 0 && stroke.tail ? asTail(later, false) : later);
     }
   }
   const ownTicks = layer.ownTicks ?? layer.lengthTicks;
@@ -44,12 +59,14 @@ export function alignLayers(
   return layers.map((layer) => loopLayer(layer, cycle));
 }
 
-/** Repeats a layer up to a length and ends it there, in the middle of a repeat if it must be. */
+/** Repeats a layer up to a length and ends it there, in the middle of a repeat if it must be. The end of
+ * a phrase that wraps to the start is left out where the cut takes its beginning away. */
 export function cutLayer(layer: Layer, lengthTicks: Tick): Layer {
   const times = Math.ceil(lengthTicks / layer.lengthTicks);
   const whole = loopLayer(layer, tick(layer.lengthTicks * times));
   const ownTicks = tick(Math.min(layer.ownTicks ?? layer.lengthTicks, lengthTicks));
-  const strokes = whole.strokes.filter(({ at }) => at < lengthTicks);
+  const isWhole = lengthTicks % layer.lengthTicks === 0;
+  const strokes = whole.strokes.filter(({ at, tail }) => at < lengthTicks && (isWhole || !tail));
   return { ...whole, lengthTicks, ownTicks, strokes };
 }
 
@@ -96,6 +113,51 @@ export function moveStrokes(layer: Layer, move: (stroke: Stroke) => number): Lay
     at: tick(wrap(move(stroke), layer.lengthTicks)),
   }));
   return { ...layer, strokes: strokes.sort(inTimeOrder) };
+}
+
+/** How long a layer is until it repeats: its own length, or more where a change made its repeats
+ * differ. @returns ticks, a divisor of its length */
+export function periodOf(layer: Layer): Tick {
+  const own = layer.ownTicks ?? layer.lengthTicks;
+  for (let period: number = own; period < layer.lengthTicks; period += own) {
+    if (layer.lengthTicks % period === 0 && repeatsAfter(layer, period)) return tick(period);
+  }
+  return layer.lengthTicks;
+}
+
+function repeatsAfter({ strokes, lengthTicks }: Layer, period: number): boolean {
+  const each = (strokes.length * period) / lengthTicks;
+  if (!Number.isInteger(each)) return false;
+  return strokes.every((stroke, index) => {
+    const later = strokes[index + each];
+    return (
+      later === undefined ||
+      (later.at - stroke.at === period &&
+        later.limb === stroke.limb &&
+        later.voice === stroke.voice &&
+        later.dynamic === stroke.dynamic &&
+        later.ornament === stroke.ornament &&
+        later.texture === stroke.texture)
+    );
+  });
+}
+
+/** One repeat of a layer; the reverse of `loopLayer`. */
+export function unloopLayer(layer: Layer): Layer {
+  const lengthTicks = periodOf(layer);
+  if (lengthTicks === layer.lengthTicks) return layer;
+  const strokes = layer.strokes.filter(({ at }) => at < lengthTicks);
+  const { ownTicks: _, ...once } = layer;
+  return { ...once, lengthTicks, strokes };
+}
+
+/** Moves a whole layer later, or earlier where negative, cyclically. What fills a gap stays with its
+ * note: where that moves over the end, it becomes a tail. */
+export function shiftLayer(layer: Layer, by: number): Layer {
+  const moved = moveStrokes(layer, (stroke) => stroke.at + by);
+  if (!moved.strokes.some((one) => one.from.source === 'fill' && one.from.gap)) return moved;
+  const strokes = moved.strokes.map((one) => asTail(one, fillsFromBefore(one, one.at)));
+  return { ...moved, strokes };
 }
 
 /** Ticks until parts of these lengths begin together again.

@@ -1,5 +1,5 @@
 import type { Limb, TextureId, VoiceId } from '../kit';
-import type { Tick } from '../time';
+import type { SwingOf, Tick } from '../time';
 
 export const DYNAMICS = ['ghost', 'tap', 'normal', 'accent'] as const;
 export type Dynamic = (typeof DYNAMICS)[number];
@@ -20,6 +20,8 @@ export type Provenance =
       readonly cell: string;
       readonly index: number;
       readonly offset: Tick;
+      /** It fills the gap after its note, and sounds only where that has sounded. */
+      readonly gap?: true;
     };
 
 /** One limb, one voice, one instant. `at` counts from the start of its layer. */
@@ -31,14 +33,27 @@ export interface Stroke {
   readonly ornament?: Ornament;
   /** How it is made; the usual way when left out. */
   readonly texture?: TextureId;
+  /** Length of the slot that it is written in; left out where it was put in by hand. */
+  readonly slot?: Tick;
+  readonly swings?: SwingOf;
+  /** It ends a phrase that began before the loop: silent the first time round. */
+  readonly tail?: true;
   readonly from: Provenance;
   /** What the recipe says, where footing, handedness or kit made something else of it. */
   readonly written?: { readonly limb: Limb; readonly voice: VoiceId };
 }
 
-/** The end of a phrase that began before the loop's end: silent the first time round. */
-export function isTail(stroke: Stroke): boolean {
-  return stroke.from.source === 'fill' && stroke.at < stroke.from.offset;
+/** The stroke as the end of a phrase that began before the loop, or not. */
+export function asTail(stroke: Stroke, isTail: boolean): Stroke {
+  if (isTail) return { ...stroke, tail: true };
+  if (!stroke.tail) return stroke;
+  const { tail: _, ...whole } = stroke;
+  return whole;
+}
+
+/** Whether a stroke fills a gap whose note lies before the start. @param at its place, >= 0 */
+export function fillsFromBefore({ from }: Stroke, at: number): boolean {
+  return from.source === 'fill' && from.gap === true && at < from.offset;
 }
 
 const LIMB_ORDER: Readonly<Record<Limb, number>> = { RH: 0, LH: 1, RF: 2, LF: 3 };

@@ -109,8 +109,9 @@ describe('how strokes sound', () => {
     );
   }
 
-  it('a diddle is two, a 32nd apart', () => {
-    expect(firstBass({ ornament: 'diddle' }).map((event) => event.at)).toEqual([0, quarters(1, 8)]);
+  it('a diddle is two in its slot, a roll 32nds through it', () => {
+    expect(firstBass({ ornament: 'diddle' }).map((event) => event.at)).toEqual([0, quarters(1, 2)]);
+    expect(firstBass({ ornament: 'roll' })).toHaveLength(8);
     expect(firstBass({ ornament: 'flam' })).toMatchObject([{ at: 0, ornament: 'flam' }]);
   });
 

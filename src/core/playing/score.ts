@@ -1,7 +1,7 @@
 import { levelDb, texture, type Limb, type VoiceId } from '../kit';
-import { isTail, type Dynamic, type Ornament } from '../pattern';
-import type { Exercise } from '../recipe';
-import { beats, quarters, swungTicks, tempoBeatTicks, tick, wrap, type Tick } from '../time';
+import { figureOf, type Dynamic, type Ornament } from '../pattern';
+import { soundingLength, soundsAt, type Exercise } from '../recipe';
+import { beats, tempoBeatTicks, tick, wrap, type Tick } from '../time';
 
 /** What is to be heard, in fractional ticks from the downbeat after the count-in; the count-in
  * itself lies before 0. */
@@ -25,9 +25,6 @@ export type SoundEvent =
       readonly level: 'bar' | 'group' | 'beat';
       readonly sound: ClickSound;
     };
-
-/** A diddle halves a 16th. */
-const SECOND_OF_A_DIDDLE = quarters(1, 8);
 
 /** Where the click sounds after the count-in: on every felt beat, on every second one (2 and 4), for two
  * bars and then not for two, on the beats that the tempo counts and all alike, or not at all. */
@@ -83,10 +80,10 @@ export interface Score {
   readonly calls: readonly Call[] | null;
 }
 
-/** Everything whose notated place lies in a window. Swing only delays, so that what belongs to a
- * window is never due before it.
+/** Everything that is due in a window; grace notes come with their stroke, and what a diddle or a roll
+ * goes on with, too.
  * @param from inclusive  @param to exclusive; both in ticks from the downbeat
- * @returns in order of notated place */
+ * @returns in order of time */
 export function eventsBetween(score: Score, from: number, to: number): readonly SoundEvent[] {
   const { exercise } = score;
   const end = Math.min(to, score.lengthTicks ?? Infinity);
@@ -96,19 +93,18 @@ export function eventsBetween(score: Score, from: number, to: number): readonly 
   for (const click of clicksBetween(score, start, end)) found.push(click);
   for (const { base, from, length, first } of passesBetween(score, start, end)) {
     for (const stroke of exercise.strokes) {
-      const at = base + stroke.at - from;
-      if (stroke.at < from || stroke.at >= from + length || at < start || at >= end) continue;
-      if (score.muted.has(stroke.limb) || (first && isTail(stroke))) continue;
-      const { limb, voice, dynamic } = stroke;
-      const made = stroke.texture ? texture(stroke.texture) : null;
-      const db = (exercise.levels ? levelDb(exercise.levels, voice) : 0) + (made?.db ?? 0);
-      const ornament = stroke.ornament ?? null;
-      const pitch = made?.pitch ?? 1;
-      const event = { kind: 'stroke', limb, voice, dynamic, db, ornament, pitch } as const;
-      const due = swungTicks(at, exercise.feel);
-      found.push({ ...event, at: due });
-      if (ornament === 'diddle') {
-        found.push({ ...event, at: due + SECOND_OF_A_DIDDLE, ornament: null });
+      if (stroke.at < from || stroke.at >= from + length || (first && stroke.tail)) continue;
+      const due = base + soundsAt(stroke, exercise) - from;
+      if (due < start || due >= end) continue;
+      const { voice, dynamic, texture: made } = stroke;
+      const { db = 0, pitch = 1 } = made ? texture(made) : {};
+      const loud = (exercise.levels ? levelDb(exercise.levels, voice) : 0) + db;
+      const event = { kind: 'stroke', voice, dynamic, db: loud, pitch } as const;
+      const lasts = stroke.ornament ? soundingLength(stroke, exercise) : 0;
+      for (const { kind, limb, share } of figureOf(stroke)) {
+        if (kind === 'grace' || score.muted.has(limb)) continue;
+        const ornament = kind === 'main' ? (stroke.ornament ?? null) : null;
+        found.push({ ...event, limb, at: due + share * lasts, ornament });
       }
     }
   }

@@ -50,9 +50,7 @@ const LENGTHS = new Map<string, number>();
 function lengthOf(figure: string): number {
   let length = LENGTHS.get(figure);
   if (length === undefined) {
-    const read = parseLine(figure, { count: 1, unit: 16, grouping: [1] });
-    const bar = read.ok ? null : read.issues.find((issue) => issue.code === 'bar-length');
-    length = bar && 'gotTicks' in bar ? bar.gotTicks : lineTicks(must(read));
+    length = lineTicks(must(parseLine(figure, { count: 1, unit: 16, grouping: [1] })));
     LENGTHS.set(figure, length);
   }
   return length;

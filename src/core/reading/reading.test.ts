@@ -60,9 +60,9 @@ describe('parseLine', () => {
     ['', 'line-empty'],
     ['4. 4 h 4', 'line-token'],
     ['4. 4 8 3', 'line-token'],
-    ['4. 4 8', 'bar-length'],
-    ['4. 4 8 4 4', 'bar-length'],
-    ['4 4 4 4 | 4 4', 'bar-length'],
+    ['4. 4 8 | 4 4 4 4', 'bar-length'],
+    ['4. 4 8 4 4 | 4', 'bar-length'],
+    ['4 4 4 4 | 4 4 4 4 4', 'bar-length'],
     ['4 4 4 4~', 'line-tie'],
     ['4~ 4r 2', 'line-tie'],
     ['3(8 8) 4 2', 'line-tuplet'],
@@ -75,9 +75,9 @@ describe('parseLine', () => {
   });
 
   it('says how long a bar is, how long it should be, and how to mend it', () => {
-    const parsed = parseLine('4 4 4 4 | 4. 4 8', fourFour);
+    const parsed = parseLine('4 4 4 4 | 4. 4 8 | 4', fourFour);
     expect(parsed.ok ? [] : parsed.issues.map(issueText)).toEqual([
-      'Bar 2 holds 3 quarters, a quarter short of a bar of 4/4. Add notes or rests, such as 4r.',
+      'Bar 2 holds 3 quarters, a quarter short of a bar of 4/4. Add notes or rests, such as 4r, or take the bar lines out: a line of any length goes round.',
     ]);
   });
 });

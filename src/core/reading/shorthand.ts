@@ -14,9 +14,10 @@ interface Sign {
 const SIGN = /^(32|16|8|4|2|1)(\.{0,2})(r?)(~?)$/;
 
 /** Reads the typed shorthand of a reading line: `4. 4 8 4`, rests `8r`, ties `4~8`, tuplets
- * `3(8 8 8)`, bars `|`. English words are accepted too: `dotted quarter, quarter, 8th`.
+ * `3(8 8 8)`, bars `|`. English words are accepted too: `dotted quarter, quarter, 8th`. A line goes round
+ * at its own length: without bar lines it may be any, and after the last one a bar may be short.
  * @returns issues `line-empty`, `line-token`, `line-tie`, `line-tuplet`, and `bar-length` for
- * every bar that is too long or too short; `at` counts letters from 0
+ * every other bar that is too long or too short; `at` counts letters from 0
  * @example parseLine('4. 4 8 4', meter).value.bars[0].length // => 4 */
 export function parseLine(text: string, meter: Meter, path: Path = ['play']): Result<ReadingLine> {
   const known = READ.get(meter)?.get(text);
@@ -61,7 +62,7 @@ function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
       const inner = found[2].split(/[\s,]+/).filter(Boolean);
       const read = inner.map((part) => readSigns(part, tuplet));
       const whole = token.endsWith(')') && inTimeOf !== null && inner.length > 0;
-      if (whole && read.every((part) => part !== null) && fits(read.flat(), tuplet)) {
+      if (whole && read.every((part) => part !== null) && isWhole(read.flat(), tuplet)) {
         signs.push(...read.flat());
       } else issues.push({ code: 'line-tuplet', ...place });
     }
@@ -73,7 +74,10 @@ function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
       }),
     );
     const length = signs.reduce((sum, sign) => sum + soundingTicks(sign.value), 0);
-    if (issues.length === 0 && length !== barTicks(meter)) {
+    const isLast = index === texts.length - 1;
+    const fits =
+      length === barTicks(meter) || (isLast && (index === 0 || length < barTicks(meter)));
+    if (issues.length === 0 && !fits) {
       issues.push(barLengthIssue(length, meter, bar, path));
     }
   });
@@ -106,7 +110,7 @@ function readSigns(token: string, tuplet: Tuplet | null): Sign[] | null {
 }
 
 /** A tuplet is whole when its written lengths add up to `played` notes of one value. */
-function fits(signs: readonly Sign[], tuplet: Tuplet): boolean {
+function isWhole(signs: readonly Sign[], tuplet: Tuplet): boolean {
   const written = signs.reduce((sum, s) => sum + soundingTicks({ ...s.value, tuplet: null }), 0);
   const unit = written / tuplet.played;
   return [1, 2, 4, 8, 16, 32].some((base) => quarters(4, base) === unit);

@@ -1,7 +1,18 @@
 import { unreachable } from '../issue';
 import { isHand, mirrorHand, mirrorLimb, type Limb } from '../kit';
-import { parseGrid, type Layer, type Stroke } from '../pattern';
-import { slotTicks, tick, writtenSwing, type Feel, type Meter, type Tick } from '../time';
+import { moveStrokes, parseGrid, type Layer, type Stroke } from '../pattern';
+import {
+  isBinarySlot,
+  slotTicks,
+  swingOfSlot,
+  tick,
+  unwrittenSwing,
+  writtenSwing,
+  type Feel,
+  type Meter,
+  type SubdivisionId,
+  type Tick,
+} from '../time';
 import {
   addStrokes,
   aimPhrase,
@@ -57,8 +68,20 @@ export function isLayerChange(change: Change): change is LayerChange {
 }
 
 /** Changes one layer, where it belongs to the part that is meant. Footing waits for the end. */
-export function changeLayer(layer: Layer, change: LayerChange, meter: Meter): Layer {
+export function changeLayer(
+  layer: Layer,
+  change: LayerChange,
+  frame: Pick<Frame, 'meter' | 'feel'>,
+): Layer {
   if (change.part !== 'all' && change.part !== layer.role) return layer;
+  if (!('slot' in change)) return changeOne(layer, change, frame.meter);
+  const [changed] = inSlots([layer], change.slot, frame, (layers) =>
+    layers.map((one) => changeOne(one, change, frame.meter)),
+  );
+  return changed ?? layer;
+}
+
+function changeOne(layer: Layer, change: LayerChange, meter: Meter): Layer {
   switch (change.kind) {
     case 'displace': {
       const ticks = change.by * slotTicks(change.slot);
@@ -104,16 +127,31 @@ export interface Frame {
 export function changeWhole(
   layers: readonly Layer[],
   change: WholeChange,
-  { meter, barTicks, feel }: Frame,
+  frame: Frame,
+): { readonly layers: readonly Layer[]; readonly stale: number } {
+  let stale = 0;
+  const work = (all: readonly Layer[]) => {
+    const changed = changeAll(all, change, frame);
+    stale = changed.stale;
+    return changed.layers;
+  };
+  const changed = 'slot' in change ? inSlots(layers, change.slot, frame, work) : work(layers);
+  return { layers: changed, stale };
+}
+
+function changeAll(
+  layers: readonly Layer[],
+  change: WholeChange,
+  { meter, barTicks }: Frame,
 ): { readonly layers: readonly Layer[]; readonly stale: number } {
   const name = sayChange(change);
   const mine = (layer: Layer) =>
     !('part' in change) || change.part === 'all' || change.part === layer.role;
   switch (change.kind) {
     case 'every-nth':
-      return { layers: everyNth(layers, change, meter, name), stale: 0 };
+      return { layers: everyNth(layers, change, name), stale: 0 };
     case 'place':
-      return { layers: placeStrokes(layers, change, feel, name), stale: 0 };
+      return { layers: placeStrokes(layers, change, name), stale: 0 };
     case 'thicken':
       return { layers: thicken(layers, change, slotTicks(change.slot), name), stale: 0 };
     case 'turn':
@@ -146,19 +184,40 @@ export function changeWhole(
 function placeStrokes(
   layers: readonly Layer[],
   change: Extract<Change, { kind: 'place' }>,
-  feel: Feel,
   name: string,
 ): readonly Layer[] {
   const slots = parseGrid(change.grid);
   if (!slots.ok) return layers;
   const width = slotTicks(change.slot);
   const lengthTicks = tick(slots.value.length * width);
+  const swings = swingOfSlot(width);
   const strokes = slots.value.flatMap((dynamic, slot): Stroke[] => {
     if (dynamic === null) return [];
-    const at = tick(Math.round(writtenSwing(tick(slot * width), feel)));
-    return [{ at, ...change.to, dynamic, from: { source: 'added', by: 'place' } }];
+    const written = { at: tick(slot * width), slot: width, ...(swings && { swings }) };
+    return [{ ...written, ...change.to, dynamic, from: { source: 'added', by: 'place' } }];
   });
   return addStrokes(layers, name, strokes, lengthTicks);
+}
+
+/** Changes layers in the slots of a change. Where a swing is written in triplets, 8ths and 16ths are
+ * counted where they were meant, triplets where they are written. */
+function inSlots(
+  layers: readonly Layer[],
+  slot: SubdivisionId,
+  { meter, feel }: Pick<Frame, 'meter' | 'feel'>,
+  work: (layers: readonly Layer[]) => readonly Layer[],
+): readonly Layer[] {
+  if (feel.kind !== 'triplets' || !isBinarySlot(slotTicks(slot))) return work(layers);
+  const meant = layers.map((layer) =>
+    moveStrokes(layer, ({ at, swings }) => unwrittenSwing(at, feel, meter, swings)),
+  );
+  return work(meant).map((layer) => writeSwing(layer, feel, meter));
+}
+
+/** Writes a swing in triplets where the feel says so. */
+export function writeSwing(layer: Layer, feel: Feel, meter: Meter): Layer {
+  if (feel.kind !== 'triplets') return layer;
+  return moveStrokes(layer, ({ at, swings }) => writtenSwing(at, feel, meter, swings));
 }
 
 /** A line that other limbs play needs those limbs. */

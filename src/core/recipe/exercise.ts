@@ -1,7 +1,7 @@
 import type { Reading } from '../interpret';
 import type { KitProfile, Limb, Replaced, Style } from '../kit';
 import type { Layer, Stroke } from '../pattern';
-import type { Feel, Meter, Tick } from '../time';
+import { quarters, swungTicks, tick, type Feel, type Meter, type Tick } from '../time';
 import type { ClosedMember } from './schema';
 
 /** What a recipe plays. Everything else (readback, notation, sound, files) is computed from it. */
@@ -41,4 +41,22 @@ export interface Member {
   readonly bars: number;
   /** Length of its own cycle. */
   readonly cycleBars: number;
+}
+
+/** Where a stroke sounds in the cycle, in (fractional) ticks: its written place, but for a swing that is
+ * heard only. */
+export function soundsAt(
+  { at, swings }: Pick<Stroke, 'at' | 'swings'>,
+  { feel, meter }: Pick<Exercise, 'feel' | 'meter'>,
+): number {
+  return swungTicks(at, feel, meter, swings);
+}
+
+/** How long the slot of a stroke sounds, in (fractional) ticks; of one put in by hand a 16th. */
+export function soundingLength(
+  stroke: Pick<Stroke, 'at' | 'swings' | 'slot'>,
+  exercise: Pick<Exercise, 'feel' | 'meter'>,
+): number {
+  const end = { ...stroke, at: tick(stroke.at + (stroke.slot ?? quarters(1, 4))) };
+  return soundsAt(end, exercise) - soundsAt(stroke, exercise);
 }

@@ -3,27 +3,19 @@ import { claimsOf, interpret, interpretationName, readsAs, settleClaims } from '
 import type { InterpretationOptions, Reading } from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
-import {
-  alignLayers,
-  cutLayer,
-  inTimeOrder,
-  mergeStrokes,
-  moveStrokes,
-  type Layer,
-} from '../pattern';
-import { lineTicks, parseLine, type ReadingLine } from '../reading';
+import { alignLayers, cutLayer, inTimeOrder, mergeStrokes, type Layer } from '../pattern';
+import { lineTicks, onsets, parseLine, type ReadingLine } from '../reading';
 import { stickingLayer } from '../sticking';
-import {
-  barTicks,
-  parseMeter,
-  tick,
-  writtenSwing,
-  type Feel,
-  type Meter,
-  type Tick,
-} from '../time';
+import { barTicks, parseMeter, tick, type Meter, type Tick } from '../time';
 import { footLayers } from '../transform';
-import { changeLayer, changeWhole, isLayerChange, isWholeChange, moveClaims } from './change';
+import {
+  changeLayer,
+  changeWhole,
+  isLayerChange,
+  isWholeChange,
+  moveClaims,
+  writeSwing,
+} from './change';
 import type { Exercise } from './exercise';
 import { fitKit } from './fit';
 import type { ClosedMember, ClosedRecipe } from './schema';
@@ -75,12 +67,18 @@ function playPhrase(
   if ('sticking' in content) {
     const layer = stickingLayer(content, meter);
     if (!layer.ok) return layer;
+    if (layer.value.strokes.length === 0) {
+      return fail({ code: 'only-rests', path: ['play'], what: 'sticking' });
+    }
     const used = new Set(layer.value.strokes.map((stroke) => stroke.limb));
     const claims = LIMBS.filter((limb) => used.has(limb));
     return ok({ line: null, layer: layer.value, claims, reads: 'sticking', name: 'the sticking' });
   }
   const line = parseLine(content.text, meter);
   if (!line.ok) return line;
+  if (onsets(line.value).length === 0) {
+    return fail({ code: 'only-rests', path: ['play'], what: 'line' });
+  }
   const options = interpretationOptions(as);
   const strokes = interpret(line.value, options);
   if (!strokes.ok) return strokes;
@@ -104,14 +102,9 @@ export function interpretationOptions(as: ClosedMember['as']): InterpretationOpt
   return as.kind === 'phrase-cells' ? { ...as, cells: as.cells.content } : as;
 }
 
-/** Writes a swing in triplets, in meters that are counted in quarters or halves. */
-function writeSwing(layer: Layer, feel: Feel, meter: Meter): Layer {
-  if (feel.kind !== 'triplets' || meter.unit > 4) return layer;
-  return moveStrokes(layer, (stroke) => writtenSwing(stroke.at, feel));
-}
-
 /** Each layer is changed by itself first; from the first change on that looks at all of them, they
- * are looped to one cycle and changed together. Footing and the kit come last. */
+ * are looped to one cycle and changed together. A phrase is aimed before that: what it lies in is as
+ * long as it is said to be. Footing and the kit come last. */
 function settle(
   recipe: ClosedMember,
   meter: Meter,
@@ -122,13 +115,22 @@ function settle(
   const firstWhole = recipe.changes.findIndex(isWholeChange);
   const split = firstWhole < 0 ? recipe.changes.length : firstWhole;
   const early = recipe.changes.slice(0, split).filter(isLayerChange);
+  const frame = { meter, barTicks: bar, feel: recipe.feel };
   const parts = [...over, ...(phrase ? [phrase.layer] : [])].map((layer) =>
     early.reduce(
-      (one, change) => changeLayer(one, change, meter),
+      (one, change) => changeLayer(one, change, frame),
       writeSwing(layer, recipe.feel, meter),
     ),
   );
-  const looped = inOneCycle(parts, bar, 'over', recipe.cut);
+  const late = recipe.changes.slice(split);
+  const [aim] = late;
+  const aims = aim?.kind === 'aim';
+  const looped = inOneCycle(
+    aims ? changeWhole(parts, aim, frame).layers : parts,
+    bar,
+    'over',
+    recipe.cut,
+  );
   if (!looped.ok) return looped;
   const line = looped.value.find((layer) => layer.role === 'line');
   const under = looped.value.filter((layer) => layer.role === 'over');
@@ -143,14 +145,13 @@ function settle(
         )
       : ok({ over: under, line: null, shared: [] });
   if (!settled.ok) return settled;
-  const frame = { meter, barTicks: bar, feel: recipe.feel };
   let layers = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
   if (layers.length === 0) layers = [silence(bar)];
   let stale = 0;
-  for (const change of recipe.changes.slice(split)) {
+  for (const change of aims ? late.slice(1) : late) {
     const changed = isWholeChange(change)
       ? changeWhole(layers, change, frame)
-      : { layers: layers.map((layer) => changeLayer(layer, change, meter)), stale: 0 };
+      : { layers: layers.map((layer) => changeLayer(layer, change, frame)), stale: 0 };
     stale += changed.stale;
     const aligned = inOneCycle(changed.layers, bar, 'changes', recipe.cut);
     if (!aligned.ok) return aligned;

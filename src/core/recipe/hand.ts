@@ -1,7 +1,7 @@
 import { isHand, mirrorHand, mirrorLimb, type Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import { joinEdit, type EditedStroke, type HandEdit, type StrokePlace } from '../transform';
-import { tick } from '../time';
+import { tick, wrap } from '../time';
 import type { Exercise } from './exercise';
 import { expand } from './expand';
 import type { ClosedMember, ClosedRecipe } from './schema';
@@ -48,12 +48,13 @@ function editMembers(
   exercise: Exercise,
   edits: readonly SeenEdit[],
 ): ClosedRecipe {
-  const { barTicks } = exercise;
+  const { barTicks, cycleTicks } = exercise;
   const memberAt = (at: number) =>
     exercise.members.findLastIndex(({ fromBar }) => at >= fromBar * barTicks);
+  const memberOf = ({ from, to }: SeenEdit) => ownerOf(from, exercise) ?? memberAt(to?.at ?? 0);
   const split = edits.flatMap((edit): readonly SeenEdit[] => {
     const { from, to } = edit;
-    if (!from || !to || memberAt(from.at) === memberAt(to.at)) return [edit];
+    if (!from || !to || from.at === to.at || memberOf(edit) === memberAt(to.at)) return [edit];
     return [
       { from, to: null },
       { from: null, to },
@@ -63,10 +64,11 @@ function editMembers(
   const recipes: ClosedMember[] = [alone, ...then.members.map((one) => one.recipe)];
   const edited = recipes.map((own, index): ClosedMember => {
     const member = exercise.members[index];
-    const mine = split.filter(({ from, to }) => memberAt((from ?? to)?.at ?? 0) === index);
+    const mine = split.filter((edit) => memberOf(edit) === index);
     const made = member && mine.length > 0 ? expand(own) : null;
     if (!member || !made?.ok) return own;
-    const local = (at: number) => tick((at - member.fromBar * barTicks) % made.value.cycleTicks);
+    const local = (at: number) =>
+      tick(wrap(at - member.fromBar * barTicks, cycleTicks) % made.value.cycleTicks);
     const inside = mine.map(({ from, to }) => ({
       from: from && { ...from, at: local(from.at) },
       to: to && { ...to, at: local(to.at) },
@@ -79,6 +81,16 @@ function editMembers(
     recipe: edited[index + 1] ?? one.recipe,
   }));
   return { ...(edited[0] ?? alone), then: { ...then, members } };
+}
+
+/** The member that a stroke comes from: the end of a phrase lies in the bars of the next one. */
+function ownerOf(stroke: Stroke | null, { layers }: Exercise): number | null {
+  const layer = layers.find(({ strokes }) =>
+    strokes.some(
+      (one) => one.at === stroke?.at && one.limb === stroke.limb && one.voice === stroke.voice,
+    ),
+  );
+  return layer?.member ?? null;
 }
 
 function plain({ from, to }: HandEdit) {

@@ -11,8 +11,8 @@ export {
 } from './blank';
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';
+export { soundingLength, soundsAt } from './exercise';
 export { editByHand } from './hand';
-export { retypeComposite, retypeCount, retypeLine } from './retype';
 export { placeName } from './place-name';
 export { packLink, readLink, unpackLink, writeLink } from './link';
 export { suggestName } from './name';
@@ -29,7 +29,6 @@ export { sayPolicy, sentence, sentenceText } from './sentence';
 export type { InterpretationStart } from './blank';
 export type { IngredientKind, Lookup } from './close';
 export type { SeenEdit } from './hand';
-export type { Retyped } from './retype';
 export type { Exercise, Member } from './exercise';
 export type { Change, ClosedMember, ClosedRecipe, PlayContent, Recipe } from './schema';
 export type { SentenceKey, SentenceLine } from './sentence';

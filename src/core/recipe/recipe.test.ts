@@ -217,7 +217,7 @@ describe('expand', () => {
         lanes: one.content.lanes.map((lane) => ({ ...lane, grid: 'xo' })),
       },
     }));
-    const result = expand({ ...bad, over: broken, play: { content: { text: '4 4' } } });
+    const result = expand({ ...bad, over: broken, play: { content: { text: '4 4 | 4' } } });
     expect(codes(result)).toEqual(['grid-token', 'grid-token', 'bar-length']);
     expect(codes(expand(blankRecipe()))).toEqual(['nothing-to-play']);
   });

@@ -62,7 +62,7 @@ const sticking = z.strictObject({
 
 const cellSet = z.strictObject({
   name,
-  cells: z.record(z.string().regex(/^[1-9]\d?$/), z.string().regex(/^[RLKF]{1,32}$/)),
+  cells: z.record(z.string().regex(/^[1-9]\d{0,2}$/), z.string().regex(/^[RLKF]{1,256}$/)),
 });
 
 /** Gaps that are too near, in ms; the usual one where left out. */
@@ -148,6 +148,8 @@ export const HINDRANCE_RULES = [
   'ghost-after-accent',
   'fast-run',
   'voice-missing',
+  'accent-on-rest',
+  'swung-apart',
 ] as const;
 
 /** What each kind of material holds, checked where it comes in. */

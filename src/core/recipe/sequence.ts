@@ -1,6 +1,6 @@
 import { fail, ok, sayCount, type Issue, type Result } from '../issue';
-import { loopLayer, mergeStrokes, type Layer } from '../pattern';
-import { formatFeel, formatMeter, lcm, tick } from '../time';
+import { asTail, inTimeOrder, mergeStrokes, type Layer, type Stroke } from '../pattern';
+import { formatFeel, formatMeter, tick } from '../time';
 import type { Exercise, Member } from './exercise';
 import type { ClosedMember, ClosedRecipe } from './schema';
 
@@ -62,29 +62,68 @@ function join(
   const layers: Layer[] = [];
   const members: Member[] = [];
   let fromBar = 0;
-  for (const { name, exercise, bars: count } of parts) {
+  parts.forEach(({ name, exercise, bars: count }, member) => {
     const start = fromBar * first.barTicks;
-    const length = count * first.barTicks;
     for (const layer of exercise.layers) {
-      const whole = loopLayer(layer, tick(lcm(layer.lengthTicks, length)));
-      const strokes = whole.strokes
-        .filter(({ at }) => at < length)
-        .map((stroke) => ({ ...stroke, at: tick(stroke.at + start) }));
-      layers.push({ role: 'over', name: layer.name, lengthTicks: cycle, strokes });
+      const strokes = playFor(layer, count * first.barTicks).map((stroke): Stroke => {
+        const at = start + stroke.at;
+        return asTail({ ...stroke, at: tick(at % cycle) }, at >= cycle);
+      });
+      layers.push({ role: 'over', name: layer.name, lengthTicks: cycle, member, strokes });
     }
     members.push({ name, fromBar, bars: count, cycleBars: exercise.bars });
     fromBar += count;
-  }
+  });
+  const joined = withoutTwice(layers, members, first.barTicks);
   return {
     ...first,
     bars,
     cycleTicks: cycle,
-    layers,
-    strokes: mergeStrokes(layers),
+    layers: joined,
+    strokes: mergeStrokes(joined),
     stale: parts.reduce((sum, one) => sum + one.exercise.stale, 0),
     replaced: parts.flatMap((one) => one.exercise.replaced),
     members,
   };
+}
+
+/** What a member plays in its bars, begun at its start: what fills a gap after a note of its own sounds
+ * to its end, over the member's last bar line; what would fill a gap after a note before its start does
+ * not. @returns strokes from its start, some at or after `length`, in no order */
+function playFor(layer: Layer, length: number): readonly Stroke[] {
+  const found: Stroke[] = [];
+  for (let from = 0; from < length + layer.lengthTicks; from += layer.lengthTicks) {
+    for (const stroke of layer.strokes) {
+      const at = from + stroke.at;
+      const begins =
+        stroke.from.source === 'fill' && stroke.from.gap ? at - stroke.from.offset : at;
+      if (begins >= 0 && begins < length) found.push({ ...stroke, at: tick(at) });
+    }
+  }
+  return found;
+}
+
+/** A limb plays a voice once at an instant: where the end of one member and the next member's own stroke
+ * are the same, the member's own is played. */
+function withoutTwice(
+  layers: readonly Layer[],
+  members: readonly Member[],
+  barTicks: number,
+): readonly Layer[] {
+  const key = ({ at, limb, voice }: Stroke) => `${at} ${limb} ${voice}`;
+  const isOwn = ({ member = 0 }: Layer, { at }: Stroke) => {
+    const { fromBar = 0, bars = 1 } = members[member] ?? {};
+    return at >= fromBar * barTicks && at < (fromBar + bars) * barTicks;
+  };
+  const own = new Set(
+    layers.flatMap((layer) => layer.strokes.filter((one) => isOwn(layer, one)).map(key)),
+  );
+  return layers.map((layer) => ({
+    ...layer,
+    strokes: layer.strokes
+      .filter((one) => isOwn(layer, one) || !own.has(key(one)))
+      .sort(inTimeOrder),
+  }));
 }
 
 /** What of its own cycle a member plays, where that is not all of it; else empty.

@@ -1,7 +1,7 @@
 export { compositeReadings } from './composite';
 export { fittings, nextLead } from './fit';
 export { limbsOfLetter, looksSticking, ornamentMark, parsePhrase } from './parse';
-export { stickingLayer, stickingStart } from './play';
+export { stickingLayer, stickingStart, saySlot } from './play';
 export type { CompositeReading } from './composite';
 export type { Fitting, Lead } from './fit';
 export type { StickingPhrase, StickingSlot } from './parse';

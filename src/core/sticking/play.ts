@@ -1,7 +1,7 @@
 import { ok, type Result } from '../issue';
 import type { Limb, VoiceId } from '../kit';
-import { inTimeOrder, type Dynamic, type Layer, type Stroke } from '../pattern';
-import { barTicks, onBeat, tick, type Meter, type SubdivisionId } from '../time';
+import { inTimeOrder, type Dynamic, type Layer, type Stroke, type WordSlot } from '../pattern';
+import { barTicks, onBeat, swingOfSlot, tick, type Meter, type SubdivisionId } from '../time';
 import { fitted, nextLead } from './fit';
 import {
   limbsOfLetter,
@@ -62,7 +62,17 @@ export function stickingLayer(sticking: Sticking, meter: Meter): Result<Layer> {
     role: 'line',
     name: sticking.name ?? sticking.sticking,
     lengthTicks: tick(length),
+    words: wordsOf(slots),
     strokes: strokesOf(slots, sticking, meter),
+  });
+}
+
+function wordsOf(slots: readonly StickingSlot[]): readonly WordSlot[] {
+  let at = 0;
+  return slots.map(({ ticks, cell }) => {
+    const one = { at: tick(at), ticks: tick(ticks), word: cell };
+    at += ticks;
+    return one;
   });
 }
 
@@ -87,7 +97,7 @@ function strokesOf(
   meter: Meter,
 ): readonly Stroke[] {
   const words = new Map<number, string>();
-  for (const one of slots) words.set(one.cell, (words.get(one.cell) ?? '') + write(one));
+  for (const one of slots) words.set(one.cell, (words.get(one.cell) ?? '') + saySlot(one));
   const accented = accentPlaces(sticking.accents, meter);
   const started = new Set<number>();
   const strokes: Stroke[] = [];
@@ -97,6 +107,7 @@ function strokesOf(
   for (const { letter, ornament, accent: mark, ticks, cell: onset, index } of slots) {
     if (index === 0) cellStart = at;
     const cell = words.get(onset) ?? letter;
+    const swings = swingOfSlot(ticks);
     for (const limb of limbsOfLetter(letter)) {
       const leads = !started.has(onset);
       const ruled = sticking.accents === 'cells' ? leads : accented(at);
@@ -108,6 +119,8 @@ function strokesOf(
         voice: /[rl]/.test(letter) ? 'bass' : sticking.voices[limb],
         dynamic: accent ? 'accent' : sticking.soft,
         ...(ornament ? { ornament } : {}),
+        slot: tick(ticks),
+        ...(swings && { swings }),
         from:
           index === 0
             ? { source: 'line', onset, cell }
@@ -120,7 +133,12 @@ function strokesOf(
   return strokes.sort(inTimeOrder);
 }
 
-function write({ letter, ornament, accent }: StickingSlot): string {
+/** A slot as it is typed. @example an accented flam of the left hand // => '>fL' */
+export function saySlot({
+  letter,
+  ornament,
+  accent,
+}: Pick<StickingSlot, 'letter' | 'ornament' | 'accent'>): string {
   return `${accent ? '>' : ''}${ornament ? ornamentMark(ornament) : ''}${letter}`;
 }
 

@@ -1,4 +1,5 @@
 import { fail, ok, type Path, type Result } from '../issue';
+import { unitTicks, type Meter } from './meter';
 import { tick, TICKS_PER_QUARTER, type Tick } from './tick';
 
 /** Straight; 8ths swung at long : short, heard in sound and in MIDI only while patterns keep their
@@ -8,34 +9,58 @@ export type Feel =
   | { readonly kind: 'triplets' }
   | { readonly kind: 'swung'; readonly long: number; readonly short: number };
 
-/** The finest binary place that a swing bends: a 256th. Triplet places are none of these,
- * so notated triplets stay where they are. */
-const BINARY_PLACE = TICKS_PER_QUARTER / 64;
+/** Which off-beat of its beat a part swings where its places alone do not tell: parts in 16ths swing
+ * as 16ths; what belongs to a written tuplet, or to an even grid finer than 16ths, does not swing.
+ * Left out, 8ths swing as 8ths. */
+export type SwingOf = '16' | 'none';
 
-/** Where a notated place sounds, in (fractional) ticks.
- * Binary places bend so that the "&" falls at long / (long + short) of the quarter; what is
- * notated in triplets, fives or sevens is left alone.
- * @example swungTicks(10080, { kind: 'swung', long: 2, short: 1 }) // => 13440 */
-export function swungTicks(at: number, feel: Feel): number {
-  if (feel.kind !== 'swung') return at;
-  const within = at % TICKS_PER_QUARTER;
-  if (within === 0 || within % BINARY_PLACE !== 0) return at;
-  const half = TICKS_PER_QUARTER / 2;
-  const middle = (TICKS_PER_QUARTER * feel.long) / (feel.long + feel.short);
-  const bent =
-    within <= half
-      ? (within / half) * middle
-      : middle + ((within - half) / half) * (TICKS_PER_QUARTER - middle);
-  return at - within + bent;
+/** The note whose halves make the swung pair: the quarter where quarters or halves are counted, the
+ * counted note itself in meters of 8ths and 16ths, where only 16ths can swing. */
+function pairedNote(meter: Meter): number {
+  return meter.unit <= 4 ? TICKS_PER_QUARTER : unitTicks(meter);
 }
 
-/** Where a notated place is written under this feel: swung in triplets, an "&" becomes the last
- * triplet of its beat; everything else stays.
- * @example writtenSwing(quarters(1, 2), { kind: 'triplets' }) // => quarters(2, 3) */
-export function writtenSwing(at: Tick, feel: Feel): Tick {
-  const within = at % TICKS_PER_QUARTER;
-  if (feel.kind !== 'triplets' || within !== TICKS_PER_QUARTER / 2) return at;
-  return tick(at - within + (TICKS_PER_QUARTER * 2) / 3);
+/** Moves the off-beat of a swung pair. The rule, common practice, no source: an "&" of 8ths moves to
+ * `long` of the beat; in a part of 16ths the "&" stays, and "e" and "a" move to `long` of their half
+ * beat. All else stays: on a beat, in a written tuplet, in a finer even grid. So places stay distinct,
+ * in order and inside their beat.
+ * @param at ticks, >= 0  @param long share of the pair that its first note takes, between 0 and 1
+ * @returns ticks, fractional unless the share falls on one */
+function swing(at: number, long: number, meter: Meter, of: SwingOf | undefined): number {
+  if (of === 'none') return at;
+  const note = pairedNote(meter);
+  const within = at % note;
+  if (within === 0) return at;
+  const half = note / 2;
+  if (within === half) return of === '16' && meter.unit <= 4 ? at : at - half + note * long;
+  if (meter.unit > 4 || within % half !== note / 4) return at;
+  return at - note / 4 + half * long;
+}
+
+/** Where a notated place sounds, in (fractional) ticks; it differs where the feel swings at a ratio.
+ * @example swungTicks(10080, { kind: 'swung', long: 2, short: 1 }, meter44) // => 13440
+ * @example swungTicks(5040, { kind: 'swung', long: 2, short: 1 }, meter44, '16') // => 6720 */
+export function swungTicks(at: number, feel: Feel, meter: Meter, of?: SwingOf): number {
+  if (feel.kind !== 'swung') return at;
+  return swing(at, feel.long / (feel.long + feel.short), meter, of);
+}
+
+/** Where a place is written under this feel: swung in triplets, an "&" becomes the last triplet of
+ * its beat, in 16ths "e" and "a" the last triplet of their half beat.
+ * @example writtenSwing(quarters(1, 2), { kind: 'triplets' }, meter44) // => quarters(2, 3) */
+export function writtenSwing(at: Tick, feel: Feel, meter: Meter, of?: SwingOf): Tick {
+  return feel.kind === 'triplets' ? tick(swing(at, 2 / 3, meter, of)) : at;
+}
+
+/** The reverse of `writtenSwing`: the place that was meant.
+ * @example unwrittenSwing(quarters(2, 3), { kind: 'triplets' }, meter44) // => quarters(1, 2) */
+export function unwrittenSwing(at: Tick, feel: Feel, meter: Meter, of?: SwingOf): Tick {
+  if (feel.kind !== 'triplets' || of === 'none') return at;
+  const note = pairedNote(meter);
+  const within = at % note;
+  const places = meter.unit > 4 ? [note / 2] : [note / 4, note / 2, (note * 3) / 4];
+  const meant = places.find((place) => writtenSwing(tick(place), feel, meter, of) === within);
+  return meant === undefined ? at : tick(at - within + meant);
 }
 
 /** Reads `straight`, `triplets`, or long : short as `2:1`, each part from 1 to 9.

@@ -1,5 +1,5 @@
 export { countMark, countName } from './counting';
-export { formatFeel, parseFeel, swungTicks, writtenSwing } from './feel';
+export { formatFeel, parseFeel, swungTicks, unwrittenSwing, writtenSwing } from './feel';
 export {
   barTicks,
   beatIndexAt,
@@ -12,7 +12,14 @@ export {
 } from './meter';
 export { NOTE_NAMES, noteWords } from './note-names';
 export { ownSyllables, SYLLABLES, SYLLABLES_IDS } from './syllables';
-export { slotTicks, subdivision, SUBDIVISION_IDS, SUBDIVISIONS } from './subdivision';
+export {
+  isBinarySlot,
+  slotTicks,
+  subdivision,
+  SUBDIVISION_IDS,
+  SUBDIVISIONS,
+  swingOfSlot,
+} from './subdivision';
 export {
   bpm,
   FASTEST,
@@ -28,7 +35,7 @@ export { metricalWeight, syncopatedNotes } from './weight';
 export { secondsAt, steadyTempo, ticksAt } from './tempo-map';
 export { gcd, lcm, quarters, tick, TICKS_PER_QUARTER, wrap } from './tick';
 export type { CountLevel, CountMark } from './counting';
-export type { Feel } from './feel';
+export type { Feel, SwingOf } from './feel';
 export type { Beat, Meter } from './meter';
 export type { NoteNames } from './note-names';
 export type { Syllables, SyllablesId } from './syllables';

@@ -1,3 +1,4 @@
+import type { SwingOf } from './feel';
 import { quarters, type Tick } from './tick';
 
 /** Names of equal slots, as said in the trade; each has a length in ticks. */
@@ -31,4 +32,15 @@ export function subdivision(id: SubdivisionId): (typeof SUBDIVISIONS)[number] {
 /** Length of one slot in ticks. */
 export function slotTicks(id: SubdivisionId): Tick {
   return subdivision(id).slotTicks;
+}
+
+/** Whether slots halve the quarter, or the 8th, again and again: no tuplets. */
+export function isBinarySlot(slot: number): boolean {
+  return Number.isInteger(Math.log2(quarters(4) / slot));
+}
+
+/** What swings in a part that is written in these slots; undefined is 8ths. */
+export function swingOfSlot(slot: number): SwingOf | undefined {
+  if (!isBinarySlot(slot) || slot < quarters(1, 4)) return 'none';
+  return slot === quarters(1, 4) ? '16' : undefined;
 }

@@ -17,6 +17,7 @@ import {
   formatFeel,
   parseFeel,
   swungTicks,
+  unwrittenSwing,
   writtenSwing,
   tempoFor,
   tempoOfTaps,
@@ -155,37 +156,66 @@ describe('feels', () => {
 });
 
 describe('writtenSwing', () => {
-  it('puts every "&" on the last triplet and leaves the rest', () => {
-    const feel = { kind: 'triplets' } as const;
-    expect(writtenSwing(quarters(1, 2), feel)).toBe(quarters(2, 3));
-    expect(writtenSwing(quarters(7, 2), feel)).toBe(quarters(11, 3));
-    for (const at of [quarters(0), quarters(1, 3), quarters(1, 4), quarters(3)]) {
-      expect(writtenSwing(at, feel)).toBe(at);
-    }
-    expect(writtenSwing(quarters(1, 2), { kind: 'straight' })).toBe(quarters(1, 2));
+  const feel = { kind: 'triplets' } as const;
+
+  it('puts the "&" of 8ths on the last triplet; in 16ths "e" and "a" on that of their half beat', () => {
+    expect(writtenSwing(quarters(1, 2), feel, fourFour)).toBe(quarters(2, 3));
+    expect(writtenSwing(quarters(7, 2), feel, fourFour)).toBe(quarters(11, 3));
+    const sixteenths = [0, 1, 2, 3].map((n) => writtenSwing(quarters(n, 4), feel, fourFour, '16'));
+    expect(sixteenths.map((at) => at / quarters(1, 6))).toEqual([0, 2, 3, 5]);
   });
 
-  it('sounds where a swing of 2:1 sounds', () => {
-    const heard = swungTicks(quarters(1, 2), { kind: 'swung', long: 2, short: 1 });
-    expect(writtenSwing(quarters(1, 2), { kind: 'triplets' })).toBe(heard);
+  it('leaves beats, tuplets, finer grids, and all that is straight', () => {
+    for (const at of [quarters(0), quarters(1, 3), quarters(1, 8), quarters(3)]) {
+      expect(writtenSwing(at, feel, fourFour)).toBe(at);
+    }
+    expect(writtenSwing(quarters(1, 2), feel, fourFour, 'none')).toBe(quarters(1, 2));
+    expect(writtenSwing(quarters(1, 2), { kind: 'straight' }, fourFour)).toBe(quarters(1, 2));
+  });
+
+  it('in meters of 8ths only 16ths swing', () => {
+    const sixEight = must(parseMeter('6/8'));
+    const at = [0, 1, 2, 3].map((n) => writtenSwing(quarters(n, 4), feel, sixEight, '16'));
+    expect(at).toEqual([0, quarters(1, 3), quarters(1, 2), quarters(5, 6)]);
+  });
+
+  it('is undone by unwrittenSwing, and written where a swing of 2:1 sounds', () => {
+    const heard = { kind: 'swung', long: 2, short: 1 } as const;
+    for (const meter of [fourFour, must(parseMeter('6/8'))]) {
+      for (const of of [undefined, '16', 'none'] as const) {
+        for (let slot = 0; slot < 32; slot += 1) {
+          const at = quarters(slot, 8);
+          const written = writtenSwing(at, feel, meter, of);
+          expect(unwrittenSwing(written, feel, meter, of)).toBe(at);
+          expect(written).toBe(swungTicks(at, heard, meter, of));
+        }
+      }
+    }
   });
 });
 
 describe('swungTicks', () => {
-  const swing = { kind: 'swung', long: 2, short: 1 } as const;
-
-  it('puts the "&" on the third triplet and leaves beats and triplets alone', () => {
-    expect(swungTicks(quarters(1, 2), swing)).toBe(quarters(2, 3));
-    expect(swungTicks(quarters(3, 2), swing)).toBe(quarters(5, 3));
-    for (const at of [0, quarters(1), quarters(1, 3), quarters(2, 3), quarters(2, 5)]) {
-      expect(swungTicks(at, swing)).toBe(at);
-    }
-  });
-
-  it('keeps order and never comes early on binary places', () => {
-    for (let at = 0; at < quarters(2); at += quarters(1, 8)) {
-      expect(swungTicks(at, swing)).toBeGreaterThanOrEqual(at);
-      expect(swungTicks(at + quarters(1, 8), swing)).toBeGreaterThan(swungTicks(at, swing));
+  it('keeps places distinct, in order and inside their beat, at every ratio', () => {
+    const grids = [
+      [2, undefined],
+      [4, '16'],
+      [8, 'none'],
+      [3, 'none'],
+      [5, 'none'],
+      [6, 'none'],
+    ] as const;
+    for (let long = 1; long <= 9; long += 1) {
+      for (let short = 1; short <= 9; short += 1) {
+        for (const [parts, of] of grids) {
+          const feel = { kind: 'swung', long, short } as const;
+          const heard = Array.from({ length: parts }, (_, n) =>
+            swungTicks(quarters(n, parts), feel, fourFour, of),
+          );
+          heard.forEach((at, n) => expect(at).toBeGreaterThan(heard[n - 1] ?? -1));
+          expect(heard[0]).toBe(0);
+          expect(heard.at(-1)).toBeLessThan(quarters(1));
+        }
+      }
     }
   });
 });

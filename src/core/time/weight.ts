@@ -1,10 +1,12 @@
-import { barTicks, beats, unitTicks, type Meter } from './meter';
+import { barTicks, unitTicks, type Meter } from './meter';
 import { wrap } from './tick';
 
-/** Metrical weight of a place: 0 for the bar, −1 for its halves or groups, −2 for the beats, one
- * less for each halving or third below. After Longuet-Higgins & Lee 1984.
+/** Metrical weight of a place: 0 for the bar and one less for each level of the meter's own tree below
+ * it: its halves where it has them, else its groups or beats, then theirs; below the counted note one
+ * less for each halving or third. After Longuet-Higgins & Lee 1984.
  * @param at ticks from the start; places beyond the bar wrap
- * @example the 16ths of 4/4 // => 0 -4 -3 -4 -2 -4 -3 -4 -1 -4 -3 -4 -2 -4 -3 -4 */
+ * @example the 16ths of 4/4 // => 0 -4 -3 -4 -2 -4 -3 -4 -1 -4 -3 -4 -2 -4 -3 -4
+ * @example the 8ths of 6/8 // => 0 -2 -2 -1 -2 -2 */
 export function metricalWeight(at: number, meter: Meter): number {
   const place = wrap(at, barTicks(meter));
   let known = WEIGHTS.get(meter);
@@ -24,37 +26,65 @@ const WEIGHTS = new WeakMap<Meter, Map<number, number>>();
 
 /** @param place ticks from the start of the bar */
 function weigh(place: number, meter: Meter): number {
-  const all = beats(meter);
-  const bar = barTicks(meter);
-  if (place === 0) return 0;
-  const beat = all.find((one) => one.at === place);
-  if (beat) return isStrong(place, meter) ? -1 : -2;
-  const inside = all.findLast((one) => one.at <= place) ?? { at: 0, ticks: bar };
-  let level = -2;
-  let length: number = inside.ticks;
-  let within = place - inside.at;
+  const unit = unitTicks(meter);
+  const found = levelInTree(place, 0, treeOf(meter), unit);
+  if (found.within === 0) return 0 - found.level;
+  return 0 - found.level - partsBelow(found.within, unit);
+}
+
+/** How a stretch of counted notes is divided: into stretches, or it is one counted note. */
+type Tree = number | readonly Tree[];
+
+/** Groups in halves as long as their number is even, then each group in its notes; without groups, the
+ * notes in halves as long as their number is even. */
+function treeOf({ count, grouping }: Meter): Tree {
+  if (grouping.length === 1) return halves(Array.from({ length: count }, () => 1));
+  return halves(
+    grouping.map((units) => (units === 1 ? 1 : halves(Array.from({ length: units }, () => 1)))),
+  );
+}
+
+/** Equal parts, halved while their number is even and more than two. */
+function halves(parts: readonly Tree[]): Tree {
+  const alike = parts.every((one) => unitsOf(one) === unitsOf(parts[0] ?? 1));
+  if (!alike || parts.length <= 3 || parts.length % 2 === 1) return parts;
+  const half = parts.length / 2;
+  return [halves(parts.slice(0, half)), halves(parts.slice(half))];
+}
+
+function unitsOf(tree: Tree): number {
+  return typeof tree === 'number' ? tree : tree.reduce<number>((sum, one) => sum + unitsOf(one), 0);
+}
+
+/** Goes down to the stretch that begins at a place, or to the counted note that holds it.
+ * @returns its level, 0 for the bar, and what is left of the place within it */
+function levelInTree(
+  place: number,
+  level: number,
+  tree: Tree,
+  unit: number,
+): { readonly level: number; readonly within: number } {
+  if (place === 0 || typeof tree === 'number') return { level, within: place };
+  let start = 0;
+  for (const part of tree) {
+    const length = unitsOf(part) * unit;
+    if (place < start + length) return levelInTree(place - start, level + 1, part, unit);
+    start += length;
+  }
+  return { level, within: 0 };
+}
+
+/** Levels below a counted note: halves, or thirds where halves do not reach the place. */
+function partsBelow(place: number, note: number): number {
+  let level = 0;
+  let length = note;
+  let within = place;
   while (within > 0) {
-    level -= 1;
-    length /= isThirds(within, length, meter) ? 3 : 2;
+    level += 1;
+    length /= (within * 3) % length === 0 && (within * 2) % length !== 0 ? 3 : 2;
     within %= length;
   }
   return level;
-}
-
-/** Half bars of even meters, groups of the others. */
-function isStrong(place: number, meter: Meter): boolean {
-  const all = beats(meter);
-  const half = all.length % 2 === 0 ? all[all.length / 2]?.at : undefined;
-  return meter.grouping.length > 1 && all.length > 2
-    ? all.some((beat) => beat.group && beat.at === place)
-    : place === half;
-}
-
-/** A length is cut in three where it is a dotted beat, or where halves do not reach the place. */
-function isThirds(within: number, length: number, meter: Meter): boolean {
-  const dotted = meter.unit === 8 && length === 3 * unitTicks(meter);
-  const triplet = (within * 3) % length === 0 && (within * 2) % length !== 0;
-  return dotted || triplet;
 }
 
 /** What a rhythm of one line does against the meter: for each note that lasts over a heavier place,

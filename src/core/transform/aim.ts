@@ -1,5 +1,14 @@
-import { inTimeOrder, loopLayer, type Layer } from '../pattern';
-import { lcm, tick, wrap, type Tick } from '../time';
+import {
+  asTail,
+  commonCycle,
+  fillsFromBefore,
+  inTimeOrder,
+  loopLayer,
+  unloopLayer,
+  type Layer,
+  type Stroke,
+} from '../pattern';
+import { tick, wrap, type Tick } from '../time';
 
 export interface Aim {
   /** Length of the whole, in bars. */
@@ -14,41 +23,40 @@ export interface Aim {
   readonly over: 'goes on' | 'rests';
 }
 
-/** Bars that a phrase needs when it is played so often. */
-function barsNeeded(phrase: Layer, times: number, barTicks: Tick): number {
-  return Math.ceil(((phrase.ownTicks ?? phrase.lengthTicks) * times) / barTicks);
-}
-
 /** So many bars of groove, then the phrase, placed backwards from where it lands; what lands after
- * the end wraps to the start. Never shorter than the phrase itself.
+ * the end wraps to the start. The whole is as long as it is said to be, whatever the phrase's own
+ * length; never shorter than the phrase itself.
+ * @returns layers of their own lengths, not looped to one cycle
  * @example a one-bar ruff whose last note is to fall on beat 1 starts before the bar line */
 export function aimPhrase(layers: readonly Layer[], aim: Aim, barTicks: Tick): readonly Layer[] {
-  const phrase = layers.find((layer) => layer.role === 'line');
-  if (!phrase || phrase.strokes.length === 0) return layers;
-  const own = phrase.ownTicks ?? phrase.lengthTicks;
-  const strokes = phrase.strokes.filter((stroke) => stroke.at < own);
-  const bars = Math.max(aim.bars, barsNeeded(phrase, aim.times, barTicks));
+  const looped = layers.find((layer) => layer.role === 'line');
+  if (!looped || looped.strokes.length === 0) return layers;
+  const phrase = unloopLayer(looped);
+  const own = phrase.lengthTicks;
+  const bars = Math.max(aim.bars, Math.ceil((own * aim.times) / barTicks));
   const length = tick(bars * barTicks);
-  const tail = aim.by === 'end' ? 0 : own - (strokes.at(-1)?.at ?? 0);
-  const start = length + aim.landsTicks + tail - own * aim.times;
+  const last = phrase.strokes.findLast((stroke) => !stroke.tail)?.at ?? 0;
+  const start = length + aim.landsTicks + (aim.by === 'end' ? 0 : own - last) - own * aim.times;
   const placed: Layer = {
     role: 'line',
     name: phrase.name,
     lengthTicks: length,
     strokes: Array.from({ length: aim.times }, (_, pass) =>
-      strokes.map((stroke) => ({
-        ...stroke,
-        at: tick(wrap(start + pass * own + stroke.at, length)),
-      })),
+      phrase.strokes.map((stroke): Stroke => {
+        const from = start + (pass + (stroke.tail ? 1 : 0)) * own;
+        const at = tick(wrap(from + stroke.at, length));
+        return asTail({ ...stroke, at }, fillsFromBefore(stroke, at));
+      }),
     )
       .flat()
       .sort(inTimeOrder),
   };
   const under = (at: number) => wrap(at - start, length) < own * aim.times;
   return layers.map((layer) => {
-    if (layer === phrase) return placed;
-    if (aim.over === 'goes on') return layer;
-    const whole = loopLayer(layer, tick(lcm(layer.lengthTicks, length)));
+    if (layer === looped) return placed;
+    const groove = unloopLayer(layer);
+    if (aim.over === 'goes on') return groove;
+    const whole = loopLayer(groove, commonCycle([groove.lengthTicks, length]));
     return { ...whole, strokes: whole.strokes.filter(({ at }) => !under(at)) };
   });
 }

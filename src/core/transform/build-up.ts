@@ -1,6 +1,6 @@
-import { isHand, mirrorLimb, type Limb } from '../kit';
-import type { Layer, Ornament, Stroke } from '../pattern';
-import { tick, wrap, type Tick } from '../time';
+import { isHand, type Limb } from '../kit';
+import { gracesOf, type Layer, type Stroke } from '../pattern';
+import { swingOfSlot, tick, wrap, type Tick } from '../time';
 import { addStrokes } from './add';
 
 /** What these limbs play, the others silent. */
@@ -27,14 +27,6 @@ export function withoutOrnaments(layers: readonly Layer[]): readonly Layer[] {
   }));
 }
 
-/** Hands of the grace notes, the one next to the main note first: true is the main note’s own hand. A
- * drag is two of the other hand, a three-note ruff alternates; common practice, no source. */
-const GRACES: Readonly<Partial<Record<Ornament, readonly boolean[]>>> = {
-  flam: [false],
-  drag: [false, false],
-  ruff: [false, true],
-};
-
 /** Grace notes as notes of their own, a slot before their main note and from each other, over the seam
  * too: an ornament slowed down. A grace note is left out where its hand plays already.
  * @example a flam on 4 of 16ths, opened in 16ths // => the other hand on 3 */
@@ -42,21 +34,23 @@ export function openGraces(layers: readonly Layer[], slot: Tick, name: string): 
   const length = layers[0]?.lengthTicks ?? slot;
   const all = layers.flatMap((layer) => layer.strokes);
   const busy = new Set(all.map(({ at, limb }) => `${at} ${limb}`));
-  const graces = all.flatMap((main): Stroke[] => {
-    const hands = main.ornament && isHand(main.limb) ? (GRACES[main.ornament] ?? []) : [];
-    return hands.flatMap((own, index): Stroke[] => {
+  const swings = swingOfSlot(slot);
+  const graces = all.flatMap((main): Stroke[] =>
+    (isHand(main.limb) ? gracesOf(main) : []).flatMap((limb, index): Stroke[] => {
       const at = tick(wrap(main.at - (index + 1) * slot, length));
-      const limb = own ? main.limb : mirrorLimb(main.limb);
       if (busy.has(`${at} ${limb}`)) return [];
       const { voice } = main;
-      return [{ at, limb, voice, dynamic: 'ghost', from: { source: 'added', by: 'graces' } }];
-    });
-  });
+      const written = { at, slot, ...(swings && { swings }) };
+      return [
+        { ...written, limb, voice, dynamic: 'ghost', from: { source: 'added', by: 'graces' } },
+      ];
+    }),
+  );
   const opened = layers.map((layer) => ({
     ...layer,
     strokes: layer.strokes.map((stroke) => {
-      const { ornament, ...plain } = stroke;
-      return ornament && GRACES[ornament] ? plain : stroke;
+      const { ornament: _, ...plain } = stroke;
+      return gracesOf(stroke).length > 0 ? plain : stroke;
     }),
   }));
   return addStrokes(opened, name, graces);

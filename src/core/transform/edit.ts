@@ -56,11 +56,19 @@ export function editStrokes(
       const change = changed.get(key(stroke));
       if (change === undefined) return [stroke];
       found.add(key(stroke));
-      return change && change.at < length ? [{ ...strokeOf(change), from: stroke.from }] : [];
+      return change && change.at < length ? [editedOf(stroke, change)] : [];
     });
     return { ...layer, strokes: strokes.sort(inTimeOrder) };
   });
   return { layers: addStrokes(edited, name, added), stale: changed.size - found.size };
+}
+
+/** What stays in its place stays written as it was. */
+function editedOf(stroke: Stroke, change: EditedStroke): Stroke {
+  const { at, slot, swings, tail, from } = stroke;
+  const edited = { ...strokeOf(change), from };
+  if (change.at !== at) return edited;
+  return { ...edited, ...(slot && { slot }), ...(swings && { swings }), ...(tail && { tail }) };
 }
 
 function strokeOf({ at, limb, voice, dynamic, ornament, texture }: EditedStroke): Stroke {

@@ -1,6 +1,6 @@
 import type { Limb, VoiceId } from '../kit';
 import { inTimeOrder, loopLayer, type Dynamic, type Layer, type Stroke } from '../pattern';
-import { barTicks, beats, gcd, tick, type Meter } from '../time';
+import { gcd, isBinarySlot, tick } from '../time';
 import { addStrokes } from './add';
 
 export interface EveryNth {
@@ -14,59 +14,59 @@ export interface EveryNth {
   readonly dynamic: Dynamic;
 }
 
-/** Adds a stroke on every nth note of a limb. Counting begins anew where the counted limb changes
- * its subdivision. Where the count does not come out even in the cycle, the cycle is repeated until
- * it does.
+/** Adds a stroke on every nth note of a limb. Counting begins anew where the counted limb changes its
+ * subdivision, not where its notes are sparse. Where the count does not come out even in the cycle, the
+ * cycle is repeated until it does.
  * @param layers all of one length, whole bars
- * @example bass drum on every 2nd of right-hand 8ths, from the 1st // => slots 0 2 4 6 of 8 */
-export function everyNth(layers: readonly Layer[], rule: EveryNth, meter: Meter, name: string) {
+ * @example bass drum on every 2nd of right-hand 8ths, from the 1st // => slots 0 2 4 6 of 8
+ * @example every 3rd of `xx-xx-x-xx-xx-x-` // => 0 4 9 14, in a cycle of 3 bars */
+export function everyNth(layers: readonly Layer[], rule: EveryNth, name: string) {
   const { nth, first } = rule;
   const counted = notesOf(layers, rule);
-  const restarts = restartsOf(counted, layers[0]?.lengthTicks ?? 0, meter);
+  const restarts = restartsOf(counted);
   const passes = restarts.size > 0 ? 1 : nth / gcd(Math.max(1, counted.length), nth);
   const whole = layers.map((layer) => loopLayer(layer, tick(layer.lengthTicks * passes)));
   let number = 0;
-  const added = notesOf(whole, rule).flatMap((note): Stroke[] => {
-    number = restarts.has(note.at) ? 1 : number + 1;
+  const added = notesOf(whole, rule).flatMap(({ at, slot, swings }): Stroke[] => {
+    number = restarts.has(at) ? 1 : number + 1;
     if ((number - first) % nth !== 0 || number < first) return [];
     const { to, dynamic } = rule;
-    return [{ at: note.at, ...to, dynamic, from: { source: 'added', by: 'every-nth' } }];
+    const written = { at, ...(slot && { slot }), ...(swings && { swings }) };
+    return [{ ...written, ...to, dynamic, from: { source: 'added', by: 'every-nth' } }];
   });
   return addStrokes(whole, name, added);
 }
 
-function notesOf(layers: readonly Layer[], { of }: EveryNth): readonly Stroke[] {
-  const mine = layers.flatMap((layer) =>
-    layer.strokes.filter(
-      (stroke) => stroke.limb === of.limb && (of.voice === null || stroke.voice === of.voice),
-    ),
+/** A counted note, with the layer that it stands in. */
+type Counted = Stroke & { readonly layer: number };
+
+function notesOf(layers: readonly Layer[], { of }: EveryNth): readonly Counted[] {
+  const mine = layers.flatMap((one, layer) =>
+    one.strokes
+      .filter(({ limb, voice }) => limb === of.limb && (of.voice === null || voice === of.voice))
+      .map((stroke): Counted => ({ ...stroke, layer })),
   );
   return [...new Map(mine.map((stroke) => [stroke.at, stroke])).values()].sort(inTimeOrder);
 }
 
-/** Notes on which counting begins anew: the first of each beat whose grid is another than that of
- * the beat before. A beat of one note, or none, goes on in the grid it is in; where anything
- * begins anew, the cycle's first note does too. */
-function restartsOf(
-  notes: readonly Stroke[],
-  lengthTicks: number,
-  meter: Meter,
-): ReadonlySet<number> {
+/** Notes on which counting begins anew: the first in another subdivision than the note before, over the
+ * seam too; where anything begins anew, the cycle's first note does. A note put in by hand goes on in
+ * the subdivision that it is in; quarters of one part among 8ths of another are no other subdivision. */
+function restartsOf(notes: readonly Counted[]): ReadonlySet<number> {
   const found = new Set<number>();
-  const bar = beats(meter);
-  let grid: number | null = null;
-  for (let start = 0; start < lengthTicks; start += barTicks(meter)) {
-    for (const beat of bar) {
-      const from = start + beat.at;
-      const inBeat = notes.filter(({ at }) => at >= from && at < from + beat.ticks);
-      const [head] = inBeat;
-      if (!head || inBeat.length < 2) continue;
-      const now = inBeat.reduce<number>((sum, { at }) => gcd(sum, at - from), beat.ticks);
-      if (grid !== null && now !== grid) found.add(head.at);
-      grid = now;
-    }
+  let before = notes.findLast(({ slot }) => slot !== undefined);
+  for (const note of notes) {
+    if (note.slot === undefined) continue;
+    if (before && changesSubdivision(before, note)) found.add(note.at);
+    before = note;
   }
   const [opening] = notes;
   if (found.size > 0 && opening) found.add(opening.at);
   return found;
+}
+
+function changesSubdivision(before: Counted, note: Counted): boolean {
+  if (before.slot === note.slot) return false;
+  const halves = isBinarySlot(before.slot ?? 1) && isBinarySlot(note.slot ?? 1);
+  return before.layer === note.layer || !halves;
 }

@@ -1,6 +1,6 @@
 import type { Limb, VoiceId } from '../kit';
 import { type Dynamic, type Layer, type Stroke } from '../pattern';
-import { onBeat, tick, wrap, type Meter, type Tick } from '../time';
+import { onBeat, swingOfSlot, tick, wrap, type Meter, type Tick } from '../time';
 import { addStrokes } from './add';
 
 export interface Thickening {
@@ -34,12 +34,15 @@ export function thicken(
       if (rule.side !== 'before') places.add(wrap(anchor + step * slot, length));
     }
   }
+  const swings = swingOfSlot(slot);
   const added = [...places]
     .filter((at) => !anchors.has(tick(at)) && !busy.has(tick(at)))
     .map((at): Stroke => ({
       at: tick(at),
       ...rule.to,
       dynamic: rule.dynamic,
+      slot,
+      ...(swings && { swings }),
       from: { source: 'added', by: 'thicken' },
     }));
   return addStrokes(layers, name, added);

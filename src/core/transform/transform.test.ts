@@ -98,8 +98,10 @@ describe('RLRRLRLL accented on 0 and 4 (common practice, no source)', () => {
     expect(displaceAccents(paradiddle, paradiddle.lengthTicks)).toEqual(paradiddle);
   });
 
-  it('accents that land on rests go to the next stroke', () => {
-    expect(accents(displaceAccents(layerOf('R-L-R-L-', [0]), slot))).toEqual([2]);
+  it('an accent that lands on a rest is lost, and its place is kept', () => {
+    const moved = displaceAccents(layerOf('R-L-R-L-', [0]), slot);
+    expect(accents(moved)).toEqual([]);
+    expect(moved.lostAccents).toEqual([slot]);
   });
 });
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { fail, ok, type Result } from '@/core/issue';
-import { cellAlternates, cellsOf } from '@/core/interpret';
+import { cellAlternates, cellsOf, firstAlternates } from '@/core/interpret';
 import { parseSticking } from '@/core/pattern';
 import { parseLine } from '@/core/reading';
 import type { ClosedRecipe } from '@/core/recipe';
@@ -115,7 +115,9 @@ const MOST_CELLS = 40;
 
 function cellOptions(gap: number, as: PhraseCells): readonly Option<string>[] {
   const usual = as.cells.content.cells[gap];
-  const others = gap <= 16 ? cellAlternates(gap).filter((cell) => cell !== usual) : [];
+  const others = (gap <= 16 ? cellAlternates(gap) : firstAlternates(gap, MOST_CELLS)).filter(
+    (cell) => cell !== usual,
+  );
   const chosen = as.chosen[gap];
   const all = new Set([usual, chosen, ...others].filter((cell) => cell !== undefined));
   return [...all]

@@ -29,7 +29,8 @@ const EXAMPLES = [
   ['3(8 8 8)', 'triplet; also 5( ), 6( ), 7( )'],
   ['|', 'bar line'],
   ['RLLK RL', 'a sticking: R L hands, K F feet, T both, - rest'],
-  ['fR dL zR >R', 'flam, drag, buzz, accent'],
+  ['fR dR uR >R', 'flam, drag, three-note ruff, accent'],
+  ['iR oR zR', 'diddle, roll, buzz'],
   ['8t: RLL', 'from here in 8th triplets'],
   ['dotted quarter, 8th rest', 'words do, too'],
 ] as const;

@@ -3,7 +3,8 @@
 import { useState } from 'react';
 import { differingLimbs, spokenComposite } from '@/core/analysis';
 import { limbName, LIMBS, type Limb } from '@/core/kit';
-import { retypeComposite, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { retypeComposite } from '@/core/retype';
 import type { Tempo } from '@/core/time';
 import { LimbSign } from '../marks';
 import { Part } from './readback-part';
@@ -51,7 +52,7 @@ export function Composite({
           <Retype
             label="Said as one"
             text={said}
-            read={(text) => retypeComposite(recipe, exercise.meter, text)}
+            read={(text) => retypeComposite(recipe, exercise, limbs, text)}
             onChoose={(one) => onChange(one.recipe)}
           >
             {shorten(said)}

@@ -3,7 +3,8 @@
 import { memo } from 'react';
 import type { Readback } from '@/core/analysis';
 import { limbName } from '@/core/kit';
-import { retypeCount, retypeLine, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { retypeCount, retypeLine } from '@/core/retype';
 import { CAUTION_LINE } from '@/core/safety';
 import { sayCount } from '@/core/issue';
 import type { Tempo } from '@/core/time';

@@ -3,7 +3,7 @@
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { issueText, type Result } from '@/core/issue';
-import type { Retyped } from '@/core/recipe';
+import type { Retyped } from '@/core/retype';
 import { useSpeech } from '../base';
 
 /** Read text that can be typed anew where it stands: the recipe follows. Text that reads in several

@@ -1,0 +1,33 @@
+import { spokenComposite } from '../analysis';
+import { ok, type Result } from '../issue';
+import type { Limb } from '../kit';
+import type { ClosedRecipe, Exercise } from '../recipe';
+import { compositeReadings, parsePhrase, stickingStart } from '../sticking';
+import { tidy, type Retyped } from './retyped';
+
+/** Letters typed where the composite stands: a rhythm of two limbs that reads so, or a sticking in even
+ * slots. What reads so already comes first, unchanged.
+ * @param limbs whose composite it is
+ * @returns issue `sticking-token` for a letter that is no limb */
+export function retypeComposite(
+  recipe: ClosedRecipe,
+  exercise: Exercise,
+  limbs: readonly Limb[],
+  text: string,
+): Result<readonly Retyped[]> {
+  const letters = text.toUpperCase();
+  const same = tidy(letters) === spokenComposite(exercise, limbs).toUpperCase();
+  const even = parsePhrase(letters, '16');
+  if (!even.ok) return even;
+  const joined = even.value.cells.join('');
+  const plainReading = { says: `${joined} in even 16ths`, sticking: stickingStart(joined) };
+  const rhythms = compositeReadings(joined, exercise.meter).map(({ sticking, slot, says }) => ({
+    says,
+    sticking: { ...stickingStart(sticking), slot, accents: 'none' as const },
+  }));
+  const read = [...rhythms, plainReading].map(({ says, sticking }) => ({
+    says,
+    recipe: { ...recipe, play: { content: sticking } },
+  }));
+  return ok(same ? [{ says: 'as it is', recipe }, ...read] : read);
+}

@@ -1,0 +1,4 @@
+export { retypeComposite } from './composite';
+export { retypeCount } from './count';
+export { retypeLine } from './line';
+export type { Retyped } from './retyped';
