@@ -1,52 +1,105 @@
-import { isHand, limbName, LIMBS, type Limb } from '../kit';
+import { isHand, limbName, LIMBS, limitsOf, type Limb } from '../kit';
+import { gracesOf, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
-import { countName, onBeat, ticksToSeconds, type Syllables, type Tempo } from '../time';
-import { instantsOf, LIMB_BITS } from './instants';
-import { seamOf } from './seam';
+import {
+  countName,
+  onBeat,
+  SUBDIVISIONS,
+  ticksToSeconds,
+  type Syllables,
+  type Tempo,
+  type Tick,
+} from '../time';
+import { gapMsBetween, instantsOf, LIMB_BITS, movementsOf, type Instant } from './instants';
+import { hatBeforeFoot } from './playability';
 
 /** One thing to watch for, said to the player. */
 export interface Cue {
-  readonly kind: 'seam' | 'accent' | 'follow' | 'unison' | 'bare';
+  readonly kind:
+    'opens' | 'hat' | 'seam' | 'accent' | 'follow' | 'return' | 'unison' | 'graces' | 'bare';
   readonly says: string;
 }
 
 /** Most cues that help; more are not listened to. Common practice, no source. */
 const MOST = 3;
 
-/** Fewer instants to the bar than this tend to be rushed. Common practice, no source. */
-const BARE = 4;
-
 /** Neighbours nearer than this can pull a limb along. Common practice, no source. */
 const NEAR_MS = 400;
 
-/** One to three things to watch for, the most likely to break first. */
+/** A silence of more than a beat and longer than this tends to be rushed. Common practice, no source. */
+const BARE_MS = 900;
+
+/** What may go wrong in this exercise, the most likely to break first: what collides, hides, changes or
+ * waits. Nothing where nothing of the kind is there; three at the most. */
 export function cuesOf(exercise: Exercise, tempo: Tempo, syllables?: Syllables): readonly Cue[] {
+  const name = (at: Tick) => countName(at, exercise.meter, syllables);
   return [
+    opensCue(exercise, tempo, name),
+    hatCue(exercise, name),
     seamCue(exercise, tempo),
-    accentCue(exercise, syllables),
+    accentCue(exercise, name),
     followCue(exercise, tempo),
-    unisonCue(exercise),
-    bareCue(exercise),
+    returnCue(exercise, name),
+    unisonCue(exercise, name),
+    gracesCue(exercise),
+    bareCue(exercise, tempo, name),
   ]
     .filter((cue) => cue !== null)
     .slice(0, MOST);
 }
 
-function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
-  const seam = seamOf(exercise, tempo);
-  const [limb] = seam?.doubled.filter(isHand) ?? [];
-  if (!limb || (seam?.gapMs ?? 0) > NEAR_MS) return null;
-  return { kind: 'seam', says: `The ${limbName(limb)} plays on both sides of the repeat.` };
+type Name = (at: Tick) => string;
+
+/** A stick on the hi-hat so short before the foot closes it that it may ring. */
+function opensCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
+  const within = limitsOf(exercise.kit).hatBeforeFoot;
+  const [first] = hatBeforeFoot(exercise, tempo, within);
+  if (first?.rule !== 'hat-before-foot') return null;
+  const says = `The foot closes the hi-hat right after the stick on ${name(first.at)}: do not let it ring open.`;
+  return { kind: 'opens', says };
 }
 
-/** An accent off the beat wants to go back to the beat. */
-function accentCue(exercise: Exercise, syllables?: Syllables): Cue | null {
-  const off = exercise.strokes.find(
-    ({ at, dynamic }) => dynamic === 'accent' && !onBeat(at, exercise.meter),
-  );
+/** An open hi-hat waits for what closes it. */
+function hatCue(exercise: Exercise, name: Name): Cue | null {
+  const chain = instantsOf(exercise);
+  for (const [index, { at, strokes }] of chain.entries()) {
+    if (!strokes.some(({ voice }) => voice === 'hat-open' || voice === 'hat-half')) continue;
+    const closes = [...chain.slice(index + 1), ...chain.slice(0, index)].find((one) =>
+      one.strokes.some(({ voice }) => voice === 'hat' || voice === 'hat-foot'),
+    );
+    if (!closes) continue;
+    const says = `The hi-hat opens on ${name(at)}: close it on ${name(closes.at)}, not before.`;
+    return { kind: 'hat', says };
+  }
+  return null;
+}
+
+/** A double of one hand over the repeat that it has nowhere else. */
+function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
+  const chain = instantsOf(exercise);
+  const [first, last] = [chain[0], chain.at(-1)];
+  if (!first || !last || first === last) return null;
+  const hand = LIMBS.filter(isHand).find((limb) => {
+    const bit = LIMB_BITS[limb];
+    if ((first.mask & bit) === 0 || (last.mask & bit) === 0) return false;
+    const seam = gapMsBetween(last, first, exercise, tempo);
+    const mine = movementsOf(exercise, limb);
+    const as = mine.filter((one, index) => {
+      const next = mine[index + 1];
+      return next && gapMsBetween(one, next, exercise, tempo) <= seam * 1.01;
+    });
+    return seam <= NEAR_MS && as.length === 0;
+  });
+  if (!hand) return null;
+  return { kind: 'seam', says: `The ${limbName(hand)} plays twice over the repeat.` };
+}
+
+/** An accent off the beat wants to go to the beat, where its limb plays, too, without one. */
+function accentCue(exercise: Exercise, name: Name): Cue | null {
+  const loud = exercise.strokes.filter(({ dynamic }) => dynamic === 'accent');
+  const off = loud.find(({ at }) => !onBeat(at, exercise.meter));
   if (!off) return null;
-  const place = countName(off.at, exercise.meter, syllables);
-  return { kind: 'accent', says: `The accent on ${place} tends to creep back to the beat.` };
+  return { kind: 'accent', says: `The accent on ${name(off.at)} tends to creep back to the beat.` };
 }
 
 const HANDS_AND_FEET: readonly (readonly [Limb, Limb])[] = LIMBS.filter(isHand).flatMap((hand) =>
@@ -60,12 +113,11 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
   for (const [hand, foot] of HANDS_AND_FEET) {
     const both = LIMB_BITS[hand] | LIMB_BITS[foot];
     let times = 0;
-    chain.forEach(({ at, mask }, index) => {
+    chain.forEach((one, index) => {
       const next = chain[(index + 1) % chain.length];
-      if ((mask & both) !== LIMB_BITS[foot] || !next) return;
+      if ((one.mask & both) !== LIMB_BITS[foot] || !next) return;
       if ((next.mask & both) !== LIMB_BITS[hand]) return;
-      const gap = next.at - at + (next.at <= at ? exercise.cycleTicks : 0);
-      if (ticksToSeconds(gap, tempo) * 1000 < NEAR_MS) times += 1;
+      if (gapMsBetween(one, next, exercise, tempo) < NEAR_MS) times += 1;
     });
     if (times > 0 && (best === null || times > best.times)) best = { hand, foot, times };
   }
@@ -74,23 +126,65 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
   return { kind: 'follow', says };
 }
 
-function unisonCue(exercise: Exercise): Cue | null {
-  const times = new Map<number, { limbs: readonly Limb[]; count: number }>();
-  for (const { mask, limbs } of instantsOf(exercise)) {
-    if (limbs.length < 2) continue;
-    const set = times.get(mask);
-    if (set) set.count += 1;
-    else times.set(mask, { limbs, count: 1 });
+/** Back to slower notes after faster ones of the same part: they tend to come too fast. */
+function returnCue({ layers }: Exercise, name: Name): Cue | null {
+  for (const { strokes } of layers) {
+    let before: Stroke | undefined = strokes.at(-1);
+    for (const stroke of strokes) {
+      const [was, is] = [before?.slot, stroke.slot];
+      before = stroke;
+      if (was === undefined || is === undefined || was >= is) continue;
+      const says = `Back in ${slotName(is)} on ${name(stroke.at)} after the ${slotName(was)}: do not let them rush.`;
+      return { kind: 'return', says };
+    }
   }
-  const [first, ...others] = times.values();
-  if (!first) return null;
-  const most = others.reduce((best, one) => (one.count > best.count ? one : best), first);
-  const names = most.limbs.map(limbName).join(' and ');
-  return { kind: 'unison', says: `Keep ${names} together, without a flam.` };
+  return null;
 }
 
-function bareCue(exercise: Exercise): Cue | null {
-  const each = instantsOf(exercise).length / exercise.bars;
-  if (each > BARE) return null;
-  return { kind: 'bare', says: 'So few notes get rushed: keep counting.' };
+function slotName(slot: Tick): string {
+  return SUBDIVISIONS.find((one) => one.slotTicks === slot)?.name ?? 'slots';
+}
+
+/** Two limbs that meet, and elsewhere play without each other: they may come apart. */
+function unisonCue(exercise: Exercise, name: Name): Cue | null {
+  const chain = instantsOf(exercise);
+  let best: { limbs: readonly [Limb, Limb]; at: readonly Instant[] } | null = null;
+  for (const [index, a] of LIMBS.entries()) {
+    for (const b of LIMBS.slice(index + 1)) {
+      const [one, other] = [LIMB_BITS[a], LIMB_BITS[b]];
+      const both = one | other;
+      const meet = chain.filter(({ mask }) => (mask & both) === both);
+      const alone = [one, other].every((bit) => chain.some(({ mask }) => (mask & both) === bit));
+      if (alone && meet.length > (best?.at.length ?? 0)) best = { limbs: [a, b], at: meet };
+    }
+  }
+  const [first] = best?.at ?? [];
+  if (!best || !first) return null;
+  const names = best.limbs.map(limbName).join(' and ');
+  const where = best.at.length === 1 ? ` on ${name(first.at)}` : '';
+  return {
+    kind: 'unison',
+    says: `Keep ${names} together where they meet${where}, without a flam.`,
+  };
+}
+
+function gracesCue({ strokes }: Exercise): Cue | null {
+  if (!strokes.some((stroke) => gracesOf(stroke).length > 0)) return null;
+  return { kind: 'graces', says: 'Keep the grace notes low, next to the head.' };
+}
+
+/** A long silence. */
+function bareCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
+  const chain = instantsOf(exercise);
+  const [first] = chain;
+  if (!first) return null;
+  let longest = { from: first, ms: 0 };
+  chain.forEach((one, index) => {
+    const ms = gapMsBetween(one, chain[index + 1] ?? first, exercise, tempo);
+    if (ms > longest.ms) longest = { from: one, ms };
+  });
+  const beatMs = ticksToSeconds(tempo.beatTicks, tempo) * 1000;
+  if (longest.ms < BARE_MS || longest.ms < beatMs * 1.01) return null;
+  const where = `${Math.round((longest.ms / beatMs) * 100) / 100} beats of silence after ${name(longest.from.at)}`;
+  return { kind: 'bare', says: `${where} get rushed: keep counting.` };
 }

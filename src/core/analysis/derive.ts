@@ -1,20 +1,24 @@
 import { sayCount } from '../issue';
-import { letterOf, limbName, type Limb } from '../kit';
+import { letterOf, limbName, LIMBS, type Limb } from '../kit';
+import { DYNAMICS } from '../pattern';
 import { placeName, sayPartOfCycle, type Exercise, type Member } from '../recipe';
 import {
-  barTicks,
   countMark,
   gcd,
+  metricalWeight,
+  noteOfTempo,
   SUBDIVISIONS,
   TICKS_PER_QUARTER,
   unitTicks,
+  type Meter,
   type Syllables,
   type Tempo,
 } from '../time';
-import { difficultyParts } from './difficulty';
+import { differingLimbs } from './composite';
+import { difficultyParts, difficultyPoints } from './difficulty';
 import { instantsOf, strokesOf } from './instants';
 import { motionsOf } from './motions';
-import { seamOf } from './seam';
+import { limbLoads, seamOf } from './seam';
 import { metricalComplexity, syncopationOf } from './syncopation';
 
 export type DerivedPart =
@@ -23,16 +27,24 @@ export type DerivedPart =
 /** Longest list of places that is worked out one by one; the rest goes on likewise. */
 const MOST = 16;
 
-/** How a part of the readback comes about, in lines that can be checked by hand. */
+/** What is read back, and how it is asked for. */
+export interface Asked {
+  readonly exercise: Exercise;
+  readonly tempo: Tempo;
+  readonly syllables?: Syllables | undefined;
+  /** Whose composite is said; by default that of the two that differ most. */
+  readonly limbs?: readonly Limb[] | undefined;
+}
+
+/** How a part of the readback comes about, in lines that can be checked by hand. A beat is what the tempo
+ * counts, in every meter. */
 export function derive(
   part: DerivedPart,
-  exercise: Exercise,
-  tempo: Tempo,
-  syllables?: Syllables,
+  { exercise, tempo, syllables, limbs }: Asked,
 ): readonly string[] {
   const says = {
     count: () => deriveCount(exercise, syllables),
-    composite: () => deriveInstants(exercise, syllables),
+    composite: () => deriveComposite(exercise, limbs, syllables),
     together: () => deriveTogether(exercise),
     cycle: () => deriveCycle(exercise, tempo),
     motions: () => deriveMotions(exercise, syllables),
@@ -43,51 +55,70 @@ export function derive(
   return says[part]();
 }
 
-/** Slots of the coarsest grid that a limb's first bar lies on, each with its syllable. */
+/** Slots of the coarsest grid that a limb's bar lies on, each with its syllable, bar by bar; bars that are
+ * as one before are said so. */
 function deriveCount(exercise: Exercise, syllables?: Syllables): readonly string[] {
-  const { meter, barTicks: bar, strokes } = exercise;
-  const limbs = [...new Set(strokes.map((stroke) => stroke.limb))];
-  return limbs.map((limb) => {
-    const places = strokes.filter((one) => one.limb === limb && one.at < bar).map((one) => one.at);
-    const slot = places.reduce<number>((sum, at) => gcd(sum, at), unitTicks(meter));
-    const said = places.map((at) => `${at / slot} = ${countMark(at, meter, syllables).text}`);
-    return `${letterOf(limb)}: slots of ${sayGrid(slot)} in bar 1, from 0: ${said.join(', ')}`;
+  const { meter, bars, barTicks: bar } = exercise;
+  const limbs = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);
+  return limbs.flatMap((limb) => {
+    const first = new Map<string, number>();
+    const lines = Array.from({ length: bars }, (_, index) => {
+      const inBar = strokesOf(exercise, limb).filter(({ at }) => Math.floor(at / bar) === index);
+      const places = [...new Set(inBar.map(({ at }) => at % bar))];
+      const head = `${letterOf(limb)}, bar ${index + 1}`;
+      if (places.length === 0) return `${head}: rests`;
+      const as = first.get(places.join());
+      if (as !== undefined) return `${head}: as bar ${as + 1}`;
+      first.set(places.join(), index);
+      const slot = places.reduce<number>((sum, at) => gcd(sum, at), unitTicks(meter));
+      const said = places.map((at) => `${at / slot} = ${countMark(at, meter, syllables).text}`);
+      return `${head}: slots of ${sayGrid(slot)}, from 0: ${said.join(', ')}`;
+    });
+    return more(lines.slice(0, MOST), lines.length);
   });
 }
 
-function sayGrid(ticks: number): string {
+/** @example sayGrid(slotTicks('16')) // => '16ths' */
+export function sayGrid(ticks: number): string {
   const known = SUBDIVISIONS.find((one) => one.slotTicks === ticks);
   if (known) return known.name;
   const part = gcd(ticks, TICKS_PER_QUARTER);
   return `${ticks / part}/${TICKS_PER_QUARTER / part} of a quarter`;
 }
 
-function deriveInstants(exercise: Exercise, syllables?: Syllables): readonly string[] {
-  const instants = instantsOf(exercise);
-  const lines = instants
-    .slice(0, MOST)
-    .map(
-      ({ at, limbs }) =>
-        `${placeName(at, exercise, syllables)}: ${limbs.map(letterOf).join(' + ')}${limbs.length > 1 ? ' = T' : ''}`,
-    );
-  return more(lines, instants.length);
+/** The chosen limbs alone, place by place, and the letter that is said. */
+function deriveComposite(
+  exercise: Exercise,
+  limbs: readonly Limb[] = differingLimbs(exercise) ?? [],
+  syllables?: Syllables,
+): readonly string[] {
+  const places = instantsOf(exercise).flatMap(({ at, limbs: playing }) => {
+    const mine = playing.filter((limb) => limbs.includes(limb));
+    return mine.length > 0 ? [{ at, mine }] : [];
+  });
+  const lines = places.slice(0, MOST).map(({ at, mine }) => {
+    const said = mine.map(letterOf).join(' + ');
+    return `${placeName(at, exercise, syllables)}: ${said}${mine.length > 1 ? ' = T' : ''}`;
+  });
+  return more(lines, places.length);
 }
 
 function deriveTogether(exercise: Exercise): readonly string[] {
   const instants = instantsOf(exercise);
   const strokes = exercise.strokes.length;
   const alone = instants.filter(({ limbs }) => limbs.length === 1).length;
+  const meet = strokes - instants.length;
   return [
-    `${sayCount(strokes, 'stroke')} fall on ${sayCount(instants.length, 'instant')}.`,
-    `${alone} of them hold one limb, ${instants.length - alone} two or more.`,
-    `${strokes} − ${instants.length} = ${strokes - instants.length} strokes meet another.`,
+    `${sayCount(strokes, 'stroke')} ${strokes === 1 ? 'falls' : 'fall'} on ${sayCount(instants.length, 'instant')}.`,
+    `${alone} of them ${alone === 1 ? 'holds' : 'hold'} one limb, ${instants.length - alone} two or more.`,
+    `${strokes} − ${instants.length} = ${sayCount(meet, 'stroke')} ${meet === 1 ? 'meets' : 'meet'} another.`,
   ];
 }
 
 function deriveCycle(exercise: Exercise, tempo: Tempo): readonly string[] {
-  const unit = unitTicks(exercise.meter);
-  const bar = barTicks(exercise.meter);
-  const beats = (ticks: number) => sayCount(round(ticks / unit), 'beat');
+  const bar = exercise.barTicks;
+  const note = noteOfTempo(tempo);
+  const beats = (ticks: number) => sayCount(round(ticks / tempo.beatTicks), 'beat');
   const lengths = exercise.layers.map(
     (layer) => `${layer.name || 'added'}: ${beats(layer.ownTicks ?? layer.lengthTicks)}`,
   );
@@ -96,19 +127,23 @@ function deriveCycle(exercise: Exercise, tempo: Tempo): readonly string[] {
     (one) =>
       `${one.name || 'this exercise'}: bars ${one.fromBar + 1} to ${one.fromBar + one.bars}${cutOf(one)}`,
   );
-  const own = exercise.members.length > 0 ? members : [...new Set(lengths)];
+  const { cutFrom } = exercise;
+  const whole = cutFrom === null ? exercise.cycleTicks : cutFrom * bar;
   return [
-    `The bar: ${beats(bar)}`,
-    ...own,
+    `A beat is a ${note}. The bar: ${beats(bar)}`,
     ...(exercise.members.length > 0
-      ? []
+      ? members
       : [
-          `All begin together again after ${beats(exercise.cycleTicks)}, the least that all divide.`,
+          ...new Set(lengths),
+          `All begin together again after ${beats(whole)}, the least that all divide.`,
         ]),
-    `${beats(exercise.cycleTicks)} ÷ ${beats(bar)} = ${sayCount(exercise.bars, 'bar')}`,
+    `${beats(whole)} ÷ ${beats(bar)} = ${sayCount(whole / bar, 'bar')}`,
+    ...(cutFrom === null
+      ? []
+      : [`Cut after ${sayCount(exercise.bars, 'bar')}: there all begin anew.`]),
     ...(seam
       ? [
-          `Seam: ${round(seam.gapTicks / tempo.beatTicks)} of a beat × 60000 ÷ ${tempo.bpm} = ${Math.round(seam.gapMs)} ms`,
+          `Seam: ${round((seam.gapMs / 60_000) * tempo.bpm)} of a beat${exercise.feel.kind === 'swung' ? ' as it is swung' : ''} × 60000 ÷ ${tempo.bpm} = ${Math.round(seam.gapMs)} ms`,
         ]
       : []),
   ];
@@ -119,44 +154,58 @@ function cutOf(member: Member): string {
   return cut && `, ${cut}`;
 }
 
+/** Each level with the next of the same hand; a hand's own loudest alone is loud. */
 function deriveMotions(exercise: Exercise, syllables?: Syllables): readonly string[] {
   return (['RH', 'LH'] as const).flatMap((limb) => {
-    const mine = strokesOf(exercise, limb);
     const motions = motionsOf(exercise, limb);
-    const lines = motions.slice(0, MOST / 2).map(({ at, motion }, index) => {
-      const now = mine[index]?.dynamic ?? 'normal';
-      const next = mine[(index + 1) % mine.length]?.dynamic ?? 'normal';
-      return `${letterOf(limb)} on ${placeName(at, exercise, syllables)}: ${now}, next ${next} = ${motion}`;
+    if (motions.length === 0) return [];
+    const levels = DYNAMICS.filter((one) => motions.some(({ dynamic }) => dynamic === one));
+    const loudest = levels.at(-1) ?? 'normal';
+    const rule =
+      levels.length > 1
+        ? `${letterOf(limb)}: ${loudest}, its loudest, is loud; ${levels.slice(0, -1).join(' and ')} ${levels.length > 2 ? 'are' : 'is'} soft.`
+        : `${letterOf(limb)}: all are ${loudest}: ${motions[0]?.motion ?? ''} strokes throughout.`;
+    const lines = motions.slice(0, MOST / 2).map(({ at, dynamic, motion }, index) => {
+      const next = motions[(index + 1) % motions.length]?.dynamic ?? dynamic;
+      return `${letterOf(limb)} on ${placeName(at, exercise, syllables)}: ${dynamic}, next ${next} = ${motion}`;
     });
-    return more(lines, motions.length);
+    return [rule, ...more(lines, motions.length)];
   });
 }
 
 function deriveLoad(exercise: Exercise, tempo: Tempo): readonly string[] {
   const beatsInCycle = exercise.cycleTicks / tempo.beatTicks;
   const seconds = (beatsInCycle * 60) / tempo.bpm;
-  const limbs = [...new Set(exercise.strokes.map((stroke) => stroke.limb))];
   return [
-    `One cycle: ${round(beatsInCycle)} beats × 60 ÷ ${tempo.bpm} = ${round(seconds)} s`,
-    ...limbs.map((limb: Limb) => {
-      const count = strokesOf(exercise, limb).length;
-      return `${letterOf(limb)}: ${count} strokes ÷ ${round(seconds)} s = ${round(count / seconds)} a second`;
-    }),
+    `One cycle: ${sayCount(round(beatsInCycle), 'beat')} × 60 ÷ ${tempo.bpm} = ${round(seconds)} s`,
+    ...limbLoads(exercise, tempo).map(
+      ({ limb, strokes, perSecond }) =>
+        `${letterOf(limb)}: ${sayCount(strokes, 'stroke')}${sayWritten(exercise, limb, strokes)} ÷ ${round(seconds)} s = ${round(perSecond)} a second`,
+    ),
   ];
+}
+
+/** What is made more than is written. */
+function sayWritten(exercise: Exercise, limb: Limb, made: number): string {
+  const more = made - strokesOf(exercise, limb).length;
+  return more > 0 ? ` (${more} of them in ornaments)` : '';
 }
 
 function deriveDifficulty(exercise: Exercise, tempo: Tempo): readonly string[] {
   const parts = difficultyParts(exercise, tempo);
-  const sum = parts.reduce((total, one) => total + one.points, 0);
   return [
-    ...parts.map(({ part, points, says }) => `${part}: ${says} = ${round(points)}`),
-    `Sum ${round(sum)}, only for putting exercises in order.`,
+    ...parts.map(
+      ({ part, count, weight, points, says }) =>
+        `${part}: ${says} = ${count}, × ${weight} = ${points}`,
+    ),
+    `${parts.map((one) => one.points).join(' + ')} = ${difficultyPoints(parts)}`,
+    'Only for putting exercises in order.',
   ];
 }
 
 function deriveSyncopation(exercise: Exercise, syllables?: Syllables): readonly string[] {
   return [
-    'Weights: the bar 0, its halves or groups −1, beats −2, one less for each halving below.',
+    `Weights of the counted notes: ${countedWeights(exercise.meter)}; one less for each halving below.`,
     ...syncopationOf(exercise).flatMap(({ limb, places, value }) => {
       const lines = places
         .slice(0, MOST / 2)
@@ -169,6 +218,13 @@ function deriveSyncopation(exercise: Exercise, syllables?: Syllables): readonly 
       return [...more(lines, places.length), far === null ? sum : `${sum}; ${far}`];
     }),
   ];
+}
+
+/** The weight of each counted note of the bar. @example 6/8 // => '0 −2 −2 −1 −2 −2' */
+function countedWeights(meter: Meter): string {
+  return Array.from({ length: meter.count }, (_, index) =>
+    String(metricalWeight(index * unitTicks(meter), meter)).replace('-', '−'),
+  ).join(' ');
 }
 
 /** For a rhythm of one bar: how far it lies from the strongest one of as many notes. */

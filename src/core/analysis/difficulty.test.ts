@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { VoiceId } from '../kit';
 import type { Exercise } from '../recipe';
 import { quarters } from '../time';
 import { difficultyParts, difficultyPoints, motionsOf, smallestPart, transitionsOf } from '.';
@@ -50,21 +51,132 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
     expect(one).toBeLessThan(two);
   });
 
-  it('never falls when the tempo rises, and says each part', () => {
+  const grid = fc.stringMatching(/^[xXg-]{16}$/).filter((text) => /[xXg]/.test(text));
+  const ornamented = (ornament: 'flam' | 'ruff' | 'diddle' | 'roll') => {
+    const note = { at: 0, limb: 'LH', voice: 'snare' } as const;
+    const edits = [{ from: note, to: { ...note, dynamic: 'normal' as const, ornament } }];
+    return exerciseOf([hats, ['LH', 'snare', '8', 'x-x-']], {
+      changes: [{ kind: 'hand', length: quarters(4), edits }],
+    });
+  };
+
+  it('rises with the tempo, grace notes and all', () => {
+    const all = [
+      ...(['flam', 'ruff', 'diddle', 'roll'] as const).map(ornamented),
+      exerciseOf([['RH', 'ride', '4', 'x---']]),
+      exerciseOf([hats, backbeat, bass('x--x--x---x-x---')]),
+    ];
+    for (const exercise of all) {
+      const of = (tempo: number) =>
+        difficultyPoints(difficultyParts(exercise, at(tempo, exercise)));
+      expect(of(60)).toBeLessThan(of(100));
+      for (let tempo = 40; tempo < 240; tempo += 1) {
+        expect(of(tempo)).toBeLessThanOrEqual(of(tempo + 1));
+      }
+    }
+  });
+
+  it('is a sum that comes out by hand: count × weight, all added up', () => {
     fc.assert(
-      fc.property(
-        fc.integer({ min: 40, max: 200 }),
-        fc.integer({ min: 1, max: 100 }),
-        (slow, more) => {
-          const exercise = exerciseOf([hats, backbeat, bass('x--x--x---x-x---')]);
-          const parts = (tempo: number) => difficultyParts(exercise, at(tempo, exercise));
-          expect(difficultyPoints(parts(slow))).toBeLessThanOrEqual(
-            difficultyPoints(parts(slow + more)),
-          );
-          for (const one of parts(slow)) expect(one.says).not.toBe('');
-        },
-      ),
+      fc.property(grid, grid, fc.integer({ min: 30, max: 240 }), (left, foot, tempo) => {
+        const exercise = exerciseOf([
+          hats,
+          ['LH', 'snare', '16', left],
+          ['RF', 'bass', '16', foot],
+        ]);
+        const parts = difficultyParts(exercise, at(tempo, exercise));
+        let hundredths = 0;
+        for (const { count, weight, points, says } of parts) {
+          expect(Math.abs(points - count * weight)).toBeLessThan(0.0051);
+          expect(Math.round(points * 100) / 100).toBe(points);
+          expect(says).not.toBe('');
+          hundredths += Math.round(points * 100);
+        }
+        expect(difficultyPoints(parts)).toBe(hundredths / 100);
+      }),
     );
+  });
+
+  it('is the same for what plays the same: repeated, or with the sides swapped', () => {
+    fc.assert(
+      fc.property(grid, grid, (left, foot) => {
+        const parts: Part[] = [
+          ['LH', 'snare', '16', left],
+          ['RF', 'bass', '16', foot],
+        ];
+        const once = points(hats, ...parts);
+        expect(
+          points(hats, ...parts.map(([l, v, slot, text]): Part => [l, v, slot, text + text])),
+        ).toBe(once);
+        const mirrored = exerciseOf([hats, ...parts], {
+          changes: [{ kind: 'mirror', what: 'all limbs', part: 'all' }],
+        });
+        expect(difficultyPoints(difficultyParts(mirrored, at(80, mirrored)))).toBe(once);
+      }),
+    );
+  });
+
+  it('layers one by one rise', () => {
+    fc.assert(
+      fc.property(grid, grid, (left, foot) => {
+        const layers: Part[] = [hats, ['LH', 'snare', '16', left], ['RF', 'bass', '16', foot]];
+        const sums = [1, 2, 3].map((count) => points(...layers.slice(0, count)));
+        expect(sums[0]).toBeLessThan(sums[1] ?? 0);
+        expect(sums[1]).toBeLessThan(sums[2] ?? 0);
+      }),
+    );
+  });
+
+  it('a part on another surface, all of it or every second note, is not easier', () => {
+    fc.assert(
+      fc.property(grid, grid, (left, foot) => {
+        const others: Part[] = [hats, ['RF', 'bass', '16', foot]];
+        const on = (voice: VoiceId, text: string): Part => ['LH', voice, '16', text];
+        const every = (rest: number) => {
+          let nth = 0;
+          return left.replace(/[^-]/g, (mark) => ((nth += 1) % 2 === rest ? mark : '-'));
+        };
+        const plain = points(...others, on('snare', left));
+        const second = every(0);
+        const toms = second.includes('x') || /[Xg]/.test(second) ? [on('tom-high', second)] : [];
+        expect(points(...others, on('tom-floor', left))).toBeGreaterThanOrEqual(plain);
+        expect(points(...others, on('snare', every(1)), ...toms)).toBeGreaterThanOrEqual(plain);
+      }),
+    );
+  });
+
+  it('a phrase off the beat is not easier than the same on it', () => {
+    const onBeats = fc
+      .subarray([0, 1, 2, 3], { minLength: 1 })
+      .map((taken) => [0, 1, 2, 3].map((b) => (taken.includes(b) ? 'x---' : '----')).join(''));
+    const ride: Part = ['RH', 'ride', '8', 'x-xxx-xx'];
+    const hatFoot: Part = ['LF', 'hat-foot', '4', '-x-x'];
+    const under = fc.constantFrom<readonly Part[]>(
+      [hats],
+      [hats, bass('x-------x-------')],
+      [hats, bass('x-----x-x-------'), hatFoot],
+      [['RH', 'ride', '4', 'xxxx'], hatFoot],
+      [ride, hatFoot],
+      [ride, hatFoot, ['RF', 'bass', '4', 'gggg']],
+      [['RH', 'hat', '16', 'xxxxxxxxxxxxxxxx'], bass('x-------x-------')],
+    );
+    fc.assert(
+      fc.property(onBeats, under, fc.integer({ min: 1, max: 3 }), (text, parts, by) => {
+        const later = text.slice(-by) + text.slice(0, -by);
+        const of = (phrase: string) => points(...parts, ['LH', 'snare', '16', phrase]);
+        expect(of(later)).toBeGreaterThanOrEqual(of(text));
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('foot straight into foot is harder than a hand between, a takeover than staying', () => {
+    const hand = (text: string): Part => ['RH', 'snare', '16', text];
+    const right = (text: string): Part => ['RF', 'bass', '16', text];
+    const left = (text: string): Part => ['LF', 'hat-foot', '16', text];
+    const straight = points(hand('x--x'), right('-x--'), left('--x-'));
+    const between = points(hand('x-x-'), right('-x--'), left('---x'));
+    expect(straight).toBeGreaterThan(between);
   });
 });
 

@@ -1,7 +1,7 @@
 export { differingLimbs, spokenComposite } from './composite';
 export { columnsOfBar, countStrings } from './count';
 export { cuesOf } from './cues';
-export { derive } from './derive';
+export { derive, sayGrid } from './derive';
 export { disguiseOf, shapeKey, soundKey } from './disguise';
 export { feltPulses } from './felt';
 export { gapMsBetween, instantsOf, momentsOf, movementsOf, strokesOf } from './instants';
@@ -30,7 +30,7 @@ export type { LimbLoad, Seam } from './seam';
 export type { SmallestPart } from './smallest-part';
 export type { Transition } from './transitions';
 export type { Cue } from './cues';
-export type { DerivedPart } from './derive';
+export type { Asked, DerivedPart } from './derive';
 export type { Disguise } from './disguise';
 export type { FeltPulse } from './felt';
 export type { Leads } from './leads';

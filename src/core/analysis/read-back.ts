@@ -37,8 +37,12 @@ export interface Readback {
   readonly felt: readonly FeltPulse[];
   readonly travel: readonly Travel[];
   readonly cues: readonly Cue[];
-  /** How many slots of the finest grid in use sound, in one cycle. */
-  readonly density: { readonly taken: number; readonly slots: number };
+  /** How many slots of the coarsest grid that holds all sound, in one cycle. */
+  readonly density: {
+    readonly taken: number;
+    readonly slots: number;
+    readonly slotTicks: number;
+  };
 }
 
 /** @param limbs whose composite is spoken; by default the two that differ most */
@@ -75,5 +79,6 @@ export function readBack(
 function densityOf(exercise: Exercise): Readback['density'] {
   const instants = instantsOf(exercise);
   const slot = instants.reduce<number>((sum, { at }) => gcd(sum, at), exercise.barTicks);
-  return { taken: instants.length, slots: exercise.cycleTicks / slot };
+  const taken = new Set(instants.map(({ at }) => at)).size;
+  return { taken, slots: exercise.cycleTicks / slot, slotTicks: slot };
 }

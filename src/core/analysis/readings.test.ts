@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
+import type { Exercise } from '../recipe';
 import {
   metricalWeight,
   parseMeter,
@@ -213,10 +214,12 @@ describe('difficulty follows orderings of common practice (no source)', () => {
 });
 
 describe('derivations', () => {
+  const asked = (exercise: Exercise) => ({ exercise, tempo: at(60, exercise) });
+
   it('show the sum behind the cycle and the seam', () => {
     const exercise = exerciseOf([['RH', 'snare', '16', 'x--']]);
-    expect(derive('cycle', exercise, at(60, exercise))).toEqual([
-      'The bar: 4 beats',
+    expect(derive('cycle', asked(exercise))).toEqual([
+      'A beat is a quarter. The bar: 4 beats',
       'parts: 0.75 beats',
       'All begin together again after 12 beats, the least that all divide.',
       '12 beats ÷ 4 beats = 3 bars',
@@ -224,27 +227,64 @@ describe('derivations', () => {
     ]);
   });
 
-  it('show slots and syllables, instants, strokes a second', () => {
+  it('count the same beat everywhere: in 6/8 the dotted quarter', () => {
+    const exercise = exerciseOf([['RH', 'hat', '8', 'x--x--']], { meter: '6/8' });
+    expect(derive('cycle', asked(exercise))).toEqual([
+      'A beat is a dotted quarter. The bar: 2 beats',
+      'parts: 2 beats',
+      'All begin together again after 2 beats, the least that all divide.',
+      '2 beats ÷ 2 beats = 1 bar',
+      'Seam: 1 of a beat × 60000 ÷ 60 = 1000 ms',
+    ]);
+    expect(derive('load', asked(exercise))[0]).toBe('One cycle: 2 beats × 60 ÷ 60 = 2 s');
+  });
+
+  it('say that a cycle is cut, and what it would be', () => {
+    const exercise = exerciseOf([['RH', 'snare', '16', 'x--']], { cut: 2 });
+    expect(derive('cycle', asked(exercise)).slice(2, 5)).toEqual([
+      'All begin together again after 12 beats, the least that all divide.',
+      '12 beats ÷ 4 beats = 3 bars',
+      'Cut after 2 bars: there all begin anew.',
+    ]);
+  });
+
+  it('show slots and syllables of every bar, instants, strokes a second', () => {
     const exercise = exerciseOf([
       ['RF', 'bass', '8', 'x--x----'],
       ['LH', 'snare', '4', 'x---'],
     ]);
-    expect(derive('count', exercise, at(60, exercise))[0]).toBe(
-      'L: slots of quarters in bar 1, from 0: 0 = 1',
-    );
-    expect(derive('composite', exercise, at(60, exercise))).toEqual(['1: L + K = T', '& of 2: K']);
-    expect(derive('together', exercise, at(60, exercise))[2]).toBe(
-      '3 − 2 = 1 strokes meet another.',
-    );
-    expect(derive('load', exercise, at(60, exercise))).toContain(
-      'K: 2 strokes ÷ 4 s = 0.5 a second',
-    );
-    expect(derive('syncopation', exercise, at(60, exercise)).at(-1)).toBe(
+    const says = (part: Parameters<typeof derive>[0]) => derive(part, asked(exercise));
+    expect(says('count')[0]).toBe('L, bar 1: slots of quarters, from 0: 0 = 1');
+    expect(says('composite')).toEqual(['1: L + K = T', '& of 2: K']);
+    expect(derive('composite', { ...asked(exercise), limbs: ['LH'] })).toEqual(['1: L']);
+    expect(says('together')).toEqual([
+      '3 strokes fall on 2 instants.',
+      '1 of them holds one limb, 1 two or more.',
+      '3 − 2 = 1 stroke meets another.',
+    ]);
+    expect(says('load')).toContain('K: 2 strokes ÷ 4 s = 0.5 a second');
+    expect(says('load')).toContain('L: 1 stroke ÷ 4 s = 0.25 a second');
+    expect(says('syncopation')[0]).toContain('0 −2 −1 −2');
+    expect(says('syncopation').at(-1)).toBe(
       'right foot: 2 in all; 2 from the strongest rhythm of 2 notes',
     );
-    expect(derive('difficulty', exercise, at(60, exercise)).at(-1)).toMatch(/^Sum /);
-    expect(derive('motions', exercise, at(60, exercise))[0]).toBe(
+    const three = exerciseOf([['RF', 'bass', '8', 'x--']]);
+    expect(derive('count', asked(three))).toEqual([
+      'K, bar 1: slots of 8ths, from 0: 0 = 1, 3 = &, 6 = 4',
+      'K, bar 2: slots of 8ths, from 0: 1 = &, 4 = 3, 7 = &',
+      'K, bar 3: slots of 8ths, from 0: 2 = 2, 5 = &',
+    ]);
+  });
+
+  it('motions say which level is loud', () => {
+    const one = exerciseOf([['LH', 'snare', '4', 'x---']]);
+    expect(derive('motions', asked(one))).toEqual([
+      'L: all are normal: full strokes throughout.',
       'L on 1: normal, next normal = full',
+    ]);
+    const two = exerciseOf([['LH', 'snare', '4', 'Xxgx']]);
+    expect(derive('motions', asked(two))[0]).toBe(
+      'L: accent, its loudest, is loud; ghost and normal are soft.',
     );
   });
 });

@@ -18,12 +18,23 @@ export interface Syncopation {
  * @returns limbs that play, in limb order
  * @example `x--x--x---x-x---` in 16ths: slots 3 over 4 and 6 over 8 // => 2 + 2 */
 export function syncopationOf(exercise: Exercise): readonly Syncopation[] {
+  let found = MADE.get(exercise);
+  if (!found) {
+    found = makeSyncopation(exercise);
+    MADE.set(exercise, found);
+  }
+  return found;
+}
+
+const MADE = new WeakMap<Exercise, readonly Syncopation[]>();
+
+function makeSyncopation(exercise: Exercise): readonly Syncopation[] {
   const { meter, cycleTicks } = exercise;
   const beat = beats(meter)[0]?.ticks ?? cycleTicks;
   return LIMBS.flatMap((limb): Syncopation[] => {
-    const mine = strokesOf(exercise, limb);
-    const notes = [...new Set(mine.map((stroke) => stroke.at as number))];
+    const notes = [...new Set(strokesOf(exercise, limb).map((one) => one.at as number))];
     if (notes.length === 0) return [];
+    notes.sort((a, b) => a - b);
     const slot = notes.reduce((sum, at) => gcd(sum, at), beat as number);
     const places = syncopatedNotes(notes, cycleTicks, slot, meter);
     return [{ limb, places, value: places.reduce((sum, one) => sum + one.value, 0) }];

@@ -8,6 +8,8 @@ export interface Travel {
   readonly limb: Limb;
   /** Moves in one cycle, the seam included. */
   readonly moves: number;
+  /** Different ones, from which surface to which. */
+  readonly ways: number;
   /** The shortest of them. */
   readonly shortest: {
     readonly at: Tick;
@@ -31,6 +33,7 @@ export function travelOf(exercise: Exercise, tempo: Tempo): readonly Travel[] {
     const [first, ...rest] = moves;
     if (!first) return [];
     const shortest = rest.reduce((best, one) => (one.ms < best.ms ? one : best), first);
-    return [{ limb, moves: moves.length, shortest }];
+    const surfaces = moves.map((one) => `${voice(one.from).surface} ${voice(one.to).surface}`);
+    return [{ limb, moves: moves.length, ways: new Set(surfaces).size, shortest }];
   });
 }

@@ -12,6 +12,8 @@ export interface Exercise {
   /** Bars until all parts realign. */
   readonly bars: number;
   readonly cycleTicks: Tick;
+  /** Bars of the whole cycle, where the recipe cuts it; null where it does not. */
+  readonly cutFrom: number | null;
   /** Looped to the cycle, in the order of the sentence. */
   readonly layers: readonly Layer[];
   /** All layers' strokes by time. */

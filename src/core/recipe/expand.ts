@@ -132,8 +132,8 @@ function settle(
     recipe.cut,
   );
   if (!looped.ok) return looped;
-  const line = looped.value.find((layer) => layer.role === 'line');
-  const under = looped.value.filter((layer) => layer.role === 'over');
+  const line = looped.value.layers.find((layer) => layer.role === 'line');
+  const under = looped.value.layers.filter((layer) => layer.role === 'over');
   const settled =
     line && phrase
       ? settleClaims(
@@ -148,6 +148,7 @@ function settle(
   let layers = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
   if (layers.length === 0) layers = [silence(bar)];
   let stale = 0;
+  let cutFrom = looped.value.cutFrom;
   for (const change of aims ? late.slice(1) : late) {
     const changed = isWholeChange(change)
       ? changeWhole(layers, change, frame)
@@ -155,12 +156,13 @@ function settle(
     stale += changed.stale;
     const aligned = inOneCycle(changed.layers, bar, 'changes', recipe.cut);
     if (!aligned.ok) return aligned;
-    layers = [...aligned.value];
+    layers = [...aligned.value.layers];
+    cutFrom ??= aligned.value.cutFrom;
   }
   const footed = inOneCycle(recipe.changes.reduce(foot, layers), bar, 'changes', recipe.cut);
   if (!footed.ok) return footed;
   const reads = phrase?.reads ?? 'voices';
-  const fitted = fitKit(footed.value, recipe.kit.content, reads);
+  const fitted = fitKit(footed.value.layers, recipe.kit.content, reads);
   const whole = tick(fitted.layers[0]?.lengthTicks ?? bar);
   const blank = fitted.layers.every((layer) => layer.strokes.length === 0);
   const written = recipe.changes.some((change) => change.kind === 'hand');
@@ -173,6 +175,7 @@ function settle(
     barTicks: bar,
     bars: whole / bar,
     cycleTicks: whole,
+    cutFrom: cutFrom ?? footed.value.cutFrom,
     layers: fitted.layers,
     strokes: mergeStrokes(fitted.layers),
     reads,
@@ -191,19 +194,25 @@ function silence(bar: Tick): Layer {
   return { role: 'over', name: '', lengthTicks: bar, strokes: [] };
 }
 
+interface Aligned {
+  readonly layers: readonly Layer[];
+  /** Bars of the whole cycle where it was cut; else null. */
+  readonly cutFrom: number | null;
+}
+
 /** @param cut bars after which everything begins anew, where the cycle is longer */
 function inOneCycle(
   layers: readonly Layer[],
   bar: Tick,
   path: 'over' | 'changes',
   cut?: number,
-): Result<readonly Layer[]> {
+): Result<Aligned> {
   const aligned = alignLayers(layers, bar, MOST_BARS);
   const bars = typeof aligned === 'number' ? aligned : (aligned[0]?.lengthTicks ?? bar) / bar;
   if (cut !== undefined && bars > cut) {
-    return ok(layers.map((layer) => cutLayer(layer, tick(cut * bar))));
+    return ok({ layers: layers.map((one) => cutLayer(one, tick(cut * bar))), cutFrom: bars });
   }
-  if (typeof aligned !== 'number') return ok(aligned);
+  if (typeof aligned !== 'number') return ok({ layers: aligned, cutFrom: null });
   return fail({ code: 'cycle-too-long', path: [path], bars: aligned, most: MOST_BARS });
 }
 

@@ -79,6 +79,7 @@ function join(
     ...first,
     bars,
     cycleTicks: cycle,
+    cutFrom: null,
     layers: joined,
     strokes: mergeStrokes(joined),
     stale: parts.reduce((sum, one) => sum + one.exercise.stale, 0),

@@ -29,7 +29,7 @@ export function Composite({
   const limbs = (chosen ?? differingLimbs(exercise) ?? []).filter((limb) => playing.includes(limb));
   const said = spokenComposite(exercise, limbs);
   return (
-    <Part label="Said as one" how={{ part: 'composite', exercise, tempo }}>
+    <Part label="Said as one" how={{ part: 'composite', exercise, tempo, limbs }}>
       <div className="flex gap-1" role="group" aria-label="Limbs said as one">
         {playing.map((limb) => {
           const on = limbs.includes(limb);

@@ -1,10 +1,10 @@
 'use client';
 
-import type { Readback } from '@/core/analysis';
+import { sayGrid, type Readback } from '@/core/analysis';
 import { sayCount } from '@/core/issue';
 import { limbName } from '@/core/kit';
 import { sayPartOfCycle, type Exercise } from '@/core/recipe';
-import { TICKS_PER_QUARTER, unitTicks, type Tick } from '@/core/time';
+import { tempoBeatTicks, type Tick } from '@/core/time';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { sayPlaces } from './readback-part';
@@ -67,6 +67,12 @@ export function CycleText({ exercise, readback }: { exercise: Exercise; readback
         </>
       )}
       .
+      {exercise.cutFrom !== null && (
+        <span className="text-soft">
+          {' '}
+          Cut: the whole would be {sayCount(exercise.cutFrom, 'bar')}.
+        </span>
+      )}
       {smallest && smallest.times > 1 && (
         <>
           {' '}
@@ -75,7 +81,8 @@ export function CycleText({ exercise, readback }: { exercise: Exercise; readback
         </>
       )}{' '}
       <span className="text-soft">
-        {Math.round((100 * density.taken) / density.slots)} % of the {density.slots} slots sound.
+        {density.taken} of {sayCount(density.slots, 'slot')} ({sayGrid(density.slotTicks)}) sound:{' '}
+        {Math.round((100 * density.taken) / density.slots)} %.
       </span>
       {exercise.members.filter(sayPartOfCycle).map((member) => (
         <span key={member.fromBar} className="block border-l-3 border-warm pl-2">
@@ -86,9 +93,7 @@ export function CycleText({ exercise, readback }: { exercise: Exercise; readback
   );
 }
 
-/** A length in beats of the meter's unit, or in parts of one. */
+/** A length in beats of the tempo, perhaps parts of one. */
 function sayPart(ticks: Tick, exercise: Exercise): string {
-  const units = ticks / unitTicks(exercise.meter);
-  if (Number.isInteger(units)) return sayCount(units, 'beat');
-  return `${sayCount(Math.round((ticks * 12) / TICKS_PER_QUARTER), 'twelfth')} of a quarter`;
+  return sayCount(Math.round((ticks / tempoBeatTicks(exercise.meter)) * 100) / 100, 'beat');
 }

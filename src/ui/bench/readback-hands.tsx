@@ -1,4 +1,4 @@
-import type { MotionAt, Readback } from '@/core/analysis';
+import { difficultyPoints, type MotionAt, type Readback } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
 import { footingDifferences } from '@/core/transform';
 import { loudestFirst, voice } from '@/core/kit';
@@ -69,21 +69,30 @@ export function Difficulty({ readback }: { readback: Readback }) {
   return (
     <table className="w-full text-left">
       <tbody>
-        {readback.difficulty.map(({ part, points, says }) => (
+        {readback.difficulty.map(({ part, count, weight, points, says }) => (
           <tr key={part}>
             <th scope="row" className="pr-2 font-normal whitespace-nowrap">
               {part}
             </th>
             <td className="w-12 pr-2 align-middle">
-              <span
-                className="block h-1.5 bg-ink"
-                style={{ width: `${(100 * points) / most}%` }}
-                title={points.toFixed(1)}
-              />
+              <span className="block h-1.5 bg-ink" style={{ width: `${(100 * points) / most}%` }} />
+            </td>
+            <td className="pr-2 text-right text-sm" title={`${count} × ${weight}`}>
+              {points.toFixed(2)}
             </td>
             <td className="text-sm text-soft">{says}</td>
           </tr>
         ))}
+        <tr className="border-t border-faint">
+          <th scope="row" className="pr-2 font-normal">
+            sum
+          </th>
+          <td />
+          <td className="pr-2 text-right text-sm" data-testid="difficulty-sum">
+            {difficultyPoints(readback.difficulty).toFixed(2)}
+          </td>
+          <td />
+        </tr>
       </tbody>
     </table>
   );

@@ -2,9 +2,9 @@
 
 import { Popover } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
-import { derive, type DerivedPart } from '@/core/analysis';
+import { derive, type Asked, type DerivedPart } from '@/core/analysis';
 import { placeName, type Exercise } from '@/core/recipe';
-import type { Syllables, Tempo, Tick } from '@/core/time';
+import type { Syllables, Tick } from '@/core/time';
 import { useSpeech } from '../base';
 
 /** A part of the readback with its word in the margin; where it can be worked out by hand, the word
@@ -15,7 +15,7 @@ export function Part({
   children,
 }: {
   label: string;
-  how?: { readonly part: DerivedPart; readonly exercise: Exercise; readonly tempo: Tempo };
+  how?: Asked & { readonly part: DerivedPart };
   children: ReactNode;
 }) {
   const id = useId();
@@ -32,13 +32,10 @@ export function Part({
 function How({
   label,
   part,
-  exercise,
-  tempo,
-}: {
-  label: string;
-  part: DerivedPart;
-  exercise: Exercise;
-  tempo: Tempo;
+  ...asked
+}: Asked & {
+  readonly label: string;
+  readonly part: DerivedPart;
 }) {
   const { words, syllables } = useSpeech();
   return (
@@ -52,7 +49,7 @@ function How({
       <Popover.Portal>
         <Popover.Content align="start" side="left" sideOffset={8} className="pop max-w-md p-3">
           <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
-            {derive(part, exercise, tempo, syllables).map((line, index) => (
+            {derive(part, { ...asked, syllables }).map((line, index) => (
               <li key={index}>{words(line)}</li>
             ))}
           </ol>
