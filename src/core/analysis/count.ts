@@ -1,5 +1,5 @@
 import { LIMBS, type Limb } from '../kit';
-import { countMark, tick, type Syllables, type Tick } from '../time';
+import { countMarks, tick, type Syllables, type Tick } from '../time';
 import type { Exercise } from '../recipe';
 import { strokesOf } from './instants';
 
@@ -14,6 +14,7 @@ export interface LimbCount {
  * @example the short/long reading of `4. 4 8 4`: RF // => ['1 & 4'] */
 export function countStrings(exercise: Exercise, syllables?: Syllables): readonly LimbCount[] {
   const { meter, barTicks, bars } = exercise;
+  const markAt = countMarks(meter, syllables);
   return LIMBS.flatMap((limb) => {
     const mine = strokesOf(exercise, limb);
     if (mine.length === 0) return [];
@@ -24,7 +25,7 @@ export function countStrings(exercise: Exercise, syllables?: Syllables): readonl
       before = at;
       const bar = Math.floor(at / barTicks);
       const said = texts[bar] ?? '';
-      const { text } = countMark(at, meter, syllables);
+      const { text } = markAt(at);
       texts[bar] = said === '' ? text : `${said} ${text}`;
     }
     return [{ limb, bars: texts.map((text) => text || '–') }];

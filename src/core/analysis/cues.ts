@@ -10,7 +10,7 @@ import {
   type Tempo,
   type Tick,
 } from '../time';
-import { gapMsBetween, instantsOf, LIMB_BITS, movementsOf, type Instant } from './instants';
+import { gapMsBetween, instantsOf, LIMB_BITS, movementsOf, setCounts } from './instants';
 import { hatBeforeFoot } from './playability';
 
 /** One thing to watch for, said to the player. */
@@ -33,22 +33,17 @@ const BARE_MS = 900;
  * waits. Nothing where nothing of the kind is there; three at the most. */
 export function cuesOf(exercise: Exercise, tempo: Tempo, syllables?: Syllables): readonly Cue[] {
   const name = (at: Tick) => countName(at, exercise.meter, syllables);
-  return [
-    opensCue(exercise, tempo, name),
-    hatCue(exercise, name),
-    seamCue(exercise, tempo),
-    accentCue(exercise, name),
-    followCue(exercise, tempo),
-    returnCue(exercise, name),
-    unisonCue(exercise, name),
-    gracesCue(exercise),
-    bareCue(exercise, tempo, name),
-  ]
-    .filter((cue) => cue !== null)
-    .slice(0, MOST);
+  const found: Cue[] = [];
+  for (const look of LOOKS) {
+    const cue = look(exercise, tempo, name);
+    if (cue) found.push(cue);
+    if (found.length === MOST) break;
+  }
+  return found;
 }
 
 type Name = (at: Tick) => string;
+type Look = (exercise: Exercise, tempo: Tempo, name: Name) => Cue | null;
 
 /** A stick on the hi-hat so short before the foot closes it that it may ring. */
 function opensCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
@@ -60,7 +55,7 @@ function opensCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
 }
 
 /** An open hi-hat waits for what closes it. */
-function hatCue(exercise: Exercise, name: Name): Cue | null {
+function hatCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
   const chain = instantsOf(exercise);
   for (const [index, { at, strokes }] of chain.entries()) {
     if (!strokes.some(({ voice }) => voice === 'hat-open' || voice === 'hat-half')) continue;
@@ -95,7 +90,7 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
 }
 
 /** An accent off the beat wants to go to the beat, where its limb plays, too, without one. */
-function accentCue(exercise: Exercise, name: Name): Cue | null {
+function accentCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
   const loud = exercise.strokes.filter(({ dynamic }) => dynamic === 'accent');
   const off = loud.find(({ at }) => !onBeat(at, exercise.meter));
   if (!off) return null;
@@ -127,7 +122,7 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
 }
 
 /** Back to slower notes after faster ones of the same part: they tend to come too fast. */
-function returnCue({ layers }: Exercise, name: Name): Cue | null {
+function returnCue({ layers }: Exercise, _: Tempo, name: Name): Cue | null {
   for (const { strokes } of layers) {
     let before: Stroke | undefined = strokes.at(-1);
     for (const stroke of strokes) {
@@ -146,22 +141,25 @@ function slotName(slot: Tick): string {
 }
 
 /** Two limbs that meet, and elsewhere play without each other: they may come apart. */
-function unisonCue(exercise: Exercise, name: Name): Cue | null {
-  const chain = instantsOf(exercise);
-  let best: { limbs: readonly [Limb, Limb]; at: readonly Instant[] } | null = null;
+function unisonCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
+  const counts = setCounts(exercise);
+  const times = (both: number, wanted: number) =>
+    counts.reduce((sum, count, mask) => ((mask & both) === wanted ? sum + count : sum), 0);
+  let best: { limbs: readonly [Limb, Limb]; both: number; meet: number } | null = null;
   for (const [index, a] of LIMBS.entries()) {
     for (const b of LIMBS.slice(index + 1)) {
       const [one, other] = [LIMB_BITS[a], LIMB_BITS[b]];
       const both = one | other;
-      const meet = chain.filter(({ mask }) => (mask & both) === both);
-      const alone = [one, other].every((bit) => chain.some(({ mask }) => (mask & both) === bit));
-      if (alone && meet.length > (best?.at.length ?? 0)) best = { limbs: [a, b], at: meet };
+      const meet = times(both, both);
+      if (meet <= (best?.meet ?? 0) || times(both, one) === 0 || times(both, other) === 0) continue;
+      best = { limbs: [a, b], both, meet };
     }
   }
-  const [first] = best?.at ?? [];
-  if (!best || !first) return null;
-  const names = best.limbs.map(limbName).join(' and ');
-  const where = best.at.length === 1 ? ` on ${name(first.at)}` : '';
+  if (!best) return null;
+  const { limbs, both, meet } = best;
+  const first = instantsOf(exercise).find(({ mask }) => (mask & both) === both);
+  const where = meet === 1 && first ? ` on ${name(first.at)}` : '';
+  const names = limbs.map(limbName).join(' and ');
   return {
     kind: 'unison',
     says: `Keep ${names} together where they meet${where}, without a flam.`,
@@ -188,3 +186,16 @@ function bareCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
   const where = `${Math.round((longest.ms / beatMs) * 100) / 100} beats of silence after ${name(longest.from.at)}`;
   return { kind: 'bare', says: `${where} get rushed: keep counting.` };
 }
+
+/** The most likely to break first. */
+const LOOKS: readonly Look[] = [
+  opensCue,
+  hatCue,
+  seamCue,
+  accentCue,
+  followCue,
+  returnCue,
+  unisonCue,
+  gracesCue,
+  bareCue,
+];

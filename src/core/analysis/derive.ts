@@ -18,6 +18,7 @@ import { differingLimbs } from './composite';
 import { difficultyParts, difficultyPoints } from './difficulty';
 import { instantsOf, strokesOf } from './instants';
 import { motionsOf } from './motions';
+import { sayDifficulty } from './say-difficulty';
 import { limbLoads, seamOf } from './seam';
 import { metricalComplexity, syncopationOf } from './syncopation';
 
@@ -195,8 +196,8 @@ function deriveDifficulty(exercise: Exercise, tempo: Tempo): readonly string[] {
   const parts = difficultyParts(exercise, tempo);
   return [
     ...parts.map(
-      ({ part, count, weight, points, says }) =>
-        `${part}: ${says} = ${count}, × ${weight} = ${points}`,
+      ({ facts, count, weight, points }) =>
+        `${facts.part}: ${sayDifficulty(facts)} = ${count}, × ${weight} = ${points}`,
     ),
     `${parts.map((one) => one.points).join(' + ')} = ${difficultyPoints(parts)}`,
     'Only for putting exercises in order.',

@@ -3,7 +3,14 @@ import { describe, expect, it } from 'vitest';
 import type { VoiceId } from '../kit';
 import type { Exercise } from '../recipe';
 import { quarters } from '../time';
-import { difficultyParts, difficultyPoints, motionsOf, smallestPart, transitionsOf } from '.';
+import {
+  difficultyParts,
+  difficultyPoints,
+  motionsOf,
+  sayDifficulty,
+  smallestPart,
+  transitionsOf,
+} from '.';
 import { at, exerciseOf, type Part } from './analysis.fixture';
 
 const hats: Part = ['RH', 'hat', '8', 'xxxxxxxx'];
@@ -86,10 +93,10 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
         ]);
         const parts = difficultyParts(exercise, at(tempo, exercise));
         let hundredths = 0;
-        for (const { count, weight, points, says } of parts) {
+        for (const { count, weight, points, facts } of parts) {
           expect(Math.abs(points - count * weight)).toBeLessThan(0.0051);
           expect(Math.round(points * 100) / 100).toBe(points);
-          expect(says).not.toBe('');
+          expect(sayDifficulty(facts)).not.toBe('');
           hundredths += Math.round(points * 100);
         }
         expect(difficultyPoints(parts)).toBe(hundredths / 100);

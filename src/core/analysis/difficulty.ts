@@ -1,35 +1,52 @@
-import { LIMBS, isHand, letterOf, type Limb } from '../kit';
+import { LIMBS, isHand, type Limb } from '../kit';
 import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
 import { beats, onBeat, TICKS_PER_QUARTER, unitTicks, type Tempo } from '../time';
 import { instantsOf, LIMB_BITS, momentsOf, strokesOf } from './instants';
+import { once } from './keep';
 import { limbLoads } from './seam';
 import { syncopationOf } from './syncopation';
 import { travelOf } from './travel';
 
+/** What a part counts, with the numbers that it comes from. */
+export type DifficultyFacts =
+  | { readonly part: 'limbs'; readonly limbs: readonly Limb[] }
+  | {
+      readonly part: 'combinations' | 'changes' | 'takeovers' | 'feet alone';
+      readonly number: number;
+    }
+  | { readonly part: 'notes a beat'; readonly instants: number; readonly beats: number }
+  | { readonly part: 'off the beat'; readonly shares: readonly OffBeatShare[] }
+  | { readonly part: 'syncopation'; readonly value: number; readonly bars: number }
+  | { readonly part: 'grids'; readonly kinds: number }
+  | { readonly part: 'speed'; readonly limbs: readonly LimbSpeed[] }
+  | { readonly part: 'nearest'; readonly limb: Limb; readonly ms: number; readonly easyMs: number }
+  | { readonly part: 'travel'; readonly ways: number; readonly ms: number; readonly easyMs: number }
+  | { readonly part: 'foot to foot'; readonly from: readonly Limb[] }
+  | { readonly part: 'ornaments'; readonly ornaments: readonly Ornament[] };
+
+/** Where the strokes of a limb lie, of `all`: on a half of the counted note, between halves. */
+export interface OffBeatShare {
+  readonly limb: Limb;
+  readonly halves: number;
+  readonly between: number;
+  readonly all: number;
+}
+
+/** Strokes a second of a limb, and how many are easy. */
+export interface LimbSpeed {
+  readonly limb: Limb;
+  readonly rate: number;
+  readonly easy: number;
+}
+
 /** One part of what makes an exercise hard: `points` is `count` × `weight`, and the parts add up. All
  * three are rounded to hundredths, so that a sum by hand comes out the same. */
 export interface DifficultyPart {
-  readonly part:
-    | 'limbs'
-    | 'combinations'
-    | 'changes'
-    | 'takeovers'
-    | 'notes a beat'
-    | 'off the beat'
-    | 'syncopation'
-    | 'grids'
-    | 'speed'
-    | 'nearest'
-    | 'travel'
-    | 'feet alone'
-    | 'foot to foot'
-    | 'ornaments';
+  readonly facts: DifficultyFacts;
   readonly count: number;
   readonly weight: number;
   readonly points: number;
-  /** How the count comes about. */
-  readonly says: string;
 }
 
 /** Points for each unit that is counted, weighed so that orderings of common practice hold (no source):
@@ -80,21 +97,17 @@ function round(value: number): number {
   return Math.round(value * 100) / 100;
 }
 
-function part(
-  name: DifficultyPart['part'],
-  count: number,
-  weight: number,
-  says: string,
-): DifficultyPart {
+/** Adds a part, unless it gives no points. */
+function add(to: DifficultyPart[], facts: DifficultyFacts, count: number, weight: number): void {
   const counted = round(count);
-  return { part: name, count: counted, weight, points: round(counted * weight), says };
+  const points = round(counted * weight);
+  if (points > 0) to.push({ facts, count: counted, weight, points });
 }
 
 /** How hard an exercise is at a tempo, explained part by part. What plays the same scores the same,
  * however often it is repeated. */
 export function difficultyParts(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {
-  const all = [...partsOfShape(exercise), ...partsOfTempo(exercise, tempo)];
-  return all.filter((one) => one.points > 0);
+  return [...partsOfShape(exercise), ...partsOfTempo(exercise, tempo)];
 }
 
 /** The parts added up, for putting exercises in order. */
@@ -102,142 +115,119 @@ export function difficultyPoints(parts: readonly DifficultyPart[]): number {
   return round(parts.reduce((sum, one) => sum + one.points, 0));
 }
 
-/** What does not depend on the tempo is worked out once. */
-const SHAPES = new WeakMap<Exercise, readonly DifficultyPart[]>();
-
-function partsOfShape(exercise: Exercise): readonly DifficultyPart[] {
-  let found = SHAPES.get(exercise);
-  if (!found) {
-    found = shapeOf(exercise);
-    SHAPES.set(exercise, found);
-  }
-  return found;
-}
-
-function shapeOf(exercise: Exercise): readonly DifficultyPart[] {
+/** What does not depend on the tempo. */
+const partsOfShape = once((exercise): readonly DifficultyPart[] => {
+  const found: DifficultyPart[] = [];
+  const { bars, meter } = exercise;
   const limbs = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);
-  const instants = instantsOf(exercise);
-  const felt = beats(exercise.meter).length * exercise.bars;
-  const { sets, steps, takeovers } = stepsOf(exercise);
-  const against = syncopationOf(exercise).reduce((sum, one) => sum + one.value, 0);
-  const grids = gridsOf(exercise);
+  add(found, { part: 'limbs', limbs }, limbs.length, WEIGHT.limb);
+  const { combinations, changes, takeovers } = stepsOf(exercise);
+  add(found, { part: 'combinations', number: combinations }, combinations, WEIGHT.combination);
+  add(found, { part: 'changes', number: changes }, changes, WEIGHT.change);
+  add(found, { part: 'takeovers', number: takeovers }, takeovers, WEIGHT.takeover);
+  const instants = instantsOf(exercise).length;
+  const felt = beats(meter).length * bars;
+  add(found, { part: 'notes a beat', instants, beats: felt }, instants / felt, WEIGHT.density);
+  const shares = limbs.map((limb) => offBeatShare(exercise, limb));
+  const off = shares.reduce(
+    (sum, { halves, between, all }) => sum + (halves / 2 + between) / all,
+    0,
+  );
+  add(found, { part: 'off the beat', shares }, off, WEIGHT.offBeat);
+  const value = syncopationOf(exercise).reduce((sum, one) => sum + one.value, 0);
+  add(found, { part: 'syncopation', value, bars }, value / bars, WEIGHT.syncopation);
+  const kinds = gridsOf(exercise);
+  add(found, { part: 'grids', kinds }, kinds - 1, WEIGHT.grid);
   const alone = feetAlone(exercise);
-  const crossings = feetCrossings(exercise);
+  add(found, { part: 'feet alone', number: alone }, alone, WEIGHT.feetAlone);
+  const from = feetCrossings(exercise);
+  add(found, { part: 'foot to foot', from }, from.length, WEIGHT.footToFoot);
   const ornaments = ornamentsOf(exercise);
-  return [
-    part('limbs', limbs.length, WEIGHT.limb, `${limbs.map(letterOf).join(' ')}: ${limbs.length}`),
-    part('combinations', sets, WEIGHT.combination, `${sets} different`),
-    part('changes', steps, WEIGHT.change, `${steps} different, one to the next`),
-    part('takeovers', takeovers, WEIGHT.takeover, `${takeovers} between hands and feet`),
-    part(
-      'notes a beat',
-      instants.length / felt,
-      WEIGHT.density,
-      `${instants.length} instants ÷ ${felt} beats`,
-    ),
-    offBeat(exercise, limbs),
-    part(
-      'syncopation',
-      against / exercise.bars,
-      WEIGHT.syncopation,
-      `${against} ÷ ${exercise.bars === 1 ? '1 bar' : `${exercise.bars} bars`}`,
-    ),
-    part('grids', grids - 1, WEIGHT.grid, `${grids} − 1`),
-    part('feet alone', alone, WEIGHT.feetAlone, `${alone} more than one in a row`),
-    part('foot to foot', crossings.length, WEIGHT.footToFoot, crossings.join(', ')),
-    part('ornaments', ornamentPoints(ornaments), 1, sayOrnaments(ornaments)),
-  ];
-}
+  const points = ornaments.reduce((sum, one) => sum + ORNAMENT_POINTS[one], 0);
+  add(found, { part: 'ornaments', ornaments }, points, 1);
+  return found;
+});
+
+const HAND_BITS = LIMB_BITS.RH | LIMB_BITS.LH;
+const FOOT_BITS = LIMB_BITS.RF | LIMB_BITS.LF;
 
 /** Different sets of limbs, steps between them, and steps between hands alone and feet alone. */
 function stepsOf(exercise: Exercise) {
   const instants = instantsOf(exercise);
-  const hands = LIMB_BITS.RH | LIMB_BITS.LH;
-  const kind = (mask: number) => ((mask & hands) === mask ? 'hands' : mask & hands ? '' : 'feet');
-  const sets = new Set<number>();
-  const turns = new Set<number>();
-  const takeovers = new Set<number>();
-  instants.forEach(({ mask }, index) => {
-    const next = instants[(index + 1) % instants.length]?.mask ?? mask;
-    sets.add(mask);
-    if (next === mask) return;
-    turns.add(mask * 16 + next);
-    const [from, to] = [kind(mask), kind(next)];
-    if (from !== '' && to !== '' && from !== to) takeovers.add(mask * 16 + next);
+  const steps = new Uint16Array(16);
+  let sets = 0;
+  let mask = instants.at(-1)?.mask ?? 0;
+  for (const { mask: next } of instants) {
+    sets |= 1 << next;
+    if (next !== mask) steps[mask] = (steps[mask] ?? 0) | (1 << next);
+    mask = next;
+  }
+  let [changes, takeovers] = [0, 0];
+  steps.forEach((to, from) => {
+    changes += bitCount(to);
+    const others =
+      (from & FOOT_BITS) === 0 ? FEET_ALONE : (from & HAND_BITS) === 0 ? HANDS_ALONE : 0;
+    takeovers += bitCount(to & others);
   });
-  return { sets: sets.size, steps: turns.size, takeovers: takeovers.size };
+  return { combinations: bitCount(sets), changes, takeovers };
 }
 
-/** Where in the beat each limb's strokes lie: a half of the counted note counts half, anything between it
- * whole; of all its strokes. */
-function offBeat(exercise: Exercise, limbs: readonly Limb[]): DifficultyPart {
+/** A bit for each set of hands alone, and of feet alone. */
+const HANDS_ALONE = setsWithin(HAND_BITS);
+const FEET_ALONE = setsWithin(FOOT_BITS);
+
+function setsWithin(limbs: number): number {
+  let bits = 0;
+  for (let mask = 1; mask < 16; mask += 1) if ((mask & ~limbs) === 0) bits |= 1 << mask;
+  return bits;
+}
+
+function bitCount(bits: number): number {
+  let count = 0;
+  for (let rest = bits; rest !== 0; rest &= rest - 1) count += 1;
+  return count;
+}
+
+function offBeatShare(exercise: Exercise, limb: Limb): OffBeatShare {
   const { meter } = exercise;
   const half = unitTicks(meter) / 2;
-  const shares = limbs.map((limb) => {
-    const strokes = strokesOf(exercise, limb);
-    const off = strokes.filter(({ at }) => !onBeat(at, meter));
-    const halves = off.filter(({ at }) => at % half === 0).length;
-    return { limb, halves, between: off.length - halves, all: strokes.length };
-  });
-  const sum = shares.reduce(
-    (total, { halves, between, all }) => total + (halves / 2 + between) / all,
-    0,
-  );
-  const said = shares
-    .filter(({ halves, between }) => halves + between > 0)
-    .map(({ limb, halves, between, all }) => {
-      const whole = between === 0 ? '' : String(between);
-      const atHalf = halves === 0 ? '' : `${halves} on the half × 0.5`;
-      return `${letterOf(limb)} (${[atHalf, whole].filter(Boolean).join(' + ')}) ÷ ${all}`;
-    });
-  return part('off the beat', sum, WEIGHT.offBeat, said.join(' + '));
+  const strokes = strokesOf(exercise, limb);
+  let [halves, between] = [0, 0];
+  for (const { at } of strokes) {
+    if (at % half !== 0) between += 1;
+    else if (!onBeat(at, meter)) halves += 1;
+  }
+  return { limb, halves, between, all: strokes.length };
 }
 
 function partsOfTempo(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {
-  const loads = limbLoads(exercise, tempo).map(({ limb, perSecond, shortestGapMs }) => {
+  const found: DifficultyPart[] = [];
+  const limbs: LimbSpeed[] = [];
+  let speed = 0;
+  let nearest = { limb: LIMBS[0] as Limb, ms: 1, easyMs: 0 };
+  for (const { limb, perSecond, shortestGapMs } of limbLoads(exercise, tempo)) {
     const easy = isHand(limb) ? EASY_A_SECOND.hand : EASY_A_SECOND.foot;
-    return { limb, easy, rate: round(perSecond), ms: Math.max(1, Math.round(shortestGapMs)) };
-  });
-  const speed = loads.reduce((sum, { rate, easy }) => sum + rate / easy, 0);
-  const said = loads.map(({ limb, rate, easy }) => `${letterOf(limb)} ${rate} ÷ ${easy}`);
-  return [
-    part('speed', speed, WEIGHT.speed, `strokes a second: ${said.join(' + ')}`),
-    nearestOf(loads),
-    ...waysOf(exercise, tempo),
-  ];
-}
-
-function nearestOf(
-  loads: readonly { readonly limb: Limb; readonly easy: number; readonly ms: number }[],
-): DifficultyPart {
-  const nearer = loads.map((one) => ({ ...one, easyMs: Math.round(1000 / one.easy) }));
-  const excess = (one: (typeof nearer)[number]) => one.easyMs / one.ms - 1;
-  const [first, ...others] = nearer;
-  if (!first) return part('nearest', 0, WEIGHT.nearest, '');
-  const most = others.reduce((best, one) => (excess(one) > excess(best) ? one : best), first);
-  const says = `${letterOf(most.limb)} ${most.ms} ms: ${most.easyMs} ÷ ${most.ms} − 1`;
-  return part('nearest', Math.max(0, excess(most)), WEIGHT.nearest, says);
-}
-
-/** Ways between surfaces: how many there are, and how short the shortest is. */
-function waysOf(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {
+    const rate = round(perSecond);
+    limbs.push({ limb, rate, easy });
+    speed += rate / easy;
+    const [ms, easyMs] = [Math.max(1, Math.round(shortestGapMs)), Math.round(1000 / easy)];
+    if (easyMs / ms > nearest.easyMs / nearest.ms) nearest = { limb, ms, easyMs };
+  }
+  add(found, { part: 'speed', limbs }, speed, WEIGHT.speed);
+  const excess = nearest.easyMs / nearest.ms - 1;
+  add(found, { part: 'nearest', ...nearest }, excess, WEIGHT.nearest);
   const travels = travelOf(exercise, tempo);
+  if (travels.length === 0) return found;
   const ways = travels.reduce((sum, one) => sum + one.ways, 0);
-  if (ways === 0) return [];
   const ms = Math.max(1, Math.round(Math.min(...travels.map((one) => one.shortest.ms))));
-  return [
-    part(
-      'travel',
-      ways + EASY_WAY_MS / ms,
-      WEIGHT.way,
-      `${ways} ways, the shortest ${ms} ms: ${ways} + ${EASY_WAY_MS} ÷ ${ms}`,
-    ),
-  ];
+  const facts = { part: 'travel', ways, ms, easyMs: EASY_WAY_MS } as const;
+  add(found, facts, ways + EASY_WAY_MS / ms, WEIGHT.way);
+  return found;
 }
 
 /** A skeleton is easier than with diddles, diddles are easier than grace notes; common practice,
  * no source. */
-const ORNAMENT: Readonly<Record<Ornament, number>> = {
+export const ORNAMENT_POINTS: Readonly<Record<Ornament, number>> = {
   diddle: 0.6,
   roll: 0.8,
   buzz: 0.8,
@@ -247,60 +237,52 @@ const ORNAMENT: Readonly<Record<Ornament, number>> = {
 };
 
 function ornamentsOf(exercise: Exercise): readonly Ornament[] {
-  const found = new Set<Ornament>();
-  for (const { ornament } of exercise.strokes) if (ornament) found.add(ornament);
-  return [...found];
-}
-
-function ornamentPoints(ornaments: readonly Ornament[]): number {
-  return ornaments.reduce((sum, one) => sum + ORNAMENT[one], 0);
-}
-
-function sayOrnaments(ornaments: readonly Ornament[]): string {
-  return ornaments.map((one) => `${one} ${ORNAMENT[one]}`).join(' + ');
+  const found: Ornament[] = [];
+  for (const { ornament } of exercise.strokes) {
+    if (ornament && !found.includes(ornament)) found.push(ornament);
+  }
+  return found;
 }
 
 /** How many kinds of grid the beats of the cycle need: binary, triplet, five, seven. */
 function gridsOf(exercise: Exercise): number {
-  const kinds = new Set<string>();
+  let kinds = 0;
   for (const { at } of exercise.strokes) {
     const within = at % TICKS_PER_QUARTER;
-    if (within !== 0) kinds.add(gridKind(within));
+    if (within !== 0) kinds |= gridKind(within);
   }
-  return Math.max(1, kinds.size);
+  return Math.max(1, bitCount(kinds));
 }
 
-function gridKind(within: number): string {
-  if (within % (TICKS_PER_QUARTER / 64) === 0) return 'binary';
-  if (within % (TICKS_PER_QUARTER / 36) === 0) return 'triplet';
-  return within % (TICKS_PER_QUARTER / 5) === 0 ? 'five' : 'seven';
+function gridKind(within: number): number {
+  if (within % (TICKS_PER_QUARTER / 64) === 0) return 1;
+  if (within % (TICKS_PER_QUARTER / 36) === 0) return 2;
+  return within % (TICKS_PER_QUARTER / 5) === 0 ? 4 : 8;
 }
 
 /** Longest run of feet without a hand, beyond the first. */
 function feetAlone(exercise: Exercise): number {
   const moments = momentsOf(exercise);
-  const feet = LIMB_BITS.RF | LIMB_BITS.LF;
   let best = 0;
   let run = 0;
   for (let step = 0; step < moments.length + LONGEST_RUN; step += 1) {
     const mask = moments[step % moments.length]?.mask ?? 0;
-    run = mask !== 0 && (mask & feet) === mask ? run + 1 : 0;
-    best = Math.max(best, run);
+    run = mask !== 0 && (mask & HAND_BITS) === 0 ? run + 1 : 0;
+    if (run > best) best = run;
   }
   return Math.max(0, Math.min(best, LONGEST_RUN) - 1);
 }
 
-/** Whether one foot comes straight after the other, each way. */
-function feetCrossings(exercise: Exercise): readonly string[] {
+/** The feet that the other foot comes straight after. */
+function feetCrossings(exercise: Exercise): readonly Limb[] {
   const moments = momentsOf(exercise);
-  const foot = (mask: number) => {
-    const [right, left] = [(mask & LIMB_BITS.RF) !== 0, (mask & LIMB_BITS.LF) !== 0];
-    return right === left ? null : right ? 'right' : 'left';
-  };
-  const found = new Set<string>();
-  moments.forEach(({ mask }, index) => {
-    const [from, to] = [foot(mask), foot(moments[(index + 1) % moments.length]?.mask ?? 0)];
-    if (from !== null && to !== null && from !== to) found.add(`${from} into ${to}`);
-  });
-  return [...found];
+  let before = (moments.at(-1)?.mask ?? 0) & FOOT_BITS;
+  let [right, left] = [false, false];
+  for (const { mask } of moments) {
+    const now = mask & FOOT_BITS;
+    right ||= before === LIMB_BITS.RF && now === LIMB_BITS.LF;
+    left ||= before === LIMB_BITS.LF && now === LIMB_BITS.RF;
+    before = now;
+  }
+  return [...(right ? (['RF'] as const) : []), ...(left ? (['LF'] as const) : [])];
 }

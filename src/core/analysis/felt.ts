@@ -18,17 +18,31 @@ export interface FeltPulse {
 export function feltPulses(exercise: Exercise, tempo: Tempo): readonly FeltPulse[] {
   const beat = tempoBeatTicks(exercise.meter);
   return LIMBS.flatMap((limb): FeltPulse[] => {
-    const mine = instantsOf(exercise).filter(({ mask }) => (mask & LIMB_BITS[limb]) !== 0);
-    const gap = exercise.cycleTicks / mine.length;
-    const from = mine[0]?.soundsTicks ?? 0;
-    const even = mine.every((one, nth) => Math.abs(one.soundsTicks - from - nth * gap) < 1);
-    if (mine.length < 2 || !even || !Number.isInteger(gap)) return [];
+    const gap = evenGap(exercise, limb);
+    if (gap === null) return [];
     const part = gcd(beat, gap);
     const ratio = [beat / part, gap / part] as const;
     const ofMeter = ratio[1] === 1 || ratio.every(isPowerOfTwo) || gap % exercise.barTicks === 0;
     if (ofMeter) return [];
     return [{ limb, ratio, bpm: (tempo.bpm * ratio[0]) / ratio[1] }];
   });
+}
+
+/** Ticks from each stroke of a limb to the next as they sound, where all are alike; else null. */
+function evenGap(exercise: Exercise, limb: Limb): number | null {
+  const bit = LIMB_BITS[limb];
+  const instants = instantsOf(exercise);
+  let count = 0;
+  for (const { mask } of instants) if ((mask & bit) !== 0) count += 1;
+  const gap = exercise.cycleTicks / count;
+  if (count < 2 || !Number.isInteger(gap)) return null;
+  let next = -1;
+  for (const { mask, soundsTicks } of instants) {
+    if ((mask & bit) === 0) continue;
+    if (next >= 0 && Math.abs(soundsTicks - next) >= 1) return null;
+    next = soundsTicks + gap;
+  }
+  return gap;
 }
 
 function isPowerOfTwo(count: number): boolean {

@@ -1,7 +1,8 @@
 import { LIMBS, type Limb } from '../kit';
-import { figureOf, type Stroke } from '../pattern';
+import { figureOf, makeStroke, type Stroke } from '../pattern';
 import { soundingLength, soundsAt, type Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick } from '../time';
+import { once } from './keep';
 
 /** All strokes that sound together. */
 export interface Instant {
@@ -18,6 +19,14 @@ export interface Instant {
   readonly mask: number;
 }
 
+/** A bit for each limb. */
+export const LIMB_BITS: Readonly<Record<Limb, number>> = { RH: 1, LH: 2, RF: 4, LF: 8 };
+
+/** Every set of limbs by its bits, in limb order. */
+export const LIMB_SETS: readonly (readonly Limb[])[] = Array.from({ length: 16 }, (_, mask) =>
+  LIMBS.filter((limb) => (mask & LIMB_BITS[limb]) !== 0),
+);
+
 /** One movement of a limb, with where it sounds. */
 interface Sounding {
   readonly stroke: Stroke;
@@ -25,50 +34,44 @@ interface Sounding {
   readonly ms: number;
 }
 
-/** Nearly every reading begins with the chain of instants; it is made once for an exercise. */
-const MADE = new WeakMap<Exercise, readonly Instant[]>();
-const MOMENTS = new WeakMap<Exercise, readonly Instant[]>();
-
 /** The written strokes as a chain of instants over one cycle, in the order in which they sound. */
-export function instantsOf(exercise: Exercise): readonly Instant[] {
-  let chain = MADE.get(exercise);
-  if (!chain) {
-    chain = group(soundingOf(exercise, false));
-    MADE.set(exercise, chain);
-  }
-  return chain;
-}
+export const instantsOf = once((exercise): readonly Instant[] =>
+  exercise.feel.kind === 'swung' ? group(heard(exercise)) : groupWritten(exercise.strokes),
+);
 
 /** All that limbs do as a chain: the strokes, and the grace notes, diddles and rolls on them, each as
  * strokes of their own. The same as `instantsOf` where nothing is ornamented. */
-export function momentsOf(exercise: Exercise): readonly Instant[] {
-  if (!isOrnamented(exercise)) return instantsOf(exercise);
-  let chain = MOMENTS.get(exercise);
-  if (!chain) {
-    chain = group(soundingOf(exercise, true));
-    MOMENTS.set(exercise, chain);
-  }
-  return chain;
+export const momentsOf = once((exercise): readonly Instant[] =>
+  isOrnamented(exercise) ? group(movements(exercise)) : instantsOf(exercise),
+);
+
+/** Whether grace notes, diddles or rolls make more strokes than are written. */
+const isOrnamented = once(({ strokes }): boolean =>
+  strokes.some((stroke) => stroke.ornament !== undefined),
+);
+
+function heard(exercise: Exercise): readonly Sounding[] {
+  return exercise.strokes
+    .map((stroke) => ({ stroke, soundsTicks: soundsAt(stroke, exercise), ms: 0 }))
+    .sort(inOrder);
 }
 
-function isOrnamented({ strokes }: Exercise): boolean {
-  return strokes.some((stroke) => stroke.ornament !== undefined);
-}
-
-/** @param figures whether ornaments are written out */
-function soundingOf(exercise: Exercise, figures: boolean): readonly Sounding[] {
-  const found = exercise.strokes.flatMap((stroke): readonly Sounding[] => {
+function movements(exercise: Exercise): readonly Sounding[] {
+  const found: Sounding[] = [];
+  for (const stroke of exercise.strokes) {
     const soundsTicks = soundsAt(stroke, exercise);
-    if (!figures || !stroke.ornament) return [{ stroke, soundsTicks, ms: 0 }];
     const lasts = soundingLength(stroke, exercise);
-    return figureOf(stroke).map(({ kind, limb, share, ms }) => {
-      const { ornament: _, ...plain } = stroke;
+    for (const { kind, limb, share, ms } of figureOf(stroke)) {
       const dynamic = kind === 'grace' ? 'ghost' : stroke.dynamic;
-      return { stroke: { ...plain, limb, dynamic }, soundsTicks: soundsTicks + share * lasts, ms };
-    });
-  });
-  if (!figures && exercise.feel.kind !== 'swung') return found;
-  return [...found].sort((a, b) => a.soundsTicks - b.soundsTicks || a.ms - b.ms);
+      const made = makeStroke({ ...stroke, ornament: undefined, limb, dynamic });
+      found.push({ stroke: made, soundsTicks: soundsTicks + share * lasts, ms });
+    }
+  }
+  return found.sort(inOrder);
+}
+
+function inOrder(a: Sounding, b: Sounding): number {
+  return a.soundsTicks - b.soundsTicks || a.ms - b.ms;
 }
 
 /** Nearer than this is at once; in ticks, far below what is heard. */
@@ -76,37 +79,48 @@ const AT_ONCE = 1e-3;
 
 function group(sounding: readonly Sounding[]): readonly Instant[] {
   const found: Instant[] = [];
-  for (let first = 0; first < sounding.length;) {
-    const head = sounding[first];
-    if (!head) break;
-    const { soundsTicks, ms } = head;
+  let strokes: Stroke[] = [];
+  sounding.forEach(({ stroke, soundsTicks, ms }, index) => {
+    strokes.push(stroke);
+    const next = sounding[index + 1];
+    if (next && next.ms === ms && next.soundsTicks - soundsTicks <= AT_ONCE) return;
+    found.push(instant(strokes, soundsTicks, ms));
+    strokes = [];
+  });
+  return found;
+}
+
+function groupWritten(strokes: readonly Stroke[]): readonly Instant[] {
+  const found: Instant[] = [];
+  for (let first = 0; first < strokes.length;) {
+    const at = strokes[first]?.at;
     let end = first + 1;
-    for (let next = sounding[end]; next; next = sounding[end]) {
-      if (next.ms !== ms || next.soundsTicks - soundsTicks > AT_ONCE) break;
-      end += 1;
-    }
-    const strokes: Stroke[] = [];
-    let mask = 0;
-    for (let index = first; index < end; index += 1) {
-      const one = sounding[index];
-      if (!one) continue;
-      strokes.push(one.stroke);
-      mask |= LIMB_BITS[one.stroke.limb];
-    }
-    const limbs = LIMB_SETS[mask] ?? [];
-    found.push({ at: head.stroke.at, soundsTicks, ms, strokes, limbs, mask });
+    while (end < strokes.length && strokes[end]?.at === at) end += 1;
+    found.push(instant(strokes.slice(first, end), at ?? 0, 0));
     first = end;
   }
   return found;
 }
 
+function instant(strokes: readonly Stroke[], soundsTicks: number, ms: number): Instant {
+  let mask = 0;
+  for (const { limb } of strokes) mask |= LIMB_BITS[limb];
+  const at = strokes[0]?.at ?? (0 as Tick);
+  return { at, soundsTicks, ms, strokes, limbs: LIMB_SETS[mask] ?? [], mask };
+}
+
+/** How many instants each set of limbs has, by its bits. */
+export const setCounts = once((exercise): readonly number[] => {
+  const counts = Array.from({ length: 16 }, () => 0);
+  for (const { mask } of instantsOf(exercise)) counts[mask] = (counts[mask] ?? 0) + 1;
+  return counts;
+});
+
+/** Where a thing sounds. */
+type Sounds = Pick<Instant, 'soundsTicks' | 'ms'>;
+
 /** From one instant to the next in the chain, over the seam where the next is no later; in ms. */
-export function gapMsBetween(
-  from: Pick<Instant, 'soundsTicks' | 'ms'>,
-  to: Pick<Instant, 'soundsTicks' | 'ms'>,
-  exercise: Exercise,
-  tempo: Tempo,
-): number {
+export function gapMsBetween(from: Sounds, to: Sounds, exercise: Exercise, tempo: Tempo): number {
   const ticks = to.soundsTicks - from.soundsTicks;
   const later = ticks > 0 || (ticks === 0 && to.ms > from.ms);
   const gap = later ? ticks : ticks + exercise.cycleTicks;
@@ -114,48 +128,36 @@ export function gapMsBetween(
 }
 
 /** One stroke or grace note of one limb. */
-export interface Movement {
+export interface Movement extends Sounds {
   readonly stroke: Stroke;
-  readonly soundsTicks: number;
-  readonly ms: number;
 }
 
-const MOVEMENTS = new WeakMap<Exercise, Readonly<Record<Limb, readonly Movement[]>>>();
+const movementsOfLimbs = once((exercise): Readonly<Record<Limb, readonly Movement[]>> => {
+  const made: Record<Limb, Movement[]> = { RH: [], LH: [], RF: [], LF: [] };
+  for (const { soundsTicks, ms, strokes } of momentsOf(exercise)) {
+    for (const stroke of strokes) made[stroke.limb].push({ stroke, soundsTicks, ms });
+  }
+  return made;
+});
 
 /** What one limb does over the cycle, in order of time: `momentsOf`, a limb’s share. */
 export function movementsOf(exercise: Exercise, limb: Limb): readonly Movement[] {
-  let found = MOVEMENTS.get(exercise);
-  if (!found) {
-    const made: Record<Limb, Movement[]> = { RH: [], LH: [], RF: [], LF: [] };
-    for (const { soundsTicks, ms, strokes } of momentsOf(exercise)) {
-      for (const stroke of strokes) made[stroke.limb].push({ stroke, soundsTicks, ms });
-    }
-    found = made;
-    MOVEMENTS.set(exercise, found);
-  }
-  return found[limb];
+  return movementsOfLimbs(exercise)[limb];
 }
 
-/** A bit for each limb. */
-export const LIMB_BITS: Readonly<Record<Limb, number>> = { RH: 1, LH: 2, RF: 4, LF: 8 };
-
-/** Every set of limbs by its bits, in limb order. */
-const LIMB_SETS: readonly (readonly Limb[])[] = Array.from({ length: 16 }, (_, mask) =>
-  LIMBS.filter((limb) => (mask & LIMB_BITS[limb]) !== 0),
-);
-
-const BY_LIMB = new WeakMap<Exercise, Readonly<Record<Limb, readonly Stroke[]>>>();
+const strokesOfLimbs = once((exercise): Readonly<Record<Limb, readonly Stroke[]>> => {
+  const made: Record<Limb, Stroke[]> = { RH: [], LH: [], RF: [], LF: [] };
+  if (exercise.feel.kind !== 'swung') {
+    for (const stroke of exercise.strokes) made[stroke.limb].push(stroke);
+    return made;
+  }
+  for (const { strokes } of instantsOf(exercise)) {
+    for (const stroke of strokes) made[stroke.limb].push(stroke);
+  }
+  return made;
+});
 
 /** The written strokes of one limb over the cycle, in the order in which they sound. */
 export function strokesOf(exercise: Exercise, limb: Limb): readonly Stroke[] {
-  let found = BY_LIMB.get(exercise);
-  if (!found) {
-    const made: Record<Limb, Stroke[]> = { RH: [], LH: [], RF: [], LF: [] };
-    for (const { strokes } of instantsOf(exercise)) {
-      for (const stroke of strokes) made[stroke.limb].push(stroke);
-    }
-    found = made;
-    BY_LIMB.set(exercise, found);
-  }
-  return found[limb];
+  return strokesOfLimbs(exercise)[limb];
 }

@@ -38,21 +38,26 @@ export function leadsOf(exercise: Exercise): Leads | null {
 function leadsOfCells(layer: Layer): readonly (Lead | null)[] {
   const own = layer.ownTicks ?? layer.lengthTicks;
   const period = periodOf(layer);
-  const cells = new Map<string, { from: number; lead: { at: number; hand: Lead } | null }>();
+  const cells: { key: number; from: number; order: number; hand: Lead | null }[] = [];
   for (const stroke of layer.strokes) {
     const { from, at } = stroke;
     if (at >= period || !('onset' in from)) continue;
-    const offset = from.source === 'fill' ? from.offset : 0;
-    const begins = from.source === 'fill' && from.gap ? wrap(at - offset, period) : at;
-    const key = `${Math.floor(begins / own)} ${from.onset}`;
-    const cell = cells.get(key) ?? { from: begins, lead: null };
-    const order = begins === at ? at : begins + offset;
-    const first = isHand(stroke.limb) && (cell.lead === null || order < cell.lead.at);
-    const lead = first ? { at: order, hand: leadOf(stroke) } : cell.lead;
-    cells.set(key, { from: Math.min(cell.from, begins), lead });
+    const offset = from.source === 'fill' && from.gap ? from.offset : 0;
+    const begins = wrap(at - offset, period);
+    const key = Math.floor(begins / own) * MOST_ONSETS + from.onset;
+    let cell = cells.findLast((one) => one.key === key);
+    if (!cell) cells.push((cell = { key, from: begins, order: Infinity, hand: null }));
+    cell.from = Math.min(cell.from, begins);
+    const order = begins + offset;
+    if (!isHand(stroke.limb) || order >= cell.order) continue;
+    cell.order = order;
+    cell.hand = leadOf(stroke);
   }
-  return [...cells.values()].sort((a, b) => a.from - b.from).map(({ lead }) => lead?.hand ?? null);
+  return cells.sort((a, b) => a.from - b.from).map(({ hand }) => hand);
 }
+
+/** More than a line has notes. */
+const MOST_ONSETS = 4096;
 
 function leadOf(stroke: Stroke): Lead {
   return stroke.limb === 'RH' ? 'R' : 'L';

@@ -3,6 +3,7 @@ import { periodOf, type Layer, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import { ornamentMark } from '../sticking';
 import { SUBDIVISIONS, tick, type Tick } from '../time';
+import { once } from './keep';
 
 /** A slot of what the line became, and what plays there; a rest where nothing does. */
 export interface LineSlot {
@@ -30,42 +31,39 @@ export function lineReading(exercise: Exercise): string {
 }
 
 export function sayWord({ slots, subdivision }: LineWord): string {
-  const word = slots.map((slot) => slot.says).join('');
+  let word = '';
+  for (const { says } of slots) word += says;
   return subdivision === '' ? word : `${subdivision} ${word}`;
 }
 
-const MADE = new WeakMap<Exercise, readonly LineWord[]>();
-
 /** The words of the line, each with its slots. */
-export function lineWords(exercise: Exercise): readonly LineWord[] {
-  let words = MADE.get(exercise);
-  if (!words) {
-    words = exercise.layers.flatMap((layer) =>
-      layer.role === 'line' ? wordsOf(layer, exercise) : [],
-    );
-    MADE.set(exercise, words);
-  }
-  return words;
-}
+export const lineWords = once((exercise): readonly LineWord[] =>
+  exercise.layers.flatMap((layer) => (layer.role === 'line' ? wordsOf(layer, exercise) : [])),
+);
 
 function wordsOf(layer: Layer, exercise: Exercise): readonly LineWord[] {
   const period = periodOf(layer);
-  const chords = new Map<number, Stroke[]>();
+  const chords: Chord[] = [];
   for (const stroke of layer.strokes) {
     if (stroke.at >= period || stroke.from.source === 'added') continue;
-    const chord = chords.get(stroke.at);
-    if (chord) chord.push(stroke);
-    else chords.set(stroke.at, [stroke]);
+    const last = chords.at(-1);
+    if (last?.at === stroke.at) last.strokes.push(stroke);
+    else chords.push({ at: stroke.at, strokes: [stroke] });
   }
   const say = speaker(layer, exercise);
   return typedWords(layer, period, chords, say) ?? wordsOfNotes(chords, say);
 }
 
-type Chords = ReadonlyMap<number, readonly Stroke[]>;
+/** What plays at one place. */
+interface Chord {
+  readonly at: Tick;
+  readonly strokes: Stroke[];
+}
+
 type Say = (strokes: readonly Stroke[]) => string;
 
 /** A sticking in its typed slots; null where something was moved off them. */
-function typedWords(layer: Layer, period: number, chords: Chords, say: Say) {
+function typedWords(layer: Layer, period: number, chords: readonly Chord[], say: Say) {
   const { words, ownTicks, lengthTicks } = layer;
   if (!words) return null;
   const own = ownTicks ?? lengthTicks;
@@ -77,8 +75,9 @@ function typedWords(layer: Layer, period: number, chords: Chords, say: Say) {
     for (const slot of words) {
       const at = tick(from + slot.at);
       if (at >= period) break;
-      const strokes = chords.get(at) ?? [];
-      if (strokes.length > 0) held += 1;
+      const chord = chords[held]?.at === at ? chords[held] : undefined;
+      if (chord) held += 1;
+      const strokes = chord?.strokes ?? [];
       if (slot.word !== word || slot.ticks !== ticks) {
         const changes = slot.ticks === ticks ? undefined : slotName(slot.ticks);
         found.push({ slots: [], subdivision: changes ? `${changes}:` : '' });
@@ -88,7 +87,7 @@ function typedWords(layer: Layer, period: number, chords: Chords, say: Say) {
       found.at(-1)?.slots.push({ at, says: say(strokes), strokes });
     }
   }
-  return held === chords.size ? found : null;
+  return held === chords.length ? found : null;
 }
 
 function slotName(ticks: number): string | undefined {
@@ -96,15 +95,16 @@ function slotName(ticks: number): string | undefined {
 }
 
 /** A word for each note of the line, what fills the gap after it included. */
-function wordsOfNotes(chords: Chords, say: Say): readonly LineWord[] {
+function wordsOfNotes(chords: readonly Chord[], say: Say): readonly LineWord[] {
   const found: { slots: LineSlot[]; subdivision: string }[] = [];
   let before: number | null = null;
-  for (const [at, strokes] of [...chords].sort(([a], [b]) => a - b)) {
-    const note = strokes.find((one) => 'onset' in one.from)?.from;
-    const onset = note && 'onset' in note ? note.onset : null;
-    if (onset !== before || found.length === 0) found.push({ slots: [], subdivision: '' });
+  for (const { at, strokes } of chords) {
+    const from = strokes[0]?.from;
+    const onset = from && 'onset' in from ? from.onset : null;
+    const slot = { at, says: say(strokes), strokes };
+    if (onset !== before || found.length === 0) found.push({ slots: [slot], subdivision: '' });
+    else found.at(-1)?.slots.push(slot);
     before = onset;
-    found.at(-1)?.slots.push({ at: tick(at), says: say(strokes), strokes });
   }
   return found;
 }
@@ -113,10 +113,12 @@ function wordsOfNotes(chords: Chords, say: Say): readonly LineWord[] {
 function speaker(layer: Layer, { reads }: Exercise): Say {
   if (reads === 'voices')
     return (strokes) => strokes.map((one) => voice(one.voice).letter).join('');
-  const cells = layer.strokes.map(({ from }) => ('cell' in from ? (from.cell ?? '') : '')).join('');
-  const marked = cells.includes('>');
-  const twoFeet =
-    /[rl]/.test(cells) || layer.strokes.some((one) => one.limb === 'LF' && one.voice === 'bass');
+  let [marked, twoFeet] = [false, false];
+  for (const { from, limb, voice: id } of layer.strokes) {
+    const cell = layer.words && 'cell' in from ? (from.cell ?? '') : '';
+    marked ||= cell.includes('>');
+    twoFeet ||= (limb === 'LF' && id === 'bass') || cell.includes('r') || cell.includes('l');
+  }
   return (strokes) => {
     const [first] = strokes;
     if (!first) return '-';

@@ -1,7 +1,7 @@
 import { LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import type { Tick } from '../time';
-import { instantsOf } from './instants';
+import { instantsOf, LIMB_BITS, LIMB_SETS } from './instants';
 
 /** Where limbs coincide, in which sets, and which notes stand alone. */
 export interface LockUp {
@@ -14,27 +14,24 @@ export interface LockUp {
 }
 
 export function lockUp(exercise: Exercise): LockUp {
-  const together = new Map<string, { limbs: readonly Limb[]; at: Tick[] }>();
-  const alone = new Map<Limb, Tick[]>();
+  const bySet: (Tick[] | undefined)[] = [];
   const instants = instantsOf(exercise);
-  for (const instant of instants) {
-    const { limbs } = instant;
-    const [only] = limbs;
-    if (limbs.length === 1 && only) {
-      const places = alone.get(only);
-      if (places) places.push(instant.at);
-      else alone.set(only, [instant.at]);
-    } else {
-      const key = limbs.join(' ');
-      const set = together.get(key) ?? { limbs, at: [] };
-      set.at.push(instant.at);
-      together.set(key, set);
+  const order: number[] = [];
+  for (const { at, mask } of instants) {
+    const places = bySet[mask];
+    if (places) places.push(at);
+    else {
+      bySet[mask] = [at];
+      order.push(mask);
     }
   }
+  const together = order
+    .map((mask) => ({ limbs: LIMB_SETS[mask] ?? [], at: bySet[mask] ?? [] }))
+    .filter(({ limbs }) => limbs.length > 1);
   return {
-    together: [...together.values()].sort((a, b) => b.at.length - a.at.length),
+    together: together.sort((a, b) => b.at.length - a.at.length),
     alone: LIMBS.flatMap((limb) => {
-      const at = alone.get(limb);
+      const at = bySet[LIMB_BITS[limb]];
       return at ? [{ limb, at }] : [];
     }),
     instants: instants.length,

@@ -21,14 +21,18 @@ export interface MotionAt {
  * @returns in order of time; empty when the hand rests
  * @example LRLR at p p p f: left // => tap tap; right // => up down */
 export function motionsOf(exercise: Exercise, limb: Limb): readonly MotionAt[] {
-  const strokes = movementsOf(exercise, limb).map((one) => one.stroke);
-  const levels = strokes.map((stroke) => DYNAMICS.indexOf(stroke.dynamic));
-  const top = Math.max(...levels);
-  const loudest = Math.min(...levels) < top ? top : DYNAMICS.indexOf(SOFTEST_FULL);
-  const loud = levels.map((level) => level >= loudest);
-  return strokes.map(({ at, dynamic }, index) => {
-    const now = loud[index] ?? false;
-    const next = loud[(index + 1) % loud.length] ?? false;
+  const mine = movementsOf(exercise, limb);
+  const levels = mine.map(({ stroke }) => DYNAMICS.indexOf(stroke.dynamic));
+  let top = -1;
+  let least: number = DYNAMICS.length;
+  for (const level of levels) {
+    top = Math.max(top, level);
+    least = Math.min(least, level);
+  }
+  const loudest = least < top ? top : DYNAMICS.indexOf(SOFTEST_FULL);
+  return mine.map(({ stroke: { at, dynamic } }, index) => {
+    const now = (levels[index] ?? 0) >= loudest;
+    const next = (levels[(index + 1) % levels.length] ?? 0) >= loudest;
     return { at, dynamic, motion: now ? (next ? 'full' : 'down') : next ? 'up' : 'tap' };
   });
 }

@@ -11,6 +11,7 @@ import {
 } from '../kit';
 import type { Exercise } from '../recipe';
 import { countName, type Syllables, type Tempo, type Tick } from '../time';
+import { limbLoads } from './seam';
 import {
   gapMsBetween,
   instantsOf,
@@ -88,6 +89,7 @@ export function hatBeforeFoot(
   withinMs = limitsOf(exercise.kit).hatBeforeFoot,
 ): readonly Hindrance[] {
   const instants = momentsOf(exercise);
+  if (!exercise.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
   return instants.flatMap((chick, index): Hindrance[] => {
     if (!chick.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
     const before = instants.at(index - 1);
@@ -102,6 +104,8 @@ export function hatBeforeFoot(
 }
 
 function limbTwice(exercise: Exercise): readonly Hindrance[] {
+  if (!instantsOf(exercise).some(({ strokes, limbs }) => strokes.length > limbs.length))
+    return NONE;
   return instantsOf(exercise)
     .filter(({ strokes, limbs }) => strokes.length > limbs.length)
     .flatMap(({ at, strokes, limbs }) =>
@@ -115,6 +119,7 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
 /** Bass drum, then the hi-hat foot right after it, whatever the hands play with either. A double pedal is
  * another matter. */
 function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  if (!exercise.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
   const chain = momentsOf(exercise);
   const within = limitsOf(exercise.kit).footToFoot;
   return chain.flatMap((one, index): Hindrance[] => {
@@ -128,6 +133,8 @@ function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
 
 /** An open hi-hat cannot ring while the foot closes it. */
 function openHatClosed(exercise: Exercise): readonly Hindrance[] {
+  if (!exercise.strokes.some(({ voice: id }) => id === 'hat-open' || id === 'hat-half'))
+    return NONE;
   return instantsOf(exercise).flatMap(({ at, strokes }): Hindrance[] => {
     const open = strokes.find((one) => one.voice === 'hat-open' || one.voice === 'hat-half');
     const closes = strokes.some((one) => one.voice === 'hat-foot');
@@ -136,6 +143,7 @@ function openHatClosed(exercise: Exercise): readonly Hindrance[] {
 }
 
 function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
+  if (!exercise.strokes.some(({ dynamic }) => dynamic === 'accent')) return NONE;
   const within = limitsOf(exercise.kit).ghostAfterAccent;
   return HANDS.flatMap((limb) => {
     const mine = movementsOf(exercise, limb);
@@ -152,8 +160,9 @@ function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[
 /** The longest run of each limb whose strokes follow faster than a set gap. */
 function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   const { handRun, footRun } = limitsOf(exercise.kit);
-  return LIMBS.flatMap((limb): Hindrance[] => {
+  return limbLoads(exercise, tempo).flatMap(({ limb, shortestGapMs }): Hindrance[] => {
     const limit = isHand(limb) ? handRun : footRun;
+    if (shortestGapMs >= limit) return NONE;
     const mine = movementsOf(exercise, limb);
     const count = mine.length;
     let best = { at: mine[0]?.stroke.at, strokes: 0, gapMs: 0 };
@@ -201,8 +210,9 @@ function swungApart(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
 }
 
 function missingVoices(exercise: Exercise): readonly Hindrance[] {
-  if (exercise.kit.voices.length === VOICE_IDS.length) return [];
-  const seen = new Set<VoiceId>(exercise.kit.voices);
+  const { voices } = exercise.kit;
+  if (exercise.strokes.every((stroke) => voices.includes(stroke.voice))) return NONE;
+  const seen = new Set<VoiceId>(voices);
   return exercise.strokes.flatMap((stroke): Hindrance[] => {
     if (seen.has(stroke.voice) || !isHand(stroke.limb)) return [];
     seen.add(stroke.voice);

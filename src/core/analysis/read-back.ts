@@ -5,7 +5,6 @@ import { differingLimbs, spokenComposite } from './composite';
 import { countStrings, type LimbCount } from './count';
 import { cuesOf, type Cue } from './cues';
 import { difficultyParts, type DifficultyPart } from './difficulty';
-import { instantsOf } from './instants';
 import { feltPulses, type FeltPulse } from './felt';
 import { leadsOf, type Leads } from './leads';
 import { lineReading } from './line-reading';
@@ -77,8 +76,13 @@ export function readBack(
 }
 
 function densityOf(exercise: Exercise): Readback['density'] {
-  const instants = instantsOf(exercise);
-  const slot = instants.reduce<number>((sum, { at }) => gcd(sum, at), exercise.barTicks);
-  const taken = new Set(instants.map(({ at }) => at)).size;
+  let [taken, before] = [0, -1];
+  let slot: number = exercise.barTicks;
+  for (const { at } of exercise.strokes) {
+    if (at === before) continue;
+    before = at;
+    taken += 1;
+    slot = gcd(slot, at);
+  }
   return { taken, slots: exercise.cycleTicks / slot, slotTicks: slot };
 }

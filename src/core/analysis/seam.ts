@@ -1,7 +1,8 @@
 import { LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick, tick } from '../time';
-import { gapMsBetween, instantsOf, momentsOf, movementsOf } from './instants';
+import { gapMsBetween, instantsOf, LIMB_BITS, momentsOf, movementsOf } from './instants';
+import { once, onceAt } from './keep';
 
 /** How the loop closes. */
 export interface Seam {
@@ -43,43 +44,45 @@ export function seamOf(exercise: Exercise, tempo: Tempo): Seam | null {
 
 /** Strokes, speed and runs of every limb that plays, right hand first; grace notes, diddles and rolls
  * count as what the limb does. */
-export function limbLoads(exercise: Exercise, tempo: Tempo): readonly LimbLoad[] {
+export const limbLoads = onceAt((exercise, tempo): readonly LimbLoad[] => {
   const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
   const runs = longestRuns(exercise);
-  return LIMBS.flatMap((limb): LimbLoad[] => {
+  const found: LimbLoad[] = [];
+  for (const limb of LIMBS) {
     const mine = movementsOf(exercise, limb);
     const [first] = mine;
-    if (!first) return [];
+    if (!first) continue;
     let shortestGapMs = Infinity;
-    mine.forEach((one, index) => {
-      const gap = gapMsBetween(one, mine[index + 1] ?? first, exercise, tempo);
-      shortestGapMs = Math.min(shortestGapMs, gap);
-    });
+    for (let index = 0; index < mine.length; index += 1) {
+      const [one, next] = [mine[index] ?? first, mine[index + 1] ?? first];
+      shortestGapMs = Math.min(shortestGapMs, gapMsBetween(one, next, exercise, tempo));
+    }
     const perSecond = mine.length / cycleSeconds;
-    const longestRun = runs.get(limb) ?? 0;
-    return [{ limb, strokes: mine.length, perSecond, shortestGapMs, longestRun }];
-  });
-}
+    const longestRun = runs[LIMB_BITS[limb]] ?? 0;
+    found.push({ limb, strokes: mine.length, perSecond, shortestGapMs, longestRun });
+  }
+  return found;
+});
 
 /** Strokes that limbs make in one cycle, grace notes, diddles and rolls counted. */
 export function strokesMade(exercise: Exercise): number {
   return LIMBS.reduce((sum, limb) => sum + movementsOf(exercise, limb).length, 0);
 }
 
-/** Walks the cycle twice, so that a run over the seam is seen; a run of the whole cycle counts
- * once. */
-function longestRuns(exercise: Exercise): Map<Limb, number> {
-  const instants = momentsOf(exercise);
-  const best = new Map<Limb, number>();
-  let runLimb: Limb | null = null;
+/** By the limb's bit. Walks the cycle twice, so that a run over the seam is seen; a run of the whole cycle
+ * counts once. */
+const longestRuns = once((exercise): readonly number[] => {
+  const moments = momentsOf(exercise);
+  const best = Array.from({ length: 16 }, () => 0);
+  let before = 0;
   let run = 0;
-  for (let step = 0; step < instants.length * 2; step += 1) {
-    const limbs = instants[step % instants.length]?.limbs ?? [];
-    const only = limbs.length === 1 ? (limbs[0] ?? null) : null;
-    run = only !== null && only === runLimb ? run + 1 : 1;
-    runLimb = only;
-    if (only) best.set(only, Math.min(instants.length, Math.max(best.get(only) ?? 0, run)));
-    else for (const limb of limbs) best.set(limb, Math.max(best.get(limb) ?? 0, 1));
+  for (let step = 0; step < moments.length * 2; step += 1) {
+    const { mask = 0, limbs = [] } = moments[step % moments.length] ?? {};
+    const alone = limbs.length === 1;
+    run = alone && mask === before ? run + 1 : 1;
+    before = mask;
+    if (alone) best[mask] = Math.min(moments.length, Math.max(best[mask] ?? 0, run));
+    else for (const limb of limbs) best[LIMB_BITS[limb]] = Math.max(best[LIMB_BITS[limb]] ?? 0, 1);
   }
   return best;
-}
+});

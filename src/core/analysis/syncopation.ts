@@ -1,7 +1,8 @@
 import { LIMBS, type Limb } from '../kit';
-import type { Exercise } from '../recipe';
+import type { Stroke } from '../pattern';
 import { barTicks, beats, gcd, metricalWeight, syncopatedNotes, type Meter } from '../time';
 import { strokesOf } from './instants';
+import { once } from './keep';
 
 /** How strongly one limb plays against the meter. */
 export interface Syncopation {
@@ -17,28 +18,32 @@ export interface Syncopation {
  * difference. Taken cyclically, a limb at a time.
  * @returns limbs that play, in limb order
  * @example `x--x--x---x-x---` in 16ths: slots 3 over 4 and 6 over 8 // => 2 + 2 */
-export function syncopationOf(exercise: Exercise): readonly Syncopation[] {
-  let found = MADE.get(exercise);
-  if (!found) {
-    found = makeSyncopation(exercise);
-    MADE.set(exercise, found);
-  }
-  return found;
-}
-
-const MADE = new WeakMap<Exercise, readonly Syncopation[]>();
-
-function makeSyncopation(exercise: Exercise): readonly Syncopation[] {
+export const syncopationOf = once((exercise): readonly Syncopation[] => {
   const { meter, cycleTicks } = exercise;
   const beat = beats(meter)[0]?.ticks ?? cycleTicks;
-  return LIMBS.flatMap((limb): Syncopation[] => {
-    const notes = [...new Set(strokesOf(exercise, limb).map((one) => one.at as number))];
-    if (notes.length === 0) return [];
-    notes.sort((a, b) => a - b);
-    const slot = notes.reduce((sum, at) => gcd(sum, at), beat as number);
+  const found: Syncopation[] = [];
+  for (const limb of LIMBS) {
+    const notes = placesOf(strokesOf(exercise, limb));
+    if (notes.length === 0) continue;
+    let slot: number = beat;
+    for (const at of notes) slot = gcd(slot, at);
     const places = syncopatedNotes(notes, cycleTicks, slot, meter);
-    return [{ limb, places, value: places.reduce((sum, one) => sum + one.value, 0) }];
-  });
+    found.push({ limb, places, value: places.reduce((sum, one) => sum + one.value, 0) });
+  }
+  return found;
+});
+
+/** Written places, each once, rising. */
+function placesOf(strokes: readonly Stroke[]): readonly number[] {
+  const places: number[] = [];
+  let sorted = true;
+  for (const { at } of strokes) {
+    const last = places.at(-1) ?? -1;
+    if (at === last) continue;
+    sorted &&= at > last;
+    places.push(at);
+  }
+  return sorted ? places : [...new Set(places)].sort((a, b) => a - b);
 }
 
 /** How far a rhythm lies from the strongest one of as many notes: the sum of the heaviest places less

@@ -1,7 +1,7 @@
 import { LIMBS, isHand, voice, type Limb, type VoiceId } from '../kit';
-import type { Exercise } from '../recipe';
-import type { Tempo, Tick } from '../time';
+import type { Tick } from '../time';
 import { gapMsBetween, movementsOf } from './instants';
+import { onceAt } from './keep';
 
 /** Where a hand has to get from one surface to another, and how long it has. */
 export interface Travel {
@@ -21,19 +21,26 @@ export interface Travel {
 
 /** @returns hands that change surface, right hand first
  * @example ride on beat 1, snare on beat 3, at 70 // => 1714 ms */
-export function travelOf(exercise: Exercise, tempo: Tempo): readonly Travel[] {
-  return LIMBS.filter(isHand).flatMap((limb): Travel[] => {
+export const travelOf = onceAt((exercise, tempo): readonly Travel[] => {
+  const found: Travel[] = [];
+  for (const limb of HANDS) {
     const mine = movementsOf(exercise, limb);
-    const moves = mine.flatMap((one, index) => {
-      const next = mine[index + 1] ?? mine[0];
-      const [from, to] = [one.stroke.voice, next?.stroke.voice ?? one.stroke.voice];
-      if (!next || voice(to).surface === voice(from).surface) return [];
-      return [{ at: one.stroke.at, from, to, ms: gapMsBetween(one, next, exercise, tempo) }];
-    });
-    const [first, ...rest] = moves;
-    if (!first) return [];
-    const shortest = rest.reduce((best, one) => (one.ms < best.ms ? one : best), first);
-    const surfaces = moves.map((one) => `${voice(one.from).surface} ${voice(one.to).surface}`);
-    return [{ limb, moves: moves.length, ways: new Set(surfaces).size, shortest }];
-  });
-}
+    const ways = new Set<string>();
+    let moves = 0;
+    let shortest: Travel['shortest'] | null = null;
+    for (let index = 0; index < mine.length; index += 1) {
+      const [one, next] = [mine[index], mine[index + 1] ?? mine[0]];
+      if (!one || !next || one.stroke.voice === next.stroke.voice) continue;
+      const [from, to] = [one.stroke.voice, next.stroke.voice];
+      if (voice(to).surface === voice(from).surface) continue;
+      moves += 1;
+      ways.add(`${voice(from).surface} ${voice(to).surface}`);
+      const ms = gapMsBetween(one, next, exercise, tempo);
+      if (!shortest || ms < shortest.ms) shortest = { at: one.stroke.at, from, to, ms };
+    }
+    if (shortest) found.push({ limb, moves, ways: ways.size, shortest });
+  }
+  return found;
+});
+
+const HANDS = LIMBS.filter(isHand);

@@ -1,6 +1,6 @@
 import { fail, ok, type Issue } from '../issue';
-import { STICKING_LETTERS, type StickingLetter, type VoiceId } from '../kit';
-import type { Stroke } from '../pattern';
+import { STICKING_LETTERS, type Limb, type StickingLetter, type VoiceId } from '../kit';
+import { makeStroke, type Dynamic, type Provenance, type Stroke } from '../pattern';
 import { lineTicks, onsets } from '../reading';
 import { slotTicks, tick, type SubdivisionId } from '../time';
 import { gridPlace, offGridIssue, placeInSlots } from './grid-place';
@@ -39,6 +39,8 @@ export const accentGrid: Interpretation<AccentGridOptions> = {
     if (issues.length > 0) return fail(...issues);
     const strokes: Stroke[] = [];
     const written = placeInSlots(doubled ? slot / 2 : slot);
+    const play = (place: number, limb: Limb, dynamic: Dynamic, from: Provenance) =>
+      strokes.push(makeStroke({ at: tick(place), limb, voice, dynamic, ...written, from }));
     let before = { onset: -1, at: 0 };
     for (let at = 0, index = 0; at < length; at += slot, index += 1) {
       const letter = (sticking[index % sticking.length] ?? 'R') as StickingLetter;
@@ -46,15 +48,13 @@ export const accentGrid: Interpretation<AccentGridOptions> = {
       const onset = accents.get(at);
       if (onset !== undefined) {
         before = { onset, at };
-        const from = { source: 'line', onset } as const;
-        strokes.push({ at: tick(at), limb, voice, dynamic: 'accent', ...written, from });
+        play(at, limb, 'accent', { source: 'line', onset });
         continue;
       }
       for (const place of doubled ? [at, at + slot / 2] : [at]) {
         const offset = tick(Math.max(0, place - before.at));
         const fill = { source: 'fill', onset: before.onset, cell: sticking, index } as const;
-        const from = { ...fill, offset };
-        strokes.push({ at: tick(place), limb, voice, dynamic: 'ghost', ...written, from });
+        play(place, limb, 'ghost', { ...fill, offset });
       }
     }
     return ok(strokes);

@@ -1,4 +1,5 @@
 import type { Issue } from '../issue';
+import { makeStroke, type Dynamic, type Stroke } from '../pattern';
 import type { Onset, ReadingLine } from '../reading';
 import {
   barTicks,
@@ -13,6 +14,7 @@ import {
   type SubdivisionId,
   type Tick,
 } from '../time';
+import type { Assignment } from './types';
 
 /** Where an onset of the line lies on a filled grid. On a triplet grid an "&" that is in no tuplet is
  * read swung: it takes the last triplet of its beat. Null where the onset falls between the slots.
@@ -30,20 +32,16 @@ export function gridPlace(
   return null;
 }
 
-/** Where a note of the line is written, and how it swings. */
-export function placeOfOnset({ at, slot, swings }: Onset) {
-  return { at, slot, ...(swings && { swings }) };
+/** What a note of the line becomes, where it is written. */
+export function strokeOn(onset: Onset, { limb, voice }: Assignment, dynamic: Dynamic): Stroke {
+  const { at, slot, swings, index } = onset;
+  const from = { source: 'line', onset: index } as const;
+  return makeStroke({ at, limb, voice, dynamic, slot, swings, from });
 }
 
-/** How strokes that fill a grid are written. */
-export function placeInGrid(grid: SubdivisionId) {
-  return placeInSlots(slotTicks(grid));
-}
-
-/** @param slot length of the slots that are filled */
-export function placeInSlots(slot: number) {
-  const swings = swingOfSlot(slot);
-  return { slot: tick(slot), ...(swings && { swings }) };
+/** How strokes that fill a grid are written. @param slot length of the slots that are filled */
+export function placeInSlots(slot: number): Pick<Stroke, 'slot' | 'swings'> {
+  return { slot: tick(slot), swings: swingOfSlot(slot) };
 }
 
 /** What is wrong with an onset that no slot of the grid holds. */

@@ -1,9 +1,9 @@
 import { fail, ok, type Issue } from '../issue';
 import type { Limb } from '../kit';
-import type { Stroke } from '../pattern';
+import { makeStroke, type Stroke } from '../pattern';
 import { lineTicks, onsets } from '../reading';
 import { slotTicks, tick, type SubdivisionId } from '../time';
-import { gridPlace, offGridIssue, placeInGrid } from './grid-place';
+import { gridPlace, offGridIssue, placeInSlots } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
 export interface LineFillOptions {
@@ -30,7 +30,7 @@ export const lineFill: Interpretation<LineFillOptions> = {
   ],
   play: (line, { short, long, longFrom, fill, grid }) => {
     const slot = slotTicks(grid);
-    const written = placeInGrid(grid);
+    const written = placeInSlots(slot);
     const issues: Issue[] = [];
     const strokes: Stroke[] = [];
     const taken = new Map<number, number>();
@@ -43,7 +43,7 @@ export const lineFill: Interpretation<LineFillOptions> = {
       taken.set(at, onset.index);
       for (const { limb, voice } of onset.reads >= slotTicks(longFrom) ? long : short) {
         const from = { source: 'line', onset: onset.index } as const;
-        strokes.push({ at, limb, voice, dynamic: 'accent', ...written, from });
+        strokes.push(makeStroke({ at, limb, voice, dynamic: 'accent', ...written, from }));
       }
     }
     if (issues.length > 0) return fail(...issues);
@@ -56,7 +56,8 @@ export const lineFill: Interpretation<LineFillOptions> = {
       }
       const offset = tick(at - before.at);
       const from = { source: 'fill', onset: before.onset, cell: '', index: 0, offset } as const;
-      strokes.push({ at: tick(at), ...fill, dynamic: 'ghost', ...written, from });
+      const { limb, voice } = fill;
+      strokes.push(makeStroke({ at: tick(at), limb, voice, dynamic: 'ghost', ...written, from }));
     }
     return ok(strokes);
   },

@@ -1,10 +1,10 @@
 import { fail, ok, type Issue } from '../issue';
 import { STICKING_LETTERS, type Limb, type StickingLetter, type VoiceId } from '../kit';
-import { asTail, fillsFromBefore, type Stroke } from '../pattern';
+import { asTail, fillsFromBefore, makeStroke, type Provenance, type Stroke } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
 import { barTicks, countName, slotTicks, tick, wrap } from '../time';
 import { firstAlternates } from './cell-alternates';
-import { placeInGrid } from './grid-place';
+import { placeInSlots } from './grid-place';
 import type { Interpretation } from './types';
 
 /** Stickings by the gap they fill, in slots. Every cell is as long as its gap. */
@@ -25,6 +25,7 @@ export interface PhraseCellsOptions {
 }
 
 const SLOT = slotTicks('16');
+const IN_16THS = placeInSlots(SLOT);
 
 /** Most alternates that an issue proposes. */
 const PROPOSALS = 5;
@@ -97,17 +98,13 @@ function playCell(
     const lastOfSix = options.accentLastOfSix && index === 5 && cell.length === 6 && letter === 'L';
     const foot = letter === 'K' || letter === 'F';
     const at = tick(wrap(onset.at + offset, lineLength));
-    const stroke: Stroke = {
-      at,
-      ...placeInGrid('16'),
-      limb,
-      voice: options.voices[letter],
-      dynamic: index === 0 || lastOfSix ? 'accent' : foot ? 'normal' : 'ghost',
-      from:
-        index === 0
-          ? { source: 'line', onset: onset.index }
-          : { source: 'fill', onset: onset.index, cell, index, offset, gap: true },
-    };
+    const from: Provenance =
+      index === 0
+        ? { source: 'line', onset: onset.index }
+        : { source: 'fill', onset: onset.index, cell, index, offset, gap: true };
+    const dynamic = index === 0 || lastOfSix ? 'accent' : foot ? 'normal' : 'ghost';
+    const voice = options.voices[letter];
+    const stroke = makeStroke({ at, limb, voice, dynamic, ...IN_16THS, from });
     return asTail(stroke, fillsFromBefore(stroke, at));
   });
 }

@@ -59,11 +59,23 @@ export function claimsOf(options: InterpretationOptions): readonly Limb[] {
   }
 }
 
+/** Strokes by the options and the line that they were made from: a family reads the same lines the same
+ * way over and over. */
+const MADE = new WeakMap<InterpretationOptions, WeakMap<ReadingLine, Result<readonly Stroke[]>>>();
+
 /** Turns a line into strokes; see each interpretation for its issues. */
 export function interpret(
   line: ReadingLine,
   options: InterpretationOptions,
 ): Result<readonly Stroke[]> {
+  let ofLines = MADE.get(options);
+  if (!ofLines) MADE.set(options, (ofLines = new WeakMap()));
+  let made = ofLines.get(line);
+  if (!made) ofLines.set(line, (made = play(line, options)));
+  return made;
+}
+
+function play(line: ReadingLine, options: InterpretationOptions): Result<readonly Stroke[]> {
   switch (options.kind) {
     case 'verbatim':
       return verbatim.play(line, options);

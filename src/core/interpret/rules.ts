@@ -1,9 +1,9 @@
 import { fail, ok, type Issue } from '../issue';
 import type { Limb } from '../kit';
-import { asTail, fillsFromBefore, type Dynamic, type Stroke } from '../pattern';
+import { asTail, fillsFromBefore, makeStroke, type Dynamic, type Stroke } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
 import { barTicks, countName, onBeat, slotTicks, tick, wrap } from '../time';
-import { placeInGrid, placeOfOnset } from './grid-place';
+import { placeInSlots, strokeOn } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
 /** One row of a teacher's own interpretation: which notes it is about, and what they become. */
@@ -91,19 +91,15 @@ function fits(rule: Rule, note: Note): boolean {
 }
 
 function playRule(rule: Rule, onset: Onset, gap: number, line: ReadingLine): Stroke[] {
-  const strokes = rule.plays.map((part): Stroke => ({
-    ...placeOfOnset(onset),
-    ...part,
-    dynamic: rule.dynamic,
-    from: { source: 'line', onset: onset.index },
-  }));
+  const strokes = rule.plays.map((part) => strokeOn(onset, part, rule.dynamic));
   if (!rule.fill) return strokes;
   for (let index = 1; index < gap; index += 1) {
     const offset = tick(index * SLOT);
     const at = tick(wrap(onset.at + offset, lineTicks(line)));
     const fill = { source: 'fill', onset: onset.index, cell: '', index, offset } as const;
     const from = { ...fill, gap: true } as const;
-    const stroke: Stroke = { at, ...rule.fill, dynamic: 'ghost', ...placeInGrid('16'), from };
+    const { limb, voice } = rule.fill;
+    const stroke = makeStroke({ at, limb, voice, dynamic: 'ghost', ...placeInSlots(SLOT), from });
     strokes.push(asTail(stroke, fillsFromBefore(stroke, at)));
   }
   return strokes;

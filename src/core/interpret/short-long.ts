@@ -1,7 +1,7 @@
 import { ok } from '../issue';
 import { onsets } from '../reading';
 import { slotTicks, type SubdivisionId } from '../time';
-import { placeOfOnset } from './grid-place';
+import { strokeOn } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
 export interface ShortLongOptions {
@@ -19,13 +19,10 @@ export const shortLong: Interpretation<ShortLongOptions> = {
   name: 'short / long',
   reads: 'voices',
   claims: ({ short, long }) => (short.limb === long.limb ? [short.limb] : [short.limb, long.limb]),
-  play: (line, { short, long, longFrom }) =>
-    ok(
-      onsets(line).map((onset) => ({
-        ...placeOfOnset(onset),
-        ...(onset.reads >= slotTicks(longFrom) ? long : short),
-        dynamic: 'normal' as const,
-        from: { source: 'line' as const, onset: onset.index },
-      })),
-    ),
+  play: (line, { short, long, longFrom }) => {
+    const from = slotTicks(longFrom);
+    return ok(
+      onsets(line).map((onset) => strokeOn(onset, onset.reads >= from ? long : short, 'normal')),
+    );
+  },
 };

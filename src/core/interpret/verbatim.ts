@@ -1,6 +1,6 @@
 import { ok } from '../issue';
 import { onsets } from '../reading';
-import { placeOfOnset } from './grid-place';
+import { strokeOn } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
 export interface VerbatimOptions {
@@ -14,14 +14,5 @@ export const verbatim: Interpretation<VerbatimOptions> = {
   name: 'as written',
   reads: 'voices',
   claims: ({ on }) => [on.limb],
-  play: (line, { on }) =>
-    ok(
-      onsets(line).map((onset) => ({
-        ...placeOfOnset(onset),
-        limb: on.limb,
-        voice: on.voice,
-        dynamic: 'normal' as const,
-        from: { source: 'line' as const, onset: onset.index },
-      })),
-    ),
+  play: (line, { on }) => ok(onsets(line).map((onset) => strokeOn(onset, on, 'normal'))),
 };

@@ -1,6 +1,13 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
 import type { Limb, TextureId, VoiceId } from '../kit';
-import { parseGrid, type Dynamic, type Layer, type Ornament, type Stroke } from '../pattern';
+import {
+  makeStroke,
+  parseGrid,
+  type Dynamic,
+  type Layer,
+  type Ornament,
+  type Stroke,
+} from '../pattern';
 import {
   isBinarySlot,
   slotTicks,
@@ -84,20 +91,35 @@ export function laneSlots(lane: Pick<Lane, 'slot' | 'grid'>, path: Path): Result
  * @param index place of the ostinato in its recipe, kept as provenance
  * @returns issues of the grids, with path `over`, index, `lanes`, lane */
 export function ostinatoLayers(ostinato: Ostinato, index: number): Result<readonly Layer[]> {
-  const known = MADE.get(ostinato) ?? [];
-  const found = known[index];
-  if (found) return ok(found);
+  const [first] = ostinato.lanes;
+  const known = (first && MADE.get(first)) ?? [];
+  const found = known.find((one) => one.index === index && isSame(one.ostinato, ostinato));
+  if (found) return ok(found.layers);
   const made = makeLayers(ostinato, index);
-  if (made.ok) {
-    known[index] = made.value;
-    MADE.set(ostinato, known);
+  if (made.ok && first && known.length < MOST_KEPT) {
+    MADE.set(first, [...known, { ostinato, index, layers: made.value }]);
   }
   return made;
 }
 
-/** Layers by the ostinato they come from, and its place in the recipe: a family asks for the same
- * ones over and over. */
-const MADE = new WeakMap<Ostinato, (readonly Layer[])[]>();
+interface Made {
+  readonly ostinato: Ostinato;
+  readonly index: number;
+  readonly layers: readonly Layer[];
+}
+
+/** Layers by the first lane they come from, and their place in the recipe: a family asks for the same
+ * ones over and over, and an ostinato keeps its lanes when it is put into a recipe. */
+const MADE = new WeakMap<Lane, readonly Made[]>();
+const MOST_KEPT = 8;
+
+function isSame(one: Ostinato, other: Ostinato): boolean {
+  return (
+    one.name === other.name &&
+    one.lanes.length === other.lanes.length &&
+    one.lanes.every((lane, nth) => lane === other.lanes[nth])
+  );
+}
 
 function makeLayers(ostinato: Ostinato, index: number): Result<readonly Layer[]> {
   const issues: Issue[] = [];
@@ -134,15 +156,15 @@ function strokeOf(lane: Lane, hit: LaneHit, ostinato: number, finest: number): S
   const swings = swingOfSlot(isBinarySlot(width) ? finest : width);
   const mark = lane.marks?.find((one) => one.slot === slot);
   const { ornament, texture } = mark ?? {};
-  return {
+  return makeStroke({
     at,
     limb,
     voice,
     dynamic,
+    ornament,
+    texture,
     slot: width,
-    ...(swings && { swings }),
-    ...(ornament && { ornament }),
-    ...(texture && { texture }),
+    swings,
     from,
-  };
+  });
 }

@@ -14,7 +14,16 @@ export {
 } from './layer';
 export { mirrorSticking, parseSticking } from './sticking';
 export { figureOf, GRACE_APART_MS, gracesOf } from './figure';
-export { asTail, DYNAMICS, fillsFromBefore, inTimeOrder, louderOf, ORNAMENTS } from './stroke';
+export {
+  asTail,
+  DYNAMICS,
+  fillsFromBefore,
+  inTimeOrder,
+  louderOf,
+  makeStroke,
+  ORNAMENTS,
+  strokeAt,
+} from './stroke';
 export type { GridSlot } from './grid';
 export type { FigureStroke } from './figure';
 export type { Layer, WordSlot } from './layer';

@@ -1,5 +1,5 @@
 import { gcd, lcm, tick, wrap, type Tick } from '../time';
-import { asTail, fillsFromBefore, inTimeOrder, type Stroke } from './stroke';
+import { asTail, fillsFromBefore, inTimeOrder, strokeAt, type Stroke } from './stroke';
 
 /** A slot of a typed sticking, played or not. */
 export interface WordSlot {
@@ -35,16 +35,23 @@ export function loopLayer(layer: Layer, cycleTicks: Tick): Layer {
     throw new RangeError(`${layer.lengthTicks} ticks do not fill ${cycleTicks}`);
   }
   if (times === 1) return layer;
+  const known = LOOPED.get(layer);
+  if (known?.lengthTicks === cycleTicks) return known;
   const strokes: Stroke[] = [];
   for (let pass = 0; pass < times; pass += 1) {
     for (const stroke of layer.strokes) {
-      const later = { ...stroke, at: tick(stroke.at + pass * layer.lengthTicks) };
-      strokes.push(pass > 0 && stroke.tail ? asTail(later, false) : later);
+      const later = strokeAt(stroke, tick(stroke.at + pass * layer.lengthTicks));
+      strokes.push(pass > 0 ? asTail(later, false) : later);
     }
   }
   const ownTicks = layer.ownTicks ?? layer.lengthTicks;
-  return { ...layer, lengthTicks: cycleTicks, ownTicks, strokes };
+  const looped = { ...layer, lengthTicks: cycleTicks, ownTicks, strokes };
+  LOOPED.set(layer, looped);
+  return looped;
 }
+
+/** A layer as it was looped last: a family loops the same ostinato to the same bar over and over. */
+const LOOPED = new WeakMap<Layer, Layer>();
 
 /** Layers looped until they realign with the bar.
  * @param mostBars longest cycle that is made
@@ -108,11 +115,15 @@ function mergeTwo(first: readonly Stroke[], second: readonly Stroke[]): readonly
 
 /** Moves every stroke through a change of place within the layer, cyclically, and sorts. */
 export function moveStrokes(layer: Layer, move: (stroke: Stroke) => number): Layer {
-  const strokes = layer.strokes.map((stroke) => ({
-    ...stroke,
-    at: tick(wrap(move(stroke), layer.lengthTicks)),
-  }));
-  return { ...layer, strokes: strokes.sort(inTimeOrder) };
+  let inOrder = true;
+  let before = -1;
+  const strokes = layer.strokes.map((stroke) => {
+    const at = tick(wrap(move(stroke), layer.lengthTicks));
+    inOrder &&= at > before;
+    before = at;
+    return strokeAt(stroke, at);
+  });
+  return { ...layer, strokes: inOrder ? strokes : strokes.sort(inTimeOrder) };
 }
 
 /** How long a layer is until it repeats: its own length, or more where a change made its repeats

@@ -30,25 +30,58 @@ export interface Stroke {
   readonly limb: Limb;
   readonly voice: VoiceId;
   readonly dynamic: Dynamic;
-  readonly ornament?: Ornament;
+  readonly ornament?: Ornament | undefined;
   /** How it is made; the usual way when left out. */
-  readonly texture?: TextureId;
+  readonly texture?: TextureId | undefined;
   /** Length of the slot that it is written in; left out where it was put in by hand. */
-  readonly slot?: Tick;
-  readonly swings?: SwingOf;
+  readonly slot?: Tick | undefined;
+  readonly swings?: SwingOf | undefined;
   /** It ends a phrase that began before the loop: silent the first time round. */
-  readonly tail?: true;
+  readonly tail?: true | undefined;
   readonly from: Provenance;
   /** What the recipe says, where footing, handedness or kit made something else of it. */
-  readonly written?: { readonly limb: Limb; readonly voice: VoiceId };
+  readonly written?: { readonly limb: Limb; readonly voice: VoiceId } | undefined;
+}
+
+/** A stroke with all its fields, in one order: there are very many, and those of one shape are made and
+ * copied fastest. */
+export function makeStroke(of: Stroke): Stroke {
+  return {
+    at: of.at,
+    limb: of.limb,
+    voice: of.voice,
+    dynamic: of.dynamic,
+    ornament: of.ornament,
+    texture: of.texture,
+    slot: of.slot,
+    swings: of.swings,
+    tail: of.tail,
+    from: of.from,
+    written: of.written,
+  };
+}
+
+/** The stroke in another place. */
+export function strokeAt(stroke: Stroke, at: Tick): Stroke {
+  return {
+    at,
+    limb: stroke.limb,
+    voice: stroke.voice,
+    dynamic: stroke.dynamic,
+    ornament: stroke.ornament,
+    texture: stroke.texture,
+    slot: stroke.slot,
+    swings: stroke.swings,
+    tail: stroke.tail,
+    from: stroke.from,
+    written: stroke.written,
+  };
 }
 
 /** The stroke as the end of a phrase that began before the loop, or not. */
 export function asTail(stroke: Stroke, isTail: boolean): Stroke {
-  if (isTail) return { ...stroke, tail: true };
-  if (!stroke.tail) return stroke;
-  const { tail: _, ...whole } = stroke;
-  return whole;
+  if (isTail === (stroke.tail === true)) return stroke;
+  return makeStroke({ ...stroke, tail: isTail ? true : undefined });
 }
 
 /** Whether a stroke fills a gap whose note lies before the start. @param at its place, >= 0 */

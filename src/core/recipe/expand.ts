@@ -97,9 +97,14 @@ function playPhrase(
   });
 }
 
+const OPTIONS = new WeakMap<ClosedMember['as'], InterpretationOptions>();
+
 /** The recipe's interpretation with embedded contents taken out of their wrapping. */
 export function interpretationOptions(as: ClosedMember['as']): InterpretationOptions {
-  return as.kind === 'phrase-cells' ? { ...as, cells: as.cells.content } : as;
+  if (as.kind !== 'phrase-cells') return as;
+  let options = OPTIONS.get(as);
+  if (!options) OPTIONS.set(as, (options = { ...as, cells: as.cells.content }));
+  return options;
 }
 
 /** Each layer is changed by itself first; from the first change on that looks at all of them, they

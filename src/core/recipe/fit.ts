@@ -1,6 +1,6 @@
 import { unreachable } from '../issue';
 import type { Reading } from '../interpret';
-import { fitVoice, isHand, type KitProfile, type Replaced, type VoiceId } from '../kit';
+import { fitVoice, isHand, VOICE_IDS, type KitProfile, type Replaced, type VoiceId } from '../kit';
 import type { Layer } from '../pattern';
 import { mirrorHands, mirrorLimbs } from '../transform';
 
@@ -11,6 +11,9 @@ export function fitKit(
   kit: KitProfile,
   reads: Reading,
 ): { readonly layers: readonly Layer[]; readonly replaced: readonly Replaced[] } {
+  if (kit.handedness === 'right' && kit.voices.length === VOICE_IDS.length) {
+    return { layers, replaced: [] };
+  }
   const replaced = new Map<VoiceId, Replaced>();
   const has = new Set<VoiceId>(kit.voices);
   const fitted = layers.map((layer): Layer => {

@@ -1,6 +1,13 @@
 import { ok, type Result } from '../issue';
 import type { Limb, VoiceId } from '../kit';
-import { inTimeOrder, type Dynamic, type Layer, type Stroke, type WordSlot } from '../pattern';
+import {
+  inTimeOrder,
+  makeStroke,
+  type Dynamic,
+  type Layer,
+  type Stroke,
+  type WordSlot,
+} from '../pattern';
 import { barTicks, onBeat, swingOfSlot, tick, type Meter, type SubdivisionId } from '../time';
 import { fitted, nextLead } from './fit';
 import {
@@ -113,19 +120,20 @@ function strokesOf(
       const ruled = sticking.accents === 'cells' ? leads : accented(at);
       const accent = marked ? mark : ruled;
       const offset = tick(at - cellStart);
-      strokes.push({
+      const stroke: Stroke = {
         at: tick(at),
         limb,
         voice: /[rl]/.test(letter) ? 'bass' : sticking.voices[limb],
         dynamic: accent ? 'accent' : sticking.soft,
-        ...(ornament ? { ornament } : {}),
+        ornament: ornament ?? undefined,
         slot: tick(ticks),
-        ...(swings && { swings }),
+        swings,
         from:
           index === 0
             ? { source: 'line', onset, cell }
             : { source: 'fill', onset, cell, index, offset },
-      });
+      };
+      strokes.push(makeStroke(stroke));
     }
     if (limbsOfLetter(letter).length > 0) started.add(onset);
     at += ticks;

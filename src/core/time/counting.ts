@@ -20,19 +20,26 @@ export function countMark(
   meter: Meter,
   syllables: Syllables = SYLLABLES.english,
 ): CountMark {
-  const inBar = wrap(at, unitTicks(meter) * meter.count);
-  let known = MARKS.get(syllables)?.get(meter);
-  if (!known) {
-    known = new Map();
-    const ofSyllables = MARKS.get(syllables) ?? new WeakMap<Meter, Map<number, CountMark>>();
-    MARKS.set(syllables, ofSyllables.set(meter, known));
-  }
-  let mark = known.get(inBar);
-  if (!mark) {
-    mark = markOf(inBar, meter, syllables);
-    known.set(inBar, mark);
-  }
-  return mark;
+  return countMarks(meter, syllables)(at);
+}
+
+/** The marks of a meter: for asking about many places of it. */
+export function countMarks(
+  meter: Meter,
+  syllables: Syllables = SYLLABLES.english,
+): (at: Tick | number) => CountMark {
+  let ofMeters = MARKS.get(syllables);
+  if (!ofMeters) MARKS.set(syllables, (ofMeters = new WeakMap()));
+  let known = ofMeters.get(meter);
+  if (!known) ofMeters.set(meter, (known = new Map()));
+  const marks = known;
+  const bar = unitTicks(meter) * meter.count;
+  return (at) => {
+    const inBar = wrap(at, bar);
+    let mark = marks.get(inBar);
+    if (!mark) marks.set(inBar, (mark = markOf(inBar, meter, syllables)));
+    return mark;
+  };
 }
 
 /** Marks that were made before: a place is asked for over and over. */

@@ -1,4 +1,4 @@
-export { countMark, countName } from './counting';
+export { countMark, countMarks, countName } from './counting';
 export { formatFeel, parseFeel, swungTicks, unwrittenSwing, writtenSwing } from './feel';
 export {
   barTicks,

@@ -1,4 +1,4 @@
-import { difficultyPoints, type MotionAt, type Readback } from '@/core/analysis';
+import { difficultyPoints, sayDifficulty, type MotionAt, type Readback } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
 import { footingDifferences } from '@/core/transform';
 import { loudestFirst, voice } from '@/core/kit';
@@ -69,10 +69,10 @@ export function Difficulty({ readback }: { readback: Readback }) {
   return (
     <table className="w-full text-left">
       <tbody>
-        {readback.difficulty.map(({ part, count, weight, points, says }) => (
-          <tr key={part}>
+        {readback.difficulty.map(({ facts, count, weight, points }) => (
+          <tr key={facts.part}>
             <th scope="row" className="pr-2 font-normal whitespace-nowrap">
-              {part}
+              {facts.part}
             </th>
             <td className="w-12 pr-2 align-middle">
               <span className="block h-1.5 bg-ink" style={{ width: `${(100 * points) / most}%` }} />
@@ -80,7 +80,7 @@ export function Difficulty({ readback }: { readback: Readback }) {
             <td className="pr-2 text-right text-sm" title={`${count} × ${weight}`}>
               {points.toFixed(2)}
             </td>
-            <td className="text-sm text-soft">{says}</td>
+            <td className="text-sm text-soft">{sayDifficulty(facts)}</td>
           </tr>
         ))}
         <tr className="border-t border-faint">

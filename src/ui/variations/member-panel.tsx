@@ -125,7 +125,7 @@ function Facts({ exercise, tempo: bpm }: { exercise: Exercise; tempo: Bpm }) {
   return (
     <div className="text-sm">
       <p className="text-soft">
-        {words(parts.map((one) => `${one.part} ${one.points.toFixed(1)}`).join(' · '))}
+        {words(parts.map((one) => `${one.facts.part} ${one.points.toFixed(2)}`).join(' · '))}
       </p>
       {warned.slice(0, 3).map((one, nth) => {
         const { where, reason } = hindranceText(one, exercise, syllables);
