@@ -64,18 +64,16 @@ export function expandAndAnalyse(): Row[] {
   work(take(SIZES[0]));
   const times = SIZES.map((size) => {
     const all = take(size);
-    const heap = process.memoryUsage().heapUsed;
     const rounds = Array.from({ length: roundsOf(size) });
     const mine = median(rounds.map(() => timed(() => work(all))));
-    const grown = (process.memoryUsage().heapUsed - heap) / 1024 / 1024;
     const baseline = median(rounds.map(() => timed(() => copy(all))));
-    return { size, mine, baseline, grown };
+    return { size, mine, baseline };
   });
   const first = times[0]?.mine ?? NaN;
   return [
-    ...times.map(({ size, mine, baseline, grown }) => ({
+    ...times.map(({ size, mine, baseline }) => ({
       what: `expand and read back ${size} different exercises`,
-      measured: `${Math.round(mine)} ms, ${Math.round((1000 * size) / mine)} a second, heap ${grown >= 0 ? '+' : '−'}${Math.abs(Math.round(grown))} MB`,
+      measured: `${Math.round(mine)} ms, ${Math.round((1000 * size) / mine)} a second`,
       against: `${(mine / baseline).toFixed(1)} × copying the recipes as JSON`,
     })),
     ...times.slice(1).map(({ size, mine }) => ({

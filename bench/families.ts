@@ -1,67 +1,9 @@
 import { seeded } from '@/core/chance';
-import {
-  coverMembers,
-  FamilyJudge,
-  foldMembers,
-  openFamily,
-  type Axis,
-  type OpenedFamily,
-} from '@/core/family';
-import { must } from '@/core/issue';
-import { findShipped, SHIPPED_LINES, SHIPPED_OSTINATOS } from '@/core/materials';
+import { coverMembers, FamilyJudge, foldMembers } from '@/core/family';
 import { nearestNeighbourWalk, orderPath, pathCost, type Stop } from '@/core/path';
-import { blankRecipe, startOf, toggleOstinato, type Change } from '@/core/recipe';
-import { bpm } from '@/core/time';
+import { AT, familyOfSize, judge } from './family-of-size';
+import { peakOf } from './peak';
 import { median, timed, type Row } from './report';
-
-const AT = bpm(80);
-const DISPLACED: Change = { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '32' };
-const KINDS = ['verbatim', 'short-long', 'accents-16ths', 'line-doubled'] as const;
-
-/** Ostinatos by lines by interpretations by displacements, of about this many members. */
-function familyOfSize(size: number): OpenedFamily {
-  const lines = Object.entries(SHIPPED_LINES)
-    .filter(([, line]) => line.meter === '4/4')
-    .slice(0, 16);
-  const ostinatos = Object.entries(SHIPPED_OSTINATOS)
-    .filter(([, one]) => one.meter === '4/4' && !one.swung)
-    .slice(0, Math.max(5, Math.ceil(size / (lines.length * KINDS.length * 64))))
-    .map(([id]) => id);
-  const perLine = ostinatos.length * KINDS.length;
-  const displacements = Math.ceil(size / (perLine * lines.length));
-  const axes: Axis[] = [
-    {
-      at: 'over',
-      index: 0,
-      values: ostinatos.flatMap((id) => {
-        const content = findShipped('ostinato', id)?.content;
-        return content
-          ? [{ id, version: 1, content: { ...content, lanes: [...content.lanes] } }]
-          : [];
-      }),
-    },
-    {
-      at: 'play',
-      values: lines.map(([id, { name, text }]) => ({ id, version: 1, content: { name, text } })),
-    },
-    {
-      at: 'as',
-      values: KINDS.map(startOf),
-    },
-    {
-      at: 'change',
-      index: 0,
-      values: [{ kind: 'numbers', change: DISPLACED, field: 'by', from: 0, to: displacements - 1 }],
-    },
-  ];
-  return must(openFamily({ base: toggleOstinato(blankRecipe(), 'rock-8ths'), axes }));
-}
-
-/** Takes this many members: expanded, read for difficulty and hindrances, told from their twins. */
-function judge(family: OpenedFamily, count: number): number {
-  if (family.size < count) throw new Error(`only ${family.size} members`);
-  return foldMembers(new FamilyJudge(family, AT).take(count).played).length;
-}
 
 const SIZES = [1000, 10_000, 99_000] as const;
 
@@ -73,18 +15,22 @@ export function families(): Row[] {
   let first = NaN;
   for (const size of SIZES) {
     const family = familyOfSize(size);
-    const heap = process.memoryUsage().heapUsed;
     let alone = 0;
     const rounds = Array.from({ length: size > 10_000 ? 1 : 3 });
     const mine = median(rounds.map(() => timed(() => (alone = judge(family, size)))));
-    const grown = Math.round((process.memoryUsage().heapUsed - heap) / 1024 / 1024);
     if (size === SIZES[0]) first = mine;
     rows.push({
       what: `a family of ${size}: expand, read, fold`,
-      measured: `${Math.round(mine)} ms, ${alone} kept apart, heap ${grown} MB`,
+      measured: `${Math.round(mine)} ms, ${alone} kept apart`,
       against: `${(mine / first).toFixed(1)} × the time of ${SIZES[0]}`,
     });
   }
+  const most = SIZES[2];
+  rows.push({
+    what: `peak resident memory of a family of ${most}`,
+    measured: `${peakOf('peak-family', most)} MB`,
+    against: `${peakOf('peak-family', SIZES[0])} MB for one of ${SIZES[0]}`,
+  });
   return [...rows, ...paths(), ...covers()];
 }
 

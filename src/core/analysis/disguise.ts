@@ -51,17 +51,13 @@ export function disguiseOf(one: Exercise, other: Exercise): Disguise | null {
 function eventsOf(exercise: Exercise, of: Sameness): readonly string[] {
   const instants = instantsOf(exercise);
   const code = of === 'limbs' ? strokeCode : soundCode;
+  const first = (instants[0]?.at ?? 0) + exercise.cycleTicks;
   return instants.map(({ at, strokes }, index) => {
-    const next = instants[index + 1]?.at ?? (instants[0]?.at ?? 0) + exercise.cycleTicks;
-    const [only] = strokes;
-    const says =
-      strokes.length === 1 && only
-        ? code(only)
-        : strokes
-            .map(code)
-            .sort((a, b) => a - b)
-            .join('+');
-    return `${says}:${next - at}`;
+    const gap = (instants[index + 1]?.at ?? first) - at;
+    const [only, second] = strokes;
+    if (only && !second) return `${code(only)}:${gap}`;
+    const codes = strokes.map(code).sort((a, b) => a - b);
+    return `${codes.join('+')}:${gap}`;
   });
 }
 

@@ -7,7 +7,6 @@ import {
   voice,
   type Limb,
   type VoiceId,
-  VOICE_IDS,
 } from '../kit';
 import type { Exercise } from '../recipe';
 import { countName, type Syllables, type Tempo, type Tick } from '../time';

@@ -81,8 +81,20 @@ export class FamilyJudge {
       const made = expand(memberRecipe(this.#family, member));
       if (!made.ok) impossible.push({ ...member, issues: made.issues });
       else {
-        const twin = this.#twin(member.index, made.value);
-        played.push({ ...member, ...factsOf(made.value, this.#tempo), ...twin });
+        const { index, choice } = member;
+        const { points, bars, voices, warnings, events } = factsOf(made.value, this.#tempo);
+        const { sameAs, sameLimbs } = this.#twin(index, made.value);
+        played.push({
+          index,
+          choice,
+          points,
+          bars,
+          voices,
+          warnings,
+          sameAs,
+          sameLimbs,
+          events,
+        });
       }
     }
     return { played, impossible };

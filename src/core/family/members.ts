@@ -53,7 +53,7 @@ export function openFamily({ base, axes }: Pick<Family, 'base' | 'axes'>): Resul
 
 /** @param index from 0 up to, not including, the family's size */
 export function memberAt({ axes }: OpenedFamily, index: number): Member {
-  const choice: number[] = [];
+  const choice = axes.map(() => 0);
   let rest = index;
   for (let nth = axes.length - 1; nth >= 0; nth -= 1) {
     const count = axes[nth]?.values.length ?? 1;

@@ -35,7 +35,7 @@ export function loopLayer(layer: Layer, cycleTicks: Tick): Layer {
     throw new RangeError(`${layer.lengthTicks} ticks do not fill ${cycleTicks}`);
   }
   if (times === 1) return layer;
-  const known = LOOPED.get(layer);
+  const known = layer.role === 'over' ? LOOPED.get(layer) : undefined;
   if (known?.lengthTicks === cycleTicks) return known;
   const strokes: Stroke[] = [];
   for (let pass = 0; pass < times; pass += 1) {
@@ -46,7 +46,7 @@ export function loopLayer(layer: Layer, cycleTicks: Tick): Layer {
   }
   const ownTicks = layer.ownTicks ?? layer.lengthTicks;
   const looped = { ...layer, lengthTicks: cycleTicks, ownTicks, strokes };
-  LOOPED.set(layer, looped);
+  if (layer.role === 'over') LOOPED.set(layer, looped);
   return looped;
 }
 
