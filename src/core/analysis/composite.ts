@@ -1,6 +1,6 @@
-import { letterOf, LIMBS, type Limb } from '../kit';
+import { letterOf, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
-import { instantsOf, LIMB_BITS, setCounts, strokesOf } from './instants';
+import { instantsOf, LIMB_BITS, pairCounts } from './instants';
 
 /** The limbs said together as one rhythm: a letter each, T where both play together.
  * Lower case where neither name would be clear is not needed: feet are K and F.
@@ -22,18 +22,10 @@ export function spokenComposite(exercise: Exercise, limbs: readonly Limb[]): str
 /** The two limbs that differ most: fewest notes together for the notes they play.
  * Null with fewer than two limbs. */
 export function differingLimbs(exercise: Exercise): readonly [Limb, Limb] | null {
-  const counts = setCounts(exercise);
-  const playing = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);
-  let best: { pair: readonly [Limb, Limb]; apart: number } | null = null;
-  for (const [index, a] of playing.entries()) {
-    for (const b of playing.slice(index + 1)) {
-      const both = LIMB_BITS[a] | LIMB_BITS[b];
-      const apart = counts.reduce((sum, count, mask) => {
-        const now = mask & both;
-        return now !== 0 && now !== both ? sum + count : sum;
-      }, 0);
-      if (best === null || apart > best.apart) best = { pair: [a, b], apart };
-    }
+  let best: { limbs: readonly [Limb, Limb]; apart: number } | null = null;
+  for (const { limbs, both, first, second } of pairCounts(exercise)) {
+    if (both + first === 0 || both + second === 0) continue;
+    if (best === null || first + second > best.apart) best = { limbs, apart: first + second };
   }
-  return best?.pair ?? null;
+  return best?.limbs ?? null;
 }

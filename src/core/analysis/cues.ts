@@ -10,7 +10,16 @@ import {
   type Tempo,
   type Tick,
 } from '../time';
-import { gapMsBetween, instantsOf, LIMB_BITS, movementsOf, setCounts } from './instants';
+import {
+  gapMsBetween,
+  instantsOf,
+  LIMB_BITS,
+  movementsOf,
+  pairCounts,
+  soundingVoices,
+  voiceBits,
+  type PairCount,
+} from './instants';
 import { hatBeforeFoot } from './playability';
 
 /** One thing to watch for, said to the player. */
@@ -54,8 +63,11 @@ function opensCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
   return { kind: 'opens', says };
 }
 
+const OPEN_HATS = voiceBits(['hat-open', 'hat-half']);
+
 /** An open hi-hat waits for what closes it. */
 function hatCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
+  if ((soundingVoices(exercise) & OPEN_HATS) === 0) return null;
   const chain = instantsOf(exercise);
   for (const [index, { at, strokes }] of chain.entries()) {
     if (!strokes.some(({ voice }) => voice === 'hat-open' || voice === 'hat-half')) continue;
@@ -91,29 +103,28 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
 
 /** An accent off the beat wants to go to the beat, where its limb plays, too, without one. */
 function accentCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
-  const loud = exercise.strokes.filter(({ dynamic }) => dynamic === 'accent');
-  const off = loud.find(({ at }) => !onBeat(at, exercise.meter));
+  const off = exercise.strokes.find(
+    ({ at, dynamic }) => dynamic === 'accent' && !onBeat(at, exercise.meter),
+  );
   if (!off) return null;
   return { kind: 'accent', says: `The accent on ${name(off.at)} tends to creep back to the beat.` };
 }
-
-const HANDS_AND_FEET: readonly (readonly [Limb, Limb])[] = LIMBS.filter(isHand).flatMap((hand) =>
-  LIMBS.filter((limb) => !isHand(limb)).map((foot) => [hand, foot] as const),
-);
 
 /** A hand and a foot that alternate closely: the one tends to follow the other. */
 function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
   const chain = instantsOf(exercise);
   let best: { hand: Limb; foot: Limb; times: number } | null = null;
-  for (const [hand, foot] of HANDS_AND_FEET) {
+  for (const { limbs, first, second } of pairCounts(exercise)) {
+    const [hand, foot] = limbs;
+    if (!isHand(hand) || isHand(foot) || first === 0 || second === 0) continue;
     const both = LIMB_BITS[hand] | LIMB_BITS[foot];
     let times = 0;
-    chain.forEach((one, index) => {
-      const next = chain[(index + 1) % chain.length];
-      if ((one.mask & both) !== LIMB_BITS[foot] || !next) return;
-      if ((next.mask & both) !== LIMB_BITS[hand]) return;
+    for (let index = 0; index < chain.length; index += 1) {
+      const [one, next] = [chain[index], chain[(index + 1) % chain.length]];
+      if (!one || !next || (one.mask & both) !== LIMB_BITS[foot]) continue;
+      if ((next.mask & both) !== LIMB_BITS[hand]) continue;
       if (gapMsBetween(one, next, exercise, tempo) < NEAR_MS) times += 1;
-    });
+    }
     if (times > 0 && (best === null || times > best.times)) best = { hand, foot, times };
   }
   if (!best) return null;
@@ -142,24 +153,16 @@ function slotName(slot: Tick): string {
 
 /** Two limbs that meet, and elsewhere play without each other: they may come apart. */
 function unisonCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
-  const counts = setCounts(exercise);
-  const times = (both: number, wanted: number) =>
-    counts.reduce((sum, count, mask) => ((mask & both) === wanted ? sum + count : sum), 0);
-  let best: { limbs: readonly [Limb, Limb]; both: number; meet: number } | null = null;
-  for (const [index, a] of LIMBS.entries()) {
-    for (const b of LIMBS.slice(index + 1)) {
-      const [one, other] = [LIMB_BITS[a], LIMB_BITS[b]];
-      const both = one | other;
-      const meet = times(both, both);
-      if (meet <= (best?.meet ?? 0) || times(both, one) === 0 || times(both, other) === 0) continue;
-      best = { limbs: [a, b], both, meet };
-    }
+  let best: PairCount | null = null;
+  for (const pair of pairCounts(exercise)) {
+    const risky = pair.first > 0 && pair.second > 0;
+    if (risky && pair.both > (best?.both ?? 0)) best = pair;
   }
   if (!best) return null;
-  const { limbs, both, meet } = best;
+  const both = LIMB_BITS[best.limbs[0]] | LIMB_BITS[best.limbs[1]];
   const first = instantsOf(exercise).find(({ mask }) => (mask & both) === both);
-  const where = meet === 1 && first ? ` on ${name(first.at)}` : '';
-  const names = limbs.map(limbName).join(' and ');
+  const where = best.both === 1 && first ? ` on ${name(first.at)}` : '';
+  const names = best.limbs.map(limbName).join(' and ');
   return {
     kind: 'unison',
     says: `Keep ${names} together where they meet${where}, without a flam.`,
@@ -176,14 +179,19 @@ function bareCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
   const chain = instantsOf(exercise);
   const [first] = chain;
   if (!first) return null;
-  let longest = { from: first, ms: 0 };
-  chain.forEach((one, index) => {
-    const ms = gapMsBetween(one, chain[index + 1] ?? first, exercise, tempo);
-    if (ms > longest.ms) longest = { from: one, ms };
-  });
+  let from = first;
+  let longest = 0;
+  for (let index = 0; index < chain.length; index += 1) {
+    const [one, next] = [chain[index] ?? first, chain[index + 1]];
+    const ticks = (next?.soundsTicks ?? first.soundsTicks + exercise.cycleTicks) - one.soundsTicks;
+    if (ticks <= longest) continue;
+    longest = ticks;
+    from = one;
+  }
+  const ms = ticksToSeconds(longest, tempo) * 1000;
   const beatMs = ticksToSeconds(tempo.beatTicks, tempo) * 1000;
-  if (longest.ms < BARE_MS || longest.ms < beatMs * 1.01) return null;
-  const where = `${Math.round((longest.ms / beatMs) * 100) / 100} beats of silence after ${name(longest.from.at)}`;
+  if (ms < BARE_MS || ms < beatMs * 1.01) return null;
+  const where = `${Math.round((ms / beatMs) * 100) / 100} beats of silence after ${name(from.at)}`;
   return { kind: 'bare', says: `${where} get rushed: keep counting.` };
 }
 

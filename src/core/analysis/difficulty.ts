@@ -1,7 +1,7 @@
 import { LIMBS, isHand, type Limb } from '../kit';
 import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
-import { beats, onBeat, TICKS_PER_QUARTER, unitTicks, type Tempo } from '../time';
+import { beatPlaces, beats, TICKS_PER_QUARTER, unitTicks, type Tempo } from '../time';
 import { instantsOf, LIMB_BITS, momentsOf, strokesOf } from './instants';
 import { once } from './keep';
 import { limbLoads } from './seam';
@@ -189,13 +189,14 @@ function bitCount(bits: number): number {
 }
 
 function offBeatShare(exercise: Exercise, limb: Limb): OffBeatShare {
-  const { meter } = exercise;
+  const { meter, barTicks } = exercise;
   const half = unitTicks(meter) / 2;
+  const onBeats = beatPlaces(meter);
   const strokes = strokesOf(exercise, limb);
   let [halves, between] = [0, 0];
   for (const { at } of strokes) {
     if (at % half !== 0) between += 1;
-    else if (!onBeat(at, meter)) halves += 1;
+    else if (!onBeats.has(at % barTicks)) halves += 1;
   }
   return { limb, halves, between, all: strokes.length };
 }

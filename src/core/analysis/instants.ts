@@ -1,4 +1,4 @@
-import { LIMBS, type Limb } from '../kit';
+import { LIMBS, VOICE_IDS, type Limb, type VoiceId } from '../kit';
 import { figureOf, makeStroke, type Stroke } from '../pattern';
 import { soundingLength, soundsAt, type Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick } from '../time';
@@ -109,11 +109,47 @@ function instant(strokes: readonly Stroke[], soundsTicks: number, ms: number): I
   return { at, soundsTicks, ms, strokes, limbs: LIMB_SETS[mask] ?? [], mask };
 }
 
-/** How many instants each set of limbs has, by its bits. */
-export const setCounts = once((exercise): readonly number[] => {
-  const counts = Array.from({ length: 16 }, () => 0);
+/** Two limbs: instants that both play, and that one of them plays without the other. */
+export interface PairCount {
+  readonly limbs: readonly [Limb, Limb];
+  readonly both: number;
+  readonly first: number;
+  readonly second: number;
+}
+
+const PAIRS: readonly (readonly [Limb, Limb])[] = LIMBS.flatMap((one, index) =>
+  LIMBS.slice(index + 1).map((other) => [one, other] as const),
+);
+
+/** Every pair of limbs, in limb order. */
+export const pairCounts = once((exercise): readonly PairCount[] => {
+  const counts = new Array<number>(16).fill(0);
   for (const { mask } of instantsOf(exercise)) counts[mask] = (counts[mask] ?? 0) + 1;
-  return counts;
+  return PAIRS.map((limbs) => {
+    const [one, other] = [LIMB_BITS[limbs[0]], LIMB_BITS[limbs[1]]];
+    let [both, first, second] = [0, 0, 0];
+    for (let mask = 1; mask < 16; mask += 1) {
+      const count = counts[mask] ?? 0;
+      if ((mask & one) === 0) second += (mask & other) === 0 ? 0 : count;
+      else if ((mask & other) === 0) first += count;
+      else both += count;
+    }
+    return { limbs, both, first, second };
+  });
+});
+
+const VOICE_BITS = new Map(VOICE_IDS.map((id, index) => [id, 1 << index] as const));
+
+/** A bit for each of these voices. */
+export function voiceBits(ids: readonly VoiceId[]): number {
+  return ids.reduce((bits, id) => bits | (VOICE_BITS.get(id) ?? 0), 0);
+}
+
+/** A bit for each voice that sounds. */
+export const soundingVoices = once(({ strokes }): number => {
+  let bits = 0;
+  for (const { voice } of strokes) bits |= VOICE_BITS.get(voice) ?? 0;
+  return bits;
 });
 
 /** Where a thing sounds. */

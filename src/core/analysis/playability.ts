@@ -6,6 +6,7 @@ import {
   LIMBS,
   voice,
   type Limb,
+  VOICE_IDS,
   type VoiceId,
 } from '../kit';
 import type { Exercise } from '../recipe';
@@ -17,6 +18,8 @@ import {
   LIMB_BITS,
   momentsOf,
   movementsOf,
+  soundingVoices,
+  voiceBits,
   type Instant,
 } from './instants';
 
@@ -61,6 +64,9 @@ const RIGHT_FOOT = LIMB_BITS.RF;
 const LEFT_FOOT = LIMB_BITS.LF;
 const HANDS = LIMBS.filter(isHand);
 
+const CHICK = voiceBits(['hat-foot']);
+const OPEN_HATS = voiceBits(['hat-open', 'hat-half']);
+
 /** Most places hinder nothing. */
 const NONE: Hindrance[] = [];
 
@@ -88,7 +94,7 @@ export function hatBeforeFoot(
   withinMs = limitsOf(exercise.kit).hatBeforeFoot,
 ): readonly Hindrance[] {
   const instants = momentsOf(exercise);
-  if (!exercise.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
+  if ((soundingVoices(exercise) & CHICK) === 0) return NONE;
   return instants.flatMap((chick, index): Hindrance[] => {
     if (!chick.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
     const before = instants.at(index - 1);
@@ -118,7 +124,7 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
 /** Bass drum, then the hi-hat foot right after it, whatever the hands play with either. A double pedal is
  * another matter. */
 function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
-  if (!exercise.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
+  if ((soundingVoices(exercise) & CHICK) === 0) return NONE;
   const chain = momentsOf(exercise);
   const within = limitsOf(exercise.kit).footToFoot;
   return chain.flatMap((one, index): Hindrance[] => {
@@ -132,8 +138,7 @@ function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
 
 /** An open hi-hat cannot ring while the foot closes it. */
 function openHatClosed(exercise: Exercise): readonly Hindrance[] {
-  if (!exercise.strokes.some(({ voice: id }) => id === 'hat-open' || id === 'hat-half'))
-    return NONE;
+  if ((soundingVoices(exercise) & OPEN_HATS) === 0) return NONE;
   return instantsOf(exercise).flatMap(({ at, strokes }): Hindrance[] => {
     const open = strokes.find((one) => one.voice === 'hat-open' || one.voice === 'hat-half');
     const closes = strokes.some((one) => one.voice === 'hat-foot');
@@ -210,7 +215,7 @@ function swungApart(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
 
 function missingVoices(exercise: Exercise): readonly Hindrance[] {
   const { voices } = exercise.kit;
-  if (exercise.strokes.every((stroke) => voices.includes(stroke.voice))) return NONE;
+  if (voices.length === VOICE_IDS.length) return NONE;
   const seen = new Set<VoiceId>(voices);
   return exercise.strokes.flatMap((stroke): Hindrance[] => {
     if (seen.has(stroke.voice) || !isHand(stroke.limb)) return [];

@@ -73,7 +73,7 @@ export function strokesMade(exercise: Exercise): number {
  * counts once. */
 const longestRuns = once((exercise): readonly number[] => {
   const moments = momentsOf(exercise);
-  const best = Array.from({ length: 16 }, () => 0);
+  const best = new Array<number>(16).fill(0);
   let before = 0;
   let run = 0;
   for (let step = 0; step < moments.length * 2; step += 1) {

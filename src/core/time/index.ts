@@ -3,6 +3,7 @@ export { formatFeel, parseFeel, swungTicks, unwrittenSwing, writtenSwing } from 
 export {
   barTicks,
   beatIndexAt,
+  beatPlaces,
   beats,
   formatMeter,
   onBeat,

@@ -118,12 +118,17 @@ export function tempoBeatTicks(meter: Meter): Tick {
  * @param at ticks from the start of a bar, >= 0
  * @example onBeat(quarters(1, 2), meter44) // => false */
 export function onBeat(at: number, meter: Meter): boolean {
+  return beatPlaces(meter).has(at % barTicks(meter));
+}
+
+/** Where felt beats begin, in ticks from the start of a bar. */
+export function beatPlaces(meter: Meter): ReadonlySet<number> {
   let places = BEAT_PLACES.get(meter);
   if (!places) {
     places = new Set(beats(meter).map((beat) => beat.at));
     BEAT_PLACES.set(meter, places);
   }
-  return places.has(at % barTicks(meter));
+  return places;
 }
 
 const BEAT_PLACES = new WeakMap<Meter, ReadonlySet<number>>();

@@ -100,7 +100,8 @@ export function syncopatedNotes(
   const found: { at: number; over: number; value: number }[] = [];
   notes.forEach((at, index) => {
     const end = notes[index + 1] ?? (notes[0] ?? 0) + cycle;
-    const own = metricalWeight(at, meter);
+    if (end - at <= slot) return;
+    const own = weights[(at / slot) % weights.length] ?? metricalWeight(at, meter);
     let over = at;
     let heaviest = own;
     for (let place = at + slot; place < end; place += slot) {
