@@ -1,8 +1,8 @@
 import { letterOf, voice } from '../kit';
-import { periodOf, type Layer, type Stroke } from '../pattern';
+import { moveStrokes, periodOf, type Layer, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import { ornamentMark } from '../sticking';
-import { SUBDIVISIONS, tick, type Tick } from '../time';
+import { SUBDIVISIONS, tick, unwrittenSwing, type Tick } from '../time';
 import { once } from './keep';
 
 /** A slot of what the line became, and what plays there; a rest where nothing does. */
@@ -42,19 +42,22 @@ export const lineWords = once((exercise): readonly LineWord[] =>
 );
 
 function wordsOf(layer: Layer, exercise: Exercise): readonly LineWord[] {
-  const period = periodOf(layer);
+  const { feel, meter } = exercise;
+  const meant = ({ at, swings }: Stroke) => unwrittenSwing(at, feel, meter, swings);
+  const period = periodOf(feel.kind === 'triplets' ? moveStrokes(layer, meant) : layer);
   const chords: Chord[] = [];
   for (const stroke of layer.strokes) {
-    if (stroke.at >= period || stroke.from.source === 'added') continue;
+    const at = meant(stroke);
+    if (at >= period || stroke.from.source === 'added') continue;
     const last = chords.at(-1);
-    if (last?.at === stroke.at) last.strokes.push(stroke);
-    else chords.push({ at: stroke.at, strokes: [stroke] });
+    if (last?.at === at) last.strokes.push(stroke);
+    else chords.push({ at, strokes: [stroke] });
   }
   const say = speaker(layer, exercise);
   return typedWords(layer, period, chords, say) ?? wordsOfNotes(chords, say);
 }
 
-/** What plays at one place. */
+/** What plays at one place, a swing that is written in triplets taken back. */
 interface Chord {
   readonly at: Tick;
   readonly strokes: Stroke[];

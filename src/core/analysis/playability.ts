@@ -96,15 +96,16 @@ export function hatBeforeFoot(
   const instants = momentsOf(exercise);
   if ((soundingVoices(exercise) & CHICK) === 0) return NONE;
   return instants.flatMap((chick, index): Hindrance[] => {
-    if (!chick.strokes.some((stroke) => stroke.voice === 'hat-foot')) return NONE;
+    const foot = chick.strokes.find((stroke) => stroke.voice === 'hat-foot');
+    if (!foot) return NONE;
     const before = instants.at(index - 1);
     const stick = before?.strokes.find((stroke) => isStickedHat(stroke.voice));
     if (!before || before === chick || !stick) return [];
     const acrossSeam = index === 0;
     const gapMs = gapMsBetween(before, chick, exercise, tempo);
     if (gapMs >= withinMs) return [];
-    const { limb } = stick;
-    return [{ rule: 'hat-before-foot', at: before.at, chickAt: chick.at, limb, gapMs, acrossSeam }];
+    const { at, limb } = stick;
+    return [{ rule: 'hat-before-foot', at, chickAt: foot.at, limb, gapMs, acrossSeam }];
   });
 }
 

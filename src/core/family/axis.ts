@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { interpretationName } from '../interpret';
-import { countPlacements, placementGrid, placements } from '../placement';
+import { countPlacements, placementGrid, placements, type PlacementRule } from '../placement';
 import {
   INTERPRETATION_STARTS,
   sayChange,
@@ -138,15 +138,23 @@ export function changesOf(value: ChangeValue): readonly (Change | null)[] {
       const mark = /[xXg]/.exec(change.grid)?.[0] ?? 'x';
       const dynamic = mark === 'X' ? 'accent' : mark === 'g' ? 'ghost' : 'normal';
       return Array.from(placements(ruleOf(value)), (placed): Change | null =>
-        placed.length === 0 ? null : { ...change, grid: placementGrid(placed, slots, dynamic) },
+        placed.length === 0
+          ? null
+          : { ...change, grid: placementGrid(placed, slots, dynamic, value.anchors) },
       );
     }
   }
 }
 
-function ruleOf(value: Extract<ChangeValue, { kind: 'placements' }>) {
-  const { slots, least, most, spacing } = value;
-  return { slots, least, most, spacing, cyclic: true } as const;
+function ruleOf(value: Extract<ChangeValue, { kind: 'placements' }>): PlacementRule {
+  const { slots, least, most, spacing, anchors, free } = value;
+  const within = (all: readonly number[] | undefined) => all?.filter((slot) => slot < slots);
+  const [always, may] = [within(anchors), within(free)];
+  return {
+    ...{ slots, least, most, spacing, cyclic: true },
+    ...(always && always.length > 0 && { anchors: always }),
+    ...(may && { free: may }),
+  };
 }
 
 /** How many values an axis has at most, without writing them out. */

@@ -15,6 +15,7 @@ import {
   TEXTURES,
 } from './family.fixture';
 import {
+  countValues,
   deadValues,
   FamilyJudge,
   familyOf,
@@ -29,6 +30,7 @@ import {
   openFamily,
   readFamily,
   sayMember,
+  sayRange,
   sayStep,
   valuesOf,
   type Axis,
@@ -120,6 +122,37 @@ describe('values of an axis', () => {
       expect(new Set(grids.map((one) => JSON.stringify(one))).size).toBe(n);
     },
   );
+
+  it('anchors stay and stay loudest, only free slots are added, and the count is right', () => {
+    const change = {
+      kind: 'place',
+      to: { limb: 'LH', voice: 'snare' },
+      slot: '16',
+      grid: 'g',
+    } as const;
+    const range = {
+      ...({ kind: 'placements', change, slots: 16, least: 2, most: 4, spacing: 'any' } as const),
+      anchors: [4, 12],
+      free: [1, 3, 5, 7],
+    };
+    const axis: Axis = {
+      at: 'change',
+      index: 0,
+      values: [range],
+    };
+    const grids = valuesOf(axis).map(({ part }) =>
+      part.at === 'change' && part.value?.kind === 'place' ? part.value.grid : '',
+    );
+    // The backbeat alone, with one of four, with two of four: 1 + 4 + 6.
+    expect(grids).toHaveLength(11);
+    expect(countValues(axis)).toBe(11);
+    expect(grids[0]).toBe('----X-------X---');
+    for (const grid of grids) expect(grid).toMatch(/^-[g-]-[g-]X[g-]-[g-]----X---$/);
+    expect(readFamily(JSON.parse(JSON.stringify(family(axis)))).ok).toBe(true);
+    expect(sayRange({ ...range, free: [1, 3] }, blankRecipe())).toBe(
+      'every 2 to 4 of 16 16ths, always 5 13, besides only 2 4',
+    );
+  });
 
   it('the same value twice counts once, under the same key wherever it stands', () => {
     const one = valuesOf(lines('4 4 4 4', '4. 4 8 4', '4 4 4 4'));

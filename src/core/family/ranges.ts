@@ -134,7 +134,21 @@ export function sayRange(value: ChangeValue, recipe: ClosedRecipe): string | nul
   const { slots, least, most, change } = value;
   const grid = change.kind === 'place' ? subdivision(change.slot).name : 'slots';
   const count = least === most ? `every ${least}` : `every ${least} to ${most}`;
-  return `${count} of ${slots} ${grid}${value.spacing === 'any' ? '' : `, ${value.spacing}`}`;
+  const { anchors = [], free } = value;
+  const said = [
+    `${count} of ${slots} ${grid}`,
+    value.spacing === 'any' ? '' : SPACED[value.spacing],
+    anchors.length > 0 ? `always ${sayPlaces(anchors)}` : '',
+    free ? `besides only ${sayPlaces(free)}` : '',
+  ];
+  return said.filter(Boolean).join(', ');
+}
+
+const SPACED = { adjacent: 'neighbours', apart: 'apart', even: 'as even as can be' } as const;
+
+/** Slots as they are counted on the page, from 1. */
+function sayPlaces(slots: readonly number[]): string {
+  return slots.map((slot) => slot + 1).join(' ');
 }
 
 const FIELDS: Readonly<Record<Field, string>> = {

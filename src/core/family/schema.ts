@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fail, ok, type Result } from '../issue';
+import { SPACINGS } from '../placement';
 import { close, recipeSchema, type ClosedRecipe, type Recipe } from '../recipe';
 
 /** Format of the families that this Mivvel writes. */
@@ -22,10 +23,15 @@ const changeValue = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('placements'),
     change,
-    slots: z.int().min(1).max(32),
-    least: z.int().min(0).max(32),
-    most: z.int().min(0).max(32),
-    spacing: z.enum(['any', 'adjacent', 'apart']),
+    slots: z.int().min(1).max(64),
+    least: z.int().min(0).max(64),
+    /** Caps how many, the anchors counted. */
+    most: z.int().min(0).max(64),
+    spacing: z.enum(SPACINGS),
+    /** Slots that are always taken, and stay loudest. */
+    anchors: z.array(z.int().min(0).max(63)).max(64).optional(),
+    /** Slots that may be taken besides; all where left out. */
+    free: z.array(z.int().min(0).max(63)).max(64).optional(),
   }),
 ]);
 

@@ -1,3 +1,10 @@
+import { gcd } from '../time';
+import { evenPlacement } from './even';
+
+/** How notes may lie to each other. `adjacent`: all in one unbroken run; `apart`: no two next to each
+ * other; `even`: as even as can be, from every slot on. */
+export const SPACINGS = ['any', 'adjacent', 'apart', 'even'] as const;
+
 /** Which placements are wanted: so many of so many slots. */
 export interface PlacementRule {
   /** Slots in the span, 1 to 64. */
@@ -5,8 +12,7 @@ export interface PlacementRule {
   /** Fewest and most notes, the anchors counted. */
   readonly least: number;
   readonly most: number;
-  /** `adjacent`: all notes in one unbroken run; `apart`: no two next to each other. */
-  readonly spacing: 'any' | 'adjacent' | 'apart';
+  readonly spacing: (typeof SPACINGS)[number];
   /** Whether the last slot is next to the first, as when the span repeats. */
   readonly cyclic: boolean;
   /** Slots that are always taken. */
@@ -19,18 +25,127 @@ export interface PlacementRule {
  * @returns slots rising, counted from 0; a new array each
  * @example singles and adjacent pairs of 4, cyclic // => 4 + 4 */
 export function placements(rule: PlacementRule): Iterable<readonly number[]> {
+  if (rule.spacing === 'even') return evenPlacements(rule);
   const plain = rule.anchors === undefined && rule.free === undefined && rule.spacing === 'any';
   return plain ? new Combinations(rule.slots, rule.least, rule.most) : placementsByRule(rule);
 }
 
-function* placementsByRule(rule: PlacementRule): Generator<readonly number[]> {
-  const anchors = [...new Set(rule.anchors ?? [])];
-  const free = freeSlots(rule, anchors);
-  const [least, most] = [rule.least - anchors.length, rule.most - anchors.length];
-  for (const places of new Combinations(free.length, least, most)) {
-    const placed = placeOn(free, places, anchors);
-    if (rule.spacing === 'any' || isSpaced(placed, rule)) yield placed;
+/** Every rotation of the most even placement of each count that takes all anchors and no slot but the
+ * free ones. */
+function* evenPlacements(rule: PlacementRule): Generator<readonly number[]> {
+  const { slots, least, most, anchors = [] } = rule;
+  const may = new Set([...anchors, ...freeSlots(rule, anchors)]);
+  for (let count = least; count <= Math.min(most, slots); count += 1) {
+    const even = count === 0 ? [] : evenPlacement(count, slots);
+    for (let by = 0; by < turnsOf(count, slots); by += 1) {
+      const placed = even.map((slot) => (slot + by) % slots).sort((a, b) => a - b);
+      const taken = new Set(placed);
+      if (anchors.every((slot) => taken.has(slot)) && placed.every((slot) => may.has(slot))) {
+        yield placed;
+      }
+    }
   }
+}
+
+/** How many rotations of the most even placement are different. @example 3 of 8 // => 8, 4 of 8 // => 2 */
+function turnsOf(count: number, slots: number): number {
+  return count === 0 ? 1 : slots / gcd(count, slots);
+}
+
+function* placementsByRule(rule: PlacementRule): Generator<readonly number[]> {
+  const anchors = [...new Set(rule.anchors ?? [])].sort((a, b) => a - b);
+  const free = freeSlots(rule, anchors);
+  for (let count = Math.max(0, rule.least); count <= Math.min(rule.most, rule.slots); count += 1) {
+    if (rule.spacing === 'adjacent') yield* runs(rule, count, anchors, free);
+    else if (rule.spacing === 'apart') yield* spread(rule, count, anchors, free);
+    else {
+      const more = count - anchors.length;
+      if (more < 0) continue;
+      for (const places of new Combinations(free.length, more, more)) {
+        yield placeOn(free, places, anchors);
+      }
+    }
+  }
+}
+
+/** Unbroken runs of so many that take all anchors, in lexical order. */
+function runs(
+  { slots, cyclic }: PlacementRule,
+  count: number,
+  anchors: readonly number[],
+  free: readonly number[],
+): readonly (readonly number[])[] {
+  const may = new Set([...anchors, ...free]);
+  const starts = count === 0 || count === slots ? 1 : cyclic ? slots : slots - count + 1;
+  return Array.from({ length: starts }, (_, start) =>
+    Array.from({ length: count }, (_step, step) => (start + step) % slots).sort((a, b) => a - b),
+  )
+    .filter(
+      (run) => anchors.every((slot) => run.includes(slot)) && run.every((one) => may.has(one)),
+    )
+    .sort(inLexicalOrder);
+}
+
+function inLexicalOrder(a: readonly number[], b: readonly number[]): number {
+  const at = a.findIndex((slot, index) => slot !== b[index]);
+  return at < 0 ? 0 : (a[at] ?? 0) - (b[at] ?? 0);
+}
+
+/** So many with no two next to each other, in lexical order; an anchor is never passed over. */
+function* spread(
+  rule: PlacementRule,
+  count: number,
+  anchors: readonly number[],
+  free: readonly number[],
+  before: readonly number[] = [],
+): Generator<readonly number[]> {
+  const { slots, cyclic } = rule;
+  const left = count - before.length;
+  const last = before.at(-1);
+  const next = anchors.find((slot) => slot > (last ?? -1));
+  const [first] = before;
+  const touches = cyclic && before.length > 1 && last === slots - 1 && first === 0;
+  if (touches || (cyclic && slots === 1 && count > 1)) return;
+  if (left === 0) {
+    if (next === undefined) yield before;
+    return;
+  }
+  for (let slot = last === undefined ? 0 : last + 2; slot < slots; slot += 1) {
+    if (next !== undefined && slot > next) return;
+    if (slot + 2 * (left - 1) >= slots) return;
+    if (slot !== next && !free.includes(slot)) continue;
+    yield* spread(rule, count, anchors, free, [...before, slot]);
+  }
+}
+
+/** How many ways to take so many with no two next to each other, all anchors taken: slot by slot, by how
+ * many are taken and whether the last slot is; in a ring once with the first slot taken and once
+ * without. */
+function countSpread({ slots, cyclic, ...rule }: PlacementRule, count: number): number {
+  const anchors = new Set(rule.anchors ?? []);
+  const may = new Set([...anchors, ...(rule.free ?? Array.from({ length: slots }, (_, s) => s))]);
+  let total = 0;
+  for (const firstTaken of [false, true]) {
+    if (firstTaken ? !may.has(0) : anchors.has(0)) continue;
+    let rows = [{ taken: firstTaken ? 1 : 0, last: firstTaken, ways: 1 }];
+    for (let slot = 1; slot < slots; slot += 1) {
+      const sums = new Map<number, number>();
+      for (const { taken, last, ways } of rows) {
+        if (!anchors.has(slot)) addTo(sums, taken * 2, ways);
+        if (may.has(slot) && !last) addTo(sums, (taken + 1) * 2 + 1, ways);
+      }
+      rows = [...sums].map(([key, ways]) => ({ taken: key >> 1, last: (key & 1) === 1, ways }));
+    }
+    for (const { taken, last, ways } of rows) {
+      const around = cyclic && firstTaken && last && slots > 1;
+      if (taken === count && !around) total += ways;
+    }
+  }
+  return total;
+}
+
+function addTo(sums: Map<number, number>, key: number, ways: number): void {
+  sums.set(key, (sums.get(key) ?? 0) + ways);
 }
 
 /** Every choice of so many of n, the fewest first, in lexical order, a new array each. Written out
@@ -93,38 +208,24 @@ function placeOn(
   return anchors.length === 0 ? chosen : [...anchors, ...chosen].sort((a, b) => a - b);
 }
 
-/** Gaps between neighbours that are one slot; the run is unbroken when all but one are. */
-function isSpaced(placed: readonly number[], { slots, spacing, cyclic }: PlacementRule): boolean {
-  const count = placed.length;
-  let touching = 0;
-  for (let index = 1; index < count; index += 1) {
-    if ((placed[index] ?? 0) - (placed[index - 1] ?? 0) === 1) touching += 1;
-  }
-  const around = cyclic && count > 1 && (placed[0] ?? 0) + slots - (placed[count - 1] ?? 0) === 1;
-  if (spacing === 'apart') return touching === 0 && !around;
-  return touching + (around ? 1 : 0) >= count - 1;
-}
-
 /** How many placements there are, counted without making them where a formula holds.
  * Binomials; a run of k in a ring of n: n; no two adjacent in a row: C(n−k+1, k), in a ring:
- * n/(n−k) · C(n−k, k). */
+ * n/(n−k) · C(n−k, k), slot by slot where there are anchors; rotations of the most even k of n: n/gcd(n, k). */
 export function countPlacements(rule: PlacementRule): number {
-  const anchors = rule.anchors?.length ?? 0;
-  const plain = anchors === 0 && rule.free === undefined;
-  if (rule.spacing !== 'any' && !plain) return countByMaking(rule);
+  const plain = (rule.anchors?.length ?? 0) === 0 && rule.free === undefined;
+  if (!plain && (rule.spacing === 'adjacent' || rule.spacing === 'even')) {
+    return [...placements(rule)].length;
+  }
   let total = 0;
-  for (let count = rule.least; count <= rule.most; count += 1) total += countOf(count, rule);
-  return total;
-}
-
-function countByMaking(rule: PlacementRule): number {
-  let total = 0;
-  for (const _ of placements(rule)) total += 1;
+  for (let count = rule.least; count <= rule.most; count += 1) {
+    total += plain || rule.spacing === 'any' ? countOf(count, rule) : countSpread(rule, count);
+  }
   return total;
 }
 
 function countOf(count: number, rule: PlacementRule): number {
   const { slots, spacing, cyclic } = rule;
+  if (spacing === 'even') return count < 0 || count > slots ? 0 : turnsOf(count, slots);
   if (spacing === 'any') {
     const anchors = [...new Set(rule.anchors ?? [])];
     return binomial(freeSlots(rule, anchors).length, count - anchors.length);

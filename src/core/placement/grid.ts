@@ -1,9 +1,18 @@
 import { formatGrid, parseGrid, type Dynamic } from '../pattern';
 
-/** A placement as a grid string. @example placementGrid([0, 3], 4, 'normal') // => 'x--x' */
-export function placementGrid(placed: readonly number[], slots: number, dynamic: Dynamic): string {
+/** A placement as a grid string; anchors are accented among softer notes.
+ * @example placementGrid([0, 3], 4, 'normal') // => 'x--x'
+ * @example placementGrid([0, 3], 4, 'ghost', [0]) // => 'X--g' */
+export function placementGrid(
+  placed: readonly number[],
+  slots: number,
+  dynamic: Dynamic,
+  anchors: readonly number[] = [],
+): string {
   return formatGrid(
-    Array.from({ length: slots }, (_, slot) => (placed.includes(slot) ? dynamic : null)),
+    Array.from({ length: slots }, (_, slot) =>
+      placed.includes(slot) ? (anchors.includes(slot) ? 'accent' : dynamic) : null,
+    ),
   );
 }
 

@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { Combination } from 'js-combinatorics';
 import { describe, expect, it } from 'vitest';
-import { countPlacements, placementGrid, placements, placementSlots, type PlacementRule } from '.';
+import {
+  countPlacements,
+  evenPlacement,
+  placementGrid,
+  placements,
+  placementSlots,
+  type PlacementRule,
+} from '.';
 
 const beat: PlacementRule = { slots: 4, least: 1, most: 2, spacing: 'adjacent', cyclic: true };
 
@@ -55,13 +62,21 @@ describe('placements against the combinatorics library', () => {
 });
 
 describe('placements', () => {
-  const rule = fc.record({
-    slots: fc.integer({ min: 1, max: 10 }),
-    least: fc.integer({ min: 1, max: 4 }),
-    most: fc.integer({ min: 1, max: 6 }),
-    spacing: fc.constantFrom('any', 'adjacent', 'apart'),
-    cyclic: fc.boolean(),
-  }) as fc.Arbitrary<PlacementRule>;
+  const rule = fc
+    .record({
+      slots: fc.integer({ min: 1, max: 10 }),
+      least: fc.integer({ min: 1, max: 4 }),
+      most: fc.integer({ min: 1, max: 6 }),
+      spacing: fc.constantFrom('any', 'adjacent', 'apart'),
+      cyclic: fc.boolean(),
+      anchors: fc.option(fc.uniqueArray(fc.nat({ max: 3 }), { maxLength: 2 }), { nil: undefined }),
+      free: fc.option(fc.uniqueArray(fc.nat({ max: 7 })), { nil: undefined }),
+    })
+    .map(({ anchors, free, ...one }) => {
+      const within = (all: readonly number[]) => all.filter((slot) => slot < one.slots);
+      const [always, may] = [within(anchors ?? []), free && within(free)];
+      return { ...one, ...(always.length > 0 && { anchors: always }), ...(may && { free: may }) };
+    }) as fc.Arbitrary<PlacementRule>;
 
   it('are counted as many as are made, each once, and keep their spacing', () => {
     fc.assert(
@@ -82,6 +97,9 @@ describe('placements', () => {
             (slot) => (bits >> slot) & 1,
           );
           if (set.length < one.least || set.length > one.most) continue;
+          const { anchors = [], free } = one;
+          if (!anchors.every((slot) => set.includes(slot))) continue;
+          if (free && !set.every((slot) => anchors.includes(slot) || free.includes(slot))) continue;
           const next = (slot: number) =>
             one.cyclic ? (slot + 1) % one.slots : slot + 1 < one.slots ? slot + 1 : -1;
           const pairs = set.filter(
@@ -96,6 +114,37 @@ describe('placements', () => {
         expect(made.sort()).toEqual(found.sort());
       }),
     );
+  });
+
+  it('as even as can be are the rotations of one, by brute force', () => {
+    for (let slots = 1; slots <= 12; slots += 1) {
+      for (let notes = 1; notes <= slots; notes += 1) {
+        const even = evenPlacement(notes, slots);
+        const turned = new Set(
+          Array.from({ length: slots }, (_, by) =>
+            even
+              .map((slot) => (slot + by) % slots)
+              .sort((a, b) => a - b)
+              .join(' '),
+          ),
+        );
+        const rule = { slots, least: notes, most: notes, spacing: 'even', cyclic: true } as const;
+        expect(new Set(all(rule).map((one) => one.join(' ')))).toEqual(turned);
+        expect(countPlacements(rule)).toBe(turned.size);
+      }
+    }
+  });
+
+  it('are counted without making them all: 16 of 32, none next to another, in a ring', () => {
+    const rule = { slots: 32, least: 16, most: 16, spacing: 'apart', cyclic: true } as const;
+    expect(all(rule)).toHaveLength(2);
+    expect(countPlacements({ ...rule, anchors: [0] })).toBe(1);
+    // By hand: two arcs of 13 slots beside the anchors share the other six, C(14 − k, k) ways each.
+    expect(countPlacements({ ...rule, least: 8, most: 8, anchors: [4, 20] })).toBe(58_277);
+  });
+
+  it('anchors stay loudest', () => {
+    expect(placementGrid([0, 3], 4, 'ghost', [0])).toBe('X--g');
   });
 
   it('read back from their grid', () => {

@@ -62,7 +62,7 @@ const ONSETS = new WeakMap<ReadingLine, readonly Onset[]>();
 function onsetsOf(line: ReadingLine): readonly Onset[] {
   const grid = gridOfLine(line);
   const tuplets = tupletSlots(line);
-  const beats = swingOfBeats(line);
+  const beats = swingOfBeats(line, grid);
   const found: { -readonly [Key in keyof Onset]: Onset[Key] }[] = [];
   let held = false;
   for (const sign of line.bars.flat()) {
@@ -105,8 +105,13 @@ function gridOfLine(line: ReadingLine): Tick {
   return (['8', '16'] as const).map(slotTicks).find(fits) ?? slotTicks('32');
 }
 
-/** What swings in each quarter of a line, counted from 0, by the finest place that it holds. */
-function swingOfBeats(line: ReadingLine): ReadonlyMap<number, SwingOf | undefined> {
+/** What swings in each quarter of a line, counted from 0, by the finest place that it holds. A line that
+ * is no whole quarters lies otherwise each time round: it swings in its own finest all through. */
+function swingOfBeats(line: ReadingLine, grid: Tick): ReadonlyMap<number, SwingOf | undefined> {
+  if (lineTicks(line) % TICKS_PER_QUARTER !== 0) {
+    const beats = Math.ceil(lineTicks(line) / TICKS_PER_QUARTER);
+    return new Map(Array.from({ length: beats }, (_, beat) => [beat, swingOfSlot(grid)]));
+  }
   const finest = new Map<number, number>();
   for (const at of plainPlaces(line)) {
     const within = at % TICKS_PER_QUARTER;

@@ -1,11 +1,19 @@
 import { unreachable } from '../issue';
 import { isHand, mirrorHand, mirrorLimb, type Limb } from '../kit';
-import { moveStrokes, parseGrid, type Layer, type Stroke } from '../pattern';
+import {
+  commonCycle,
+  loopLayer,
+  moveStrokes,
+  parseGrid,
+  type Layer,
+  type Stroke,
+} from '../pattern';
 import {
   isBinarySlot,
   slotTicks,
   swingOfSlot,
   tick,
+  pairedNote,
   unwrittenSwing,
   writtenSwing,
   type Feel,
@@ -214,9 +222,11 @@ function inSlots(
   return work(meant).map((layer) => writeSwing(layer, feel, meter));
 }
 
-/** Writes a swing in triplets where the feel says so. */
-export function writeSwing(layer: Layer, feel: Feel, meter: Meter): Layer {
-  if (feel.kind !== 'triplets') return layer;
+/** Writes a swing in triplets where the feel says so. A part that is no whole counted notes lies otherwise
+ * each time round, so it is looped until it is. */
+export function writeSwing(part: Layer, feel: Feel, meter: Meter): Layer {
+  if (feel.kind !== 'triplets') return part;
+  const layer = loopLayer(part, commonCycle([part.lengthTicks, pairedNote(meter)]));
   return moveStrokes(layer, ({ at, swings }) => writtenSwing(at, feel, meter, swings));
 }
 

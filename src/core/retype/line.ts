@@ -118,7 +118,7 @@ function editsOfSlot({ at, says, strokes }: LineSlot, to: StickingSlot): readonl
   const [pattern] = strokes;
   const softer = says.startsWith('>') ? 'normal' : (pattern?.dynamic ?? 'normal');
   const dynamic = to.accent ? 'accent' : softer;
-  const made = { at, dynamic, ornament: to.ornament } as const;
+  const made = { at: pattern?.at ?? at, dynamic, ornament: to.ornament } as const;
   const edits: SeenEdit[] = kept.map((from) => ({
     from,
     to: { ...made, limb: from.limb, voice: from.voice },

@@ -16,7 +16,7 @@ export type SwingOf = '16' | 'none';
 
 /** The note whose halves make the swung pair: the quarter where quarters or halves are counted, the
  * counted note itself in meters of 8ths and 16ths, where only 16ths can swing. */
-function pairedNote(meter: Meter): number {
+export function pairedNote(meter: Meter): Tick {
   return meter.unit <= 4 ? TICKS_PER_QUARTER : unitTicks(meter);
 }
 

@@ -1,5 +1,12 @@
 export { countMark, countMarks, countName } from './counting';
-export { formatFeel, parseFeel, swungTicks, unwrittenSwing, writtenSwing } from './feel';
+export {
+  formatFeel,
+  pairedNote,
+  parseFeel,
+  swungTicks,
+  unwrittenSwing,
+  writtenSwing,
+} from './feel';
 export {
   barTicks,
   beatIndexAt,

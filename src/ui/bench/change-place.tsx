@@ -3,7 +3,6 @@
 import { useMemo, useState } from 'react';
 import {
   countPlacements,
-  evenPlacement,
   placementGrid,
   placements,
   placementSlots,
@@ -54,20 +53,16 @@ export function PlaceDetails({
       slots,
       least: placed.length,
       most: placed.length,
-      spacing: spacing === 'even' ? 'any' : spacing,
+      spacing,
       cyclic: true,
       ...(offBeats ? { free: between } : {}),
     };
   }, [slots, placed.length, spacing, offBeats]);
-  const grids = useMemo(() => {
-    if (spacing === 'even') {
-      const even = placementGrid(evenPlacement(rule.least, slots), slots, level);
-      const turned = [...even].map((_, by) => even.slice(by) + even.slice(0, by));
-      return [...new Set(turned)];
-    }
-    return firstOf(placements(rule), MOST_SHOWN).map((one) => placementGrid(one, slots, level));
-  }, [rule, spacing, slots, level]);
-  const count = spacing === 'even' ? grids.length : countPlacements(rule);
+  const grids = useMemo(
+    () => firstOf(placements(rule), MOST_SHOWN).map((one) => placementGrid(one, slots, level)),
+    [rule, slots, level],
+  );
+  const count = countPlacements(rule);
   const beat = Math.max(1, Math.round(TICKS_PER_QUARTER / slotTicks(change.slot)));
   const span = slots === beat ? 'beat' : slots === beat * 2 ? 'two' : 'bar';
 

@@ -1,12 +1,18 @@
 'use client';
 
 import { Popover } from 'radix-ui';
-import type { ChangeValue } from '@/core/family';
+import { countValues, type Axis, type ChangeValue } from '@/core/family';
+import { sayCount } from '@/core/issue';
 import { Stepper, Toggle } from '../bench';
 
 type Range = Exclude<ChangeValue, { kind: 'one' }>;
 
-const SPACINGS = { any: 'any', adjacent: 'neighbours', apart: 'apart' } as const;
+const SPACINGS = {
+  any: 'any',
+  adjacent: 'neighbours',
+  apart: 'apart',
+  even: 'as even as can be',
+} as const;
 
 /** A range, its ends at hand. */
 export function RangeEditor({
@@ -32,36 +38,111 @@ export function RangeEditor({
               onChange={(from, to) => onChange({ ...value, from, to })}
             />
           ) : (
-            <>
-              <Ends
-                from={value.least}
-                to={value.most}
-                least={0}
-                most={value.slots}
-                onChange={(least, most) => onChange({ ...value, least, most })}
-              />
-              <label className="flex items-center gap-2">
-                <span className="label w-12">of slots</span>
-                <Stepper
-                  label="Slots"
-                  value={value.slots}
-                  onChange={(slots) =>
-                    onChange({ ...value, slots: Math.max(value.most, Math.min(32, slots)) })
-                  }
-                />
-              </label>
-              <Toggle
-                label="Spacing"
-                bare
-                options={SPACINGS}
-                value={value.spacing}
-                onChoose={(spacing) => onChange({ ...value, spacing })}
-              />
-            </>
+            <Placements value={value} onChange={onChange} />
           )}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+type PlacementRange = Extract<Range, { kind: 'placements' }>;
+
+/** How many notes, in which slots, and how they lie to each other; how many ways that makes. */
+function Placements({
+  value,
+  onChange,
+}: {
+  value: PlacementRange;
+  onChange: (value: Range) => void;
+}) {
+  const axis: Axis = { at: 'change', index: 0, values: [value] };
+  return (
+    <>
+      <Ends
+        from={value.least}
+        to={value.most}
+        least={0}
+        most={value.slots}
+        onChange={(least, most) => onChange({ ...value, least, most })}
+      />
+      <label className="flex items-center gap-2">
+        <span className="label w-12">of slots</span>
+        <Stepper
+          label="Slots"
+          value={value.slots}
+          onChange={(slots) =>
+            onChange({ ...value, slots: Math.max(value.most, Math.min(64, slots)) })
+          }
+        />
+      </label>
+      <Toggle
+        label="Spacing"
+        bare
+        options={SPACINGS}
+        value={value.spacing}
+        onChoose={(spacing) => onChange({ ...value, spacing })}
+      />
+      <SlotChoice value={value} onChange={onChange} />
+      <p className="text-sm text-soft" data-testid="placement-count">
+        {sayCount(countValues(axis), 'way')}
+      </p>
+    </>
+  );
+}
+
+const CHOICES = { may: '○', always: '●', never: '–' } as const;
+type Choice = keyof typeof CHOICES;
+
+const NEXT: Readonly<Record<Choice, Choice>> = { may: 'always', always: 'never', never: 'may' };
+
+/** Each slot may be taken, is always taken, or never: a touch goes on to the next. */
+function SlotChoice({
+  value,
+  onChange,
+}: {
+  value: PlacementRange;
+  onChange: (value: Range) => void;
+}) {
+  const { slots, anchors = [], free } = value;
+  const all = Array.from({ length: slots }, (_, slot) => slot);
+  const choiceOf = (slot: number): Choice =>
+    anchors.includes(slot) ? 'always' : free && !free.includes(slot) ? 'never' : 'may';
+  const set = (choices: readonly Choice[]) => {
+    const { anchors: _a, free: _f, ...rest } = value;
+    const always = all.filter((slot) => choices[slot] === 'always');
+    const may = all.filter((slot) => choices[slot] === 'may');
+    onChange({
+      ...rest,
+      ...(always.length > 0 && { anchors: always }),
+      ...(always.length + may.length < slots && { free: may }),
+    });
+  };
+  const choices = all.map(choiceOf);
+  const between = all.map((slot): Choice => (slot % 2 === 0 ? 'never' : 'may'));
+  return (
+    <div className="flex flex-col gap-1">
+      <div role="group" aria-label="Each slot" className="flex max-w-72 flex-wrap gap-0.5">
+        {all.map((slot) => (
+          <button
+            key={slot}
+            type="button"
+            className="w-7 rounded-sm border border-line py-0.5 text-center hover:bg-faint"
+            aria-label={`Slot ${slot + 1}: ${choices[slot] === 'may' ? 'may be taken' : `${choices[slot]} taken`}`}
+            title={`${slot + 1}: ${choices[slot]}`}
+            onClick={() => set(choices.map((one, nth) => (nth === slot ? NEXT[one] : one)))}
+          >
+            {CHOICES[choices[slot] ?? 'may']}
+          </button>
+        ))}
+      </div>
+      <p className="flex gap-3 text-sm text-soft">
+        <span>○ may, ● always, – never</span>
+        <button type="button" className="phrase" onClick={() => set(between)}>
+          in between only
+        </button>
+      </p>
+    </div>
   );
 }
 

@@ -1,0 +1,181 @@
+/** What an exercise plays, worked out anew from the rules of the trade, slot by slot and without any of the
+ * core’s own code: slow, plain, and only for the tests that hold the core against it. Common practice,
+ * no source. All numbers are in 20160ths of a quarter. */
+
+const QUARTER = 20_160;
+
+/** Slots to a quarter, by the name of the subdivision. */
+const PARTS: Readonly<Record<string, number>> = {
+  '4': 1,
+  '8': 2,
+  '8t': 3,
+  '16': 4,
+  '16t': 6,
+  '5': 5,
+  '7': 7,
+  '32': 8,
+};
+
+export interface BruteStroke {
+  readonly at: number;
+  readonly limb: string;
+  readonly voice: string;
+  readonly loud: boolean;
+  /** Where it sounds. */
+  readonly sounds: number;
+}
+
+export interface BrutePart {
+  readonly limb: string;
+  readonly voice: string;
+  readonly slot: string;
+  readonly grid: string;
+}
+
+export type BruteFeel = 'straight' | 'triplets' | readonly [number, number];
+
+/** Where the strokes of one grid sound: of a pair of 8ths, or in 16ths of a pair of 16ths, the second is
+ * late; anything finer and all tuplets are even. In meters of 8ths only 16ths are pairs. */
+function swungPlace(at: number, parts: number, share: number, eighths: boolean): number {
+  const binary = parts === 1 || parts === 2 || parts === 4;
+  if (!binary) return at;
+  const pair = eighths ? QUARTER / 2 : parts === 4 ? QUARTER / 2 : QUARTER;
+  const inPair = at % pair;
+  if (inPair * 2 !== pair) return at;
+  if (eighths && parts !== 4) return at;
+  return at - inPair + pair * share;
+}
+
+/** An ostinato of parts on grids, looped until all of them and the bar begin together again. */
+export function bruteGroove(
+  parts: readonly BrutePart[],
+  barQuarters: number,
+  feel: BruteFeel,
+  eighths: boolean,
+): { readonly strokes: readonly BruteStroke[]; readonly length: number } {
+  const bar = barQuarters * QUARTER;
+  const lengths = parts.map(({ slot, grid }) => (grid.length * QUARTER) / (PARTS[slot] ?? 1));
+  let length = bar;
+  while (!lengths.every((one) => length % one === 0)) length += bar;
+  const halved = parts
+    .map(({ slot }) => PARTS[slot] ?? 1)
+    .filter((count) => count === 1 || count === 2 || count === 4 || count === 8);
+  const finest = Math.max(0, ...halved);
+  const strokes: BruteStroke[] = [];
+  parts.forEach(({ limb, voice, slot, grid }, index) => {
+    const count = PARTS[slot] ?? 1;
+    const own = count === 1 || count === 2 || count === 4 || count === 8 ? finest : count;
+    for (let pass = 0; pass * (lengths[index] ?? length) < length; pass += 1) {
+      [...grid].forEach((mark, place) => {
+        if (mark === '-') return;
+        const written = pass * (lengths[index] ?? length) + (place * QUARTER) / count;
+        const share = typeof feel === 'string' ? 2 / 3 : feel[0] / (feel[0] + feel[1]);
+        const swung = feel === 'straight' ? written : swungPlace(written, own, share, eighths);
+        const at = feel === 'triplets' ? swung : written;
+        strokes.push({ at, limb, voice, loud: mark === 'X', sounds: swung });
+      });
+    }
+  });
+  return { strokes, length };
+}
+
+/** Milliseconds from each stroke of a limb to its next, over the repeat; the shortest. */
+export function bruteNearest(
+  strokes: readonly BruteStroke[],
+  limb: string,
+  length: number,
+  beatsAMinute: number,
+  beatQuarters: number,
+): number {
+  const mine = strokes.filter((one) => one.limb === limb).map((one) => one.sounds);
+  mine.sort((a, b) => a - b);
+  const gaps = mine.map((at, index) => (mine[index + 1] ?? (mine[0] ?? 0) + length) - at);
+  return ((Math.min(...gaps) / QUARTER / beatQuarters) * 60_000) / beatsAMinute;
+}
+
+/** Places at which a stick on the hi-hat is the last thing before a chick, and nearer than so many ms. */
+export function bruteOpens(
+  strokes: readonly BruteStroke[],
+  length: number,
+  msPerQuarter: number,
+  within: number,
+): readonly number[] {
+  const times = [...new Set(strokes.map((one) => Math.round(one.sounds * 1000)))].sort(
+    (a, b) => a - b,
+  );
+  const at = (time: number) => strokes.filter((one) => Math.round(one.sounds * 1000) === time);
+  const found: number[] = [];
+  times.forEach((time, index) => {
+    const before = times[index - 1] ?? times.at(-1);
+    if (before === undefined || before === time) return;
+    if (!at(time).some((one) => one.voice === 'hat-foot')) return;
+    const stick = at(before).find((one) => one.voice === 'hat');
+    const gap = (time - before + (index === 0 ? length * 1000 : 0)) / 1000;
+    if (stick && (gap / QUARTER) * msPerQuarter < within) found.push(stick.at);
+  });
+  return found.sort((a, b) => a - b);
+}
+
+/** Every nth note, counted on without a break, in as many repeats as it takes. */
+export function bruteEveryNth(
+  places: readonly number[],
+  length: number,
+  nth: number,
+): { readonly at: readonly number[]; readonly length: number } {
+  const at: number[] = [];
+  let repeats = 0;
+  let counted = 0;
+  do {
+    for (const place of places) {
+      if (counted % nth === 0) at.push(repeats * length + place);
+      counted += 1;
+    }
+    repeats += 1;
+  } while (counted % nth !== 0);
+  return { at, length: repeats * length };
+}
+
+/** The phrase cells of a line in 16ths: gaps around the loop, the letters of each cell from its note on. */
+export function brutePhrase(
+  onsets: readonly number[],
+  slots: number,
+  cells: Readonly<Record<string, string>>,
+): readonly (string | null)[] | null {
+  const bar: (string | null)[] = Array.from({ length: slots }, () => null);
+  for (const [index, onset] of onsets.entries()) {
+    const next = onsets[index + 1] ?? (onsets[0] ?? 0) + slots;
+    const cell = cells[String(next - onset)];
+    if (cell === undefined) return null;
+    [...cell].forEach((letter, step) => {
+      bar[(onset + step) % slots] = letter;
+    });
+  }
+  return bar;
+}
+
+/** Levels from the bar down to a place, by cutting the bar as its meter is cut.
+ * @param tree parts of each level, from the bar down; the last one’s parts are halved on and on */
+export function bruteWeight(place: number, bar: number, tree: readonly number[]): number {
+  let length = bar;
+  for (let level = 0; level < 12; level += 1) {
+    if (place % length === 0) return -level;
+    length /= tree[level] ?? 2;
+  }
+  throw new RangeError(`${place} lies on no level`);
+}
+
+/** Feet of a double pedal in groups: right first in each, a group as long as the next note lies no further
+ * than one slot. Tried note by note, each looking back. */
+export function bruteGroups(slots: string): string | null {
+  const count = slots.length;
+  const hit = (place: number) => slots[((place % count) + count) % count] !== '-';
+  if ([...slots].every((mark) => mark !== '-')) return null;
+  return [...slots]
+    .map((mark, place) => {
+      if (mark === '-') return '-';
+      let back = 0;
+      while (hit(place - back - 1)) back += 1;
+      return back % 2 === 0 ? 'r' : 'l';
+    })
+    .join('');
+}
