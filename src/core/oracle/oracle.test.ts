@@ -35,7 +35,7 @@ function same<T>(mine: T, other: T): void {
 }
 
 afterAll(() => {
-  expect(compared).toBeGreaterThan(20_000);
+  expect(compared).toBeGreaterThan(100_000);
 });
 
 const METERS = [

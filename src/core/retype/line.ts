@@ -154,14 +154,18 @@ function retypeVoices(
       code: 'line-letters',
       path: [],
       letter: wrong ?? null,
-      got: letters.length,
-      wanted: words.length,
+      got: letters.length === words.length ? read.flat().length : letters.length,
+      wanted: letters.length === words.length ? strokesIn(words) : words.length,
     });
   }
   const edits = words.flatMap((word, index) =>
     isSaid(word, letters[index] ?? '') ? [] : editsOfWord(word, read[index] ?? []),
   );
   return ok([{ says: letters.join(' '), recipe: editByHand(recipe, exercise, edits) }]);
+}
+
+function strokesIn(words: readonly LineWord[]): number {
+  return words.flatMap((word) => word.slots.flatMap((slot) => slot.strokes)).length;
 }
 
 function isSaid(word: LineWord, letters: string): boolean {

@@ -1,0 +1,207 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  countStrings,
+  differingLimbs,
+  lineReading,
+  lineWords,
+  sayWord,
+  spokenComposite,
+} from '../analysis';
+import { must } from '../issue';
+import { findShipped, SHIPPED_LINES, SHIPPED_OSTINATOS, SHIPPED_STICKINGS } from '../materials';
+import {
+  blankRecipe,
+  expand,
+  INTERPRETATION_STARTS,
+  startOf,
+  toggleOstinato,
+  type Change,
+  type ClosedRecipe,
+  type Exercise,
+} from '../recipe';
+import { stickingStart } from '../sticking';
+import type { SubdivisionId } from '../time';
+import { retypeComposite, retypeCount, retypeLine, type Retyped } from '.';
+
+function played(exercise: Exercise): readonly string[] {
+  return exercise.strokes.map(
+    (one) => `${one.at} ${one.limb} ${one.voice} ${one.dynamic} ${one.ornament ?? ''}`,
+  );
+}
+
+/** What is read back, typed unchanged, is the same exercise and reads the same. */
+function comesBack(recipe: ClosedRecipe): void {
+  const made = expand(recipe);
+  if (!made.ok) return;
+  const exercise = made.value;
+  const before = played(exercise);
+  const check = (offers: readonly Retyped[], read: (one: Exercise) => string | undefined) => {
+    const again = must(expand(offers[0]?.recipe ?? blankRecipe()));
+    expect(read(again)).toBe(read(exercise));
+    expect(played(again)).toEqual(before);
+  };
+  const line = lineReading(exercise);
+  if (line) check(must(retypeLine(recipe, exercise, line)), lineReading);
+  for (const { limb, bars } of countStrings(exercise)) {
+    const text = bars.join(' | ');
+    const shown = (one: Exercise) =>
+      countStrings(one)
+        .find((count) => count.limb === limb)
+        ?.bars.join(' | ');
+    check(must(retypeCount(recipe, exercise, limb, text)), shown);
+  }
+  const limbs = differingLimbs(exercise);
+  if (!limbs) return;
+  const said = spokenComposite(exercise, limbs);
+  check(must(retypeComposite(recipe, exercise, limbs, said)), (one) => spokenComposite(one, limbs));
+}
+
+const CHANGES: readonly Change[] = [
+  { kind: 'displace', what: 'pattern', part: 'line', by: 3, slot: '16' },
+  { kind: 'displace', what: 'accents', part: 'line', by: 1, slot: '16' },
+  { kind: 'mirror', what: 'hands', part: 'all' },
+  { kind: 'reverse', part: 'line', slot: '16' },
+  { kind: 'footing', part: 'all', school: 'groups' },
+  { kind: 'place', to: { limb: 'RF', voice: 'bass' }, slot: '16', grid: '--xx' },
+  { kind: 'give', part: 'line', from: 'RH', to: { limb: 'LF', voice: 'hat-foot' } },
+];
+
+const content = fc.oneof(
+  fc
+    .constantFrom(...Object.values(SHIPPED_LINES))
+    .map(({ text, meter }) => ({ meter, play: { text } })),
+  fc
+    .tuple(
+      fc.stringMatching(/^([RLKT-]{1,4} ){1,3}[RL]{1,3}$/),
+      fc.constantFrom<SubdivisionId>('8', '16', '8t', '16t', '5'),
+    )
+    .map(([text, slot]) => ({ meter: '4/4', play: { ...stickingStart(text), slot } })),
+  fc.constant({
+    meter: '4/4',
+    play: { ...stickingStart('RLRL 8t: RLL RLL RLL'), slot: '16' as const },
+  }),
+);
+
+const recipes = fc
+  .record({
+    what: content,
+    over: fc.option(fc.constantFrom(...Object.keys(SHIPPED_OSTINATOS)), { nil: null }),
+    as: fc.constantFrom(...INTERPRETATION_STARTS.map(({ id }) => id)),
+    changes: fc.subarray([...CHANGES], { maxLength: 2 }),
+    feel: fc.constantFrom<ClosedRecipe['feel']>(
+      { kind: 'straight' },
+      { kind: 'triplets' },
+      { kind: 'swung', long: 2, short: 1 },
+    ),
+    clash: fc.constantFrom('rest' as const, 'merge' as const),
+    kit: fc.constantFrom('full-kit', 'mirrored-kit', 'left-lead', 'open-handed'),
+  })
+  .map(({ what, over, as, changes, feel, clash, kit }): ClosedRecipe => {
+    const found = findShipped('kit', kit)?.content;
+    const base = over ? toggleOstinato(blankRecipe(), over) : blankRecipe();
+    return {
+      ...base,
+      meter: what.meter,
+      play: { content: what.play },
+      as: startOf(as),
+      changes,
+      feel,
+      clash,
+      kit: found ? { content: { ...found, voices: [...found.voices] } } : base.kit,
+    };
+  });
+
+describe('what is read back can be typed back unchanged', () => {
+  it('of every shipped ostinato', () => {
+    for (const id of Object.keys(SHIPPED_OSTINATOS)) comesBack(toggleOstinato(blankRecipe(), id));
+  });
+
+  it('of every shipped sticking, in 16ths and in triplets', () => {
+    for (const { sticking } of Object.values(SHIPPED_STICKINGS)) {
+      for (const slot of ['16', '8t'] as const) {
+        const typed = { ...stickingStart(sticking), slot };
+        comesBack({ ...blankRecipe(), play: { content: typed } });
+      }
+    }
+  });
+
+  it('of every shipped line, read in every way', () => {
+    for (const { text, meter } of Object.values(SHIPPED_LINES)) {
+      for (const { id } of INTERPRETATION_STARTS) {
+        comesBack({ ...blankRecipe(), meter, play: { content: { text } }, as: startOf(id) });
+      }
+    }
+  });
+
+  it('of 500 random recipes', () => {
+    fc.assert(fc.property(recipes, comesBack), { numRuns: 500 });
+  });
+});
+
+describe('what is typed otherwise reads as typed', () => {
+  const letters = fc.stringMatching(/^([RLK]{1,4} ){0,3}[RLK]{1,4}$/);
+
+  it('a sticking over a line in cells, moved or not, beginning on beat 1', () => {
+    fc.assert(
+      fc.property(letters, fc.boolean(), (text, moved) => {
+        const recipe: ClosedRecipe = {
+          ...blankRecipe(),
+          play: { content: { text: '8r 4 4 8 4' } },
+          as: startOf('phrase-cells'),
+          changes: moved ? CHANGES.slice(0, 1) : [],
+        };
+        const exercise = must(expand(recipe));
+        for (const one of must(retypeLine(recipe, exercise, text))) {
+          const said = lineReading(must(expand(one.recipe)));
+          expect(said.replaceAll(' ', '')).toBe(text.replaceAll(' ', ''));
+        }
+      }),
+    );
+  });
+
+  it('one letter changed keeps all other strokes, their place and how loud they are', () => {
+    const recipe: ClosedRecipe = {
+      ...blankRecipe(),
+      play: { content: { text: '8r 4 4 8 4' } },
+      as: startOf('phrase-cells'),
+    };
+    const exercise = must(expand(recipe));
+    expect(lineReading(exercise)).toBe('KL RLLK RLLK RL RLLK');
+    const offers = must(retypeLine(recipe, exercise, 'KL RLLL RLLK RL RLLK'));
+    const kept = offers.find((one) => one.recipe.changes.length > 0);
+    const after = must(expand(kept?.recipe ?? recipe));
+    const changed = played(after).filter((one) => !played(exercise).includes(one));
+    expect(changed).toHaveLength(1);
+    expect(lineReading(after)).toBe('KL RLLL RLLK RL RLLK');
+  });
+
+  it('a voice of a note changed leaves the others', () => {
+    const recipe: ClosedRecipe = {
+      ...blankRecipe(),
+      play: { content: { text: '8 4. 8 4.' } },
+      as: startOf('left-triplets'),
+      feel: { kind: 'triplets' },
+    };
+    const exercise = must(expand(recipe));
+    const words = lineWords(exercise).map(sayWord);
+    const [first = ''] = words;
+    const text = [first.replace('S', 'T1'), ...words.slice(1)].join(' ');
+    const [read] = must(retypeLine(recipe, exercise, text));
+    const after = must(expand(read?.recipe ?? recipe));
+    expect(lineReading(after)).toBe(text);
+    expect(lineReading(after).split(' ').slice(1)).toEqual(words.slice(1));
+  });
+
+  it('a place without a syllable keeps its place, and what is nearest is meant', () => {
+    const lane = { limb: 'LH', voice: 'snare', slot: '5', grid: 'xx-x-----x----------' } as const;
+    const over = { content: { name: 'fives', meter: '4/4', swung: false, lanes: [lane] } };
+    const recipe: ClosedRecipe = { ...blankRecipe(), over: [over] };
+    const exercise = must(expand(recipe));
+    expect(countStrings(exercise)[0]?.bars).toEqual(['1 · · ·']);
+    const [first] = must(retypeCount(recipe, exercise, 'LH', '1 · · 4'));
+    const after = must(expand(first?.recipe ?? recipe));
+    expect(countStrings(after)[0]?.bars).toEqual(['1 · · 4']);
+    expect(played(after).slice(0, 3)).toEqual(played(exercise).slice(0, 3));
+  });
+});
