@@ -143,14 +143,14 @@ test('displaced, mirrored, and taken back', async ({ page }) => {
   await expect(page.getByRole('group', { name: 'Changed by' })).toContainText('line 2 16ths later');
   await page.getByRole('button', { name: /^Change it by/ }).click();
   await page.getByRole('option', { name: 'line mirrored, feet stay' }).click();
-  await expect(page.getByTestId('line-reading')).toHaveText('LRRKKR LRRK LR LRRK');
+  await expect(page.getByTestId('line-reading')).toHaveText('RK LRRKKR LRRK LR LR');
   await page.getByRole('button', { name: /^Take away line mirrored/ }).click();
   await expect(page.getByTestId('line-reading')).toHaveText('RLLKKL RLLK RL RLLK');
   await page.getByRole('button', { name: 'undo' }).click();
-  await expect(page.getByTestId('line-reading')).toHaveText('LRRKKR LRRK LR LRRK');
+  await expect(page.getByTestId('line-reading')).toHaveText('RK LRRKKR LRRK LR LR');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+Shift+z');
-  await expect(page.getByTestId('line-reading')).toHaveText('LRRKKR LRRK LR LRRK');
+  await expect(page.getByTestId('line-reading')).toHaveText('RK LRRKKR LRRK LR LR');
 });
 
 test('letters typed into the line are one step for undo', async ({ page }) => {
@@ -340,7 +340,8 @@ test('motions, the smallest part and what makes it hard are read back', async ({
   const readback = page.getByRole('region', { name: 'Readback' });
   await expect(readback).toContainText('2 beats, 2 events, 2 times.');
   await expect(page.getByTestId('motions-LH')).toHaveText('all full');
-  await expect(readback.getByRole('group', { name: 'Hard by' })).toContainText('3 of four');
+  await expect(readback.getByRole('group', { name: 'Hard by' })).toContainText('R L K = 3, × 1');
+  await expect(page.getByTestId('difficulty-sum')).toHaveText(/^\d+\.\d\d$/);
   await page.getByRole('button', { name: 'Take away rock in quarters' }).click();
   await page.getByLabel('Reading line').fill('4. 4 8 4');
   await page.getByLabel('Reading line').press('Escape');

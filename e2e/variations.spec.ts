@@ -34,6 +34,32 @@ test('nine from the sentence: three rides by three snares over running feet', as
   await expect(size).toHaveText('9 variations');
 });
 
+test('ghosts around a backbeat: anchors stay, the others lie in between, the count follows', async ({
+  page,
+}) => {
+  const size = page.getByLabel('Variations', { exact: true });
+  await giveMany(page, 'Over 1', ['H: xxxxxxxx']);
+  await giveMany(page, 'Changes 1', ['ghosted snare: every one of the 16ths']);
+  await expect(size).toHaveText('16 variations');
+  await page.getByRole('button', { name: 'ghosted snare: every one of the 16ths' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByTestId('placement-count')).toHaveText('16 ways');
+  await dialog.getByRole('button', { name: 'in between only' }).click();
+  await expect(dialog.getByTestId('placement-count')).toHaveText('8 ways');
+  for (const slot of [5, 13]) {
+    await dialog.getByRole('button', { name: `Slot ${slot}: never taken` }).click();
+    await dialog.getByRole('button', { name: `Slot ${slot}: may be taken` }).click();
+    await expect(dialog.getByRole('button', { name: `Slot ${slot}: always taken` })).toBeVisible();
+  }
+  // The backbeat takes two of the notes: with three there is one ghost, in any of eight places.
+  await dialog.getByRole('button', { name: 'more', exact: true }).nth(1).click();
+  await dialog.getByRole('button', { name: 'more', exact: true }).nth(1).click();
+  await expect(dialog.getByTestId('placement-count')).toHaveText('9 ways');
+  await page.keyboard.press('Escape');
+  await expect(size).toHaveText('9 variations');
+  await expect(page.getByRole('button', { name: /always 5 13/ })).toBeVisible();
+});
+
 test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent to a program', async ({
   page,
 }) => {

@@ -2,7 +2,7 @@ import type { Limb } from '../kit';
 import { DYNAMICS, type Dynamic } from '../pattern';
 import type { Exercise } from '../recipe';
 import type { Tick } from '../time';
-import { movementsOf } from './instants';
+import { movementsOf, type Movement } from './instants';
 
 /** How a hand moves in a stroke: where it starts, and where it has to be for its next one. */
 export type Motion = 'full' | 'down' | 'tap' | 'up';
@@ -25,16 +25,23 @@ export function motionsOf(exercise: Exercise, limb: Limb): readonly MotionAt[] {
   const levels = mine.map(({ stroke }) => DYNAMICS.indexOf(stroke.dynamic));
   let top = -1;
   let least: number = DYNAMICS.length;
-  for (const level of levels) {
-    top = Math.max(top, level);
-    least = Math.min(least, level);
-  }
+  mine.forEach((one, index) => {
+    if (isGrace(one)) return;
+    top = Math.max(top, levels[index] ?? 0);
+    least = Math.min(least, levels[index] ?? 0);
+  });
   const loudest = least < top ? top : DYNAMICS.indexOf(SOFTEST_FULL);
+  const loud = mine.map((one, index) => !isGrace(one) && (levels[index] ?? 0) >= loudest);
   return mine.map(({ stroke: { at, dynamic } }, index) => {
-    const now = (levels[index] ?? 0) >= loudest;
-    const next = (levels[(index + 1) % levels.length] ?? 0) >= loudest;
+    const now = loud[index] ?? false;
+    const next = loud[(index + 1) % loud.length] ?? false;
     return { at, dynamic, motion: now ? (next ? 'full' : 'down') : next ? 'up' : 'tap' };
   });
+}
+
+/** Grace notes are soft, and no level of the hand. */
+function isGrace({ ms }: Movement): boolean {
+  return ms < 0;
 }
 
 /** A hand that plays all at this level, or louder, plays full strokes. */

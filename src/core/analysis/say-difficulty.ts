@@ -7,7 +7,7 @@ import { ORNAMENT_POINTS, type DifficultyFacts, type OffBeatShare } from './diff
 export function sayDifficulty(facts: DifficultyFacts): string {
   switch (facts.part) {
     case 'limbs':
-      return `${facts.limbs.map(letterOf).join(' ')}: ${facts.limbs.length}`;
+      return facts.limbs.map(letterOf).join(' ');
     case 'combinations':
       return `${facts.number} different`;
     case 'changes':

@@ -25,7 +25,7 @@ export {
 } from './schema';
 export { sayChange, sayPart } from './say-change';
 export { sayPartOfCycle } from './sequence';
-export { sayPolicy, sentence, sentenceText } from './sentence';
+export { roundOf, sayPolicy, sentence, sentenceText } from './sentence';
 export type { InterpretationStart } from './blank';
 export type { IngredientKind, Lookup } from './close';
 export type { SeenEdit } from './hand';

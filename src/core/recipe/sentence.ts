@@ -1,9 +1,9 @@
 import { cellsOf, interpretationName, type Assignment, type Rule } from '../interpret';
 import { letterOf, voice } from '../kit';
-import { parseLine } from '../reading';
+import { lineTicks, parseLine } from '../reading';
 import { sayCount } from '../issue';
 import type { Sticking } from '../sticking';
-import { formatFeel, formatMeter, parseMeter, subdivision } from '../time';
+import { barTicks, formatFeel, formatMeter, lcm, parseMeter, subdivision } from '../time';
 import { interpretationOptions } from './expand';
 import { sayChange, sayPart } from './say-change';
 import type { ClosedRecipe } from './schema';
@@ -64,7 +64,24 @@ function sayLine(recipe: ClosedRecipe): string {
     const name = content.name ? `${content.name}: ` : '';
     return `${name}${content.sticking} in ${subdivision(content.slot).name}`;
   }
-  return content.name ? `${content.name}: ${content.text}` : content.text;
+  const round = roundOf(recipe);
+  const text = round === null ? content.text : `${content.text}, round after ${round} bars`;
+  return content.name ? `${content.name}: ${text}` : text;
+}
+
+/** Bars after which a line that does not fill its bars begins on beat 1 again; null where it fills them,
+ * and for a sticking.
+ * @example `4. 4 8` in 4/4 // => 3 */
+export function roundOf({
+  play,
+  meter: text,
+}: Pick<ClosedRecipe, 'play' | 'meter'>): number | null {
+  const meter = parseMeter(text);
+  if (!play || 'sticking' in play.content || !meter.ok) return null;
+  const line = parseLine(play.content.text, meter.value);
+  if (!line.ok) return null;
+  const [length, bar] = [lineTicks(line.value), barTicks(meter.value)];
+  return length === 0 || length % bar === 0 ? null : lcm(length, bar) / bar;
 }
 
 function sayInterpretation(recipe: ClosedRecipe): string {

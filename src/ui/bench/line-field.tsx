@@ -5,7 +5,7 @@ import { Popover } from 'radix-ui';
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
-import type { ClosedRecipe, PlayContent } from '@/core/recipe';
+import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
 import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking';
 import { parseMeter, subdivision } from '@/core/time';
 import { Trouble, useSpeech } from '../base';
@@ -57,6 +57,7 @@ export function LineField({
   const lines = useMaterials('line');
   const stickings = useMaterials('sticking');
   const text = play ? textOf(play.content) : '';
+  const round = roundOf({ play, meter });
   const offersNow = () => offersFor(text, meter, lines, stickings);
   const offers = open ? offersNow() : [];
 
@@ -115,6 +116,11 @@ export function LineField({
             onSettle();
           }}
         />
+        {round !== null && (
+          <span className="shrink-0 text-sm text-soft" data-testid="round">
+            round after {round} bars
+          </span>
+        )}
         {play?.content.name && (
           <span className="shrink-0 text-soft">{words(play.content.name)}</span>
         )}

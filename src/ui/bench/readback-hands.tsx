@@ -67,34 +67,26 @@ export function Feet({ exercise }: { exercise: Exercise }) {
 export function Difficulty({ readback }: { readback: Readback }) {
   const most = Math.max(...readback.difficulty.map((one) => one.points));
   return (
-    <table className="w-full text-left">
-      <tbody>
-        {readback.difficulty.map(({ facts, count, weight, points }) => (
-          <tr key={facts.part}>
-            <th scope="row" className="pr-2 font-normal whitespace-nowrap">
-              {facts.part}
-            </th>
-            <td className="w-12 pr-2 align-middle">
-              <span className="block h-1.5 bg-ink" style={{ width: `${(100 * points) / most}%` }} />
-            </td>
-            <td className="pr-2 text-right text-sm" title={`${count} × ${weight}`}>
-              {points.toFixed(2)}
-            </td>
-            <td className="text-sm text-soft">{sayDifficulty(facts)}</td>
-          </tr>
-        ))}
-        <tr className="border-t border-faint">
-          <th scope="row" className="pr-2 font-normal">
-            sum
-          </th>
-          <td />
-          <td className="pr-2 text-right text-sm" data-testid="difficulty-sum">
-            {difficultyPoints(readback.difficulty).toFixed(2)}
-          </td>
-          <td />
-        </tr>
-      </tbody>
-    </table>
+    <dl className="flex flex-col gap-1">
+      {readback.difficulty.map(({ facts, count, weight, points }) => (
+        <div key={facts.part} className="grid grid-cols-[1fr_3rem_2.5rem] items-center gap-x-2">
+          <dt>{facts.part}</dt>
+          <dd className="h-1.5" aria-hidden>
+            <span className="block h-full bg-ink" style={{ width: `${(100 * points) / most}%` }} />
+          </dd>
+          <dd className="text-right">{points.toFixed(2)}</dd>
+          <dd className="col-span-3 text-xs leading-4 text-soft">
+            {sayDifficulty(facts)} = {count}, × {weight}
+          </dd>
+        </div>
+      ))}
+      <div className="grid grid-cols-[1fr_2.5rem] gap-x-2 border-t border-faint pt-1">
+        <dt>sum</dt>
+        <dd className="text-right font-semibold" data-testid="difficulty-sum">
+          {difficultyPoints(readback.difficulty).toFixed(2)}
+        </dd>
+      </div>
+    </dl>
   );
 }
 

@@ -122,7 +122,7 @@ function SlotChoice({
   const between = all.map((slot): Choice => (slot % 2 === 0 ? 'never' : 'may'));
   return (
     <div className="flex flex-col gap-1">
-      <div role="group" aria-label="Each slot" className="flex max-w-72 flex-wrap gap-0.5">
+      <div role="group" aria-label="Each slot" className="grid w-fit grid-cols-8 gap-0.5">
         {all.map((slot) => (
           <button
             key={slot}
