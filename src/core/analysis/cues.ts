@@ -2,6 +2,8 @@ import { isHand, limbName, LIMBS, limitsOf, type Limb } from '../kit';
 import { gracesOf, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import {
+  beatIndexAt,
+  beats,
   countName,
   onBeat,
   SUBDIVISIONS,
@@ -101,11 +103,20 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
   return { kind: 'seam', says: `The ${limbName(hand)} plays twice over the repeat.` };
 }
 
-/** An accent off the beat wants to go to the beat, where its limb plays, too, without one. */
+/** An accent off the beat wants to go to the beat before it, where its limb has none. */
 function accentCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
-  const off = exercise.strokes.find(
-    ({ at, dynamic }) => dynamic === 'accent' && !onBeat(at, exercise.meter),
-  );
+  const { strokes, meter, barTicks } = exercise;
+  if (!strokes.some(({ dynamic }) => dynamic === 'accent')) return null;
+  const accented = new Set<string>();
+  for (const { at, limb, dynamic } of strokes) {
+    if (dynamic === 'accent') accented.add(`${at} ${limb}`);
+  }
+  const off = strokes.find(({ at, limb, dynamic }) => {
+    if (dynamic !== 'accent' || onBeat(at, meter)) return false;
+    const inBar = at % barTicks;
+    const beat = beats(meter)[beatIndexAt(meter, inBar)]?.at ?? 0;
+    return !accented.has(`${at - inBar + beat} ${limb}`);
+  });
   if (!off) return null;
   return { kind: 'accent', says: `The accent on ${name(off.at)} tends to creep back to the beat.` };
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { VoiceId } from '../kit';
+import { SHIPPED_OSTINATOS } from '../materials';
 import type { Exercise } from '../recipe';
 import { quarters } from '../time';
 import {
@@ -123,15 +124,35 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
     );
   });
 
-  it('layers one by one rise', () => {
+  it('layers one by one rise, whichever comes first', () => {
     fc.assert(
-      fc.property(grid, grid, (left, foot) => {
-        const layers: Part[] = [hats, ['LH', 'snare', '16', left], ['RF', 'bass', '16', foot]];
+      fc.property(grid, grid, fc.integer({ min: 0, max: 2 }), (left, foot, turn) => {
+        const all: Part[] = [hats, ['LH', 'snare', '16', left], ['RF', 'bass', '16', foot]];
+        const layers = [...all.slice(turn), ...all.slice(0, turn)];
         const sums = [1, 2, 3].map((count) => points(...layers.slice(0, count)));
         expect(sums[0]).toBeLessThan(sums[1] ?? 0);
         expect(sums[1]).toBeLessThan(sums[2] ?? 0);
       }),
     );
+  });
+
+  it('any part of a shipped ostinato alone is easier than with the others', () => {
+    for (const { lanes, meter } of Object.values(SHIPPED_OSTINATOS)) {
+      const parts = lanes.map(({ limb, voice, slot, grid: text }): Part => [
+        limb,
+        voice,
+        slot,
+        text,
+      ]);
+      const of = (some: readonly Part[]) => {
+        const exercise = exerciseOf(some, { meter });
+        return difficultyPoints(difficultyParts(exercise, at(80, exercise)));
+      };
+      for (const [index] of parts.entries()) {
+        const others = parts.filter((_, nth) => nth !== index);
+        if (others.length > 0) expect(of(others)).toBeLessThan(of(parts));
+      }
+    }
   });
 
   it('a part on another surface, all of it or every second note, is not easier', () => {

@@ -2,7 +2,7 @@ import { LIMBS, isHand, type Limb } from '../kit';
 import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
 import { beatPlaces, beats, TICKS_PER_QUARTER, unitTicks, type Tempo } from '../time';
-import { instantsOf, LIMB_BITS, momentsOf, strokesOf } from './instants';
+import { instantsOf, LIMB_BITS, momentsOf, strokesOf, type Instant } from './instants';
 import { once } from './keep';
 import { limbLoads } from './seam';
 import { syncopationOf } from './syncopation';
@@ -12,7 +12,7 @@ import { travelOf } from './travel';
 export type DifficultyFacts =
   | { readonly part: 'limbs'; readonly limbs: readonly Limb[] }
   | {
-      readonly part: 'combinations' | 'changes' | 'takeovers' | 'feet alone';
+      readonly part: 'combinations' | 'changes' | 'takeovers' | 'feet in a row';
       readonly number: number;
     }
   | { readonly part: 'notes a beat'; readonly instants: number; readonly beats: number }
@@ -77,9 +77,9 @@ const WEIGHT = {
   nearest: 1,
   /** Each way from one surface to another, and how many of the shortest fit into an easy one. */
   way: 0.3,
-  /** Feet in a row without a hand, beyond the first. */
-  feetAlone: 0.5,
-  /** Right foot straight into left, and the reverse, each once: the hardest of all steps. */
+  /** Feet in a row with no hand between them, beyond the first, no further than half a counted note. */
+  feetInARow: 0.25,
+  /** Right foot straight into left as near, and the reverse, each once: the hardest of all steps. */
   footToFoot: 1.5,
 } as const;
 
@@ -138,8 +138,8 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   add(found, { part: 'syncopation', value, bars }, value / bars, WEIGHT.syncopation);
   const kinds = gridsOf(exercise);
   add(found, { part: 'grids', kinds }, kinds - 1, WEIGHT.grid);
-  const alone = feetAlone(exercise);
-  add(found, { part: 'feet alone', number: alone }, alone, WEIGHT.feetAlone);
+  const feet = feetInARow(exercise);
+  add(found, { part: 'feet in a row', number: feet }, feet, WEIGHT.feetInARow);
   const from = feetCrossings(exercise);
   add(found, { part: 'foot to foot', from }, from.length, WEIGHT.footToFoot);
   const ornaments = ornamentsOf(exercise);
@@ -261,29 +261,38 @@ function gridKind(within: number): number {
   return within % (TICKS_PER_QUARTER / 5) === 0 ? 4 : 8;
 }
 
-/** Longest run of feet without a hand, beyond the first. */
-function feetAlone(exercise: Exercise): number {
+/** Longest run of feet without a hand between them, beyond the first; hands may play along. */
+function feetInARow(exercise: Exercise): number {
   const moments = momentsOf(exercise);
   let best = 0;
   let run = 0;
   for (let step = 0; step < moments.length + LONGEST_RUN; step += 1) {
-    const mask = moments[step % moments.length]?.mask ?? 0;
-    run = mask !== 0 && (mask & HAND_BITS) === 0 ? run + 1 : 0;
+    const now = moments[step % moments.length];
+    const before = moments[(step + moments.length - 1) % moments.length];
+    const isFoot = now !== undefined && (now.mask & FOOT_BITS) !== 0;
+    const follows = isFoot && before && run > 0 && isNear(before, now, exercise);
+    run = isFoot ? (follows ? run + 1 : 1) : 0;
     if (run > best) best = run;
   }
   return Math.max(0, Math.min(best, LONGEST_RUN) - 1);
 }
 
+/** No further than half a counted note, over the seam too. */
+function isNear(one: Instant, next: Instant, { cycleTicks, meter }: Exercise): boolean {
+  const ticks = next.soundsTicks - one.soundsTicks;
+  return (ticks < 0 || one === next ? ticks + cycleTicks : ticks) <= unitTicks(meter) / 2;
+}
+
 /** The feet that the other foot comes straight after. */
 function feetCrossings(exercise: Exercise): readonly Limb[] {
   const moments = momentsOf(exercise);
-  let before = (moments.at(-1)?.mask ?? 0) & FOOT_BITS;
   let [right, left] = [false, false];
-  for (const { mask } of moments) {
-    const now = mask & FOOT_BITS;
-    right ||= before === LIMB_BITS.RF && now === LIMB_BITS.LF;
-    left ||= before === LIMB_BITS.LF && now === LIMB_BITS.RF;
-    before = now;
-  }
+  moments.forEach((now, index) => {
+    const before = moments[(index + moments.length - 1) % moments.length] ?? now;
+    const [from, to] = [before.mask & FOOT_BITS, now.mask & FOOT_BITS];
+    if (from === to || !isNear(before, now, exercise)) return;
+    right ||= from === LIMB_BITS.RF && to === LIMB_BITS.LF;
+    left ||= from === LIMB_BITS.LF && to === LIMB_BITS.RF;
+  });
   return [...(right ? (['RF'] as const) : []), ...(left ? (['LF'] as const) : [])];
 }

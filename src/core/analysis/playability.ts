@@ -1,3 +1,4 @@
+import { sayCount } from '../issue';
 import {
   isHand,
   isStickedHat,
@@ -56,7 +57,13 @@ export type Hindrance =
     }
   | { readonly rule: 'voice-missing'; readonly at: Tick; readonly voice: VoiceId }
   | { readonly rule: 'accent-on-rest'; readonly at: Tick }
-  | { readonly rule: 'swung-apart'; readonly at: Tick; readonly gapMs: number };
+  | {
+      readonly rule: 'swung-apart';
+      readonly at: Tick;
+      readonly gapMs: number;
+      /** How many places of the cycle there are like it. */
+      readonly places: number;
+    };
 
 const FEWEST_OF_A_RUN = 3;
 
@@ -200,18 +207,22 @@ function lostAccents({ layers }: Exercise): readonly Hindrance[] {
   );
 }
 
-/** Notes of two limbs that are written together, of which a swing moves only one. */
+/** Notes of two limbs that are written together, of which a swing moves only one: the first such place, and
+ * how many there are. */
 function swungApart(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   if (exercise.feel.kind !== 'swung') return NONE;
-  const places = new Map<Tick, readonly Instant[]>();
+  const seen = new Map<Tick, Instant>();
+  let first: Hindrance | null = null;
+  let places = 0;
   for (const one of instantsOf(exercise)) {
-    places.set(one.at, [...(places.get(one.at) ?? []), one]);
+    const other = seen.get(one.at);
+    seen.set(one.at, one);
+    if (!other) continue;
+    places += 1;
+    const gapMs = gapMsBetween(other, one, exercise, tempo);
+    first ??= { rule: 'swung-apart', at: one.at, gapMs, places: 1 };
   }
-  return [...places].flatMap(([at, [first, second]]): Hindrance[] => {
-    if (!first || !second) return NONE;
-    const gapMs = gapMsBetween(first, second, exercise, tempo);
-    return [{ rule: 'swung-apart', at, gapMs }];
-  });
+  return first ? [{ ...first, places }] : NONE;
 }
 
 function missingVoices(exercise: Exercise): readonly Hindrance[] {
@@ -293,7 +304,7 @@ export function hindranceText(
     case 'swung-apart':
       return {
         where,
-        reason: `Written together, but one part swings 8ths and the other 16ths or tuplets: they sound ${Math.round(hindrance.gapMs)} ms apart.`,
+        reason: `Written together, but one part swings 8ths and the other 16ths or tuplets: they sound ${Math.round(hindrance.gapMs)} ms apart${hindrance.places > 1 ? `, here and in ${sayCount(hindrance.places - 1, 'more place')}` : ''}.`,
         mend: 'Play it straight, or write both parts in 8ths or in triplets.',
       };
   }

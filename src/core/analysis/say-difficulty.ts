@@ -14,8 +14,8 @@ export function sayDifficulty(facts: DifficultyFacts): string {
       return `${facts.number} different, one to the next`;
     case 'takeovers':
       return `${facts.number} between hands and feet`;
-    case 'feet alone':
-      return `${facts.number} more than one in a row`;
+    case 'feet in a row':
+      return `${facts.number} after the first`;
     case 'notes a beat':
       return `${sayCount(facts.instants, 'instant')} ÷ ${sayCount(facts.beats, 'beat')}`;
     case 'off the beat':
