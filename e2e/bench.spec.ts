@@ -16,7 +16,7 @@ test('jazz ride with a line as short / long reads K K S K, by keyboard alone', a
   await expect(page.getByTestId('line-reading')).toHaveText('K K S K');
   await expect(page.getByTestId('count-RF')).toHaveText('1 & 4');
   await expect(page.getByTestId('count-LH')).toHaveText('&');
-  await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('swung 8ths 2:1');
+  await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('swung 2:1');
 });
 
 test('lanes and staff stand in the same columns', async ({ page }) => {

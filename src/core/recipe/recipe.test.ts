@@ -407,7 +407,7 @@ describe('sentence', () => {
       'As: short = snare, long = bass drum',
       'Where limbs meet: the ostinato’s part rests',
       'Changed by: line one 8th later',
-      'At: 4/4, swung 8ths 2:1',
+      'At: 4/4, swung 2:1',
       'For: full kit',
       'Then: ',
     ]);

@@ -2,8 +2,8 @@ import { fail, ok, type Path, type Result } from '../issue';
 import { unitTicks, type Meter } from './meter';
 import { tick, TICKS_PER_QUARTER, type Tick } from './tick';
 
-/** Straight; 8ths swung at long : short, heard in sound and in MIDI only while patterns keep their
- * notated ticks; or swung and written in triplets, so that every "&" lies on the last triplet. */
+/** Straight; swung at long : short (8ths as 8ths, 16ths as 16ths), heard in sound and in MIDI only while
+ * patterns keep their notated ticks; or swung and written in triplets, so that every "&" lies on the last triplet. */
 export type Feel =
   | { readonly kind: 'straight' }
   | { readonly kind: 'triplets' }
@@ -73,7 +73,7 @@ export function parseFeel(text: string, path: Path = ['feel']): Result<Feel> {
   return ok({ kind: 'swung', long: Number(match[1]), short: Number(match[2]) });
 }
 
-/** @example formatFeel({ kind: 'swung', long: 2, short: 1 }) // => 'swung 8ths 2:1' */
+/** @example formatFeel({ kind: 'swung', long: 2, short: 1 }) // => 'swung 2:1' */
 export function formatFeel(feel: Feel): string {
   switch (feel.kind) {
     case 'straight':
@@ -81,6 +81,6 @@ export function formatFeel(feel: Feel): string {
     case 'triplets':
       return 'swung in triplets';
     case 'swung':
-      return `swung 8ths ${feel.long}:${feel.short}`;
+      return `swung ${feel.long}:${feel.short}`;
   }
 }

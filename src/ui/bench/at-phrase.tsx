@@ -50,7 +50,10 @@ export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
   }
   const options = FEELS.flatMap((text): Option<string>[] => {
     const feel = parseFeel(text);
-    return feel.ok ? [{ value: formatFeel(feel.value), text: formatFeel(feel.value) }] : [];
+    if (!feel.ok) return [];
+    const said = formatFeel(feel.value);
+    const hint = feel.value.kind === 'straight' ? undefined : '8ths as 8ths, 16ths as 16ths';
+    return [{ value: said, text: said, hint }];
   });
   return (
     <Choice
