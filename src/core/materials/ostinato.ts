@@ -9,7 +9,6 @@ import {
   type Stroke,
 } from '../pattern';
 import {
-  isBinarySlot,
   slotTicks,
   SUBDIVISION_IDS,
   swingOfSlot,
@@ -130,30 +129,21 @@ function makeLayers(ostinato: Ostinato, index: number): Result<readonly Layer[]>
     else issues.push(...slots.issues);
   });
   if (issues.length > 0) return fail(...issues);
-  const finest = finestSlot(read.flatMap((one) => one.slots.hits));
   return ok(
     read.map(({ lane, slots }) => ({
       role: 'over',
       name: ostinato.name,
       lengthTicks: slots.lengthTicks,
-      strokes: slots.hits.map((hit) => strokeOf(lane, hit, index, finest)),
+      strokes: slots.hits.map((hit) => strokeOf(lane, hit, index)),
     })),
   );
 }
 
-/** All lanes of an ostinato swing alike, in the finest slots that any of them halves the beat into. */
-function finestSlot(hits: readonly LaneHit[]): number {
-  return hits.reduce(
-    (least, { width }) => (isBinarySlot(width) ? Math.min(least, width) : least),
-    Infinity,
-  );
-}
-
-function strokeOf(lane: Lane, hit: LaneHit, ostinato: number, finest: number): Stroke {
+function strokeOf(lane: Lane, hit: LaneHit, ostinato: number): Stroke {
   const { limb, voice } = lane;
   const { at, slot, width, dynamic } = hit;
   const from = { source: 'over', ostinato, slot } as const;
-  const swings = swingOfSlot(isBinarySlot(width) ? finest : width);
+  const swings = swingOfSlot(width);
   const mark = lane.marks?.find((one) => one.slot === slot);
   const { ornament, texture } = mark ?? {};
   return makeStroke({

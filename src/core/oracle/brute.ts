@@ -57,20 +57,15 @@ export function bruteGroove(
   const lengths = parts.map(({ slot, grid }) => (grid.length * QUARTER) / (PARTS[slot] ?? 1));
   let length = bar;
   while (!lengths.every((one) => length % one === 0)) length += bar;
-  const halved = parts
-    .map(({ slot }) => PARTS[slot] ?? 1)
-    .filter((count) => count === 1 || count === 2 || count === 4 || count === 8);
-  const finest = Math.max(0, ...halved);
   const strokes: BruteStroke[] = [];
   parts.forEach(({ limb, voice, slot, grid }, index) => {
     const count = PARTS[slot] ?? 1;
-    const own = count === 1 || count === 2 || count === 4 || count === 8 ? finest : count;
     for (let pass = 0; pass * (lengths[index] ?? length) < length; pass += 1) {
       [...grid].forEach((mark, place) => {
         if (mark === '-') return;
         const written = pass * (lengths[index] ?? length) + (place * QUARTER) / count;
         const share = typeof feel === 'string' ? 2 / 3 : feel[0] / (feel[0] + feel[1]);
-        const swung = feel === 'straight' ? written : swungPlace(written, own, share, eighths);
+        const swung = feel === 'straight' ? written : swungPlace(written, count, share, eighths);
         const at = feel === 'triplets' ? swung : written;
         strokes.push({ at, limb, voice, loud: mark === 'X', sounds: swung });
       });
