@@ -174,3 +174,125 @@ export function bruteGroups(slots: string): string | null {
     })
     .join('');
 }
+
+/** A note or a rest of a line, in 16ths. */
+export interface BruteSign {
+  readonly sixteenths: number;
+  readonly rest: boolean;
+}
+
+export interface BruteHit {
+  readonly limb: string;
+  readonly voice: string;
+  readonly dynamic: string;
+}
+
+/** What plays in each 16th, a list of hits for each. */
+export type BruteSlots = readonly (readonly BruteHit[])[];
+
+const LOUDNESS = ['ghost', 'tap', 'normal', 'accent'];
+
+/** A line of 16ths, read one way, slot by slot. `null` where the way cannot read it. */
+export function bruteRead(
+  signs: readonly BruteSign[],
+  way: 'verbatim' | 'short-long' | 'accents-16ths' | 'line-doubled',
+): BruteSlots | null {
+  const length = signs.reduce((sum, one) => sum + one.sixteenths, 0);
+  const slots: BruteHit[][] = Array.from({ length }, () => []);
+  const onsets = new Map<number, number>();
+  let at = 0;
+  for (const { sixteenths, rest } of signs) {
+    if (!rest) onsets.set(at, sixteenths);
+    at += sixteenths;
+  }
+  for (let slot = 0; slot < length; slot += 1) {
+    const lasts = onsets.get(slot);
+    if (way === 'verbatim' && lasts !== undefined) {
+      slots[slot]?.push({ limb: 'LH', voice: 'snare', dynamic: 'normal' });
+    }
+    if (way === 'short-long' && lasts !== undefined) {
+      const long = lasts >= 4;
+      const [limb, voice] = long ? ['RF', 'bass'] : ['LH', 'snare'];
+      slots[slot]?.push({ limb: limb ?? '', voice: voice ?? '', dynamic: 'normal' });
+    }
+    if (way === 'accents-16ths') {
+      const limb = slot % 2 === 0 ? 'RH' : 'LH';
+      const dynamic = lasts === undefined ? 'ghost' : 'accent';
+      slots[slot]?.push({ limb, voice: 'snare', dynamic });
+    }
+    if (way === 'line-doubled') {
+      if (slot % 2 === 1 && lasts !== undefined) return null;
+      if (lasts !== undefined) {
+        slots[slot]?.push({ limb: 'RH', voice: 'crash', dynamic: 'accent' });
+        slots[slot]?.push({ limb: 'RF', voice: 'bass', dynamic: 'accent' });
+      } else if (slot % 2 === 0) {
+        slots[slot]?.push({ limb: 'LH', voice: 'snare', dynamic: 'ghost' });
+      }
+    }
+  }
+  return slots;
+}
+
+/** Which limbs a way of reading takes, whatever the line. */
+const TAKES: Readonly<Record<string, readonly string[]>> = {
+  verbatim: ['LH'],
+  'short-long': ['LH', 'RF'],
+  'accents-16ths': ['RH', 'LH'],
+  'line-doubled': ['RH', 'RF', 'LH'],
+};
+
+/** A groove of 16ths and a line, both gone round until they and the bar begin together; where both want a
+ * limb, the groove's part rests, or the louder of two at once wins. */
+export function bruteTogether(
+  groove: BruteSlots,
+  line: BruteSlots,
+  way: string,
+  policy: 'rest' | 'merge',
+  bar: number,
+): BruteSlots {
+  let length = bar;
+  while (length % groove.length !== 0 || length % line.length !== 0) length += bar;
+  const takes = TAKES[way] ?? [];
+  const loud = (hit: BruteHit) => LOUDNESS.indexOf(hit.dynamic);
+  return Array.from({ length }, (_, slot) => {
+    const over = groove[slot % groove.length] ?? [];
+    const played = line[slot % line.length] ?? [];
+    if (policy === 'rest') return [...over.filter((one) => !takes.includes(one.limb)), ...played];
+    const rival = (one: BruteHit, others: readonly BruteHit[]) =>
+      others.find((other) => other.limb === one.limb);
+    const kept = over.filter((one) => {
+      const other = rival(one, played);
+      return other === undefined || loud(one) > loud(other);
+    });
+    return [...kept, ...played.filter((one) => rival(one, kept) === undefined)];
+  });
+}
+
+/** Slots moved later, round their own end. */
+export function bruteLater<T>(slots: readonly T[], by: number): readonly T[] {
+  return slots.map(
+    (_, slot) => slots[(((slot - by) % slots.length) + slots.length) % slots.length] as T,
+  );
+}
+
+/** A ghost a 16th before each accent, where no accent is and the left hand is free. */
+export function bruteGhosts(slots: BruteSlots): BruteSlots {
+  const accented = (slot: number) => (slots[slot] ?? []).some((one) => one.dynamic === 'accent');
+  return slots.map((hits, slot) => {
+    const wanted = accented((slot + 1) % slots.length) && !accented(slot);
+    const busy = hits.some((one) => one.limb === 'LH');
+    return wanted && !busy ? [...hits, { limb: 'LH', voice: 'snare', dynamic: 'ghost' }] : hits;
+  });
+}
+
+/** A grid that goes round through everything; what a limb plays on a voice already is not added. */
+export function brutePlaced(slots: BruteSlots, grid: string): BruteSlots {
+  let length = slots.length;
+  while (length % grid.length !== 0) length += slots.length;
+  return Array.from({ length }, (_, slot) => {
+    const hits = slots[slot % slots.length] ?? [];
+    if (grid[slot % grid.length] === '-') return hits;
+    const there = hits.some((one) => one.limb === 'RF' && one.voice === 'bass');
+    return there ? hits : [...hits, { limb: 'RF', voice: 'bass', dynamic: 'normal' }];
+  });
+}

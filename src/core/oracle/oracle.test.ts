@@ -17,11 +17,16 @@ import {
 } from '../time';
 import {
   bruteEveryNth,
+  bruteGhosts,
   bruteGroove,
   bruteGroups,
+  bruteLater,
   bruteNearest,
   bruteOpens,
   brutePhrase,
+  brutePlaced,
+  bruteRead,
+  bruteTogether,
   bruteWeight,
   type BruteFeel,
 } from './brute';
@@ -220,6 +225,104 @@ describe('stickings', () => {
         same(strokesMade(exercise), (each * bars * 16) / slots.length);
       }),
       { numRuns: 200 },
+    );
+  });
+});
+
+describe('a line over a groove in 16ths', () => {
+  const LENGTHS = [
+    ['16', 1],
+    ['8', 2],
+    ['8.', 3],
+    ['4', 4],
+    ['4.', 6],
+    ['2', 8],
+  ] as const;
+  const sign = fc.tuple(fc.constantFrom(...LENGTHS), fc.boolean());
+  const signs = fc
+    .array(sign, { minLength: 1, maxLength: 8 })
+    .filter((all) => all.some(([, rest]) => !rest))
+    .filter((all) => all.reduce((sum, [[, length]]) => sum + length, 0) <= 32);
+  const laneGrid = fc.stringMatching(/^[xXg-]{16}$/).filter((text) => /[xXg]/.test(text));
+  const ways = fc.constantFrom(
+    'verbatim' as const,
+    'short-long' as const,
+    'accents-16ths' as const,
+    'line-doubled' as const,
+  );
+  const marks = { x: 'normal', X: 'accent', g: 'ghost' } as const;
+  const extras = fc.constantFrom('none' as const, 'ghosts' as const, 'placed' as const);
+
+  it('plays as read slot by slot, moved, thickened and added to', () => {
+    fc.assert(
+      fc.property(
+        fc.tuple(signs, ways, fc.constantFrom('rest' as const, 'merge' as const)),
+        fc.tuple(laneGrid, laneGrid),
+        fc.integer({ min: -20, max: 20 }),
+        extras,
+        fc.stringMatching(/^[x-]{1,6}$/),
+        ([all, way, clash], grids, by, extra, grid) => {
+          const players = [
+            { limb: 'RH', voice: 'hat' },
+            { limb: 'RF', voice: 'bass' },
+          ] as const;
+          const lanes = players.map(
+            (one, nth) => ({ ...one, slot: '16', grid: grids[nth] ?? '' }) as const,
+          );
+          const text = all.map(([[value], rest]) => `${value}${rest ? 'r' : ''}`).join(' ');
+          const moved: Change = { kind: 'displace', what: 'pattern', part: 'line', by, slot: '16' };
+          const to = { limb: 'LH', voice: 'snare' } as const;
+          const more: Record<typeof extra, Change[]> = {
+            none: [],
+            ghosts: [
+              {
+                ...{ kind: 'thicken', around: 'accents', side: 'before', count: 1 },
+                ...{ slot: '16', to, dynamic: 'ghost' },
+              } as Change,
+            ],
+            placed: [{ kind: 'place', to: { limb: 'RF', voice: 'bass' }, slot: '16', grid }],
+          };
+          const made = expand({
+            ...blankRecipe(),
+            over: [{ content: { name: 'groove', meter: '4/4', swung: false, lanes: [...lanes] } }],
+            play: { content: { text } },
+            as: startOf(way),
+            clash,
+            changes: [moved, ...more[extra]],
+          });
+          const read = bruteRead(
+            all.map(([[, sixteenths], rest]) => ({ sixteenths, rest })),
+            way,
+          );
+          if (read === null) {
+            same(made.ok, false);
+            return;
+          }
+          const groove = Array.from({ length: 16 }, (_, slot) =>
+            players.flatMap((one, nth) => {
+              const mark = grids[nth]?.[slot] as keyof typeof marks | '-' | undefined;
+              return mark === undefined || mark === '-' ? [] : [{ ...one, dynamic: marks[mark] }];
+            }),
+          );
+          let brute = bruteTogether(groove, bruteLater(read, by), way, clash, 16);
+          if (extra === 'ghosts') brute = bruteGhosts(brute);
+          if (extra === 'placed' && grid.includes('x')) brute = brutePlaced(brute, grid);
+          if (brute.length / 16 > 64) return;
+          if (!made.ok) throw new Error(JSON.stringify(made.issues));
+          const bars = Math.ceil(brute.length / 16);
+          same(made.value.bars % bars, 0);
+          const mine = made.value.strokes.map(
+            (one) => `${one.at / quarters(1, 4)} ${one.limb} ${one.voice} ${one.dynamic}`,
+          );
+          const theirs = Array.from({ length: made.value.bars * 16 }, (_, slot) =>
+            (brute[slot % brute.length] ?? []).map(
+              (one) => `${slot} ${one.limb} ${one.voice} ${one.dynamic}`,
+            ),
+          ).flat();
+          same(mine.sort(), theirs.sort());
+        },
+      ),
+      { numRuns: 500 },
     );
   });
 });
