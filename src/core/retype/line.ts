@@ -21,9 +21,10 @@ import {
 import { SUBDIVISIONS } from '../time';
 import { tidy, type Retyped } from './retyped';
 
-/** What the line became, typed anew. What reads so already stays. A sticking is played instead, as it
- * stands in the text; where as many slots are typed as there are, those that differ can be changed by
- * hand. Letters of voices change what each note sounds.
+/** What the line became, typed anew. What reads so already stays. Where as many slots are typed as there
+ * are, those that differ are changed by hand and the rest stays as it is; or a sticking is played instead,
+ * as it stands in the text, which comes first where a sticking stands there as it was typed. Letters of
+ * voices change what each note sounds.
  * @returns only what reads back as it was typed; issues `sticking-token`, `line-letters` */
 export function retypeLine(
   recipe: ClosedRecipe,
@@ -47,14 +48,23 @@ function retypeSticking(
   if (!read.ok) return read;
   const played = { ...recipe, play: { content } };
   const plain = { ...played, changes: played.changes.filter((one) => !isOfLine(one)) };
-  const same: Retyped[] = editSlots(recipe, exercise, read.value.slots);
+  const isTyped = isAsTyped(recipe);
+  const instead = { says: isTyped ? typed : `${typed}, as a sticking, full cycle`, recipe: played };
+  const edited = editSlots(recipe, exercise, read.value.slots);
   const offers: readonly Retyped[] = [
-    { says: typed, recipe: played },
-    ...same,
+    ...(isTyped ? [instead, ...edited] : [...edited, instead]),
     { says: `${typed}, the changes of the line taken out`, recipe: plain },
   ];
   const fits = offers.filter((one) => readsAs(one.recipe, typed));
   return ok(fits.length > 0 ? once(fits) : [{ says: typed, recipe: plain }]);
+}
+
+/** Whether a sticking stands there that is played as it was typed: not fitted, on its own sides, and by no
+ * change made otherwise. */
+function isAsTyped({ play, changes }: ClosedRecipe): boolean {
+  const content = play?.content;
+  if (!content || !('sticking' in content)) return false;
+  return content.bars === null && content.sides === 'written' && !changes.some(isOfLine);
 }
 
 /** Of readings that come to the same, the first. */

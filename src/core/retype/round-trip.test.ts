@@ -168,9 +168,10 @@ describe('what is typed otherwise reads as typed', () => {
     };
     const exercise = must(expand(recipe));
     expect(lineReading(exercise)).toBe('KL RLLK RLLK RL RLLK');
-    const offers = must(retypeLine(recipe, exercise, 'KL RLLL RLLK RL RLLK'));
-    const kept = offers.find((one) => one.recipe.changes.length > 0);
-    const after = must(expand(kept?.recipe ?? recipe));
+    const [first, second] = must(retypeLine(recipe, exercise, 'KL RLLL RLLK RL RLLK'));
+    expect(first?.says).toBe('one note changed by hand');
+    expect(second?.says).toBe('KL RLLL RLLK RL RLLK, as a sticking, full cycle');
+    const after = must(expand(first?.recipe ?? recipe));
     const changed = played(after).filter((one) => !played(exercise).includes(one));
     expect(changed).toHaveLength(1);
     expect(lineReading(after)).toBe('KL RLLL RLLK RL RLLK');
