@@ -105,9 +105,9 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
     );
   });
 
-  it('is the same for what plays the same: repeated, or with the sides swapped', () => {
+  it('is the same for what plays the same: repeated, beats later, or with the sides swapped', () => {
     fc.assert(
-      fc.property(grid, grid, (left, foot) => {
+      fc.property(grid, grid, fc.integer({ min: 1, max: 3 }), (left, foot, by) => {
         const parts: Part[] = [
           ['LH', 'snare', '16', left],
           ['RF', 'bass', '16', foot],
@@ -116,6 +116,10 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
         expect(
           points(hats, ...parts.map(([l, v, slot, text]): Part => [l, v, slot, text + text])),
         ).toBe(once);
+        const later = exerciseOf([hats, ...parts], {
+          changes: [{ kind: 'displace', what: 'pattern', part: 'all', by, slot: '4' }],
+        });
+        expect(difficultyPoints(difficultyParts(later, at(80, later)))).toBe(once);
         const mirrored = exerciseOf([hats, ...parts], {
           changes: [{ kind: 'mirror', what: 'all limbs', part: 'all' }],
         });

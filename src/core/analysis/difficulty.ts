@@ -1,11 +1,10 @@
 import { LIMBS, isHand, type Limb } from '../kit';
 import type { Ornament } from '../pattern';
 import type { Exercise } from '../recipe';
-import { beatPlaces, beats, TICKS_PER_QUARTER, unitTicks, type Tempo } from '../time';
+import { beatIndexAt, beatPlaces, beats, TICKS_PER_QUARTER, unitTicks, type Tempo } from '../time';
 import { instantsOf, LIMB_BITS, momentsOf, strokesOf, type Instant } from './instants';
 import { once } from './keep';
 import { limbLoads } from './seam';
-import { syncopationOf } from './syncopation';
 import { travelOf } from './travel';
 
 /** What a part counts, with the numbers that it comes from. */
@@ -17,7 +16,7 @@ export type DifficultyFacts =
     }
   | { readonly part: 'notes a beat'; readonly instants: number; readonly beats: number }
   | { readonly part: 'off the beat'; readonly shares: readonly OffBeatShare[] }
-  | { readonly part: 'syncopation'; readonly value: number; readonly bars: number }
+  | { readonly part: 'over the beat'; readonly notes: number; readonly bars: number }
   | { readonly part: 'grids'; readonly kinds: number }
   | { readonly part: 'speed'; readonly limbs: readonly LimbSpeed[] }
   | { readonly part: 'nearest'; readonly limb: Limb; readonly ms: number; readonly easyMs: number }
@@ -67,8 +66,8 @@ const WEIGHT = {
   /** Share of each limb's strokes that lie off the beat: a limb that is never on it is a bit harder than
    * one more limb. */
   offBeat: 1.5,
-  /** Levels of the meter that notes last over, a bar: a part against the beat pulls the others along. */
-  syncopation: 0.2,
+  /** Notes in a bar that last over a beat: a part against the beat pulls the others along. */
+  overBeat: 0.4,
   /** Each kind of subdivision beyond the first: as hard as a limb. */
   grid: 1,
   /** Times the easy number of strokes a second, all limbs together. */
@@ -104,8 +103,8 @@ function add(to: DifficultyPart[], facts: DifficultyFacts, count: number, weight
   if (points > 0) to.push({ facts, count: counted, weight, points });
 }
 
-/** How hard an exercise is at a tempo, explained part by part. What plays the same scores the same,
- * however often it is repeated. */
+/** How hard an exercise is at a tempo, explained part by part. What plays the same against the beat scores
+ * the same, however often it is repeated, and wherever in the bar it begins. */
 export function difficultyParts(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {
   return [...partsOfShape(exercise), ...partsOfTempo(exercise, tempo)];
 }
@@ -134,8 +133,8 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
     0,
   );
   add(found, { part: 'off the beat', shares }, off, WEIGHT.offBeat);
-  const value = syncopationOf(exercise).reduce((sum, one) => sum + one.value, 0);
-  add(found, { part: 'syncopation', value, bars }, value / bars, WEIGHT.syncopation);
+  const notes = limbs.reduce((sum, limb) => sum + heldOver(exercise, limb), 0);
+  add(found, { part: 'over the beat', notes, bars }, notes / bars, WEIGHT.overBeat);
   const kinds = gridsOf(exercise);
   add(found, { part: 'grids', kinds }, kinds - 1, WEIGHT.grid);
   const feet = feetInARow(exercise);
@@ -199,6 +198,23 @@ function offBeatShare(exercise: Exercise, limb: Limb): OffBeatShare {
     else if (!onBeats.has(at % barTicks)) halves += 1;
   }
   return { limb, halves, between, all: strokes.length };
+}
+
+/** Notes of a limb off the beat that last over the next one. */
+function heldOver(exercise: Exercise, limb: Limb): number {
+  const { meter, barTicks, cycleTicks } = exercise;
+  const felt = beats(meter);
+  const strokes = strokesOf(exercise, limb);
+  const start = strokes[0]?.at ?? 0;
+  let held = 0;
+  strokes.forEach(({ at }, index) => {
+    const inBar = at % barTicks;
+    const beat = felt[beatIndexAt(meter, inBar)];
+    if (!beat || inBar === beat.at) return;
+    const next = strokes[index + 1]?.at ?? start + cycleTicks;
+    if (next > at - inBar + beat.at + beat.ticks) held += 1;
+  });
+  return held;
 }
 
 function partsOfTempo(exercise: Exercise, tempo: Tempo): readonly DifficultyPart[] {

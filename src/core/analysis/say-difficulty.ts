@@ -23,8 +23,8 @@ export function sayDifficulty(facts: DifficultyFacts): string {
         .filter(({ halves, between }) => halves + between > 0)
         .map(sayShare)
         .join(' + ');
-    case 'syncopation':
-      return `${facts.value} ÷ ${sayCount(facts.bars, 'bar')}`;
+    case 'over the beat':
+      return `${sayCount(facts.notes, 'note')} ÷ ${sayCount(facts.bars, 'bar')}`;
     case 'grids':
       return `${facts.kinds} − 1`;
     case 'speed': {
