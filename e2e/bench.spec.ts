@@ -145,7 +145,7 @@ test('displaced, mirrored, and taken back', async ({ page }) => {
   await page.getByRole('option', { name: 'line mirrored, feet stay' }).click();
   await expect(page.getByTestId('line-reading')).toHaveText('RK LRRKKR LRRK LR LR');
   await page.getByRole('button', { name: /^Take away line mirrored/ }).click();
-  await expect(page.getByTestId('line-reading')).toHaveText('RLLKKL RLLK RL RLLK');
+  await expect(page.getByTestId('line-reading')).toHaveText('LK RLLKKL RLLK RL RL');
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(page.getByTestId('line-reading')).toHaveText('RK LRRKKR LRRK LR LR');
   await page.keyboard.press('Control+z');
