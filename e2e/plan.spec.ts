@@ -101,12 +101,14 @@ test('a session is dragged to another date', async ({ page }) => {
 test('what cannot be planned is said, and what was typed stays', async ({ page }) => {
   await lookAs(page, 'Deniz');
   await page.goto('/plan');
+  await expect(page.getByRole('img', { name: /^The way/ }).locator('svg')).toBeVisible();
   async function addOff(from: string, to: string) {
     await page.getByLabel('Off from', { exact: true }).fill(from);
     await page.getByLabel('Off to', { exact: true }).fill(to);
     await page.getByRole('button', { name: 'Add', exact: true }).click();
   }
   await addOff('2099-07-01', '2099-07-10');
+  await expect(page.getByRole('button', { name: 'Not off from 1 Jul' })).toBeVisible();
   await addOff('2099-07-08', '2099-07-20');
   await expect(page.getByRole('alert').filter({ hasText: 'overlap' })).toBeVisible();
   await expect(page.getByLabel('Off to', { exact: true })).toHaveValue('2099-07-20');

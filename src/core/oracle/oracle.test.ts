@@ -125,7 +125,7 @@ describe('grooves of any meter, grids and feel', () => {
           );
         },
       ),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 });
@@ -175,7 +175,7 @@ describe('swing', () => {
           expect(one.at).toBeGreaterThan(before);
         });
       }),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 });
@@ -202,7 +202,7 @@ describe('stickings', () => {
         const swapped = [...text].map((one) => (one === 'R' ? 'L' : one === 'L' ? 'R' : one));
         same(lineReading(read(text, [mirror])), swapped.join(''));
       }),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 
@@ -322,7 +322,7 @@ describe('a line over a groove in 16ths', () => {
           same(mine.sort(), theirs.sort());
         },
       ),
-      { numRuns: 500 },
+      { numRuns: 250 },
     );
   });
 });

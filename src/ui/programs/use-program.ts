@@ -27,6 +27,7 @@ export function useProgram(first: Program, save: SaveOutline) {
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [stored, setStored] = useState(first.outline);
   const [unreached, setUnreached] = useState(false);
+  const [sending, setSending] = useState(false);
   const { draft } = history;
   const revision = useRef(first.revision);
   const asked = useRef(first.outline);
@@ -37,6 +38,7 @@ export function useProgram(first: Program, save: SaveOutline) {
   const flush = useCallback(async () => {
     if (running.current) return;
     running.current = true;
+    setSending(true);
     while (wanted.current) {
       const outline = wanted.current;
       wanted.current = null;
@@ -54,6 +56,7 @@ export function useProgram(first: Program, save: SaveOutline) {
       setProgram(answer.value);
     }
     running.current = false;
+    setSending(false);
   }, [id, save]);
 
   useEffect(() => {
@@ -65,6 +68,7 @@ export function useProgram(first: Program, save: SaveOutline) {
 
   function statusOf(): 'fresh' | 'refused' | 'saving' | 'saved' | 'unreached' {
     if (unreached) return 'unreached';
+    if (sending) return 'saving';
     if (draft !== stored) return issues.length > 0 ? 'refused' : 'saving';
     return program.revision === first.revision ? 'fresh' : 'saved';
   }
