@@ -107,18 +107,23 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
 function accentCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
   const { strokes, meter, barTicks } = exercise;
   if (!strokes.some(({ dynamic }) => dynamic === 'accent')) return null;
-  const accented = new Set<string>();
+  const accented = new Set<number>();
   for (const { at, limb, dynamic } of strokes) {
-    if (dynamic === 'accent') accented.add(`${at} ${limb}`);
+    if (dynamic === 'accent') accented.add(placeOfLimb(at, limb));
   }
   const off = strokes.find(({ at, limb, dynamic }) => {
     if (dynamic !== 'accent' || onBeat(at, meter)) return false;
     const inBar = at % barTicks;
     const beat = beats(meter)[beatIndexAt(meter, inBar)]?.at ?? 0;
-    return !accented.has(`${at - inBar + beat} ${limb}`);
+    return !accented.has(placeOfLimb(at - inBar + beat, limb));
   });
   if (!off) return null;
   return { kind: 'accent', says: `The accent on ${name(off.at)} tends to creep back to the beat.` };
+}
+
+/** A number for a limb at a place. */
+function placeOfLimb(at: number, limb: Limb): number {
+  return at * 16 + LIMB_BITS[limb];
 }
 
 /** A hand and a foot that alternate closely: the one tends to follow the other. */

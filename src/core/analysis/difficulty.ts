@@ -204,13 +204,15 @@ function offBeatShare(exercise: Exercise, limb: Limb): OffBeatShare {
 function heldOver(exercise: Exercise, limb: Limb): number {
   const { meter, barTicks, cycleTicks } = exercise;
   const felt = beats(meter);
+  const onBeats = beatPlaces(meter);
   const strokes = strokesOf(exercise, limb);
   const start = strokes[0]?.at ?? 0;
   let held = 0;
   strokes.forEach(({ at }, index) => {
     const inBar = at % barTicks;
+    if (onBeats.has(inBar)) return;
     const beat = felt[beatIndexAt(meter, inBar)];
-    if (!beat || inBar === beat.at) return;
+    if (!beat) return;
     const next = strokes[index + 1]?.at ?? start + cycleTicks;
     if (next > at - inBar + beat.at + beat.ticks) held += 1;
   });

@@ -8,7 +8,7 @@ type Kept = unknown[];
  * read lately. Not for all of them: of a family there are very many, each is read in one go, and what
  * is kept for long slows everything down. */
 const KEPT = new Map<Exercise, Kept>();
-const MOST_KEPT = 32;
+const MOST_KEPT = 4;
 let lately: { readonly exercise: Exercise; readonly kept: Kept } | null = null;
 let places = 0;
 

@@ -45,7 +45,8 @@ function leadsOfCells(layer: Layer): readonly (Lead | null)[] {
     const offset = from.source === 'fill' && from.gap ? from.offset : 0;
     const begins = wrap(at - offset, period);
     const key = Math.floor(begins / own) * MOST_ONSETS + from.onset;
-    let cell = cells.findLast((one) => one.key === key);
+    const last = cells.at(-1);
+    let cell = last?.key === key ? last : cells.find((one) => one.key === key);
     if (!cell) cells.push((cell = { key, from: begins, order: Infinity, hand: null }));
     cell.from = Math.min(cell.from, begins);
     const order = begins + offset;
