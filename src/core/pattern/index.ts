@@ -4,7 +4,6 @@ export {
   commonCycle,
   cutLayer,
   cycleSlots,
-  gridOf,
   loopLayer,
   mergeStrokes,
   moveStrokes,

@@ -1,4 +1,4 @@
-import { gcd, lcm, tick, wrap, type Tick } from '../time';
+import { lcm, tick, wrap, type Tick } from '../time';
 import { asTail, fillsFromBefore, inTimeOrder, strokeAt, type Stroke } from './stroke';
 
 /** A slot of a typed sticking, played or not. */
@@ -187,9 +187,4 @@ export function cycleSlots(phraseSlots: number, barSlots: number): number {
     if (!Number.isInteger(slots) || slots < 1) throw new RangeError(`${slots} is not a length`);
   }
   return lcm(phraseSlots, barSlots);
-}
-
-/** The coarsest grid within a beat on which all strokes of a layer fall. */
-export function gridOf(strokes: readonly Stroke[], beatTicks: Tick): Tick {
-  return tick(strokes.reduce<number>((grid, stroke) => gcd(grid, stroke.at), beatTicks));
 }

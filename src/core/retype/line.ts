@@ -13,6 +13,7 @@ import {
 import {
   limbsOfLetter,
   looksSticking,
+  mirrorLetters,
   parsePhrase,
   saySlot,
   stickingStart,
@@ -25,7 +26,7 @@ import { tidy, type Retyped } from './retyped';
  * are, those that differ are changed by hand and the rest stays as it is; or a sticking is played instead,
  * as it stands in the text, which comes first where a sticking stands there as it was typed. Letters of
  * voices change what each note sounds.
- * @returns only what reads back as it was typed; issues `sticking-token`, `line-letters` */
+ * @returns only what reads back as it was typed, unless nothing does; issues `sticking-token`, `line-letters` */
 export function retypeLine(
   recipe: ClosedRecipe,
   exercise: Exercise,
@@ -48,12 +49,15 @@ function retypeSticking(
   if (!read.ok) return read;
   const played = { ...recipe, play: { content } };
   const plain = { ...played, changes: played.changes.filter((one) => !isOfLine(one)) };
+  // A kit that swaps the hands swaps those of a new sticking, too: what is typed is what is then seen.
+  const mirrored = { ...content, sticking: mirrorLetters(typed) };
   const isTyped = isAsTyped(recipe);
   const instead = { says: isTyped ? typed : `${typed}, as a sticking, full cycle`, recipe: played };
   const edited = editSlots(recipe, exercise, read.value.slots);
   const offers: readonly Retyped[] = [
     ...(isTyped ? [instead, ...edited] : [...edited, instead]),
     { says: `${typed}, the changes of the line taken out`, recipe: plain },
+    { says: typed, recipe: { ...plain, play: { content: mirrored } } },
   ];
   const fits = offers.filter((one) => readsAs(one.recipe, typed));
   return ok(fits.length > 0 ? once(fits) : [{ says: typed, recipe: plain }]);

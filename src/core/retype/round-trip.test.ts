@@ -160,6 +160,18 @@ describe('what is typed otherwise reads as typed', () => {
     );
   });
 
+  it('a sticking of another length on a kit that swaps the hands', () => {
+    const kit = findShipped('kit', 'left-lead')?.content;
+    if (!kit) throw new Error('no kit');
+    const recipe: ClosedRecipe = {
+      ...blankRecipe(),
+      kit: { content: { ...kit, voices: [...kit.voices] } },
+      play: { content: stickingStart('RLRL') },
+    };
+    const [read] = must(retypeLine(recipe, must(expand(recipe)), 'RRL RLK'));
+    expect(lineReading(must(expand(read?.recipe ?? recipe)))).toBe('RRL RLK');
+  });
+
   it('one letter changed keeps all other strokes, their place and how loud they are', () => {
     const recipe: ClosedRecipe = {
       ...blankRecipe(),

@@ -1,6 +1,6 @@
 export { compositeReadings } from './composite';
 export { fittings, nextLead } from './fit';
-export { limbsOfLetter, looksSticking, ornamentMark, parsePhrase } from './parse';
+export { limbsOfLetter, looksSticking, mirrorLetters, ornamentMark, parsePhrase } from './parse';
 export { stickingLayer, stickingStart, saySlot } from './play';
 export type { CompositeReading } from './composite';
 export type { Fitting, Lead } from './fit';
