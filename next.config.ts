@@ -9,7 +9,6 @@ const config: NextConfig = {
   turbopack: { root },
   devIndicators: false,
   poweredByHeader: false,
-  typescript: { ignoreBuildErrors: true },
 };
 
 export default config;

@@ -30,8 +30,8 @@ function planningOf(items: number, minutes: number): Planning {
       needsKit: index % 3 === 0,
       trySeconds: Array.from({ length: 9 }, () => seconds),
       cuts: true,
-      clean: 3,
-      lost: 2,
+      rule: { clean: 3, lost: 2, plateau: 4 },
+      varies: true,
       weight: random(),
       pace: { fresh: tally, known: { ...tally, clean: tally.clean + 2 }, lost: 0.3 },
     };

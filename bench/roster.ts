@@ -4,28 +4,38 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { seeded } from '@/core/chance';
 import { must } from '@/core/issue';
-import { factsOf, replay, USUAL_COURSE, type LogEvent, type Verdict } from '@/core/ladder';
+import { factsOf, replay, USUAL_COURSE } from '@/core/ladder';
+import type { LadderEvent, Posted, Verdict } from '@/core/log';
 import { blankRecipe, expand, startOf, toggleOstinato, type ClosedRecipe } from '@/core/recipe';
-import { daysAfter, makeId, type PersonId, type TryInput, type Viewer } from '@/core/studio';
-import { openDb, queries } from '@/db';
+import { daysAfter, makeId, type SessionId } from '@/core/studio';
+import { closeDb, openDb } from '@/db';
+import { connectionOf } from '@/db/connection';
 import {
   addItem,
   addStudent,
+  appendEntries,
+  asStudent,
+  asTeacher,
   createProgram,
+  getDay,
   getRecord,
   getToday,
   giveProgram,
   listStudents,
-  logTry,
+  newId,
   openStudio,
   saveExercise,
   viewerOf,
   type Context,
+  type Student,
+  type Teacher,
 } from '@/server';
 import { median, timed, type Row } from './report';
 
 const STUDENTS = 200;
 const ENTRIES = 100_000;
+/** Entries of one student whose log is long. */
+const LONG = [10_000, 100_000];
 const ITEMS = 8;
 const DAYS = 60;
 const REQUESTS = 200;
@@ -42,78 +52,91 @@ function recipeOf(index: number): ClosedRecipe {
   };
 }
 
-function viewer(context: Context, id: PersonId): Viewer {
-  const found = viewerOf(context, id);
-  if (!found) throw new Error('nobody');
-  const { name: _, ...rest } = found;
-  return rest;
+interface Large {
+  readonly context: Context;
+  readonly file: string;
+  readonly teacher: Teacher;
+  readonly students: readonly Student[];
 }
 
-/** A studio of 200 students with 100,000 tries in a file, so that reading is what it is at a desk. */
-function build(context: Context): { teacher: Viewer; students: Viewer[] } {
+/** A studio of 200 students with 100,000 tries in a file, so that reading is what it is at a desk; or of a
+ * few who have so many each. */
+function build(folder: string, entries: readonly number[]): Large {
+  const file = join(folder, `${entries.length}.sqlite`);
+  const context: Context = { db: openDb(file), now: Date.now };
   const studio = { studio: 'Large', teacher: 'Ada', zone: 'Europe/Lisbon' };
-  const teacher = viewer(context, must(openStudio(context, studio)));
-  const program = must(createProgram(context, teacher, 'All'));
+  const teacher = must(asTeacher(context, viewerOf(context, must(openStudio(context, studio)))));
+  const program = must(createProgram(teacher, 'All'));
   for (let index = 0; index < ITEMS; index += 1) {
     const input = { id: null, name: `Exercise ${index + 1}`, recipe: recipeOf(index) };
-    must(addItem(context, teacher, program, must(saveExercise(context, teacher, input)).id));
+    must(addItem(teacher, program, must(saveExercise(teacher, input)).id));
   }
   const random = seeded(11);
   const today = new Date(context.now()).toISOString().slice(0, 10);
-  const students = Array.from({ length: STUDENTS }, (_, index) => {
-    const id = must(addStudent(context, teacher, { name: `Student ${index + 1}`, about: '' }));
-    const assignmentId = must(giveProgram(context, teacher, program, id));
-    const me = viewer(context, id);
-    const items = must(getToday(context, me));
-    const each = ENTRIES / STUDENTS;
-    const entries = Array.from({ length: each }, (_unused, n) => {
-      const item = items[n % ITEMS]?.item;
-      if (!item) throw new Error('no item');
-      const drawn = random();
-      const verdict: Verdict = drawn < 0.7 ? 'clean' : drawn < 0.9 ? 'shaky' : 'lost';
-      const day = daysAfter(today, Math.floor((n * DAYS) / each) - DAYS);
-      const at = Date.parse(`${day}T17:00:00Z`) + n * 1000;
-      const bpm = 60 + 5 * Math.floor(random() * 3);
-      const made = makeId<'entry'>(at, randomBytes(12));
-      const sessionId = makeId<'session'>(Date.parse(`${day}T17:00:00Z`), idBytes(index));
-      const entry = {
-        id: made,
-        sessionId,
-        assignmentId,
-        itemId: item.id,
-        bpm,
-        rung: null,
-        verdict,
-      };
-      return {
-        entry: { ...entry, bars: 40, seconds: 150, hash: item.hash },
-        context: { studioId: teacher.studioId, studentId: id, at, day },
-      };
+  const students = entries.map((each, index) => {
+    const id = must(addStudent(teacher, { name: `Student ${index + 1}`, about: '' }));
+    const assignmentId = must(giveProgram(teacher, program, id));
+    const me = must(asStudent(context, viewerOf(context, id)));
+    const items = must(getToday(me));
+    me.store.together(() => {
+      for (let n = 0; n < each; n += 1) {
+        const item = items[n % ITEMS]?.item;
+        if (!item) throw new Error('no item');
+        const drawn = random();
+        const verdict: Verdict = drawn < 0.7 ? 'clean' : drawn < 0.9 ? 'shaky' : 'lost';
+        const day = daysAfter(today, Math.floor((n * DAYS) / each) - DAYS);
+        const at = Date.parse(`${day}T17:00:00Z`) + n * 1000;
+        const bpm = 60 + 5 * Math.floor(random() * 3);
+        me.store.log.insert({
+          kind: 'try',
+          id: makeId<'entry'>(at, randomBytes(12)),
+          by: 'student',
+          at,
+          day,
+          assignmentId,
+          itemId: item.id,
+          sessionId: sessionOf(day, index),
+          about: null,
+          hash: item.hash,
+          body: { bpm, rung: null, verdict, bars: 40, seconds: 150 },
+        });
+      }
     });
-    queries.insertTries(context.db, entries);
     return me;
   });
-  return { teacher, students };
+  return { context, file, teacher, students };
 }
 
-function idBytes(index: number): Uint8Array {
-  return Uint8Array.from({ length: 12 }, (_, at) => (index >> at) % 32);
+function sessionOf(day: string, index: number): SessionId {
+  const bytes = Uint8Array.from({ length: 12 }, (_, at) => (index >> at) % 32);
+  return makeId<'session'>(Date.parse(`${day}T17:00:00Z`), bytes);
 }
 
-function tryOf(context: Context, me: Viewer): TryInput {
-  const [item] = must(getToday(context, me));
+/** The same studio as a process that was just started sees it. */
+function restarted({ context, file, teacher, students }: Large): Large {
+  closeDb(context.db);
+  const fresh: Context = { db: openDb(file), now: Date.now };
+  const one = students[0];
+  const seen = one && viewerOf(fresh, one.store.id);
+  if (!seen) throw new Error(`nobody in the studio of ${teacher.role}`);
+  const ada = must(asTeacher(fresh, { ...seen, role: 'teacher' }));
+  const same = ada.store
+    .students()
+    .map((own) => must(asStudent(fresh, { ...seen, personId: own.id })));
+  return { context: fresh, file, teacher: ada, students: same };
+}
+
+function tryOf(me: Student, index = 0): Posted<'try'> {
+  const item = must(getToday(me))[index % ITEMS];
   if (!item) throw new Error('no item');
   return {
-    id: makeId<'entry'>(context.now(), randomBytes(12)),
-    sessionId: makeId<'session'>(context.now(), randomBytes(12)),
+    kind: 'try',
+    id: newId<'entry'>(me),
+    agoMs: 0,
+    sessionId: newId<'session'>(me),
     assignmentId: item.assignmentId,
     itemId: item.item.id,
-    bpm: item.state.bpm,
-    rung: null,
-    agoMs: 0,
-    verdict: 'clean',
-    bars: 40,
-    seconds: 150,
+    body: { bpm: item.state.bpm, rung: null, verdict: 'clean', bars: 40, seconds: 150 },
   };
 }
 
@@ -121,34 +144,56 @@ function percentile(values: readonly number[], share: number): number {
   return [...values].sort((a, b) => a - b)[Math.ceil(values.length * share) - 1] ?? NaN;
 }
 
-/** The roster of a large studio while its students practise, a log write, a record page, and replaying
- * one long log. The baseline counts all entries of the same file in SQL. */
+/** The roster of a large studio while its students practise, a log write, a record page; one student whose
+ * log is long; and replaying one long log. The baseline counts all entries of the same file in SQL. */
 export function roster(): Row[] {
   const folder = mkdtempSync(join(tmpdir(), 'mivvel-roster-'));
-  const context: Context = { db: openDb(join(folder, 'mivvel.sqlite')), now: Date.now };
-  const { teacher, students } = build(context);
-  const counting = () =>
-    context.db.$client.prepare('select verdict, count(*) from log_entry group by verdict').all();
-  const count = median(Array.from({ length: 20 }, () => timed(counting)));
-  const first = timed(() => must(listStudents(context, teacher)));
+  const rows = [
+    ...ofMany(
+      restarted(
+        build(
+          folder,
+          Array.from({ length: STUDENTS }, () => ENTRIES / STUDENTS),
+        ),
+      ),
+    ),
+    ...LONG.flatMap((count) => {
+      const own = mkdtempSync(join(folder, 'long-'));
+      return ofOne(restarted(build(own, [count])), count);
+    }),
+    replaying(),
+  ];
+  rmSync(folder, { recursive: true, force: true });
+  return rows;
+}
+
+function counting({ context }: Large): number {
+  const sql = "select body ->> '$.verdict', count(*) from entry group by 1";
+  const count = connectionOf(context.db).$client.prepare(sql);
+  return median(Array.from({ length: 20 }, () => timed(() => count.all())));
+}
+
+function ofMany(large: Large): Row[] {
+  const { teacher, students } = large;
+  const count = counting(large);
+  const first = timed(() => must(listStudents(teacher)));
   const writes: number[] = [];
   const requests = Array.from({ length: REQUESTS }, (_, index) => {
     const me = students[index % STUDENTS];
     if (me) {
-      const entry = tryOf(context, me);
-      writes.push(timed(() => must(logTry(context, me, entry))));
+      const entry = tryOf(me);
+      writes.push(timed(() => must(appendEntries(me, me.store.id, [entry]))));
     }
-    return timed(() => must(listStudents(context, teacher)));
+    return timed(() => must(listStudents(teacher)));
   });
   const records = students
     .slice(0, 50)
-    .map((me) => timed(() => must(getRecord(context, teacher, me.personId))));
-  rmSync(folder, { recursive: true, force: true });
+    .map((me) => timed(() => must(getRecord(teacher, me.store.id))));
   const against = (ms: number) =>
     `${(ms / count).toFixed(1)} × counting all entries by verdict in SQL (${count.toFixed(1)} ms)`;
   const slow = percentile(requests, 0.95);
   const record = percentile(records, 0.95);
-  const replayed = replaying();
+  closeDb(large.context.db);
   return [
     {
       what: `roster of ${STUDENTS} students, ${ENTRIES} entries, one new entry between requests`,
@@ -165,7 +210,35 @@ export function roster(): Row[] {
       measured: `median ${median(writes).toFixed(2)} ms, 95th percentile ${percentile(writes, 0.95).toFixed(2)} ms`,
       against: against(median(writes)),
     },
-    replayed,
+  ];
+}
+
+/** One student with so many entries: tries are stored, and between them Today and the record are read. */
+function ofOne(large: Large, entries: number): Row[] {
+  const { teacher, students } = large;
+  const [me] = students;
+  if (!me) throw new Error('nobody');
+  const count = counting(large);
+  const first = timed(() => must(getToday(me)));
+  const writes: number[] = [];
+  const today: number[] = [];
+  const records: number[] = [];
+  for (let index = 0; index < REQUESTS; index += 1) {
+    const entry = tryOf(me, index);
+    writes.push(timed(() => must(appendEntries(me, me.store.id, [entry]))));
+    today.push(timed(() => must(getDay(me))));
+    records.push(timed(() => must(getRecord(teacher, me.store.id))));
+  }
+  closeDb(large.context.db);
+  const row = (what: string, values: readonly number[], more = ''): Row => ({
+    what: `${what}, one student with ${entries} entries`,
+    measured: `median ${median(values).toFixed(2)} ms, 95th percentile ${percentile(values, 0.95).toFixed(2)} ms${more}`,
+    against: `${(percentile(values, 0.95) / count).toFixed(2)} × counting them by verdict in SQL (${count.toFixed(1)} ms)`,
+  });
+  return [
+    row('a log write', writes),
+    row('Today', today, `; the first after a start ${Math.round(first)} ms`),
+    row('the record', records),
   ];
 }
 
@@ -174,7 +247,7 @@ function replaying(): Row {
   const recipe = recipeOf(1);
   const facts = factsOf(must(expand(recipe)), recipe);
   const random = seeded(3);
-  const log: LogEvent[] = Array.from({ length: 5000 }, (_, index) => {
+  const log: LadderEvent[] = Array.from({ length: 5000 }, (_, index) => {
     const drawn = random();
     const verdict: Verdict = drawn < 0.7 ? 'clean' : drawn < 0.9 ? 'shaky' : 'lost';
     const bpm = 60 + 5 * Math.floor(random() * 3);

@@ -20,7 +20,7 @@ test('two days are missed: it is said, and today has work again', async ({ page,
   const since = new Date(Date.now() - 2 * DAY_MS).toISOString().slice(0, 10);
   file
     .prepare(
-      `delete from log_entry where day >= ?
+      `delete from entry where day >= ?
         and student_id = (select id from person where name = 'Deniz')`,
     )
     .run(since);

@@ -129,11 +129,18 @@ test.describe('with the demo studio', () => {
     await expect(page.getByText('No programs yet.')).toBeVisible();
     await page.goto('/stand');
     await expect(page).toHaveURL(/\/bench$/);
-    const refused = await request.post('/api/tries', { data: {} });
+    const refused = await request.post('/api/log', { data: { entries: [] } });
     expect(refused.status()).toBe(401);
-    const mangled = await page.request.post('/api/tries', { data: { id: 'x' } });
-    expect(mangled.status()).toBe(400);
-    expect(JSON.stringify(await mangled.json())).toContain('entry-shape');
+    const teachers = await page.request.post('/api/log', { data: { entries: [] } });
+    expect(teachers.status()).toBe(401);
+    await lookAs(page, 'Pia');
+    const shapeless = await page.request.post('/api/log', { data: { entries: 7 } });
+    expect(shapeless.status()).toBe(400);
+    expect(JSON.stringify(await shapeless.json())).toContain('input-shape');
+    const entries = [{ id: 'x' }, null];
+    const wrong = await page.request.post('/api/log', { data: { entries } });
+    expect(wrong.status()).toBe(200);
+    expect(JSON.stringify(await wrong.json())).toContain('entry-shape');
   });
 
   test('the chosen light stays over a reload', async ({ page }) => {

@@ -1,5 +1,7 @@
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, holdClock, lookAs, test } from './app';
+import Database from 'better-sqlite3';
+import { expect, holdClock, lookAs, test, type App } from './app';
 
 test.use({ ground: 'demo' });
 
@@ -47,9 +49,7 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
   await page.keyboard.press('PageUp');
   await expect(page.locator('[data-marked]')).toHaveText('lost');
   await page.keyboard.press('PageDown');
-  await expect(
-    page.getByRole('status').filter({ hasText: 'Stored. Where did it break?' }),
-  ).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Where did it break?' })).toBeVisible();
   for (let n = 0; n < 2; n += 1) await page.keyboard.press('PageUp');
   await expect(page.locator('[data-marked]')).toHaveText('2');
   await page.keyboard.press('PageDown');
@@ -119,54 +119,116 @@ test('no answer for a while is shaky, and on', async ({ page }) => {
   await expect(row).toContainText('shaky');
 });
 
-test('an entry that cannot be stored stays, also over a reload, and is stored once', async ({
+/** Entries of Deniz in the log, by kind, on the date of the test. */
+function entriesOf(
+  app: App,
+  kind: string,
+): readonly { readonly id: string; readonly body: string }[] {
+  const file = new Database(join(app.folder, 'mivvel.sqlite'), { readonly: true });
+  const rows = file
+    .prepare(
+      `select id, body from entry where kind = ? and at > ?
+        and student_id = (select id from person where name = 'Deniz') order by seq`,
+    )
+    .all(kind, Date.now() - 3600_000);
+  file.close();
+  return rows as { id: string; body: string }[];
+}
+
+const waiting = (page: Page) => page.locator('[data-log=waiting]');
+
+test('an entry that cannot be stored waits, also over a reload, and is stored once', async ({
   page,
+  app,
 }) => {
   await page.goto(ROUND);
   await playOut(page);
-  await page.route('**/api/tries', (route) => route.abort());
+  await page.route('**/api/log', (route) => route.abort());
   await page.getByRole('button', { name: 'clean' }).click();
-  const trouble = page.getByText('Not stored yet: Mivvel cannot be reached.');
-  await expect(trouble).toBeVisible();
-  await page.getByRole('button', { name: 'Retry' }).click();
-  await expect(trouble).toBeVisible();
-  await page.reload();
-  await expect(trouble).toBeVisible();
-  await page.unroute('**/api/tries');
-  await page.keyboard.press('PageDown');
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await expect(waiting(page)).toHaveText('1 not stored yet');
   await page.reload();
-  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await expect(waiting(page)).toHaveText('1 not stored yet');
   await page.goto('/today');
+  await expect(waiting(page)).toHaveText('1 not stored yet');
+  await page.unroute('**/api/log');
+  await page.clock.fastForward(60_000);
   await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
+  await expect(waiting(page)).toHaveCount(0);
+  expect(entriesOf(app, 'try')).toHaveLength(1);
+});
+
+test('without a server three tries are played and judged; it comes back, and has each once', async ({
+  page,
+  app,
+}) => {
+  await page.goto('/stand?minutes=20&on=kit');
+  await playOut(page);
+  const stored = page.waitForResponse('**/api/log');
+  await page.getByRole('button', { name: 'clean' }).click();
+  await stored;
+  await app.stop();
+  for (const verdict of ['clean', 'shaky', 'clean']) {
+    await playOut(page);
+    await page.getByRole('button', { name: verdict }).click();
+    if (verdict !== 'shaky') continue;
+    await page.getByRole('button', { name: 'Beat 2' }).click();
+    await page.getByRole('button', { name: 'tense' }).click();
+  }
+  await expect(page.locator('[data-stage=ready]').or(page.getByText('Round done.'))).toBeVisible();
+  await expect(waiting(page)).toHaveText('5 not stored yet');
+  expect(entriesOf(app, 'try')).toHaveLength(1);
+  await app.start();
+  await page.clock.fastForward(60_000);
+  await expect(waiting(page)).toHaveCount(0);
+  const tries = entriesOf(app, 'try').map(
+    ({ body }) => (JSON.parse(body) as { verdict: string }).verdict,
+  );
+  expect(tries).toEqual(['clean', 'clean', 'shaky', 'clean']);
+  expect(entriesOf(app, 'broke')).toHaveLength(1);
+  expect(entriesOf(app, 'suffered')).toHaveLength(1);
+  await page.goto('/today');
+  await expect(waiting(page)).toHaveCount(0);
 });
 
 test('what was acknowledged survives a crash of the server', async ({ page, app }) => {
   await page.goto(ROUND);
   await playOut(page);
+  const stored = page.waitForResponse('**/api/log');
   await page.getByRole('button', { name: 'clean' }).click();
-  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await stored;
   await app.stop('SIGKILL');
   await app.start();
   await page.goto('/today');
   await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
 });
 
-test('goes on without an entry that the log will never take', async ({ page, context }) => {
+test('goes on without an entry that the log will never take, and says so', async ({
+  page,
+  app,
+}) => {
   await page.goto(ROUND);
   await playOut(page);
-  const desk = await context.newPage();
-  await lookAs(desk, 'Maren');
-  await desk.goto('/programs');
-  await desk.getByRole('link', { name: 'Feet that run' }).click();
-  await desk.getByRole('button', { name: 'Take it back from Deniz' }).click();
-  await expect(desk.getByText('Nobody has it yet.')).toBeVisible();
-  await lookAs(desk, 'Deniz');
-  await expect(desk.getByText('Nothing to practise yet.')).toBeVisible();
+  await page.route('**/api/log', async (route) => {
+    const sent = route.request().postData() ?? '';
+    await route.continue({
+      postData: sent.replace(/"itemId":"\w+"/, `"itemId":"${'0'.repeat(22)}"`),
+    });
+  });
   await page.getByRole('button', { name: 'clean' }).click();
-  await expect(page.getByText('This item is not here any more.')).toBeVisible();
-  await page.getByRole('button', { name: 'go on without it' }).click();
+  const trouble = page.getByRole('alert').filter({ hasText: 'This item is not here any more.' });
+  await expect(trouble).toBeVisible();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await trouble.getByRole('button', { name: 'Try again' }).click();
+  await expect(trouble).toBeVisible();
+  await trouble.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(trouble).toHaveCount(0);
+  await page.unroute('**/api/log');
+  await playOut(page);
+  const stored = page.waitForResponse('**/api/log');
+  await page.getByRole('button', { name: 'clean' }).click();
+  await stored;
+  expect(entriesOf(app, 'try')).toHaveLength(1);
 });
 
 test('keys alone: a round, its questions and a note at the end', async ({ page }) => {

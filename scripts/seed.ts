@@ -1,5 +1,5 @@
 /** Fills a new data folder with the demo studio; leaves one that holds a studio as it is. */
-import { theDb } from '@/db';
+import { closeDb, theDb } from '@/db';
 import { listDoors } from '@/server';
 import { seedDemo } from '@/server/demo';
 
@@ -8,4 +8,4 @@ if (listDoors({ db, now: Date.now }).length === 0) {
   seedDemo(db, Date.now(), Intl.DateTimeFormat().resolvedOptions().timeZone);
   console.log('Seeded the demo studio.');
 }
-db.$client.close();
+closeDb(db);

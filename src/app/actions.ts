@@ -1,11 +1,13 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
-import type { Issue, Result } from '@/core/issue';
+import { z } from 'zod';
+import type { Issue } from '@/core/issue';
 import { parseId, speechSchema } from '@/core/studio';
 import { liveContext, openStudio, setSpeech, viewerOf } from '@/server';
-import { setViewer, teacherVisit } from './viewer';
+import { readForm, teacherAction } from './act';
+import { typedName } from './shapes';
+import { setViewer } from './viewer';
 
 /** The start page's choice of a person. */
 export async function enter(form: FormData): Promise<void> {
@@ -16,13 +18,11 @@ export async function enter(form: FormData): Promise<void> {
   redirect(found.role === 'teacher' ? '/bench' : '/today');
 }
 
+const studio = z.object({ studio: typedName, teacher: typedName, zone: z.string().max(80) });
+
 export async function open(_before: readonly Issue[], form: FormData): Promise<readonly Issue[]> {
-  const text = (name: string) => String(form.get(name) ?? '');
-  const opened = openStudio(liveContext(), {
-    studio: text('studio'),
-    teacher: text('teacher'),
-    zone: text('zone'),
-  });
+  const typed = readForm(form, studio);
+  const opened = typed.ok ? openStudio(liveContext(), typed.value) : typed;
   if (!opened.ok) return opened.issues;
   await setViewer(opened.value);
   redirect('/students');
@@ -34,9 +34,4 @@ export async function leave(): Promise<void> {
 }
 
 /** How the studio names note values and counts. */
-export async function setStudioSpeech(speech: unknown): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  const done = setSpeech(context, viewer, speechSchema.parse(speech));
-  revalidatePath('/', 'layout');
-  return done;
-}
+export const setStudioSpeech = teacherAction([speechSchema], setSpeech, { changes: true });

@@ -1,50 +1,46 @@
 import { cookies } from 'next/headers';
 import { connection } from 'next/server';
-import { redirect } from 'next/navigation';
-import type { Viewer } from '@/core/studio';
-import { liveContext, viewerOf, type Context } from '@/server';
+import { notFound, redirect } from 'next/navigation';
+import type { Result } from '@/core/issue';
+import type { PersonId, Viewer } from '@/core/studio';
+import { asStudent, asTeacher, liveContext, viewerOf, type Student, type Teacher } from '@/server';
 
 const COOKIE = 'mivvel-viewer';
 
-export interface Visit {
-  readonly context: Context;
-  readonly viewer: Viewer;
-  readonly name: string;
-}
-
 /** Who looks, by the cookie of the start page; null when nobody was picked. Nothing but this file
  * knows how a viewer is found. */
-export async function visitOrNull(): Promise<Visit | null> {
+export async function viewerNow(): Promise<(Viewer & { readonly name: string }) | null> {
   await connection();
   const id = (await cookies()).get(COOKIE)?.value;
-  const context = liveContext();
-  const found = id ? viewerOf(context, id as Viewer['personId']) : null;
-  if (!found) return null;
-  const { name, ...viewer } = found;
-  return { context, viewer, name };
+  return id ? viewerOf(liveContext(), id as PersonId) : null;
 }
 
-/** Who looks; sends to the start page when nobody was picked. */
-export async function visit(): Promise<Visit> {
-  return (await visitOrNull()) ?? redirect('/');
+/** For the teacher's pages: a student is sent to Today, nobody to the start page. */
+export async function teacherVisit(): Promise<{ readonly me: Teacher; readonly name: string }> {
+  const viewer = (await viewerNow()) ?? redirect('/');
+  const me = asTeacher(liveContext(), viewer);
+  return me.ok ? { me: me.value, name: viewer.name } : redirect('/today');
 }
 
-/** For the teacher's pages: a student is sent to Today. */
-export async function teacherVisit(): Promise<Visit> {
-  const found = await visit();
-  if (found.viewer.role !== 'teacher') redirect('/today');
-  return found;
+/** For the student's pages: a teacher is sent to the Bench, nobody to the start page. */
+export async function studentVisit(): Promise<{ readonly me: Student; readonly name: string }> {
+  const viewer = (await viewerNow()) ?? redirect('/');
+  const me = asStudent(liveContext(), viewer);
+  return me.ok ? { me: me.value, name: viewer.name } : redirect('/bench');
 }
 
-/** For the student's pages: a teacher is sent to the Bench. */
-export async function studentVisit(): Promise<Visit> {
-  const found = await visit();
-  if (found.viewer.role !== 'student') redirect('/bench');
-  return found;
-}
-
-export async function setViewer(id: Viewer['personId'] | null): Promise<void> {
+export async function setViewer(id: PersonId | null): Promise<void> {
   const jar = await cookies();
   if (id === null) jar.delete(COOKIE);
   else jar.set(COOKIE, id, { httpOnly: true, sameSite: 'lax', path: '/' });
+}
+
+/** The value of a use case that only reads; what is not there, or not the viewer's, is a 404. */
+export function found<T>(result: Result<T>): T {
+  return result.ok ? result.value : notFound();
+}
+
+/** An id from the address; anything that cannot be one is a 404. */
+export function idOr404<T>(id: T | null): T {
+  return id ?? notFound();
 }

@@ -1,3 +1,14 @@
-export { dataFolder, openDb, theDb } from './open';
-export * as queries from './queries';
-export type { Db } from './open';
+export { closeDb, dataFolder, openDb, theDb, together } from './connection';
+export { findViewer, listDoors, openStudioStore, studioStore } from './stores';
+export type { Db } from './connection';
+export type {
+  Assigned,
+  Content,
+  NewEntry,
+  Studio,
+  Placed,
+  StudentStore,
+  StudioDoor,
+  StudioStore,
+  StoredMaterial,
+} from './stores';

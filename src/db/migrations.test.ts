@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
-import { openDb } from './open';
+import { readBody, type EntryKind } from '@/core/log';
+import { connectionOf, openDb } from './connection';
 
 const FOLDER = join(process.cwd(), 'src/db/migrations');
 
@@ -160,8 +161,81 @@ describe('migrations', () => {
     expect(() => before.prepare(REWRITE).run()).toThrow('append-only');
   });
 
+  it('0008 one log, 0009 the old one goes: every entry stays, in its order, with what it said', () => {
+    const before = fileAfter(5);
+    before.exec(ENTRY);
+    for (const { tag } of journal.entries.slice(5, 8)) migrate(before, tag);
+    before.exec(`
+      insert into log_entry (id, studio_id, student_id, assignment_id, item_id, session_id, kind, at,
+        day, hash, bpm, verdict, bars, seconds, rung, paper, try_id, suffered, beat, text, decision)
+      values
+        ('p', 's', 'p', 'a', 'i', 't', 'try', 2, '2026-01-02', 'h', 66.5, 'lost', 8, 31.5,
+          'on the pad, 72', 1, null, null, null, null, null),
+        ('u', 's', 'p', 'a', 'i', 't', 'suffered', 3, '2026-01-02', null, null, null, null, null,
+          null, null, 'p', '{"what":"flam","limb":null}', null, null, null),
+        ('b', 's', 'p', 'a', 'i', 't', 'broke', 4, '2026-01-02', null, null, null, null, null, null,
+          null, 'p', null, 2, null, null),
+        ('r', 's', 'p', 'a', 'i', 't', 'remark', 5, '2026-01-02', null, null, null, null, null, null,
+          null, 'p', null, null, 'stiff', null),
+        ('d', 's', 'p', 'a', 'i', 't', 'decided', 6, '2026-01-02', null, null, null, null, null,
+          null, null, null, null, null, null, '{"does":"move","rung":1}'),
+        ('k', 's', 'p', 'a', 'i', 't', 'taken-back', 7, '2026-01-02', null, null, null, null, null,
+          null, null, 'd', null, null, null, null);
+      insert into note values ('n', 's', 'p', 'Sing it.', '2026-01-02', 8, null),
+        ('o', 's', 'p', 'Count it.', '2026-01-02', 9, 86400000);
+    `);
+    for (const { tag } of journal.entries.slice(8, 10)) migrate(before, tag);
+    const rows = before
+      .prepare('select id, kind, about, "by", at, day, hash, body from entry order by seq')
+      .all() as Readonly<Record<string, string>>[];
+    expect(rows.map(({ id, kind, about, by }) => [id, kind, about, by]).slice(0, 9)).toEqual([
+      ['e', 'try', null, 'student'],
+      ['p', 'try', null, 'teacher'],
+      ['u', 'suffered', 'p', 'student'],
+      ['b', 'broke', 'p', 'student'],
+      ['r', 'remark', 'p', 'student'],
+      ['d', 'decided', null, 'teacher'],
+      ['k', 'taken-back', 'd', 'teacher'],
+      ['n', 'note', null, 'teacher'],
+      ['o', 'note', null, 'teacher'],
+    ]);
+    expect(rows[9]).toMatchObject({ kind: 'taken-back', about: 'o', day: '1970-01-02' });
+    expect(
+      rows.map(({ kind, body }) => readBody(kind as EntryKind, JSON.parse(body ?? ''))),
+    ).toEqual([
+      { bpm: 60, rung: null, verdict: 'clean', bars: 0, seconds: 0 },
+      { bpm: 66.5, rung: 'on the pad, 72', verdict: 'lost', bars: 8, seconds: 31.5, paper: true },
+      { what: 'flam', limb: null },
+      { beat: 2 },
+      { text: 'stiff' },
+      { does: 'move', rung: 1 },
+      {},
+      { text: 'Sing it.' },
+      { text: 'Count it.' },
+      {},
+    ]);
+    expect(() => before.prepare('select * from log_entry').all()).toThrow('no such table');
+    expect(() => before.prepare("update entry set body = '{}'").run()).toThrow('append-only');
+  });
+
+  it('0010 the studio on every row: versions know whose they are', () => {
+    const before = fileAfter(5);
+    before.exec(ENTRY);
+    before.exec(`
+      insert into material values ('m', 's', 'line', null);
+      insert into material_version values ('m', 1, 'Line', '{}', '', null, 1);
+    `);
+    for (const { tag } of journal.entries.slice(5, 10)) migrate(before, tag);
+    const owned = (table: string) =>
+      before.prepare(`select studio_id, version from ${table}`).all();
+    expect(() => owned('program_version')).toThrow('no such column');
+    migrate(before, journal.entries[10]?.tag);
+    expect(owned('program_version')).toEqual([{ studio_id: 's', version: 1 }]);
+    expect(owned('material_version')).toEqual([{ studio_id: 's', version: 1 }]);
+  });
+
   it('opening a file brings it up to date, and again changes nothing', () => {
-    const { $client } = openDb(':memory:');
+    const { $client } = connectionOf(openDb(':memory:'));
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({
       n: journal.entries.length,
     });

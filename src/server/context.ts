@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { theDb, type Db } from '@/db';
 import { makeId, type Id } from '@/core/studio';
 
-/** What every use case needs besides its viewer: the database and the clock. */
+/** What everything starts from: the file and the clock. */
 export interface Context {
   readonly db: Db;
   readonly now: () => number;
@@ -12,6 +12,6 @@ export function liveContext(): Context {
   return { db: theDb(), now: Date.now };
 }
 
-export function newId<Kind extends string>(context: Context): Id<Kind> {
-  return makeId<Kind>(context.now(), randomBytes(12));
+export function newId<Kind extends string>({ now }: Pick<Context, 'now'>): Id<Kind> {
+  return makeId<Kind>(now(), randomBytes(12));
 }

@@ -1,46 +1,34 @@
 import { shapeKey } from '@/core/analysis';
 import { fail, ok, type Result } from '@/core/issue';
 import { expand, recipeHash, type ClosedRecipe } from '@/core/recipe';
-import type { ExerciseId, ExerciseName, SavedExercise, Viewer } from '@/core/studio';
-import { queries } from '@/db';
-import { newId, type Context } from './context';
-import { readName, teacherOnly } from './guard';
+import type { ExerciseId, ExerciseName, SavedExercise } from '@/core/studio';
+import type { Teacher } from './authority';
+import { newId } from './context';
+import { readName } from './names';
 
 const WHAT = 'exercise';
 
 /** The studio's exercises, latest first. */
-export function listExercises(context: Context, viewer: Viewer): Result<readonly SavedExercise[]> {
-  return teacherOnly(viewer, WHAT) ?? ok(queries.listExercises(context.db, viewer.studioId));
+export function listExercises(me: Teacher): Result<readonly SavedExercise[]> {
+  return ok(me.store.exercises.list());
 }
 
 /** The studio's exercises by name, latest first. */
-export function listExerciseNames(
-  context: Context,
-  viewer: Viewer,
-): Result<readonly ExerciseName[]> {
-  return teacherOnly(viewer, WHAT) ?? ok(queries.listExerciseNames(context.db, viewer.studioId));
+export function listExerciseNames(me: Teacher): Result<readonly ExerciseName[]> {
+  return ok(me.store.exercises.names());
 }
 
-export function getExercise(
-  context: Context,
-  viewer: Viewer,
-  id: ExerciseId,
-): Result<SavedExercise> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const found = queries.findExercise(context.db, viewer.studioId, id);
+export function getExercise(me: Teacher, id: ExerciseId): Result<SavedExercise> {
+  const found = me.store.exercises.find(id);
   return found ? ok(found) : fail({ code: 'not-found', path: ['id'], what: WHAT });
 }
 
 /** Saves an exercise that can be played: over the one with this id, or as a new one.
  * @returns issues of `expand` for a recipe that plays nothing or has a fault */
 export function saveExercise(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   input: { id: ExerciseId | null; name: string; recipe: ClosedRecipe },
 ): Result<SavedExercise> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
   const name = readName(input.name, WHAT);
   if (!name.ok) return name;
   const exercise = expand(input.recipe);
@@ -49,29 +37,24 @@ export function saveExercise(
     name: name.value,
     recipe: input.recipe,
     hash: recipeHash(input.recipe),
-    updatedAt: context.now(),
+    updatedAt: me.now(),
   };
   if (input.id === null) {
-    const id = newId<'exercise'>(context);
-    queries.insertExercise(context.db, { id, studioId: viewer.studioId, ...saved });
+    const id = newId<'exercise'>(me);
+    me.store.exercises.insert({ id, ...saved });
     return ok({ id, ...saved });
   }
-  const found = getExercise(context, viewer, input.id);
+  const found = getExercise(me, input.id);
   if (!found.ok) return found;
-  queries.updateExercise(context.db, input.id, saved);
+  me.store.exercises.update(input.id, saved);
   return ok({ id: input.id, ...saved });
 }
 
 /** Takes an exercise out of the list, or back in; programs that use it keep it. */
-export function archiveExercise(
-  context: Context,
-  viewer: Viewer,
-  id: ExerciseId,
-  archived: boolean,
-): Result<null> {
-  const found = getExercise(context, viewer, id);
+export function archiveExercise(me: Teacher, id: ExerciseId, archived: boolean): Result<null> {
+  const found = getExercise(me, id);
   if (!found.ok) return found;
-  queries.updateExercise(context.db, id, { archivedAt: archived ? context.now() : null });
+  me.store.exercises.update(id, { archivedAt: archived ? me.now() : null });
   return ok(null);
 }
 
@@ -94,14 +77,10 @@ function shapeOf({ hash }: ExerciseName, read: () => SavedExercise | null): stri
 
 /** Saved exercises that sound the same up to where they begin.
  * @param shape `shapeKey(exercise, 'sound')` of the one that is asked about */
-export function findTwins(
-  context: Context,
-  viewer: Viewer,
-  shape: string,
-): Result<readonly SavedExercise[]> {
-  const names = listExerciseNames(context, viewer);
+export function findTwins(me: Teacher, shape: string): Result<readonly SavedExercise[]> {
+  const names = listExerciseNames(me);
   if (!names.ok || shape === '') return names.ok ? ok([]) : names;
-  const find = (id: ExerciseId) => queries.findExercise(context.db, viewer.studioId, id);
+  const find = (id: ExerciseId) => me.store.exercises.find(id);
   return ok(
     names.value
       .filter((one) => shapeOf(one, () => find(one.id)) === shape)

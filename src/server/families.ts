@@ -2,63 +2,53 @@ import { openFamily, type Family } from '@/core/family';
 import { fail, must, ok, type Result } from '@/core/issue';
 import { USUAL_COURSE, type Course } from '@/core/ladder';
 import { expand, type ClosedRecipe } from '@/core/recipe';
-import type { FamilyId, FamilyName, ProgramId, SavedFamily, Viewer } from '@/core/studio';
-import { queries } from '@/db';
-import { newId, type Context } from './context';
+import type { FamilyId, FamilyName, ProgramId, SavedFamily } from '@/core/studio';
+import type { Teacher } from './authority';
+import { newId } from './context';
 import { saveExercise } from './exercises';
-import { readName, teacherOnly } from './guard';
+import { readName } from './names';
 import { addItems, createProgram, getProgram } from './programs';
 
 const WHAT = 'family';
 
 /** The studio's families, latest first. */
-export function listFamilies(context: Context, viewer: Viewer): Result<readonly FamilyName[]> {
-  return teacherOnly(viewer, WHAT) ?? ok(queries.listFamilies(context.db, viewer.studioId));
+export function listFamilies(me: Teacher): Result<readonly FamilyName[]> {
+  return ok(me.store.families.list());
 }
 
-export function getFamily(context: Context, viewer: Viewer, id: FamilyId): Result<SavedFamily> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const found = queries.findFamily(context.db, viewer.studioId, id);
+export function getFamily(me: Teacher, id: FamilyId): Result<SavedFamily> {
+  const found = me.store.families.find(id);
   return found ? ok(found) : fail({ code: 'not-found', path: ['id'], what: WHAT });
 }
 
 /** Saves a family: over the one with this id, or as a new one.
  * @returns issues of `openFamily` for one that is too large or has an empty axis */
 export function saveFamily(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   input: { id: FamilyId | null; name: string; family: Family },
 ): Result<SavedFamily> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
   const name = readName(input.name, WHAT);
   if (!name.ok) return name;
   const opened = openFamily(input.family);
   if (!opened.ok) return opened;
   const saved = { name: name.value, family: input.family };
-  const updatedAt = context.now();
+  const updatedAt = me.now();
   if (input.id === null) {
-    const id = newId<'family'>(context);
-    queries.insertFamily(context.db, { id, studioId: viewer.studioId, ...saved, updatedAt });
+    const id = newId<'family'>(me);
+    me.store.families.insert({ id, ...saved, updatedAt });
     return ok({ id, ...saved });
   }
-  const found = getFamily(context, viewer, input.id);
+  const found = getFamily(me, input.id);
   if (!found.ok) return found;
-  queries.updateFamily(context.db, input.id, { ...saved, updatedAt });
+  me.store.families.update(input.id, { ...saved, updatedAt });
   return ok({ id: input.id, ...saved });
 }
 
 /** Takes a family out of the list, or back in. */
-export function archiveFamily(
-  context: Context,
-  viewer: Viewer,
-  id: FamilyId,
-  archived: boolean,
-): Result<null> {
-  const found = getFamily(context, viewer, id);
+export function archiveFamily(me: Teacher, id: FamilyId, archived: boolean): Result<null> {
+  const found = getFamily(me, id);
   if (!found.ok) return found;
-  queries.updateFamily(context.db, id, { archivedAt: archived ? context.now() : null });
+  me.store.families.update(id, { archivedAt: archived ? me.now() : null });
   return ok(null);
 }
 
@@ -69,7 +59,7 @@ const MOST_SENT = 200;
 const STEPS_BPM = 60;
 
 /** An exercise on its way into a program; with steps, these are the rungs of its ladder. */
-interface Sent {
+export interface Sent {
   readonly name: string;
   readonly recipe: ClosedRecipe;
   readonly steps?: readonly { readonly says: string; readonly recipe: ClosedRecipe }[];
@@ -85,13 +75,10 @@ function courseOf({ steps }: Sent): Course {
  * @param to a program, or the name of a new one
  * @returns issues of `saveExercise`, and `members-too-many` */
 export function sendToProgram(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   to: { readonly id: ProgramId } | { readonly name: string },
   exercises: readonly Sent[],
 ): Result<ProgramId> {
-  const refused = teacherOnly(viewer, 'program');
-  if (refused) return refused;
   const count = exercises.length;
   if (count > MOST_SENT) {
     return fail({ code: 'members-too-many', path: [], count, most: MOST_SENT });
@@ -102,21 +89,21 @@ export function sendToProgram(
     const played = expand(recipe);
     if (!played.ok) return played;
   }
-  const program = 'id' in to ? getProgram(context, viewer, to.id) : readName(to.name, 'program');
+  const program = 'id' in to ? getProgram(me, to.id) : readName(to.name, 'program');
   if (!program.ok) return program;
-  return context.db.transaction(() => {
-    const id = 'id' in to ? to.id : must(createProgram(context, viewer, to.name));
+  return me.store.together(() => {
+    const id = 'id' in to ? to.id : must(createProgram(me, to.name));
     const saved = exercises.map((one) => {
       const { name, recipe } = one;
-      const exerciseId = must(saveExercise(context, viewer, { id: null, name, recipe })).id;
+      const exerciseId = must(saveExercise(me, { id: null, name, recipe })).id;
       return { exerciseId, course: courseOf(one) };
     });
-    must(addItems(context, viewer, id, saved));
+    must(addItems(me, id, saved));
     return ok(id);
   });
 }
 
 /** What anybody of the studio practised, by recipe hash. */
-export function listPractised(context: Context, viewer: Viewer): Result<readonly string[]> {
-  return teacherOnly(viewer, WHAT) ?? ok(queries.listPractised(context.db, viewer.studioId));
+export function listPractised(me: Teacher): Result<readonly string[]> {
+  return ok(me.store.practised());
 }

@@ -16,11 +16,14 @@ export {
   sendToProgram,
 } from './families';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
-export { addNote, archiveNote, decide, listNotes, logPaper, takeDecisionBack } from './lessons';
+export { asEither, asStudent, asTeacher } from './authority';
+export { appendEntries, appendEntry, listTries, MOST_ENTRIES } from './log';
+export { logPaper } from './paper';
 export { getDay, getPlan, getRound, setSchedule } from './plans';
-export { getToday, logBroke, logRemark, logSuffered, logTry, practiceDay } from './practice';
+export { practiceDay } from './standing';
 export {
   addItem,
+  addToProgram,
   archiveProgram,
   createProgram,
   followVersion,
@@ -33,7 +36,7 @@ export {
   setTemplate,
   takeBack,
 } from './programs';
-export { getRecord, listRoster, listStudents, setKit } from './students';
+export { getRecord, getToday, listNotes, listRoster, listStudents, setKit } from './students';
 export {
   addStudent,
   getSpeech,
@@ -46,6 +49,7 @@ export {
 } from './studios';
 export { listVersions } from './versions';
 export type { Context } from './context';
-export type { ItemOf, PaperCell } from './lessons';
-export type { StudioDoor } from './studios';
+export type { Student, Teacher } from './authority';
+export type { PaperCell } from './paper';
+export type { Sent } from './families';
 export type { Now } from './plans';

@@ -9,22 +9,21 @@ import { parseSticking } from '@/core/pattern';
 import { gradeLine, parseLine } from '@/core/reading';
 import { materialSchemas } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
-import type { MaterialId, Viewer } from '@/core/studio';
+import type { MaterialId } from '@/core/studio';
 import { parseMeter } from '@/core/time';
-import { queries } from '@/db';
-import { newId, type Context } from './context';
-import { readName, teacherOnly } from './guard';
+import type { StoredMaterial } from '@/db';
+import type { Teacher } from './authority';
+import { newId } from './context';
+import { readName } from './names';
 
 const WHAT = 'material';
 
 /** The studio's own materials in their latest version, archived ones too, latest first. */
-export function listMaterials(context: Context, viewer: Viewer): Result<readonly Material[]> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  return ok(queries.listMaterials(context.db, viewer.studioId).map(materialOf));
+export function listMaterials(me: Teacher): Result<readonly Material[]> {
+  return ok(me.store.materials.list().map(materialOf));
 }
 
-function materialOf(row: queries.StoredMaterial): Material {
+function materialOf(row: StoredMaterial): Material {
   const content = materialSchemas[row.kind].parse(row.content);
   return { ...row, content, own: true, grade: gradeOf(row.kind, content, row.meter) } as Material;
 }
@@ -40,8 +39,7 @@ function gradeOf(kind: MaterialKind, content: unknown, meterText: string | null)
 /** Saves a material: a new version of the one with this id, or a new one.
  * @returns issues of its content: a grid, line, sticking, cell or rule that cannot be read */
 export function saveMaterial(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   input: {
     id: MaterialId | null;
     kind: MaterialKind;
@@ -51,32 +49,30 @@ export function saveMaterial(
     content: unknown;
   },
 ): Result<{ id: MaterialId; version: number }> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
   const name = readName(input.name, WHAT);
   if (!name.ok) return name;
   const named = { ...(input.content as object), name: name.value };
   const content = readContent(input.kind, named, input.meter);
   if (!content.ok) return content;
-  const found = input.id && queries.findMaterial(context.db, viewer.studioId, input.id);
+  const found = input.id && me.store.materials.find(input.id);
   if (input.id && !found) return fail({ code: 'not-found', path: ['id'], what: WHAT });
   if (found && found.kind !== input.kind) {
     return fail({ code: 'not-found', path: ['id'], what: input.kind });
   }
-  const id = found ? found.id : newId<'material'>(context);
+  const id = found ? found.id : newId<'material'>(me);
   const version = (found?.version ?? 0) + 1;
-  context.db.transaction(() => {
+  me.store.together(() => {
     if (!found) {
-      queries.insertMaterial(context.db, { id, studioId: viewer.studioId, kind: input.kind });
+      me.store.materials.insert({ id, kind: input.kind });
     }
-    queries.addMaterialVersion(context.db, {
+    me.store.materials.addVersion({
       materialId: id,
       version,
       name: name.value,
       content: content.value,
-      trains: input.trains.trim().slice(0, 40),
+      trains: input.trains.trim(),
       meter: input.meter,
-      madeAt: context.now(),
+      madeAt: me.now(),
     });
   });
   return ok({ id, version });
@@ -131,17 +127,10 @@ function issuesOf<K extends MaterialKind>(
 }
 
 /** Takes a material off the shelf, or puts it back; exercises that use it keep it. */
-export function archiveMaterial(
-  context: Context,
-  viewer: Viewer,
-  id: MaterialId,
-  archived: boolean,
-): Result<null> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  if (!queries.findMaterial(context.db, viewer.studioId, id)) {
+export function archiveMaterial(me: Teacher, id: MaterialId, archived: boolean): Result<null> {
+  if (!me.store.materials.find(id)) {
     return fail({ code: 'not-found', path: ['id'], what: WHAT });
   }
-  queries.setMaterialArchived(context.db, id, archived ? context.now() : null);
+  me.store.materials.setArchived(id, archived ? me.now() : null);
   return ok(null);
 }

@@ -1,12 +1,21 @@
 import { strokesMade } from '@/core/analysis';
-import { fail, ok, type Result } from '@/core/issue';
-import { dosageNow, planTry, rungAt, type LadderState, type Rung } from '@/core/ladder';
+import { ok, type Result } from '@/core/issue';
+import {
+  chooseSimpler,
+  dosageNow,
+  planTry,
+  rungAt,
+  type Dosage,
+  type LadderState,
+  type Rung,
+} from '@/core/ladder';
 import {
   checkSchedule,
   keepingShare,
   missedDays,
   needsKit,
   minutesOf,
+  paceCounts,
   pacesOf,
   planToday,
   REST_SECONDS,
@@ -24,100 +33,97 @@ import {
   isDue,
   keyOf,
   type ItemId,
-  type ItemRecord,
-  type Person,
   type PersonId,
   type PlanItem,
   type Round,
   type RoundSlot,
   type StandItem,
   type StudentPlan,
-  type Viewer,
 } from '@/core/studio';
 import { sayDose } from '@/core/safety';
 import { ticksToSeconds } from '@/core/time';
-import { queries } from '@/db';
-import type { Context } from './context';
-import { studentOnly } from './guard';
-import { practiceDay, standItemOf } from './practice';
-import { fittedOf, standingsOf, type Standing } from './standing';
+import { openStudent, type Student, type Teacher } from './authority';
+import { progressOf, type PlacedProgress } from './progress';
+import { practiceDay, standItems } from './standing';
 
-/** A student's plan: a teacher sees all of the studio's, a student their own. */
-export function getPlan(
-  context: Context,
-  viewer: Viewer,
-  studentId: PersonId,
-): Result<StudentPlan> {
-  const student = planned(context, viewer, studentId);
-  return student.ok ? ok(planOf(context, viewer, student.value).plan) : student;
+/** A student's plan: a teacher sees all of the studio's, a student their own.
+ * @returns issues of opening the student */
+export function getPlan(me: Teacher | Student, studentId: PersonId): Result<StudentPlan> {
+  const store = openStudent(me, studentId);
+  return store.ok ? ok(planOf({ now: me.now, store: store.value }).plan) : store;
 }
 
 /** What a student sees of a day: the items, each where its ladder stands, and the plan made of them. */
 export function getDay(
-  context: Context,
-  viewer: Viewer,
+  me: Student,
 ): Result<{ readonly items: readonly StandItem[]; readonly plan: StudentPlan }> {
-  const refused = studentOnly(viewer, 'page');
-  if (refused) return refused;
-  const student = planned(context, viewer, viewer.personId);
-  if (!student.ok) return student;
-  const { plan, standings } = planOf(context, viewer, student.value);
-  return ok({ plan, items: standings.map(({ record }) => standItemOf(record)) });
+  return ok(planOf(me));
 }
 
-function planOf(
-  context: Context,
-  viewer: Viewer,
-  student: Person,
-): { readonly plan: StudentPlan; readonly standings: readonly Standing[] } {
-  const { id, name } = student;
-  const today = practiceDay(context, viewer);
-  const stored = queries.findSchedule(context.db, id);
+function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
+  readonly plan: StudentPlan;
+  readonly items: readonly StandItem[];
+} {
+  const { id, name } = store.person;
+  const today = practiceDay({ now, store });
+  const stored = store.schedule();
   const schedule = stored ?? USUAL_SCHEDULE;
-  const standings = standingsOf({ context, viewer, student, today });
-  const done = queries.listDoneDays(context.db, id);
+  const progress = progressOf(store);
+  const { days: done } = progress;
+  const items = standItems(progress, today);
   const practised = new Set(done.map((one) => one.day));
-  const playable = standings.flatMap((standing) => {
-    const exercise = exerciseOf(standing.record);
-    return exercise ? [{ ...standing, exercise }] : [];
+  const playable = progress.items.flatMap((placed, index): readonly Playable[] => {
+    const item = items[index];
+    const exercise = item && exerciseOf(item);
+    return exercise ? [{ placed, item, exercise }] : [];
   });
-  const paces = pacesOf(playable.map((one) => one.pace));
-  const places = new Map(playable.map((one, index) => [one.record.item.id, index]));
+  const paces = pacesOf(playable.map(({ placed }) => paceCounts(placed.sums.pace)));
+  const places = new Map(playable.map(({ item }, index) => [item.item.id, index]));
   const works = playable.flatMap((one, index): readonly Work[] => {
     const pace = paces[index];
-    return pace ? [{ ...workOf(one.record, one.exercise, places), pace }] : [];
+    return pace ? [{ ...workOf(one, places), pace }] : [];
   });
-  const states = playable.map(workState);
   const plan: StudentPlan = {
     student: { id, name },
-    planning: { works, states, schedule, today },
+    planning: { works, states: playable.map(workState), schedule, today },
     scheduled: stored !== null,
-    items: playable.map(({ record }) => planItem(record)),
+    items: playable.map(({ item }) => planItem(item)),
     done,
-    way: wayDone(playable.map(({ way, record }) => ({ way, rungs: record.state.rungs.length }))),
+    way: wayDone(
+      playable.map(({ placed: { sums } }) => ({
+        way: sums.way,
+        rungs: sums.followed.state.rungs.length,
+      })),
+    ),
     missed: missedDays(schedule, practised, today),
     keeps: keepingShare(schedule, practised, today),
-    clock: clockOf(context.now(), queries.findStudio(context.db, viewer.studioId)?.zone ?? 'UTC'),
+    clock: clockOf(now(), store.studio().zone),
   };
-  return { plan, standings };
+  return { plan, items };
+}
+
+/** An item that can be played, with what is played of it now. */
+interface Playable {
+  readonly placed: PlacedProgress;
+  readonly item: StandItem;
+  readonly exercise: Exercise;
 }
 
 /** Sets when a student practises, for the teacher and for the student.
- * @returns the issues of `checkSchedule` */
+ * @returns issues of opening the student and of `checkSchedule` */
 export function setSchedule(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher | Student,
   studentId: PersonId,
   schedule: Schedule,
 ): Result<null> {
-  const student = planned(context, viewer, studentId);
-  if (!student.ok) return student;
-  const today = practiceDay(context, viewer);
-  const before = queries.findSchedule(context.db, studentId)?.target ?? null;
-  const checked = checkSchedule(schedule, today, before);
+  const opened = openStudent(me, studentId);
+  if (!opened.ok) return opened;
+  const store = opened.value;
+  const today = practiceDay({ now: me.now, store });
+  const checked = checkSchedule(schedule, today, store.schedule()?.target ?? null);
   if (!checked.ok) return checked;
   const since = checked.value.since ?? today;
-  queries.setSchedule(context.db, studentId, { ...checked.value, since });
+  store.setSchedule({ ...checked.value, since });
   return ok(null);
 }
 
@@ -130,13 +136,10 @@ export interface Now {
 /** What to play at the stand: today's plan, what there is time for now, or one item first. With nothing
  * planned, everything that is due, once. */
 export function getRound(
-  context: Context,
-  viewer: Viewer,
+  me: Student,
   { item = null, now = null }: { item?: string | null; now?: Now | null } = {},
 ): Result<Round> {
-  const day = getDay(context, viewer);
-  if (!day.ok) return day;
-  const { items, plan } = day.value;
+  const { items, plan } = planOf(me);
   const { planning, clock } = plan;
   const { works, today } = planning;
   const entries = planToday(planning, now && { ...now, at: clock });
@@ -167,53 +170,39 @@ function startWith(slots: readonly RoundSlot[], item: StandItem | undefined): re
   return at < 0 ? [onceOf(keyOf(item)), ...slots] : [...slots.slice(at), ...slots.slice(0, at)];
 }
 
-function planned(context: Context, viewer: Viewer, studentId: PersonId) {
-  const student = queries.findPerson(context.db, studentId);
-  if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
-    return fail({ code: 'not-found', path: ['id'], what: 'student' });
-  }
-  const own = viewer.role === 'teacher' || viewer.personId === studentId;
-  return own ? ok(student) : fail({ code: 'not-yours', path: ['id'], what: 'plan' });
-}
-
-function exerciseOf({ plays }: ItemRecord): Exercise | null {
+function exerciseOf({ plays }: StandItem): Exercise | null {
   const made = expand(plays);
   return made.ok ? made.value : null;
 }
 
 function workOf(
-  record: ItemRecord,
-  exercise: Exercise,
+  { item: stands, exercise, placed }: Playable,
   places: ReadonlyMap<ItemId, number>,
 ): Omit<Work, 'pace'> {
-  const { item, state, whole } = record;
+  const { item, state } = stands;
+  const { facts } = placed.fitted;
   const { place } = item;
   const { dosage, rule } = item.course;
-  const full = fittedOf(whole, null).exercise ?? exercise;
+  const full = placed.fitted.exercise ?? exercise;
   const secondsOn = (rung: Rung, index: number) =>
     planTry(index === state.rung ? exercise : full, rung, dosageOn(rung, state, index, dosage))
       .seconds;
   const rung = rungAt(state.rungs, state.rung);
   const cycleSeconds = ticksToSeconds(full.cycleTicks, planTry(full, rung, dosage).tempo);
   return {
-    id: keyOf(record),
+    id: keyOf(stands),
     name: item.name,
     after: item.after.flatMap((id) => places.get(id) ?? []),
     needsKit: !isQuiet(rung) && (place === 'derived' ? needsKit(exercise) : place === 'kit'),
     trySeconds: state.rungs.map(secondsOn),
     cuts: dosage.kind === 'minutes' && state.rungs.every((one) => !one.ramp) && !state.climbing,
-    clean: rule.clean,
-    lost: rule.lost,
+    rule,
+    varies: chooseSimpler(facts, []) !== null,
     weight: strokesMade(full) / cycleSeconds,
   };
 }
 
-function dosageOn(
-  rung: Rung,
-  state: LadderState,
-  index: number,
-  dosage: ItemRecord['item']['course']['dosage'],
-) {
+function dosageOn(rung: Rung, state: LadderState, index: number, dosage: Dosage) {
   return index === state.rung ? dosageNow(state, dosage) : (rung.dosage ?? dosage);
 }
 
@@ -222,13 +211,12 @@ function isQuiet({ stage }: Rung): boolean {
   return stage?.kind === 'manner' && ['pad', 'lap', 'voice'].includes(stage.manner);
 }
 
-function workState({ record }: Standing): WorkState {
-  const { tries, seconds } = record.today;
-  return workStateOf(record.state, { tries, seconds: seconds + tries * REST_SECONDS });
+function workState({ item }: Playable): WorkState {
+  const { tries, seconds } = item.today;
+  return workStateOf(item.state, { tries, seconds: seconds + tries * REST_SECONDS });
 }
 
-function planItem(record: ItemRecord): PlanItem {
-  const { assignmentId, program, plays, reason, item, state } = record;
+function planItem({ assignmentId, program, plays, reason, item, state }: StandItem): PlanItem {
   const rung = rungAt(state.rungs, state.rung).says;
   return { assignmentId, program, plays, reason, item, rung, bpm: state.bpm };
 }

@@ -18,52 +18,46 @@ import type {
   Program,
   ProgramId,
   ProgramSummary,
-  Viewer,
 } from '@/core/studio';
-import { queries } from '@/db';
-import { newId, type Context } from './context';
+import type { Content } from '@/db';
+import { openStudent, type Teacher } from './authority';
+import { newId } from './context';
 import { getExercise } from './exercises';
-import { readName, teacherOnly } from './guard';
+import { readName } from './names';
 
 const WHAT = 'program';
 
-type Content = NonNullable<ReturnType<typeof queries.findContent>>;
-
 /** The studio's programs, latest first, with how many items and who has them. */
-export function listPrograms(context: Context, viewer: Viewer): Result<readonly ProgramSummary[]> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const given = queries.listGiven(context.db, viewer.studioId);
+export function listPrograms(me: Teacher): Result<readonly ProgramSummary[]> {
+  const given = me.store.programs.given();
   return ok(
-    queries.listPrograms(context.db, viewer.studioId).map((program) => ({
+    me.store.programs.list().map((program) => ({
       ...program,
-      items: itemsOf(contentOf(context, program.id).outline).length,
+      items: itemsOf(contentOf(me, program.id).outline).length,
       students: given.filter((one) => one.programId === program.id).map((one) => one.student.name),
     })),
   );
 }
 
-function contentOf(context: Context, id: ProgramId): Content {
-  const found = queries.findContent(context.db, id);
+function contentOf(me: Teacher, id: ProgramId): Content {
+  const found = me.store.programs.content(id);
   return found ?? { version: 1, revision: 0, outline: EMPTY_OUTLINE, recipes: {} };
 }
 
-export function getProgram(context: Context, viewer: Viewer, id: ProgramId): Result<Program> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const found = queries.findProgram(context.db, viewer.studioId, id);
+export function getProgram(me: Teacher, id: ProgramId): Result<Program> {
+  const found = me.store.programs.find(id);
   if (!found) return fail({ code: 'not-found', path: ['id'], what: WHAT });
-  const content = contentOf(context, id);
-  const given = queries
-    .listGiven(context.db, viewer.studioId)
+  const content = contentOf(me, id);
+  const given = me.store.programs
+    .given()
     .filter((one) => one.programId === id)
     .map(({ programId: _, ...one }) => one);
-  return ok({ ...found, ...content, stale: staleItems(context, viewer, content.outline), given });
+  return ok({ ...found, ...content, stale: staleItems(me, content.outline), given });
 }
 
 /** Items whose exercise was saved anew since, with what it plays now. */
-function staleItems(context: Context, viewer: Viewer, outline: Outline): Record<ItemId, string> {
-  const names = queries.listExerciseNames(context.db, viewer.studioId);
+function staleItems(me: Teacher, outline: Outline): Record<ItemId, string> {
+  const names = me.store.exercises.names();
   const now = new Map(names.map(({ id, hash }) => [id, hash]));
   const stale: Record<ItemId, string> = {};
   for (const { id, exerciseId, hash } of itemsOf(outline)) {
@@ -75,31 +69,27 @@ function staleItems(context: Context, viewer: Viewer, outline: Outline): Record<
 
 /** @param from a program that it starts as a copy of */
 export function createProgram(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   typed: string,
   from: ProgramId | null = null,
 ): Result<ProgramId> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
   const name = readName(typed, WHAT);
   if (!name.ok) return name;
-  const source = from === null ? null : getProgram(context, viewer, from);
+  const source = from === null ? null : getProgram(me, from);
   if (source && !source.ok) return source;
-  const id = newId<'program'>(context);
-  const { studioId } = viewer;
-  const createdAt = context.now();
-  context.db.transaction(() => {
-    queries.insertProgram(context.db, { id, studioId, name: name.value, createdAt });
-    const content = source ? copyOf(context, source.value) : contentOf(context, id);
-    queries.putContent(context.db, { id, studioId, madeAt: createdAt }, { ...content, version: 1 });
+  const id = newId<'program'>(me);
+  const createdAt = me.now();
+  me.store.together(() => {
+    me.store.programs.insert({ id, name: name.value, createdAt });
+    const content = source ? copyOf(me, source.value) : contentOf(me, id);
+    me.store.programs.putContent(id, createdAt, { ...content, version: 1 });
   });
   return ok(id);
 }
 
 /** The same exercises under ids of their own: a copy's log is its own. */
-function copyOf(context: Context, { outline, recipes }: Program): Content {
-  const copied = copyOutline(outline, context.now(), () => randomBytes(12));
+function copyOf(me: Teacher, { outline, recipes }: Program): Content {
+  const copied = copyOutline(outline, me.now(), () => randomBytes(12));
   const before = itemsOf(outline);
   const own: Record<ItemId, ClosedRecipe> = {};
   itemsOf(copied).forEach((item, index) => {
@@ -109,43 +99,28 @@ function copyOf(context: Context, { outline, recipes }: Program): Content {
   return { version: 1, revision: 1, outline: copied, recipes: own };
 }
 
-export function renameProgram(
-  context: Context,
-  viewer: Viewer,
-  id: ProgramId,
-  typed: string,
-): Result<null> {
-  const found = getProgram(context, viewer, id);
+export function renameProgram(me: Teacher, id: ProgramId, typed: string): Result<null> {
+  const found = getProgram(me, id);
   if (!found.ok) return found;
   const name = readName(typed, WHAT);
   if (!name.ok) return name;
-  queries.updateProgram(context.db, id, { name: name.value });
+  me.store.programs.update(id, { name: name.value });
   return ok(null);
 }
 
 /** Takes a program out of the list, or back in; students who have it keep it. */
-export function archiveProgram(
-  context: Context,
-  viewer: Viewer,
-  id: ProgramId,
-  archived: boolean,
-): Result<null> {
-  const found = getProgram(context, viewer, id);
+export function archiveProgram(me: Teacher, id: ProgramId, archived: boolean): Result<null> {
+  const found = getProgram(me, id);
   if (!found.ok) return found;
-  queries.updateProgram(context.db, id, { archivedAt: archived ? context.now() : null });
+  me.store.programs.update(id, { archivedAt: archived ? me.now() : null });
   return ok(null);
 }
 
 /** Keeps a program as a start for others, or as one like any other. */
-export function setTemplate(
-  context: Context,
-  viewer: Viewer,
-  id: ProgramId,
-  template: boolean,
-): Result<null> {
-  const found = getProgram(context, viewer, id);
+export function setTemplate(me: Teacher, id: ProgramId, template: boolean): Result<null> {
+  const found = getProgram(me, id);
   if (!found.ok) return found;
-  queries.updateProgram(context.db, id, { template });
+  me.store.programs.update(id, { template });
   return ok(null);
 }
 
@@ -154,36 +129,33 @@ export function setTemplate(
  * @param revision the one that the change was made on
  * @returns issues `program-changed`, `after-circle`, `after-missing`, `not-found` for an exercise */
 export function saveOutline(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   id: ProgramId,
   change: { readonly revision: number; readonly outline: Outline },
 ): Result<Program> {
-  const program = getProgram(context, viewer, id);
+  const program = getProgram(me, id);
   if (!program.ok) return program;
   if (change.revision !== program.value.revision) {
     return fail({ code: 'program-changed', path: [] });
   }
   const checked = checkOutline(change.outline);
   if (!checked.ok) return checked;
-  const recipes = recipesFor(context, viewer, checked.value, program.value);
+  const recipes = recipesFor(me, checked.value, program.value);
   if (!recipes.ok) return recipes;
-  const inUse = queries.versionInUse(context.db, id) >= program.value.version;
+  const inUse = me.store.programs.versionInUse(id) >= program.value.version;
   const content = {
     version: program.value.version + (inUse ? 1 : 0),
     revision: program.value.revision + 1,
     outline: checked.value,
     recipes: recipes.value,
   };
-  const of = { id, studioId: viewer.studioId, madeAt: context.now() };
-  queries.putContent(context.db, of, content);
-  return getProgram(context, viewer, id);
+  me.store.programs.putContent(id, me.now(), content);
+  return getProgram(me, id);
 }
 
 /** Each item keeps the recipe it was put in with, until it asks for what its exercise plays now. */
 function recipesFor(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   outline: Outline,
   before: Pick<Program, 'outline' | 'recipes'>,
 ): Result<Record<ItemId, ClosedRecipe>> {
@@ -196,7 +168,7 @@ function recipesFor(
       recipes[id] = known;
       continue;
     }
-    const exercise = getExercise(context, viewer, exerciseId);
+    const exercise = getExercise(me, exerciseId);
     if (!exercise.ok) issues.push(...exercise.issues);
     else if (known && recipeHash(known) === hash) recipes[id] = known;
     else recipes[id] = exercise.value.recipe;
@@ -206,85 +178,110 @@ function recipesFor(
 
 /** Puts an exercise at the end of a program. */
 export function addItem(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   programId: ProgramId,
   exerciseId: ExerciseId,
   course: Course = USUAL_COURSE,
 ): Result<ItemId> {
-  const added = addItems(context, viewer, programId, [{ exerciseId, course }]);
+  const added = addItems(me, programId, [{ exerciseId, course }]);
   if (!added.ok) return added;
   const [id] = added.value;
   if (!id) throw new Error('nothing was added');
   return ok(id);
 }
 
+/** Puts an exercise at the end of a program.
+ * @param to a program, or the name of a new one */
+export function addToProgram(
+  me: Teacher,
+  to: { readonly id: ProgramId } | { readonly name: string },
+  exerciseId: ExerciseId,
+): Result<ProgramId> {
+  const exercise = getExercise(me, exerciseId);
+  if (!exercise.ok) return exercise;
+  return me.store.together(() => {
+    const program = 'id' in to ? ok(to.id) : createProgram(me, to.name);
+    if (!program.ok) return program;
+    const added = addItem(me, program.value, exerciseId);
+    return added.ok ? program : added;
+  });
+}
+
 /** Puts exercises at the end of a program, in their order; all of them, or none.
  * @returns the ids of their items */
 export function addItems(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   programId: ProgramId,
   added: readonly { readonly exerciseId: ExerciseId; readonly course: Course }[],
 ): Result<readonly ItemId[]> {
-  const program = getProgram(context, viewer, programId);
+  const program = getProgram(me, programId);
   if (!program.ok) return program;
   let { outline } = program.value;
   const ids: ItemId[] = [];
   for (const { exerciseId, course } of added) {
-    const exercise = getExercise(context, viewer, exerciseId);
+    const exercise = getExercise(me, exerciseId);
     if (!exercise.ok) return exercise;
-    const id = newId<'item'>(context);
+    const id = newId<'item'>(me);
     const { hash, name } = exercise.value;
     outline = withItem(outline, { id, exerciseId, hash, name }, course);
     ids.push(id);
   }
   const { revision } = program.value;
-  const saved = saveOutline(context, viewer, programId, { revision, outline });
+  const saved = saveOutline(me, programId, { revision, outline });
   return saved.ok ? ok(ids) : saved;
 }
 
 /** Hands a program to a student: the latest version.
  * @returns issues `program-empty`, `already-given` */
 export function giveProgram(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   programId: ProgramId,
   studentId: PersonId,
 ): Result<AssignmentId> {
-  const program = getProgram(context, viewer, programId);
+  const program = getProgram(me, programId);
   if (!program.ok) return program;
-  const student = queries.findPerson(context.db, studentId);
-  if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
-    return fail({ code: 'not-found', path: ['student'], what: 'student' });
-  }
+  const student = openStudent(me, studentId);
+  if (!student.ok) return student;
   const { name, outline, given, version } = program.value;
   if (itemsOf(outline).length === 0) {
     return fail({ code: 'program-empty', path: ['items'], name });
   }
   if (given.some((one) => one.student.id === studentId)) {
-    const facts = { program: name, student: student.name };
+    const facts = { program: name, student: student.value.person.name };
     return fail({ code: 'already-given', path: ['student'], ...facts });
   }
-  const id = newId<'assignment'>(context);
-  const { studioId } = viewer;
-  const givenAt = context.now();
-  queries.insertAssignment(context.db, { id, studioId, programId, studentId, givenAt, version });
+  const id = newId<'assignment'>(me);
+  const givenAt = me.now();
+  me.store.programs.give({ id, programId, studentId, givenAt, version });
   return ok(id);
 }
 
-/** Takes a program back from a student, or gives it again with its log. */
-export function takeBack(
-  context: Context,
-  viewer: Viewer,
-  assignmentId: AssignmentId,
-  ended: boolean,
-): Result<null> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const found = queries.findGiven(context.db, viewer.studioId, assignmentId);
-  if (ended && !found) return fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
-  queries.updateAssignment(context.db, assignmentId, { endedAt: ended ? context.now() : null });
+/** An assignment in force. */
+function inForce(me: Teacher, id: AssignmentId) {
+  const found = me.store.programs.findGiven(id);
+  const given = found && !found.ended ? ok(found) : null;
+  return given ?? fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
+}
+
+/** Takes a program back from a student, or gives it again with its log.
+ * @returns issues `not-found`, and `already-given` where the student was given it anew meanwhile */
+export function takeBack(me: Teacher, assignmentId: AssignmentId, ended: boolean): Result<null> {
+  const { programs } = me.store;
+  if (ended) {
+    const given = inForce(me, assignmentId);
+    if (!given.ok) return given;
+    programs.updateGiven(assignmentId, { endedAt: me.now() });
+    return ok(null);
+  }
+  const found = programs.findGiven(assignmentId);
+  if (!found) return fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
+  const { programId, student } = found;
+  const again = programs.given(student.id).find((one) => one.programId === programId);
+  if (again && again.assignmentId !== assignmentId) {
+    const program = programs.find(programId)?.name ?? '';
+    return fail({ code: 'already-given', path: ['student'], program, student: student.name });
+  }
+  programs.updateGiven(assignmentId, { endedAt: null });
   return ok(null);
 }
 
@@ -292,36 +289,40 @@ export function takeBack(
  * @param version the latest when left out
  * @returns issue `not-found` for an assignment that has ended, or a version that never was */
 export function followVersion(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   assignmentIds: readonly AssignmentId[],
   version?: number,
 ): Result<null> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  for (const id of assignmentIds) {
-    const found = queries.findGiven(context.db, viewer.studioId, id);
-    const content = found && queries.findContent(context.db, found.programId, version);
-    if (!content) return fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
-    queries.updateAssignment(context.db, id, { version: content.version });
-  }
+  const { programs, together } = me.store;
+  const issues: Issue[] = [];
+  const changes = assignmentIds.flatMap((id) => {
+    const given = inForce(me, id);
+    if (!given.ok) issues.push(...given.issues);
+    const content = given.ok ? programs.content(given.value.programId, version) : null;
+    if (given.ok && !content) {
+      issues.push({ code: 'not-found', path: ['version'], what: 'version' });
+    }
+    return content ? [{ id, version: content.version }] : [];
+  });
+  if (issues.length > 0) return fail(...issues);
+  together(() => {
+    for (const { id, version: to } of changes) programs.updateGiven(id, { version: to });
+  });
   return ok(null);
 }
 
-/** Sets the tempo from which a student starts an item; null leaves it to the ladder. */
+/** Sets the tempo from which a student starts an item; null leaves it to the ladder.
+ * @returns issue `not-found` for an assignment that has ended */
 export function setStart(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   assignmentId: AssignmentId,
   itemId: ItemId,
   startBpm: number | null,
 ): Result<null> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const found = queries.findGiven(context.db, viewer.studioId, assignmentId);
-  if (!found) return fail({ code: 'not-found', path: ['assignment'], what: 'assignment' });
-  const { [itemId]: _, ...others } = found.starts;
+  const given = inForce(me, assignmentId);
+  if (!given.ok) return given;
+  const { [itemId]: _, ...others } = given.value.starts;
   const starts = startBpm === null ? others : { ...others, [itemId]: startBpm };
-  queries.updateAssignment(context.db, assignmentId, { starts });
+  me.store.programs.updateGiven(assignmentId, { starts });
   return ok(null);
 }

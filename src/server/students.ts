@@ -1,182 +1,155 @@
-import { fail, ok, type Result } from '@/core/issue';
+import { ok, type Result } from '@/core/issue';
 import type { KitProfile } from '@/core/kit';
 import { needsOf, type ItemStanding, type Need } from '@/core/roster';
 import {
   daysAfter,
   type Day,
+  type Note,
   type Person,
   type PersonId,
+  type ProgramId,
+  type StandItem,
   type StudentRecord,
   type StudentSummary,
-  type Viewer,
   type WeakPlace,
 } from '@/core/studio';
-import { queries } from '@/db';
-import type { Context } from './context';
-import { teacherOnly } from './guard';
-import { practiceDay } from './practice';
-import { sayWeakPlace, standingsOf, weakPlaces, type Standing } from './standing';
+import type { Assigned, StudentStore } from '@/db';
+import { openStudent, type Student, type Teacher } from './authority';
+import { Projection } from './projection';
+import { progressOf, type Progress } from './progress';
+import { practiceDay, recordOf, sayWeakPlace, standItems, weakPlaces } from './standing';
 
-const WHAT = 'student';
-
-/** The studio's students, in the order in which they came. */
-export function listRoster(context: Context, viewer: Viewer): Result<readonly Person[]> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const people = queries.listPeople(context.db, viewer.studioId);
-  return ok(people.filter((person) => person.role === 'student'));
+/** What the student has to do, in order. */
+export function getToday({ now, store }: Student): Result<readonly StandItem[]> {
+  return ok(standItems(progressOf(store), practiceDay({ now, store })));
 }
 
+/** What the teacher wrote to the student who looks, latest first. */
+export function listNotes({ store }: Student): Result<readonly Note[]> {
+  return ok(progressOf(store).notes);
+}
+
+/** The studio's students, in the order in which they came. */
+export function listRoster({ store }: Teacher): Result<readonly Person[]> {
+  return ok(store.students().map((one) => one.person));
+}
+
+/** What a student's line of the roster is worked out from. */
+interface SummaryFrom {
+  readonly student: Person;
+  readonly today: Day;
+  readonly given: readonly (Pick<Assigned, 'programId' | 'version' | 'starts'> & {
+    readonly program: string;
+    readonly revision: number;
+  })[];
+  /** Where the log ends. */
+  readonly seq: number;
+}
+
+const SUMMARIES = new Projection<SummaryFrom, StudentSummary>(5000);
+
 /** The studio's students, the one who needs the teacher most first, with what they did this week. */
-export function listStudents(context: Context, viewer: Viewer): Result<readonly StudentSummary[]> {
-  const roster = listRoster(context, viewer);
-  if (!roster.ok) return roster;
-  const today = practiceDay(context, viewer);
-  const students = roster.value;
-  const latest = queries.latestEntries(
-    context.db,
-    students.map((one) => one.id),
-  );
-  const given = programsByStudent(context, viewer);
-  const summaries = students.map((student) => {
-    const held = given.get(student.id) ?? '';
-    const key = `${latest.get(student.id) ?? 0} ${today} ${held} ${JSON.stringify(student)}`;
-    return cachedSummary(context, student.id, key, () =>
-      summaryOf(student, standingsOf({ context, viewer, student, today }), today),
+export function listStudents(me: Teacher): Result<readonly StudentSummary[]> {
+  const { store } = me;
+  const today = practiceDay(me);
+  const all = store.programs.given();
+  const names = store.programs.names([...new Set(all.map((one) => one.programId))]);
+  const held = new Map<PersonId, Assigned[]>();
+  for (const one of all) held.set(one.student.id, [...(held.get(one.student.id) ?? []), one]);
+  const revisionOf = revisions(me);
+  const summaries = store.students().map((own): StudentSummary => {
+    const { id, person: student } = own;
+    const given = held.get(id) ?? [];
+    const programs = given.map(({ programId, version, starts }) => {
+      const program = names.get(programId) ?? '';
+      return { programId, version, starts, program, revision: revisionOf(programId, version) };
+    });
+    const from = { student, today, given: programs, seq: own.log.latest() };
+    return SUMMARIES.get(own.file, id, from, () =>
+      summaryOf(own, progressOf(own, { given, names }), today),
     );
   });
   return ok(summaries.sort((a, b) => b.urgency - a.urgency));
 }
 
-/** What every student holds, as a text that changes when it does. */
-function programsByStudent(context: Context, viewer: Viewer): ReadonlyMap<PersonId, string> {
-  const held = new Map<PersonId, string>();
-  const revisions = new Map<string, number>();
-  for (const { student, programId, version, starts } of queries.listGiven(
-    context.db,
-    viewer.studioId,
-  )) {
-    const of = `${programId} ${version}`;
-    let revision = revisions.get(of);
+/** The revisions of versions of programs, each looked up once. */
+function revisions({ store }: Teacher): (id: ProgramId, version: number) => number {
+  const known = new Map<string, number>();
+  return (id, version) => {
+    const of = `${id} ${version}`;
+    let revision = known.get(of);
     if (revision === undefined) {
-      revision = queries.findContent(context.db, programId, version)?.revision ?? 0;
-      revisions.set(of, revision);
+      revision = store.programs.content(id, version)?.revision ?? 0;
+      known.set(of, revision);
     }
-    const text = `${of} ${revision} ${JSON.stringify(starts)}`;
-    held.set(student.id, `${held.get(student.id) ?? ''}, ${text}`);
-  }
-  return held;
+    return revision;
+  };
 }
 
-/** A student is summed up again only once something about them has changed. */
-const SUMMARIES = new WeakMap<
-  Context['db'],
-  Map<PersonId, { readonly key: string; readonly summary: StudentSummary }>
->();
-
-function cachedSummary(
-  context: Context,
-  id: PersonId,
-  key: string,
-  make: () => StudentSummary,
-): StudentSummary {
-  const known = SUMMARIES.get(context.db) ?? new Map();
-  SUMMARIES.set(context.db, known);
-  const found = known.get(id);
-  if (found?.key === key) return found.summary;
-  const summary = make();
-  known.set(id, { key, summary });
-  return summary;
-}
-
-function summaryOf(student: Person, standings: readonly Standing[], today: Day): StudentSummary {
-  const records = standings.map((one) => one.record);
-  const tries = records.flatMap((record) => record.tries);
+function summaryOf({ person }: StudentStore, progress: Progress, today: Day): StudentSummary {
+  const { items } = progress;
   const since = daysAfter(today, -6);
-  const week = tries.filter((one) => one.day >= since);
-  const lastDay = lastDayOf(standings);
-  const needs = needsFor(standings, weakPlaces(standings), today);
+  const week = items.flatMap(({ sums }) => sums.days.filter((one) => one.day >= since));
+  const needs = needsFor(progress, weakPlaces(progress), today);
   return {
-    student,
-    programs: [...new Set(records.map((record) => record.program))],
-    lastDay,
-    triesThisWeek: week.length,
+    student: person,
+    programs: [...new Set(items.map((one) => one.program))],
+    lastDay: lastDayOf(progress),
+    triesThisWeek: week.reduce((sum, one) => sum + one.tries, 0),
     minutesThisWeek: Math.round(week.reduce((sum, one) => sum + one.seconds, 0) / 60),
     needs,
     urgency: needs[0]?.urgency ?? 0,
   };
 }
 
-function lastDayOf(standings: readonly Standing[]): Day | null {
-  return standings
-    .flatMap(({ record }) => record.tries.at(-1)?.day ?? [])
+function lastDayOf({ items }: Progress): Day | null {
+  return items
+    .flatMap(({ sums }) => sums.days.at(-1)?.day ?? [])
     .reduce<Day | null>((last, day) => (last === null || day > last ? day : last), null);
 }
 
-function needsFor(
-  standings: readonly Standing[],
-  weak: readonly WeakPlace[],
-  today: Day,
-): readonly Need[] {
-  const items = standings.map(({ record }): ItemStanding => {
-    const place = weak.find((one) => one.item === record.item.id);
+function needsFor(progress: Progress, weak: readonly WeakPlace[], today: Day): readonly Need[] {
+  const items = progress.items.map(({ item, sums }): ItemStanding => {
+    const place = weak.find((one) => one.item === item.id);
     return {
-      item: record.item.id,
-      name: record.item.name,
-      state: record.state,
-      verdicts: record.tries.map((one) => one.verdict),
+      item: item.id,
+      name: item.name,
+      state: sums.followed.state,
+      verdicts: sums.latest.map((one) => one.verdict),
       breaksAt: place ? sayWeakPlace(place) : null,
     };
   });
-  return needsOf(items, today, lastDayOf(standings));
+  return needsOf(items, today, lastDayOf(progress));
 }
 
-/** Everything about one student: a teacher sees all of the studio's, a student their own. */
-export function getRecord(
-  context: Context,
-  viewer: Viewer,
-  studentId: PersonId,
-): Result<StudentRecord> {
-  const student = queries.findPerson(context.db, studentId);
-  const own = viewer.role === 'teacher' || viewer.personId === studentId;
-  if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
-    return fail({ code: 'not-found', path: ['id'], what: WHAT });
-  }
-  if (!own) return fail({ code: 'not-yours', path: ['id'], what: 'record' });
-  const { studioId: _, ...person } = student;
-  const today = practiceDay(context, viewer);
-  const standings = standingsOf({ context, viewer, student, today });
-  const weak = weakPlaces(standings);
+/** Everything about one student: a teacher sees all of the studio's, a student their own.
+ * @returns issues of opening the student */
+export function getRecord(me: Teacher | Student, studentId: PersonId): Result<StudentRecord> {
+  const opened = openStudent(me, studentId);
+  if (!opened.ok) return opened;
+  const store = opened.value;
+  const progress = progressOf(store);
+  const today = practiceDay({ now: me.now, store });
+  const weak = weakPlaces(progress);
+  const items = standItems(progress, today);
   return ok({
-    student: person,
-    items: standings.map((one) => one.record),
+    student: store.person,
+    items: progress.items.flatMap((placed, index) => {
+      const item = items[index];
+      return item ? [recordOf(store, placed, item)] : [];
+    }),
     today,
-    needs: needsFor(standings, weak, today),
+    needs: needsFor(progress, weak, today),
     weak,
-    notes: queries.listNotes(context.db, studentId),
+    notes: progress.notes,
   });
 }
 
-/** A student of the viewer's studio; for the teacher alone. */
-export function ownStudent(context: Context, viewer: Viewer, studentId: PersonId): Result<Person> {
-  const refused = teacherOnly(viewer, WHAT);
-  if (refused) return refused;
-  const student = queries.findPerson(context.db, studentId);
-  if (!student || student.studioId !== viewer.studioId || student.role !== 'student') {
-    return fail({ code: 'not-found', path: ['id'], what: WHAT });
-  }
-  return ok(student);
-}
-
-/** What a student plays on, and how: handedness and the voices that are there. */
-export function setKit(
-  context: Context,
-  viewer: Viewer,
-  studentId: PersonId,
-  kit: KitProfile,
-): Result<null> {
-  const student = ownStudent(context, viewer, studentId);
-  if (!student.ok) return student;
-  queries.setPersonKit(context.db, studentId, kit);
+/** What a student plays on, and how: handedness and the voices that are there.
+ * @returns issue `not-found` */
+export function setKit(me: Teacher, studentId: PersonId, kit: KitProfile): Result<null> {
+  const store = openStudent(me, studentId);
+  if (!store.ok) return store;
+  store.value.setKit(kit);
   return ok(null);
 }

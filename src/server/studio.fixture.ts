@@ -1,11 +1,15 @@
 import { familyOf } from '@/core/family';
-import { must } from '@/core/issue';
+import { must, type Result } from '@/core/issue';
+import type { Body, Posted } from '@/core/log';
 import { blankRecipe, startOf, toggleOstinato, type ClosedRecipe } from '@/core/recipe';
-import type { AssignmentId, EntryId, ItemId, PersonId, TryInput, Viewer } from '@/core/studio';
+import type { AssignmentId, EntryId, ItemId, PersonId } from '@/core/studio';
 import { openDb } from '@/db';
 import {
   addItem,
   addStudent,
+  appendEntries,
+  asStudent,
+  asTeacher,
   createProgram,
   giveProgram,
   newId,
@@ -14,6 +18,8 @@ import {
   saveFamily,
   viewerOf,
   type Context,
+  type Student,
+  type Teacher,
 } from '.';
 
 /** A clock that tests set. */
@@ -30,13 +36,6 @@ export function testContext(): TestContext {
   return context;
 }
 
-export function viewer(context: Context, person: PersonId): Viewer {
-  const found = viewerOf(context, person);
-  if (!found) throw new Error('nobody');
-  const { name: _, ...rest } = found;
-  return rest;
-}
-
 export function cells(text = '4. 4 8 4'): ClosedRecipe {
   return {
     ...toggleOstinato(blankRecipe(), 'hats-2-4'),
@@ -45,42 +44,85 @@ export function cells(text = '4. 4 8 4'): ClosedRecipe {
   };
 }
 
-/** A studio whose one student has a program of one exercise, 60 to 100 by 5, three clean. */
-export function smallStudio(context: Context, zone = 'Europe/Lisbon') {
-  const teacher = viewer(
-    context,
-    must(openStudio(context, { studio: 'Mole End', teacher: 'Ada', zone })),
-  );
-  const student = viewer(
-    context,
-    must(addStudent(context, teacher, { name: 'Ines', about: 'pad only' })),
-  );
-  const input = { id: null, name: 'Cells', recipe: cells() };
-  const exercise = must(saveExercise(context, teacher, input));
-  const program = must(createProgram(context, teacher, 'Autumn'));
-  const item = must(addItem(context, teacher, program, exercise.id));
-  const assignment = must(giveProgram(context, teacher, program, student.personId));
-  const saved = { id: null, name: 'Cells, displaced', family: familyOf(cells()) };
-  const family = must(saveFamily(context, teacher, saved)).id;
-  return { teacher, student, exercise, program, item, assignment, family };
+export function studentAt(context: Context, id: PersonId): Student {
+  return must(asStudent(context, viewerOf(context, id)));
 }
 
+export function newTeacher(context: Context, zone = 'Europe/Lisbon'): Teacher {
+  const id = must(openStudio(context, { studio: 'Mole End', teacher: 'Ada', zone }));
+  return must(asTeacher(context, viewerOf(context, id)));
+}
+
+/** A studio whose one student has a program of one exercise, 60 to 100 by 5, three clean. */
+export function smallStudio(context: Context, zone = 'Europe/Lisbon') {
+  const teacher = newTeacher(context, zone);
+  const id = must(addStudent(teacher, { name: 'Ines', about: 'pad only' }));
+  const student = studentAt(context, id);
+  const input = { id: null, name: 'Cells', recipe: cells() };
+  const exercise = must(saveExercise(teacher, input));
+  const program = must(createProgram(teacher, 'Autumn'));
+  const item = must(addItem(teacher, program, exercise.id));
+  const assignment = must(giveProgram(teacher, program, id));
+  const saved = { id: null, name: 'Cells, displaced', family: familyOf(cells()) };
+  const family = must(saveFamily(teacher, saved)).id;
+  return { teacher, student, id, exercise, program, item, assignment, family };
+}
+
+export type SmallStudio = ReturnType<typeof smallStudio>;
+
+/** A try of the studio's one item: clean, five minutes at 60. */
 export function tryOf(
-  context: Context,
-  of: { item: ItemId; assignment: AssignmentId },
-  more: { readonly [Key in keyof TryInput]?: TryInput[Key] } = {},
-): TryInput {
+  { student, item, assignment }: { student: Student; item: ItemId; assignment: AssignmentId },
+  said: Partial<Body<'try'>> = {},
+  more: Partial<Pick<Posted<'try'>, 'id' | 'agoMs' | 'sessionId'>> = {},
+): Posted<'try'> {
   return {
-    id: newId<'entry'>(context) as EntryId,
-    sessionId: newId<'session'>(context),
-    assignmentId: of.assignment,
-    itemId: of.item,
-    bpm: 60,
-    rung: null,
+    kind: 'try',
+    id: newId<'entry'>(student),
     agoMs: 0,
-    verdict: 'clean',
-    bars: 75,
-    seconds: 300,
+    sessionId: newId<'session'>(student),
+    assignmentId: assignment,
+    itemId: item,
+    body: { bpm: 60, rung: null, verdict: 'clean', bars: 75, seconds: 300, ...said },
     ...more,
   };
+}
+
+/** An entry about another. */
+export function about<Kind extends 'suffered' | 'broke' | 'remark'>(
+  kind: Kind,
+  of: EntryId,
+  body: Body<Kind>,
+): Posted {
+  idsMade += 1;
+  const id = String(idsMade).padStart(22, '0') as EntryId;
+  return { kind, id, agoMs: 0, about: of, body } as unknown as Posted;
+}
+
+let idsMade = 0;
+
+/** Puts entries into a log, each of which has to be taken. */
+export function log(me: Teacher | Student, student: PersonId, ...posted: readonly Posted[]): void {
+  for (const { result } of must(appendEntries(me, student, posted)).answers) must(result);
+}
+
+/** What becomes of one entry. */
+export function logged(me: Teacher | Student, student: PersonId, posted: unknown): Result<null> {
+  const [answer] = must(appendEntries(me, student, [posted])).answers;
+  if (!answer) throw new Error('no answer');
+  return answer.result;
+}
+
+/** What the teacher decides about the studio's one item. */
+export function decision(
+  { teacher, item, assignment }: SmallStudio,
+  body: Body<'decided'>,
+  id: EntryId = newId<'entry'>(teacher),
+): Posted<'decided'> {
+  const place = { assignmentId: assignment, itemId: item, sessionId: null };
+  return { kind: 'decided', id, agoMs: 0, ...place, body };
+}
+
+export function takenBack(of: EntryId, me: Teacher): Posted<'taken-back'> {
+  return { kind: 'taken-back', id: newId<'entry'>(me), agoMs: 0, about: of, body: {} };
 }

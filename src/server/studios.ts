@@ -1,35 +1,19 @@
 import { fail, ok, type Result } from '@/core/issue';
-import {
-  PLAIN_SPEECH,
-  type Person,
-  type PersonId,
-  type Speech,
-  type StudioId,
-  type Viewer,
-} from '@/core/studio';
+import { PLAIN_SPEECH, type PersonId, type Speech, type Viewer } from '@/core/studio';
 import { STEP_KINDS, type StepKind } from '@/core/path';
-import { queries } from '@/db';
+import * as db from '@/db';
+import type { Student, Teacher } from './authority';
 import { newId, type Context } from './context';
-import { readName, teacherOnly } from './guard';
+import { readName } from './names';
 
-/** A studio and who may look from it: what the start page offers until there are accounts. */
-export interface StudioDoor {
-  readonly id: StudioId;
-  readonly name: string;
-  readonly people: readonly Person[];
-}
-
-export function listDoors(context: Context): readonly StudioDoor[] {
-  return queries
-    .listStudios(context.db)
-    .map(({ id, name }) => ({ id, name, people: queries.listPeople(context.db, id) }));
+/** What the start page offers. */
+export function listDoors(context: Context): readonly db.StudioDoor[] {
+  return db.listDoors(context.db);
 }
 
 /** The viewer that a person is; null when there is no such person (any more). */
 export function viewerOf(context: Context, personId: PersonId): (Viewer & { name: string }) | null {
-  const person = queries.findPerson(context.db, personId);
-  if (!person) return null;
-  return { studioId: person.studioId, role: person.role, personId: person.id, name: person.name };
+  return db.findViewer(context.db, personId);
 }
 
 /** Opens a studio with its teacher.
@@ -46,24 +30,13 @@ export function openStudio(
       ...(teacher.ok ? [] : teacher.issues.map((issue) => ({ ...issue, path: ['teacher'] }))),
     );
   }
-  const studioId = newId<'studio'>(context);
-  const personId = newId<'person'>(context);
   const zone = knownZone(input.zone);
-  queries.insertStudio(context.db, {
-    id: studioId,
-    name: name.value,
-    zone,
-    speech: null,
-    steps: null,
-  });
-  queries.insertPerson(context.db, {
-    id: personId,
-    studioId,
-    role: 'teacher',
-    name: teacher.value,
-    about: '',
-    kit: null,
-  });
+  const id = newId<'studio'>(context);
+  const none = { speech: null, steps: null };
+  const store = db.openStudioStore(context.db, { id, name: name.value, zone, ...none });
+  const personId = newId<'person'>(context);
+  const person = { id: personId, name: teacher.value, about: '', kit: null };
+  store.addPerson({ ...person, role: 'teacher' });
   return ok(personId);
 }
 
@@ -76,51 +49,31 @@ function knownZone(zone: string): string {
   }
 }
 
-export function addStudent(
-  context: Context,
-  viewer: Viewer,
-  input: { name: string; about: string },
-): Result<PersonId> {
-  const refused = teacherOnly(viewer, 'studio');
-  if (refused) return refused;
+export function addStudent(me: Teacher, input: { name: string; about: string }): Result<PersonId> {
   const name = readName(input.name, 'student');
   if (!name.ok) return name;
-  const id = newId<'person'>(context);
-  queries.insertPerson(context.db, {
-    id,
-    studioId: viewer.studioId,
-    role: 'student',
-    name: name.value,
-    about: input.about.trim().slice(0, 200),
-    kit: null,
-  });
+  const id = newId<'person'>(me);
+  const about = input.about.trim();
+  me.store.addPerson({ id, role: 'student', name: name.value, about, kit: null });
   return ok(id);
 }
 
-/** How the viewer's studio names note values and counts. */
-export function getSpeech(context: Context, viewer: Viewer): Speech {
-  return queries.findStudio(context.db, viewer.studioId)?.speech ?? PLAIN_SPEECH;
+/** How the studio names note values and counts. */
+export function getSpeech({ store }: Teacher | Student): Speech {
+  return store.studio().speech ?? PLAIN_SPEECH;
 }
 
-export function setSpeech(context: Context, viewer: Viewer, speech: Speech): Result<null> {
-  const refused = teacherOnly(viewer, 'studio');
-  if (refused) return refused;
-  queries.setStudioSpeech(context.db, viewer.studioId, speech);
+export function setSpeech({ store }: Teacher, speech: Speech): Result<null> {
+  store.setSpeech(speech);
   return ok(null);
 }
 
 /** Kinds of steps in which the studio builds exercises, in its order. */
-export function getSteps(context: Context, viewer: Viewer): readonly StepKind[] {
-  return queries.findStudio(context.db, viewer.studioId)?.steps ?? STEP_KINDS;
+export function getSteps({ store }: Teacher): readonly StepKind[] {
+  return store.studio().steps ?? STEP_KINDS;
 }
 
-export function setSteps(
-  context: Context,
-  viewer: Viewer,
-  steps: readonly StepKind[],
-): Result<null> {
-  const refused = teacherOnly(viewer, 'studio');
-  if (refused) return refused;
-  queries.setStudioSteps(context.db, viewer.studioId, steps);
+export function setSteps({ store }: Teacher, steps: readonly StepKind[]): Result<null> {
+  store.setSteps(steps);
   return ok(null);
 }

@@ -3,6 +3,7 @@ import { must, ok, type Result } from '@/core/issue';
 import { voice, type KitProfile } from '@/core/kit';
 import { rungAt } from '@/core/ladder';
 import { itemsOf } from '@/core/program';
+import { fittedOf } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
 import type {
   Given,
@@ -11,14 +12,12 @@ import type {
   ProgramId,
   StudentVersion,
   VersionItem,
-  Viewer,
 } from '@/core/studio';
 import { bpm, countName, parseMeter, tempoFor } from '@/core/time';
-import { queries } from '@/db';
-import type { Context } from './context';
-import { practiceDay } from './practice';
+import type { Teacher } from './authority';
 import { getProgram } from './programs';
-import { crossingCounts, fittedOf, standingsOf, startBpmOf } from './standing';
+import { progressOf } from './progress';
+import { crossingCounts, startBpmOf } from './standing';
 
 /** Most weak crossings that are named for one item. */
 const MOST_WARNINGS = 3;
@@ -28,30 +27,24 @@ const MOST_WARNINGS = 3;
  * @param only one student alone
  * @returns in the order of the roster */
 export function listVersions(
-  context: Context,
-  viewer: Viewer,
+  me: Teacher,
   id: ProgramId,
   only?: PersonId,
 ): Result<readonly StudentVersion[]> {
-  const program = getProgram(context, viewer, id);
+  const program = getProgram(me, id);
   if (!program.ok) return program;
-  const today = practiceDay(context, viewer);
-  const people = queries.listPeople(context.db, viewer.studioId);
-  const students = people.filter(
-    (one) => one.role === 'student' && (only === undefined || one.id === only),
-  );
+  const students = me.store.students().filter((one) => only === undefined || one.id === only);
   return ok(
-    students.map((student) => {
+    students.map((store) => {
+      const { person: student } = store;
       const given = program.value.given.find((one) => one.student.id === student.id);
-      const standings = standingsOf({ context, viewer, student, today });
-      const weak = weakCrossings(crossingCounts(standings));
+      const progress = progressOf(store);
+      const weak = weakCrossings(crossingCounts(progress));
       const now = new Map(
-        standings
-          .filter(({ record }) => record.tries.length > 0)
-          .map(({ record }) => [
-            record.item.id,
-            rungAt(record.state.rungs, record.state.rung).says,
-          ]),
+        progress.items.flatMap(({ item, sums }): readonly (readonly [string, string])[] => {
+          const { rungs, rung } = sums.followed.state;
+          return sums.count > 0 ? [[item.id, rungAt(rungs, rung).says]] : [];
+        }),
       );
       return {
         given: given ?? notYet(program.value, student),

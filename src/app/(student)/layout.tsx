@@ -1,9 +1,14 @@
 import type { ReactNode } from 'react';
 import { getSpeech } from '@/server';
 import { SpeechProvider } from '@/ui/base';
+import { LogProvider } from '@/ui/log';
 import { studentVisit } from '../viewer';
 
 export default async function StudentLayout({ children }: { children: ReactNode }) {
-  const { context, viewer } = await studentVisit();
-  return <SpeechProvider speech={getSpeech(context, viewer)}>{children}</SpeechProvider>;
+  const { me } = await studentVisit();
+  return (
+    <SpeechProvider speech={getSpeech(me)}>
+      <LogProvider person={me.store.id}>{children}</LogProvider>
+    </SpeechProvider>
+  );
 }

@@ -1,3 +1,4 @@
+import { LogMark, LogRefresh } from '@/ui/log';
 import { TopBar } from '@/ui/shell';
 import { leave } from '../actions';
 
@@ -9,5 +10,13 @@ const PLACES = [
 
 /** The bar over a student's screens, the Stand left out. */
 export function StudentBar({ who }: { who: string }) {
-  return <TopBar places={PLACES} who={who} leave={leave} />;
+  return (
+    <>
+      <TopBar places={PLACES} who={who} leave={leave} />
+      <LogRefresh />
+      <div className="mx-auto max-w-4xl px-6 pt-2 empty:hidden">
+        <LogMark />
+      </div>
+    </>
+  );
 }

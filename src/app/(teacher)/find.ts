@@ -1,16 +1,16 @@
 'use server';
 
-import { listExerciseNames, listPrograms, listStudents } from '@/server';
+import { ok } from '@/core/issue';
+import { listExerciseNames, listPrograms, listRoster } from '@/server';
 import type { PaletteEntry } from '@/ui/shell';
-import { teacherVisit } from '../viewer';
+import { teacherAction } from '../act';
 
 /** Everything of the studio that the palette can go to. */
-export async function findTargets(): Promise<readonly PaletteEntry[]> {
-  const { context, viewer } = await teacherVisit();
-  const exercises = listExerciseNames(context, viewer);
-  const programs = listPrograms(context, viewer);
-  const students = listStudents(context, viewer);
-  return [
+export const findTargets = teacherAction([], (me) => {
+  const exercises = listExerciseNames(me);
+  const programs = listPrograms(me);
+  const students = listRoster(me);
+  return ok<readonly PaletteEntry[]>([
     ...(exercises.ok ? exercises.value : []).map((one) => ({
       group: 'Exercises',
       name: one.name,
@@ -21,10 +21,10 @@ export async function findTargets(): Promise<readonly PaletteEntry[]> {
       name: one.name,
       href: `/programs/${one.id}`,
     })),
-    ...(students.ok ? students.value : []).map(({ student }) => ({
+    ...(students.ok ? students.value : []).map((student) => ({
       group: 'Students',
       name: student.name,
       href: `/students/${student.id}`,
     })),
-  ];
-}
+  ]);
+});

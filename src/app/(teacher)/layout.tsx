@@ -15,8 +15,8 @@ const PLACES = [
 ];
 
 export default async function TeacherLayout({ children }: { children: ReactNode }) {
-  const { context, viewer, name } = await teacherVisit();
-  const speech = getSpeech(context, viewer);
+  const { me, name } = await teacherVisit();
+  const speech = getSpeech(me);
   return (
     <SpeechProvider speech={speech}>
       <div className="flex h-dvh min-w-[64rem] flex-col">

@@ -7,6 +7,7 @@ import { bpm, quarters, tempoFor } from '../time';
 import {
   bandOf,
   countCrossings,
+  CrossingTally,
   crossingsOf,
   riskOf,
   sayCrossing,
@@ -71,9 +72,15 @@ describe('crossingsOf', () => {
   });
 });
 
+function counted(tries: readonly PlayedTry[]) {
+  const tally = new CrossingTally();
+  for (const one of tries) tally.add(one);
+  return countCrossings([tally]);
+}
+
 describe('countCrossings', () => {
   it('a clean try passes all; one that broke on beat 2 breaks what arrives there', () => {
-    const counts = countCrossings([tryOf('clean'), tryOf('lost', 1), tryOf('shaky', 1)]);
+    const counts = counted([tryOf('clean'), tryOf('lost', 1), tryOf('shaky', 1)]);
     expect(counts.map((one) => [sayCrossing(one), one.breaks, one.passes])).toEqual([
       ['right hand and right foot → right hand and left hand', 2, 1],
       ['right hand and left hand → right hand and right foot', 0, 3],
@@ -82,7 +89,7 @@ describe('countCrossings', () => {
   });
 
   it('a try that was not clean and says no beat tells nothing', () => {
-    expect(countCrossings([tryOf('lost'), tryOf('shaky')])).toEqual([]);
+    expect(counted([tryOf('lost'), tryOf('shaky')])).toEqual([]);
   });
 
   it('every counted try either passes or breaks each crossing, once', () => {
@@ -96,12 +103,28 @@ describe('countCrossings', () => {
       fc.property(tries, (all) => {
         const played = all.map(({ verdict, broke }) => tryOf(verdict, ...broke));
         const telling = all.filter((one) => one.verdict === 'clean' || one.broke.length > 0);
-        for (const count of countCrossings(played)) {
+        for (const count of counted(played)) {
           expect(count.breaks + count.passes).toBe(telling.length);
           expect(count.weakness > 0 && count.weakness < 1).toBe(true);
         }
       }),
     );
+  });
+
+  it('several tallies add up to one of all their tries, and a copy goes its own way', () => {
+    const some = [tryOf('clean'), tryOf('lost', 1)];
+    const others = [tryOf('shaky', 1), tryOf('clean')];
+    const [one, other] = [some, others].map((tries) => {
+      const tally = new CrossingTally();
+      for (const each of tries) tally.add(each);
+      return tally;
+    });
+    if (!one || !other) throw new Error('two tallies');
+    expect(countCrossings([one, other])).toEqual(counted([...some, ...others]));
+    const copy = one.copy();
+    copy.add(tryOf('clean'));
+    expect(countCrossings([one])).toEqual(counted(some));
+    expect(countCrossings([copy])).toEqual(counted([...some, tryOf('clean')]));
   });
 
   it('weakness leans on what is usual until there is evidence (5 in 10: 6/30; 0 in 80: 1/100)', () => {
@@ -112,7 +135,7 @@ describe('countCrossings', () => {
 
 describe('riskOf', () => {
   it('finds weak crossings in another exercise, and none where none are known', () => {
-    const weak = weakCrossings(countCrossings(Array.from({ length: 6 }, () => tryOf('lost', 1))));
+    const weak = weakCrossings(counted(Array.from({ length: 6 }, () => tryOf('lost', 1))));
     expect(weak).toHaveLength(1);
     const other = must(expand({ ...rock, meter: '2/4' }));
     const risk = riskOf(other, tempo, weak);
@@ -123,7 +146,7 @@ describe('riskOf', () => {
   });
 
   it('one break may be chance', () => {
-    expect(weakCrossings(countCrossings([tryOf('lost', 1)]))).toEqual([]);
+    expect(weakCrossings(counted([tryOf('lost', 1)]))).toEqual([]);
   });
 });
 

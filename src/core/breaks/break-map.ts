@@ -1,6 +1,7 @@
 import { instantsOf } from '../analysis';
 import { limbName, type Limb } from '../kit';
-import { beatPlaces, type Verdict } from '../ladder';
+import type { Verdict } from '../log';
+import { beatPlaces } from '../ladder';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick } from '../time';
 
@@ -106,35 +107,84 @@ export function weaknessOf(breaks: number, passes: number): number {
   return (breaks + KNOWN_BEFORE.breaks) / (breaks + passes + KNOWN_BEFORE.tries);
 }
 
-/** Breaks and passes of every crossing. A clean try passes them all; one that broke on a beat breaks
- * those that arrive on it and passes the others; one that was not clean and says no beat tells
- * nothing.
- * @param tries oldest first
- * @returns weakest first */
-export function countCrossings(tries: readonly PlayedTry[]): readonly CrossingCount[] {
-  type Count = Crossing & { breaks: number; passes: number; lately: CrossingCount['lately'] };
-  const counts = new Map<string, Count>();
-  for (const { item, exercise, tempo, verdict, broke } of tries) {
-    if (verdict !== 'clean' && broke.length === 0) continue;
-    const seen = new Map<string, PlacedCrossing | null>();
-    for (const crossing of crossingsOf(exercise, tempo)) {
-      const broken = verdict !== 'clean' && broke.includes(crossing.beat);
-      if (broken) seen.set(crossing.key, crossing);
-      else if (!seen.has(crossing.key)) seen.set(crossing.key, null);
-      if (!counts.has(crossing.key)) {
-        const { key, from, to, band } = crossing;
-        counts.set(key, { key, from, to, band, breaks: 0, passes: 0, lately: null });
-      }
+type Count = {
+  -readonly [Key in keyof Crossing | 'breaks' | 'passes' | 'lately']: CrossingCount[Key];
+};
+
+/** Breaks and passes of every crossing, try by try. A clean try passes them all; one that broke on a beat
+ * breaks those that arrive on it and passes the others; one that was not clean and says no beat tells
+ * nothing. */
+export class CrossingTally {
+  #counts = new Map<string, Count>();
+  /** The counts that a clean try passes, by what was played and how fast. */
+  #passed = new Map<Exercise, Map<number, readonly Count[]>>();
+
+  /** One try more; the oldest comes first. */
+  add({ item, exercise, tempo, verdict, broke }: PlayedTry): void {
+    if (verdict === 'clean') {
+      for (const count of this.#countsOf(exercise, tempo)) count.passes += 1;
+      return;
     }
-    for (const [key, broken] of seen) {
-      const count = counts.get(key);
-      if (!count) continue;
-      if (broken === null) count.passes += 1;
+    if (broke.length === 0) return;
+    const broken = new Map<Count, PlacedCrossing | null>();
+    for (const crossing of crossingsOf(exercise, tempo)) {
+      const count = this.#count(crossing);
+      if (broke.includes(crossing.beat)) broken.set(count, crossing);
+      else if (!broken.has(count)) broken.set(count, null);
+    }
+    for (const [count, at] of broken) {
+      if (at === null) count.passes += 1;
       else {
         count.breaks += 1;
-        count.lately = { item, fromAt: broken.fromAt, toAt: broken.toAt };
+        count.lately = { item, fromAt: at.fromAt, toAt: at.toAt };
       }
     }
+  }
+
+  counts(): readonly Readonly<Count>[] {
+    return [...this.#counts.values()];
+  }
+
+  copy(): CrossingTally {
+    const copy = new CrossingTally();
+    copy.#counts = new Map([...this.#counts].map(([key, count]) => [key, { ...count }]));
+    return copy;
+  }
+
+  #count({ key, from, to, band }: Crossing): Count {
+    let count = this.#counts.get(key);
+    if (!count) {
+      count = { key, from, to, band, breaks: 0, passes: 0, lately: null };
+      this.#counts.set(key, count);
+    }
+    return count;
+  }
+
+  #countsOf(exercise: Exercise, tempo: Tempo): readonly Count[] {
+    let byBpm = this.#passed.get(exercise);
+    if (!byBpm) this.#passed.set(exercise, (byBpm = new Map()));
+    let counts = byBpm.get(tempo.bpm);
+    if (!counts) {
+      counts = [...new Set(crossingsOf(exercise, tempo).map((one) => this.#count(one)))];
+      byBpm.set(tempo.bpm, counts);
+    }
+    return counts;
+  }
+}
+
+/** What several tallies say together, those of one item after the other.
+ * @returns weakest first */
+export function countCrossings(tallies: readonly CrossingTally[]): readonly CrossingCount[] {
+  const counts = new Map<string, Count>();
+  for (const one of tallies.flatMap((tally) => tally.counts())) {
+    const count = counts.get(one.key);
+    if (!count) {
+      counts.set(one.key, { ...one });
+      continue;
+    }
+    count.breaks += one.breaks;
+    count.passes += one.passes;
+    count.lately = one.lately ?? count.lately;
   }
   return [...counts.values()]
     .map((count) => ({ ...count, weakness: weaknessOf(count.breaks, count.passes) }))

@@ -2,6 +2,7 @@ export {
   bandOf,
   countCrossings,
   crossingsOf,
+  CrossingTally,
   riskOf,
   sayCrossing,
   weakCrossings,

@@ -51,3 +51,16 @@ export function weekdayOf(day: Day): (typeof WEEKDAYS)[number] {
   const index = (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
   return WEEKDAYS[index] ?? 'Mon';
 }
+
+const DAY_MS = 86_400_000;
+
+/** Days since 1970, to count with. @example dayNumber('1970-01-02') // => 1 */
+export function dayNumber(day: Day): number {
+  const [year, month, date] = [day.slice(0, 4), day.slice(5, 7), day.slice(8, 10)];
+  return Date.UTC(Number(year), Number(month) - 1, Number(date)) / DAY_MS;
+}
+
+/** @example dayAt(1) // => '1970-01-02' */
+export function dayAt(number: number): Day {
+  return new Date(number * DAY_MS).toISOString().slice(0, 10);
+}

@@ -1,2 +1,12 @@
-export { clockOf, dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from './day';
+export {
+  clockOf,
+  dayAt,
+  dayNumber,
+  dayOf,
+  daysAfter,
+  daysBetween,
+  sayDay,
+  WEEKDAYS,
+  weekdayOf,
+} from './day';
 export type { Day } from './day';

@@ -14,7 +14,6 @@ export type ItemId = Id<'item'>;
 export type AssignmentId = Id<'assignment'>;
 export type SessionId = Id<'session'>;
 export type EntryId = Id<'entry'>;
-export type NoteId = Id<'note'>;
 export type MaterialId = Id<'material'>;
 
 /** Crockford's base 32: sorts like the numbers it writes, no letters that look alike. */

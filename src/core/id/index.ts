@@ -7,7 +7,6 @@ export type {
   Id,
   ItemId,
   MaterialId,
-  NoteId,
   PersonId,
   ProgramId,
   SessionId,

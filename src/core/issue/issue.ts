@@ -85,6 +85,7 @@ export type Issue =
   | Issued<'not-yours', { what: string }>
   | Issued<'not-found', { what: string }>
   | Issued<'entry-shape', { what: string }>
+  | Issued<'input-shape', { what: string }>
   | Issued<'program-empty', { name: string }>
   | Issued<'already-given', { program: string; student: string }>;
 

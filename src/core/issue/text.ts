@@ -154,11 +154,13 @@ export function issueText(issue: Issue): string {
     case 'not-found':
       return `This ${issue.what} is not here any more. Go back and choose another.`;
     case 'entry-shape':
-      return `This try cannot be stored: ${issue.what}. Keep the page open and try again.`;
+      return `This entry cannot be stored: ${issue.what}. Leave it out, or tell your teacher.`;
+    case 'input-shape':
+      return `This cannot be read: ${issue.what}. Shorten or mend it, or reload the page.`;
     case 'program-empty':
       return `${issue.name} has no exercises yet. Add one before you give it to anyone.`;
     case 'already-given':
-      return `${issue.student} already has ${issue.program}. It follows your changes by itself.`;
+      return `${issue.student} already has ${issue.program}. They keep their version until you let them follow.`;
     default:
       return unreachable(issue);
   }

@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '../issue';
 import { dosageSchema, makeDosage, type Dosage } from './dosage';
 import { ladderSchema } from './ladder';
 import { makeLadder, typeLadder, type TypedLadder } from './make-ladder';
-import { advanceRuleSchema, makeRule, USUAL_RULE, type RuleNumber } from './verdict';
+import { advanceRuleSchema, makeRule, USUAL_RULE, type RuleNumber } from './rule';
 
 /** How an exercise is worked on: its ladder, what one try is, and when to go on. */
 export const courseSchema = z.strictObject({

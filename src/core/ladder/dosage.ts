@@ -5,7 +5,7 @@ import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick } from '../time';
 import type { Ladder } from './ladder';
 import { rungsOf } from './ladder';
-import type { AdvanceRule } from './verdict';
+import type { AdvanceRule } from './rule';
 
 export const DOSAGE_KINDS = ['minutes', 'repetitions', 'bars', 'strokes'] as const;
 

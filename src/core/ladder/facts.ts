@@ -2,7 +2,7 @@ import { instantsOf, strokesOf } from '../analysis';
 import { LIMBS, type Limb, type VoiceId } from '../kit';
 import type { ClosedRecipe, Exercise } from '../recipe';
 import { beats, countName } from '../time';
-import type { Variation } from './variation';
+import type { Variation } from '../log';
 
 type Bridge = Extract<Variation, { kind: 'bridge' }>;
 

@@ -8,33 +8,26 @@ export {
   makeDosage,
   sayDosage,
 } from './dosage';
-export { decisionSchema } from './event';
 export { beatPlaces, factsOf, NO_FACTS, sayBeat } from './facts';
-export { dosageNow, replay } from './follow';
-export { ladderSchema, MANNERS, rampBpm, rungsOf } from './ladder';
-export { planTry } from './try';
+export { dosageNow, followEvent, replay, startFollowing } from './follow';
+export { advance, keepAgain, NEVER, pass, raise, startCounter } from './kernel';
+export { ladderSchema, rampBpm, rungsOf } from './ladder';
 export { EMPTY_LADDER, makeLadder, typeLadder } from './make-ladder';
+export { advanceRuleSchema, makeRule, USUAL_RULE } from './rule';
 export { proposalText, reasonText } from './say';
 export { chooseSimpler } from './simpler';
-export { KEEP_DAYS, rungAt, startLadder } from './state';
-export { isTwist, sayVariation, variationSchema } from './variation';
+export { MANNERS } from './stage';
+export { dueDay, rungAt, startLadder } from './state';
+export { planTry } from './try';
 export { bridgeLoop, recipeOnRung, varyRecipe } from './vary';
-export {
-  advanceRuleSchema,
-  makeRule,
-  SUFFERING_IDS,
-  sufferingName,
-  SUFFERINGS,
-  USUAL_RULE,
-  VERDICTS,
-} from './verdict';
 export type { Course, TypedCourse } from './course';
 export type { Dosage } from './dosage';
-export type { Decided, Decision, LogEvent, Suffered, TakenBack, Try } from './event';
 export type { ExerciseFacts } from './facts';
-export type { Ladder, LadderKind, Manner, Ramp, Rung, Stage } from './ladder';
-export type { TryPlan } from './try';
+export type { Followed } from './follow';
+export type { Counter, Counting } from './kernel';
+export type { Ladder, LadderKind, Ramp, Rung } from './ladder';
 export type { TypedLadder } from './make-ladder';
+export type { AdvanceRule } from './rule';
+export type { Manner, Stage } from './stage';
 export type { Following, LadderState, Proposal, ProposalKind, RungReason } from './state';
-export type { Variation } from './variation';
-export type { AdvanceRule, SufferingId, Verdict } from './verdict';
+export type { TryPlan } from './try';

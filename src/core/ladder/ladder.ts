@@ -1,40 +1,11 @@
 import { z } from 'zod';
 import { bpm, FASTEST, SLOWEST, type Bpm } from '../time';
 import type { Dosage } from './dosage';
+import { rungKeys } from './rung-key';
+import { MANNERS, stageSchema, type Stage } from './stage';
 
 const tempo = z.number().min(SLOWEST).max(FASTEST);
 const minutes = z.number().min(0.5).max(120);
-
-/** Ways in which the same thing is played otherwise, where the rung is not a tempo. */
-export const MANNERS = {
-  pad: 'on the pad',
-  lap: 'on the lap',
-  voice: 'sung and counted',
-  'click-2-4': 'click on 2 and 4',
-  'click-drops': 'click drops out',
-  'click-off': 'without a click',
-  soft: 'everything soft',
-  'own-music': 'to music of your own',
-  'own-version': 'your own version',
-} as const;
-
-export type Manner = keyof typeof MANNERS;
-
-const MANNER_IDS = Object.keys(MANNERS) as [Manner, ...Manner[]];
-
-/** A rung that is not a tempo: a step of building the exercise, as the changes that make it, or the
- * whole in another manner. */
-const stage = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('step'),
-    says: z.string().trim().min(1).max(120),
-    /** The recipe of the step, closed; read with the recipe's own reader. */
-    recipe: z.unknown(),
-  }),
-  z.strictObject({ kind: z.literal('manner'), manner: z.enum(MANNER_IDS) }),
-]);
-
-export type Stage = z.infer<typeof stage>;
 
 /** Most rungs of a ladder; more are a typing slip. */
 export const MOST_RUNGS = 200;
@@ -69,7 +40,7 @@ export const ladderSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('stages'),
     bpm: tempo,
-    stages: z.array(stage).min(1).max(MOST_RUNGS),
+    stages: z.array(stageSchema).min(1).max(MOST_RUNGS),
   }),
 ]);
 
@@ -84,9 +55,10 @@ export interface Ramp {
 }
 
 /** One rung. `key` names it in the log by what it asks, so that a ladder that was changed since finds
- * the rungs that stayed the same. */
+ * the rungs that stayed the same; `was` is how logs named it before keys had a form of their own. */
 export interface Rung {
   readonly key: string;
+  readonly was: string;
   readonly says: string;
   readonly bpm: Bpm;
   /** Where one try is not the item's own dosage. */
@@ -99,6 +71,15 @@ export interface Rung {
  * @throws RangeError on a ladder that `makeLadder` refuses (a caller's bug)
  * @example rungsOf({ kind: 'fixed', start: 60, target: 72, step: 5 }) // => 60, 65, 70, 72 */
 export function rungsOf(ladder: Ladder): readonly Rung[] {
+  let rungs = RUNGS.get(ladder);
+  if (!rungs) RUNGS.set(ladder, (rungs = makeRungs(ladder)));
+  return rungs;
+}
+
+/** Ladders are followed over and over. */
+const RUNGS = new WeakMap<Ladder, readonly Rung[]>();
+
+function makeRungs(ladder: Ladder): readonly Rung[] {
   switch (ladder.kind) {
     case 'fixed':
       return climb(ladder).map(tempoRung);
@@ -112,7 +93,7 @@ export function rungsOf(ladder: Ladder): readonly Rung[] {
       return ladder.tempi.map(tempoRung);
     case 'hold':
       return climb({ start: ladder.from, target: ladder.to, step: ladder.by }).map((amount) => ({
-        key: `${ladder.bpm} for ${amount} min`,
+        ...rungKeys({ kind: 'hold', bpm: ladder.bpm, minutes: amount }),
         says: `${ladder.bpm} for ${amount} min`,
         bpm: bpm(ladder.bpm),
         dosage: { kind: 'minutes', amount },
@@ -125,19 +106,19 @@ export function rungsOf(ladder: Ladder): readonly Rung[] {
 }
 
 function tempoRung(tempo: number): Rung {
-  return { key: String(tempo), says: String(tempo), bpm: bpm(tempo) };
+  return { ...rungKeys({ kind: 'tempo', bpm: tempo }), says: String(tempo), bpm: bpm(tempo) };
 }
 
 function stageRung(stage: Stage, tempo: number): Rung {
   const says = stage.kind === 'step' ? stage.says : MANNERS[stage.manner];
-  return { key: `${says}, ${tempo}`, says, bpm: bpm(tempo), stage };
+  return { ...rungKeys({ kind: 'stage', stage, bpm: tempo }), says, bpm: bpm(tempo), stage };
 }
 
 function rampRung(ladder: Extract<Ladder, { kind: 'ramp' }>): Rung {
   const { start, target, step, every } = ladder;
   const bars = climb(ladder).length * every;
   return {
-    key: `${start} to ${target} by ${step} every ${every}`,
+    ...rungKeys({ kind: 'ramp', start, target, step, every }),
     says: `${start} → ${target}, ${step > 0 ? '+' : '−'}${Math.abs(step)} every ${every === 1 ? 'bar' : `${every} bars`}`,
     bpm: bpm(start),
     dosage: { kind: 'bars', amount: bars },

@@ -1,6 +1,6 @@
 import type { Course } from './course';
 import type { LadderState, Proposal } from './state';
-import { sayVariation } from './variation';
+import { sayVariation } from '../log';
 import { rungAt } from './state';
 
 /** Why this rung, in one short sentence. */

@@ -1,8 +1,8 @@
 import type { Limb } from '../kit';
-import type { Try } from './event';
+import type { Try } from '../log';
 import type { ExerciseFacts } from './facts';
-import type { Variation } from './variation';
-import type { SufferingId } from './verdict';
+import type { Variation } from '../log';
+import type { SufferingId } from '../log';
 
 /** What to take away, and the fact behind it. */
 export interface Simpler {

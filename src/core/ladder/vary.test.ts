@@ -2,16 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
 import { buildSteps } from '../path';
 import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
-import {
-  factsOf,
-  recipeOnRung,
-  rungAt,
-  rungsOf,
-  sayBeat,
-  varyRecipe,
-  type Ladder,
-  type Variation,
-} from '.';
+import type { Variation } from '../log';
+import { factsOf, recipeOnRung, rungAt, rungsOf, sayBeat, varyRecipe, type Ladder } from '.';
 
 const recipe = {
   ...toggleOstinato(blankRecipe(), 'hats-2-4'),

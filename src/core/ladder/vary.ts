@@ -4,8 +4,9 @@ import { LIMBS } from '../kit';
 import type { Lane } from '../materials';
 import { blankRecipe, close, expand, readRecipe, type Change, type ClosedRecipe } from '../recipe';
 import { slotTicks, SUBDIVISION_IDS, wrap } from '../time';
-import type { Manner, Rung } from './ladder';
-import type { Variation } from './variation';
+import type { Rung } from './ladder';
+import type { Manner } from './stage';
+import type { Variation } from '../log';
 
 /** What is played on a rung: the exercise, or the step that the rung asks for, varied.
  * @returns issues of expanding what was asked for */

@@ -1,6 +1,7 @@
 import type { ORDERS, Surface } from './schedule';
 import type { Stretch } from './stretches';
-import { NEVER, type Going, type Work } from './work';
+import { NEVER } from '../ladder';
+import type { Going, Work } from './work';
 
 /** Count-in, the bars between two tries and the verdict, in seconds; common practice, no source. */
 export const REST_SECONDS = 20;
@@ -258,7 +259,7 @@ function nextOpen({ open, taken }: Filling): number {
 
 /** Tries that win a rung when all are clean. */
 function setOf({ works }: Filling, index: number): number {
-  return Math.min(MOST_OF_ONE, works[index]?.clean ?? 1);
+  return Math.min(MOST_OF_ONE, works[index]?.rule.clean ?? 1);
 }
 
 /** Goes round until each has had its tries, or nothing fits any more. @param sets so many sets each */

@@ -1,34 +1,46 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../chance';
+import type { LadderEvent } from '../log';
 import {
+  factsOf,
+  followEvent,
   NO_FACTS,
   replay,
+  rungAt,
+  startFollowing,
   USUAL_COURSE,
   type Ladder,
-  type LogEvent,
-  type Verdict,
 } from '../ladder';
-import { daysAfter } from '../calendar';
+import { dayAt, dayNumber, daysAfter } from '../calendar';
 import {
-  countPace,
   expectedTries,
   findHelp,
   forecast,
   keepingShare,
   missedDays,
   needsKit,
+  nothingSeen,
+  paceCounts,
   pacesOf,
   sayHelp,
   sayRange,
+  seePace,
   USUAL_SCHEDULE,
+  workStateOf,
   type Forecasting,
 } from '.';
-import { blankRecipe, expand, toggleOstinato } from '../recipe';
+import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
 import { must } from '../issue';
-import { apply, drawGamma } from './future';
+import { drawGamma, liveThrough } from './future';
 import { BEGINNING, everyDay, TODAY, work } from './plan.fixture';
-import { dayNumber, goingFrom } from './work';
+import { goingFrom, type Going } from './work';
+
+const cells = {
+  ...toggleOstinato(blankRecipe(), 'hats-2-4'),
+  play: { content: { text: '4. 4 8 4' } },
+  as: startOf('phrase-cells'),
+};
 
 const asked = (own: Partial<Forecasting> = {}): Forecasting => ({
   works: [work('a'), work('b')],
@@ -79,7 +91,9 @@ describe('forecast', () => {
   it('agrees with the mean wait for a run of successes, when every try is alike', () => {
     const half = { clean: 5e8, other: 5e8 };
     const pace = { fresh: half, known: half, lost: 0 };
-    const works = [work('a', { trySeconds: [100], clean: 2, cuts: false, pace })];
+    const works = [
+      work('a', { trySeconds: [100], rule: { clean: 2, lost: 2, plateau: 20 }, cuts: false, pace }),
+    ];
     const schedule = everyDay({ minutes: 2 });
     const found = forecast(asked({ works, states: [BEGINNING], schedule, futures: 4000 }));
     // One try a day: the median wait for two heads in a row is 5 tosses (by the Fibonacci counts).
@@ -129,28 +143,61 @@ describe('findHelp', () => {
   });
 });
 
-describe('apply', () => {
-  const verdicts = fc.array(fc.constantFrom<Verdict>('clean', 'shaky', 'lost'), { maxLength: 60 });
+describe('liveThrough', () => {
+  const exercise = must(expand(cells));
+  const facts = factsOf(exercise, cells);
 
-  it('moves a ladder as replaying the log does', () => {
-    const course = { ...USUAL_COURSE, rule: { clean: 2, lost: 2, plateau: 20 } };
+  it('comes to where replaying the verdicts that it drew comes to', () => {
     fc.assert(
-      fc.property(verdicts, (drawn) => {
-        const of = work('a', { trySeconds: Array.from({ length: 9 }, () => 300), clean: 2 });
-        const going = goingFrom(BEGINNING);
-        const log: LogEvent[] = [];
-        drawn.forEach((verdict, index) => {
-          const day = daysAfter(TODAY, index >> 2);
-          const { bpm } = replay({ course, facts: NO_FACTS }, log);
-          const said = { rung: null, suffered: [], broke: [] };
-          log.push({ kind: 'try', id: String(index), day, bpm, verdict, ...said });
-          apply(going, of, verdict, dayNumber(day));
-        });
-        const { rung, clean, passed, keep } = replay({ course, facts: NO_FACTS }, log);
-        expect({ rung: going.rung, passed: going.passed }).toEqual({ rung, passed });
-        if (!passed) expect(going.clean).toBe(clean);
-        else expect(going.keepDue).toBe(dayNumber(keep?.due ?? ''));
-      }),
+      fc.property(
+        fc.record({
+          seed: fc.nat(),
+          climb: fc.boolean(),
+          clean: fc.integer({ min: 1, max: 4 }),
+          lost: fc.integer({ min: 1, max: 3 }),
+          plateau: fc.integer({ min: 1, max: 6 }),
+          chance: fc.constantFrom(0.2, 0.5, 0.8, 0.95),
+          facts: fc.constantFrom(facts, NO_FACTS),
+          rungs: fc.integer({ min: 1, max: 6 }),
+        }),
+        ({ seed, climb, chance, facts: known, rungs, ...rule }) => {
+          const ladder: Ladder = { kind: 'list', tempi: [60, 65, 70, 75, 80, 85].slice(0, rungs) };
+          const following = { course: { ...USUAL_COURSE, ladder, climb, rule }, facts: known };
+          const start = replay(following, []);
+          const tally = { clean: 1e6 * chance, other: 1e6 * (1 - chance) };
+          const of = work('a', {
+            trySeconds: start.rungs.map(() => 120),
+            rule,
+            varies: known !== NO_FACTS,
+            pace: { fresh: tally, known: tally, lost: 0.5 },
+          });
+          const going: Going[] = [goingFrom(workStateOf(start, { tries: 0, seconds: 0 }))];
+          const log: LadderEvent[] = [];
+          let followed = startFollowing(following);
+          const days = Array.from({ length: 60 }, (_, index) => ({
+            number: dayNumber(TODAY) + index,
+            stretches: [{ on: 'kit' as const, seconds: 900 }],
+          }));
+          liveThrough([of], going, days, 'blocked', 0.8, seeded(seed), {
+            onTry(_work, verdict, day) {
+              const { key, bpm } = rungAt(followed.state.rungs, followed.state.rung);
+              const said = { rung: key, suffered: [], broke: [] };
+              const id = String(log.length);
+              const entry = { kind: 'try' as const, id, day: dayAt(day), bpm, verdict, ...said };
+              log.push(entry);
+              followed = followEvent(followed, entry, following);
+            },
+          });
+          const { today: _, ...replayed } = workStateOf(replay(following, log), {
+            tries: 0,
+            seconds: 0,
+          });
+          const [{ triesToday: _t, share: _s, ...forecast } = goingFrom(BEGINNING)] = going;
+          expect(log.length).toBeGreaterThan(0);
+          expect(forecast).toEqual(replayed);
+        },
+      ),
+      { numRuns: 150 },
     );
   });
 });
@@ -170,9 +217,9 @@ describe('drawGamma', () => {
 
 describe('pacesOf', () => {
   it('an item without tries goes by the others, one with many by its own', () => {
-    const counted = countPace();
+    const seen = nothingSeen();
     const of = { course: USUAL_COURSE, facts: NO_FACTS };
-    const log: LogEvent[] = Array.from({ length: 30 }, (_, index) => ({
+    const log: LadderEvent[] = Array.from({ length: 30 }, (_, index) => ({
       kind: 'try',
       id: String(index),
       day: TODAY,
@@ -182,21 +229,20 @@ describe('pacesOf', () => {
       suffered: [],
       broke: [],
     }));
-    replay(of, log, counted.watch);
-    const none = countPace().counts();
-    const [weak, unknown] = pacesOf([counted.counts(), none]);
+    replay(of, log, (one, before) => seePace(seen, one.verdict, before));
+    const [weak, unknown] = pacesOf([paceCounts(seen), paceCounts(nothingSeen())]);
     expect(weak?.fresh.clean).toBeLessThan(1);
     expect((unknown?.known.clean ?? 0) + (unknown?.known.other ?? 0)).toBeCloseTo(4);
     expect(weak?.lost).toBeCloseTo(0.28, 1);
   });
 });
 
-describe('countPace', () => {
+describe('seePace', () => {
   it('new ground is the highest rung so far; below it, and once it is passed, it is known', () => {
     const ladder: Ladder = { kind: 'list', tempi: [60, 70] };
     const rule = { clean: 1, lost: 1, plateau: 20 };
-    const counted = countPace();
-    const log = 'CLCCC'.split('').map((letter, index): LogEvent => {
+    const seen = nothingSeen();
+    const log = 'CLCCC'.split('').map((letter, index): LadderEvent => {
       const verdict = letter === 'C' ? 'clean' : 'lost';
       const bpm = [60, 70, 60, 70, 70][index] ?? 0;
       const said = { rung: null, suffered: [], broke: [] };
@@ -205,10 +251,10 @@ describe('countPace', () => {
     const { passed } = replay(
       { course: { ...USUAL_COURSE, ladder, rule }, facts: NO_FACTS },
       log,
-      counted.watch,
+      (one, before) => seePace(seen, one.verdict, before),
     );
     expect(passed).toBe(true);
-    expect(counted.counts()).toEqual({
+    expect(paceCounts(seen)).toEqual({
       fresh: { clean: 2, other: 1 },
       known: { clean: 2, other: 0 },
       lost: 1,

@@ -1,4 +1,4 @@
-import { WEEKDAYS, type Day } from '../calendar';
+import { dayNumber, WEEKDAYS, type Day } from '../calendar';
 import { seeded } from '../chance';
 import { liveThrough, type FutureDay } from './future';
 import { cleanShare } from './pace';
@@ -6,7 +6,7 @@ import { leftOf, type Planning } from './plan';
 import { datesFrom, hoursOn, MOST_MINUTES } from './schedule';
 import { stretchesOf } from './stretches';
 import { withoutWorks } from './unfit';
-import { dayNumber, goingFrom, type Work } from './work';
+import { goingFrom, type Work } from './work';
 
 /** Dates that a forecast looks ahead: half a year. */
 export const FORECAST_DAYS = 182;
@@ -80,10 +80,11 @@ export function forecast(asked: Forecasting): Forecast {
     const [start] = ways;
     let best = wayNow();
     if (start) start[future] = best;
-    const found = liveThrough(works, going, days, schedule.order, keeps, random, (index) => {
+    const onDay = (index: number) => {
       const week = (index + 1) % 7 === 0 ? ways[(index + 1) / 7] : undefined;
       if (week) week[future] = best = Math.max(best, wayNow());
-    });
+    };
+    const found = liveThrough(works, going, days, schedule.order, keeps, random, { onDay });
     let last = 0;
     found.forEach((at, index) => {
       const of = reached[index];

@@ -1,10 +1,10 @@
-import { KEEP_DAYS } from '../ladder';
+import { advance } from '../ladder';
+import type { Verdict } from '../log';
 import { fillDay } from './fill';
 import type { Tally } from './pace';
-import { keepAgain } from './plan';
 import type { Schedule } from './schedule';
 import type { Stretch } from './stretches';
-import type { Going, Work } from './work';
+import { countingOf, type Going, type Work } from './work';
 
 /** How likely a student's tries are clean in one future. */
 interface Chances {
@@ -29,9 +29,15 @@ function drawChances({ pace }: Work, random: () => number): Chances {
   };
 }
 
-/** Works through dates, drawing every verdict, and for each work how well it goes once it is played.
+interface Watching {
+  readonly onDay?: (index: number) => void;
+  readonly onTry?: (work: number, verdict: Verdict, day: number) => void;
+}
+
+/** Works through dates, drawing every verdict, and for each work how well it goes once it is played; a
+ * teacher who is asked says yes at once.
  * @param going changed in place  @param keeps share of planned dates that are kept, 0 to 1
- * @param onDay is told after each date
+ * @param watch is told after each date, and before each try counts
  * @returns by work the index of the date on which its target is reached; -1 for none */
 export function liveThrough(
   works: readonly Work[],
@@ -40,20 +46,25 @@ export function liveThrough(
   order: Schedule['order'],
   keeps: number,
   random: () => number,
-  onDay: (index: number) => void,
+  { onDay, onTry }: Watching,
 ): Int16Array {
   const reached = new Int16Array(works.length).fill(-1);
   const chances: (Chances | null)[] = works.map(() => null);
+  const rules = works.map(countingOf);
   for (const [index, { number, stretches }] of days.entries()) {
     if (stretches.length > 0 && random() < keeps) {
       const entries = fillDay(works, going, number, stretches, order);
       for (const { work } of entries) {
         const state = going[work];
         const of = works[work];
-        if (!state || !of || (state.passed && state.lastDay === number)) continue;
+        const rule = rules[work];
+        if (!state || !of || !rule || (state.passed && state.lastDay === number)) continue;
         const before = state.passed;
         const chance = (chances[work] ??= drawChances(of, random));
-        tryOnce(state, of, chance, number, random);
+        const verdict = draw(state, chance, random);
+        onTry?.(work, verdict, number);
+        state.triesToday += 1;
+        advance(state, verdict, rule, number);
         if (state.passed && !before && reached[work] === -1) reached[work] = index;
       }
       for (const { work } of entries) {
@@ -62,77 +73,15 @@ export function liveThrough(
       }
     }
     if (index === 0) for (const state of going) state.triesToday = 0;
-    onDay(index);
+    onDay?.(index);
   }
   return reached;
 }
 
-/** One try with a drawn verdict, by the rules that `replay` follows. */
-function tryOnce(
-  state: Going,
-  work: Work,
-  { fresh, known, lost }: Chances,
-  day: number,
-  random: () => number,
-): void {
+/** How one try goes. */
+function draw(state: Going, { fresh, known, lost }: Chances, random: () => number): Verdict {
   const clean = random() < (!state.passed && state.rung >= state.best ? fresh : known);
-  apply(state, work, clean ? 'clean' : random() < lost ? 'lost' : 'shaky', day);
-}
-
-/** What a verdict does to a ladder: the short form of `replay`, without variations and questions. */
-export function apply(
-  state: Going,
-  work: Work,
-  verdict: 'clean' | 'shaky' | 'lost',
-  day: number,
-): void {
-  state.lastDay = day;
-  state.triesToday += 1;
-  if (state.passed) return keepWarm(state, work, verdict, day);
-  if (verdict === 'shaky') {
-    state.clean = state.lostInARow = 0;
-  } else if (verdict === 'lost') {
-    state.clean = 0;
-    state.lostInARow += 1;
-    if (state.lostInARow < work.lost) return;
-    if (state.rung > 0) onRung(state, state.rung - 1);
-    else state.lostInARow = 0;
-  } else {
-    state.lostInARow = 0;
-    state.clean += 1;
-    if (state.clean < work.clean) return;
-    if (state.rung < work.trySeconds.length - 1) return onRung(state, state.rung + 1);
-    state.passed = true;
-    state.clean = 0;
-    state.keepTimes = 0;
-    state.keepDue = day + KEEP_DAYS[0];
-  }
-}
-
-function onRung(state: Going, rung: number): void {
-  state.rung = rung;
-  state.best = Math.max(state.best, rung);
-  state.clean = state.lostInARow = 0;
-}
-
-function keepWarm(
-  state: Going,
-  work: Work,
-  verdict: 'clean' | 'shaky' | 'lost',
-  day: number,
-): void {
-  if (verdict === 'clean') {
-    state.lostInARow = 0;
-    if (day >= state.keepDue) keepAgain(state, day);
-    return;
-  }
-  state.lostInARow = verdict === 'lost' ? state.lostInARow + 1 : 0;
-  if (state.lostInARow >= work.lost) {
-    state.passed = false;
-    return onRung(state, Math.max(0, state.rung - 1));
-  }
-  state.keepTimes = 0;
-  state.keepDue = day + 1;
+  return clean ? 'clean' : random() < lost ? 'lost' : 'shaky';
 }
 
 /** A share from a Beta distribution, as the part that one Gamma has of two. */

@@ -1,4 +1,5 @@
-import type { LadderState, Try } from '../ladder';
+import type { Counter } from '../ladder';
+import type { Verdict } from '../log';
 
 /** Verdicts in one situation. */
 export interface Tally {
@@ -33,32 +34,39 @@ const UNKNOWN: Tally = { clean: 2, other: 1 };
 /** Weight of what the student does elsewhere, in tries. */
 const ELSEWHERE = 4;
 
-/** Counts an item's tries as they come, each with where the ladder stood before it. Who is stuck goes up
- * and down below what cannot be won: those tries say nothing about the rung above.
- * @returns what to hand to `replay`, and what it came to */
-export function countPace(): {
-  readonly watch: (entry: Try, before: LadderState) => void;
-  readonly counts: () => PaceCounts;
-} {
-  const seen: { fresh: boolean; verdict: Try['verdict'] }[] = [];
-  return {
-    watch({ verdict }, { rung, gain, passed, climbing }) {
-      if (!climbing) seen.push({ fresh: !passed && rung >= gain.rung, verdict });
-    },
-    counts() {
-      const late = [true, false].map((fresh) =>
-        seen.filter((one) => one.fresh === fresh).slice(-LATELY),
-      );
-      const [fresh = [], known = []] = late;
-      const lost = late.flat().filter((one) => one.verdict === 'lost').length;
-      return { fresh: tallyOf(fresh), known: tallyOf(known), lost };
-    },
-  };
+/** The last verdicts on new ground and on ground that was won before, oldest first. */
+export interface PaceSeen {
+  readonly fresh: Verdict[];
+  readonly known: Verdict[];
 }
 
-function tallyOf(tries: readonly { readonly verdict: Try['verdict'] }[]): Tally {
-  const clean = tries.filter((one) => one.verdict === 'clean').length;
-  return { clean, other: tries.length - clean };
+export function nothingSeen(): PaceSeen {
+  return { fresh: [], known: [] };
+}
+
+/** One try more; changes what was seen. Who is stuck goes up and down below what cannot be won: those tries say nothing about
+ * the rung above. @param before where the ladder stood before the try */
+export function seePace(
+  seen: PaceSeen,
+  verdict: Verdict,
+  { rung, best, passed, climbing }: Pick<Counter, 'rung' | 'best' | 'passed' | 'climbing'>,
+): void {
+  if (climbing) return;
+  const ground = !passed && rung >= best ? 'fresh' : 'known';
+  const verdicts = seen[ground];
+  verdicts.push(verdict);
+  if (verdicts.length > LATELY) verdicts.shift();
+}
+
+/** What was seen, counted. */
+export function paceCounts({ fresh, known }: PaceSeen): PaceCounts {
+  const lost = [...fresh, ...known].filter((one) => one === 'lost').length;
+  return { fresh: tallyOf(fresh), known: tallyOf(known), lost };
+}
+
+function tallyOf(verdicts: readonly Verdict[]): Tally {
+  const clean = verdicts.filter((one) => one === 'clean').length;
+  return { clean, other: verdicts.length - clean };
 }
 
 /** Each item's pace: its own tries, with a little of the student's others where it has few.

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { WEEKDAYS } from '../calendar';
+import { dayNumber, WEEKDAYS } from '../calendar';
+import { startCounter } from '../ladder';
 import {
   USUAL_SCHEDULE,
   type Hours,
@@ -21,27 +22,19 @@ export function work(id: string, own: Partial<Work> = {}): Work {
     needsKit: false,
     trySeconds: [300, 300, 300, 300, 300],
     cuts: true,
-    clean: 3,
-    lost: 2,
+    rule: { clean: 3, lost: 2, plateau: 20 },
+    varies: false,
     weight: 1,
     pace: { fresh: { clean: 6, other: 2 }, known: { clean: 9, other: 1 }, lost: 0.3 },
     ...own,
   };
 }
 
-export const BEGINNING: WorkState = {
-  rung: 0,
-  clean: 0,
-  lostInARow: 0,
-  passed: false,
-  best: 0,
-  keep: null,
-  lastDay: null,
-  today: { tries: 0, seconds: 0 },
-};
+export const BEGINNING: WorkState = { ...startCounter(0), today: { tries: 0, seconds: 0 } };
 
 export function passedOn(day: string, due: string): WorkState {
-  return { ...BEGINNING, rung: 4, best: 4, passed: true, keep: { times: 0, due }, lastDay: day };
+  const days = { keepDue: dayNumber(due), lastDay: dayNumber(day) };
+  return { ...BEGINNING, rung: 4, best: 4, passed: true, ...days };
 }
 
 /** The same hours every day. */
@@ -90,7 +83,7 @@ export const anyPlanning: fc.Arbitrary<Planning> = fc
           maxLength: 6,
         }),
         cuts: fc.boolean(),
-        clean: fc.integer({ min: 1, max: 5 }),
+        rule: fc.integer({ min: 1, max: 5 }).map((clean) => ({ clean, lost: 2, plateau: 20 })),
         pace: fc.record({ fresh: tally, known: tally, lost: fc.constant(0.3) }),
         passed: fc.boolean(),
       }),

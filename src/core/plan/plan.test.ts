@@ -13,6 +13,7 @@ import {
   type PlannedDay,
   type Planning,
 } from '.';
+import { dayNumber } from '../calendar';
 import { must } from '../issue';
 import { anyPlanning, BEGINNING, everyDay, passedOn, TODAY, work } from './plan.fixture';
 
@@ -66,7 +67,11 @@ describe('planDays', () => {
 
   it('what was begun goes on before something new begins, and what waits waits', () => {
     const works = [work('a', { after: [1] }), work('b'), work('c')];
-    const states = [BEGINNING, BEGINNING, { ...BEGINNING, rung: 2, lastDay: '2026-03-01' }];
+    const states = [
+      BEGINNING,
+      BEGINNING,
+      { ...BEGINNING, rung: 2, lastDay: dayNumber('2026-03-01') },
+    ];
     expect(firstDay(planning({ works, states }))).toEqual(['new b 2', 'new c 3']);
   });
 
@@ -96,7 +101,12 @@ describe('planDays', () => {
   });
 
   it('what was done today is taken off, minutes and tries', () => {
-    const done = { ...BEGINNING, clean: 1, lastDay: TODAY, today: { tries: 1, seconds: 320 } };
+    const done = {
+      ...BEGINNING,
+      clean: 1,
+      lastDay: dayNumber(TODAY),
+      today: { tries: 1, seconds: 320 },
+    };
     const states = [done, BEGINNING, BEGINNING];
     expect(firstDay(planning({ works: three, states }))).toEqual(['new a 2', 'new b 2']);
   });

@@ -1,10 +1,10 @@
-import { daysAfter, type Day } from '../calendar';
-import { KEEP_DAYS } from '../ladder';
+import { dayNumber, daysAfter, type Day } from '../calendar';
+import { keepAgain, pass, raise } from '../ladder';
 import { fillDay, type Entry } from './fill';
 import { cleanShare, expectedTries } from './pace';
 import { hoursOn, isOff, type Hours, type Schedule, type Surface } from './schedule';
 import { stretchesOf, type Stretch } from './stretches';
-import { dayNumber, goingFrom, type Going, type Work, type WorkState } from './work';
+import { goingFrom, type Going, type Work, type WorkState } from './work';
 
 /** Days that are planned ahead: twelve weeks. */
 export const PLAN_DAYS = 84;
@@ -84,10 +84,10 @@ interface Wins {
   readonly known: number;
 }
 
-function winsPerTry({ pace, clean }: Work): Wins {
+function winsPerTry({ pace, rule }: Work): Wins {
   return {
-    fresh: 1 / expectedTries(cleanShare(pace.fresh), clean),
-    known: 1 / expectedTries(cleanShare(pace.known), clean),
+    fresh: 1 / expectedTries(cleanShare(pace.fresh), rule.clean),
+    known: 1 / expectedTries(cleanShare(pace.known), rule.clean),
   };
 }
 
@@ -109,19 +109,11 @@ function tryAsExpected(
   if (state.share < 1) return false;
   state.share -= 1;
   if (state.rung < work.trySeconds.length - 1) {
-    state.rung += 1;
+    raise(state);
     return false;
   }
-  state.passed = true;
-  state.keepTimes = 0;
-  state.keepDue = day + KEEP_DAYS[0];
+  pass(state, day);
   return true;
-}
-
-/** Passed work that came back well comes back later. */
-export function keepAgain(state: Going, day: number): void {
-  state.keepTimes += 1;
-  state.keepDue = day + (KEEP_DAYS[Math.min(state.keepTimes, KEEP_DAYS.length - 1)] ?? 1);
 }
 
 /** The entries of a date in order, those of one exercise that follow each other as one. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { NO_FACTS, replay, USUAL_COURSE, type LogEvent } from '../ladder';
-import { countWay, sayHelp, sayUnfit, wayDone, type Help, type Unfit } from '.';
+import type { LadderEvent } from '../log';
+import { followEvent, NO_FACTS, startFollowing, USUAL_COURSE } from '../ladder';
+import { climbed, sayHelp, sayUnfit, wayDone, type Climbed, type Help, type Unfit } from '.';
 
 const WORKS = ['Clave', 'Cells', 'Ride', 'Feet', 'Samba', 'Flams'].map((name) => ({ name }));
 
@@ -50,7 +51,7 @@ describe('sayHelp', () => {
 });
 
 describe('the way done', () => {
-  const tries = (days: readonly string[]): readonly LogEvent[] =>
+  const tries = (days: readonly string[]): readonly LadderEvent[] =>
     days.map((day, index) => {
       const said = { rung: null, suffered: [], broke: [] };
       const bpm = 60 + 5 * Math.floor(index / 3);
@@ -58,10 +59,14 @@ describe('the way done', () => {
     });
 
   it('knows the rungs that were won by the end of each date', () => {
-    const counted = countWay();
+    const following = { course: USUAL_COURSE, facts: NO_FACTS };
+    const way: Climbed[] = [];
+    let followed = startFollowing(following);
     const log = tries(['2026-03-01', '2026-03-01', '2026-03-01', '2026-03-03', '2026-03-04']);
-    const state = replay({ course: USUAL_COURSE, facts: NO_FACTS }, log, counted.watch);
-    const way = counted.way(state);
+    for (const one of log) {
+      followed = followEvent(followed, one, following);
+      climbed(way, one.day, followed.state);
+    }
     expect(way).toEqual([
       { day: '2026-03-01', rungs: 1 },
       { day: '2026-03-03', rungs: 1 },

@@ -2,7 +2,8 @@ import { fillDay, type Entry } from './fill';
 import { planDays, type Planning } from './plan';
 import { hoursOn, type Hours } from './schedule';
 import { stretchesOf } from './stretches';
-import { dayNumber, goingFrom } from './work';
+import { dayNumber } from '../calendar';
+import { goingFrom } from './work';
 
 /** What to do now: what the schedule has left for today, or so many minutes from now on.
  * @param now null keeps to the schedule; its `minutes` are still to come

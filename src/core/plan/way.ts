@@ -1,5 +1,5 @@
 import type { Day } from '../calendar';
-import type { LadderState, Try } from '../ladder';
+import type { LadderState } from '../ladder';
 
 /** Rungs that were won by the end of a date. */
 export interface Climbed {
@@ -7,25 +7,13 @@ export interface Climbed {
   readonly rungs: number;
 }
 
-/** Notes how far a ladder was at the end of each date with tries.
- * @returns what to hand to `replay`, and what it came to */
-export function countWay(): {
-  readonly watch: (entry: Try, before: LadderState) => void;
-  readonly way: (now: LadderState) => readonly Climbed[];
-} {
-  const found: Climbed[] = [];
-  let last: Day | null = null;
-  return {
-    watch({ day }, before) {
-      if (last !== null && day !== last) found.push({ day: last, rungs: rungsWon(before) });
-      last = day;
-    },
-    way: (now) => (last === null ? found : [...found, { day: last, rungs: rungsWon(now) }]),
-  };
-}
-
-function rungsWon({ passed, rung, rungs }: LadderState): number {
-  return passed ? rungs.length : rung;
+/** How far a ladder is at the end of each date with tries, after one more entry.
+ * @param day of the entry, where it is a try; null for a decision, which moves the last date's end */
+export function climbed(way: Climbed[], day: Day | null, now: LadderState): void {
+  const last = way.at(-1);
+  const rungs = now.passed ? now.rungs.length : now.rung;
+  if (day !== null && day !== last?.day) way.push({ day, rungs });
+  else if (last && last.rungs !== rungs) way[way.length - 1] = { ...last, rungs };
 }
 
 /** How far along the way all ladders together were, by date, 0 to 1; each stays where it was until it

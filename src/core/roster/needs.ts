@@ -1,7 +1,8 @@
 import { sayCount } from '../issue';
 import { daysBetween, type Day } from '../calendar';
 import type { ItemId } from '../id';
-import { proposalText, rungAt, sayVariation, type LadderState, type Verdict } from '../ladder';
+import { sayVariation, type Verdict } from '../log';
+import { proposalText, rungAt, type LadderState } from '../ladder';
 
 /** Why a student needs the teacher: one fact, and how urgent it is (0 is nothing, 100 the most). */
 export interface Need {
@@ -61,9 +62,9 @@ function itemNeed(standing: ItemStanding): readonly Need[] {
     const stuck = kind === 'simplify' || kind === 'plateau';
     const says =
       kind === 'plateau'
-        ? `${name}: stuck at ${here} for ${sayCount(state.gain.days, 'day')} of practice; play ${sayVariation(proposal.variation)}.${breaks}`
+        ? `${name}: stuck at ${here} for ${sayCount(state.stuckDays, 'day')} of practice; play ${sayVariation(proposal.variation)}.${breaks}`
         : `${name}: ${decapital(proposalText(proposal))}${stuck ? breaks : ''}`;
-    const waited = Math.min(9, Math.floor(state.gain.days / 3));
+    const waited = Math.min(9, Math.floor(state.stuckDays / 3));
     const urgency = (stuck ? URGENCY[kind] : URGENCY.asks) + waited;
     return [{ kind: stuck ? 'stuck' : 'asks', urgency, says, item }];
   }

@@ -24,7 +24,8 @@ const plateau = {
     because: 'no gain in 4 days of practice; lost the count twice',
     basis: [],
   },
-  gain: { rung: 0, days: 6, asked: 4 },
+  stuckDays: 6,
+  askedDays: 4,
 } as const;
 
 describe('needsOf', () => {
@@ -74,14 +75,27 @@ describe('hearFirst', () => {
 });
 
 describe('tallies', () => {
-  const tries = [
-    { day: '2026-03-09', seconds: 90, verdict: 'clean', suffered: [] },
-    { day: '2026-03-09', seconds: 30, verdict: 'lost', suffered: [{ what: 'flam', limb: 'LF' }] },
-    { day: '2026-03-01', seconds: 60, verdict: 'shaky', suffered: [{ what: 'flam', limb: null }] },
-  ] as const;
+  const done = [
+    { day: '2026-03-01', seconds: 60 },
+    { day: '2026-03-09', seconds: 90 },
+    { day: '2026-03-09', seconds: 30 },
+  ];
+  const items = [
+    {
+      mix: { clean: 1, shaky: 0, lost: 1 },
+      suffered: new Map([['flam' as const, { times: 1, limbs: { LF: 1 } }]]),
+    },
+    {
+      mix: { clean: 0, shaky: 1, lost: 0 },
+      suffered: new Map([
+        ['flam' as const, { times: 2, limbs: { LF: 1 } }],
+        ['tense' as const, { times: 1, limbs: {} }],
+      ]),
+    },
+  ];
 
   it('count minutes by day, days without practice too', () => {
-    expect(minutesByDay(tries, TODAY, 3)).toEqual([
+    expect(minutesByDay(done, TODAY, 3)).toEqual([
       { day: '2026-03-08', minutes: 0 },
       { day: '2026-03-09', minutes: 2 },
       { day: '2026-03-10', minutes: 0 },
@@ -89,7 +103,10 @@ describe('tallies', () => {
   });
 
   it('count verdicts, and what suffered by limb', () => {
-    expect(verdictMix(tries)).toEqual({ clean: 1, shaky: 1, lost: 1 });
-    expect(sufferedByLimb(tries)).toEqual([{ what: 'flam', times: 2, limbs: { LF: 1 } }]);
+    expect(verdictMix(items)).toEqual({ clean: 1, shaky: 1, lost: 1 });
+    expect(sufferedByLimb(items)).toEqual([
+      { what: 'flam', times: 3, limbs: { LF: 2 } },
+      { what: 'tense', times: 1, limbs: {} },
+    ]);
   });
 });

@@ -1,15 +1,8 @@
 export { clockOf, dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from '../calendar';
 export { isDue } from './due';
 export { idSchema, makeId, parseId } from '../id';
-export {
-  brokeInputSchema,
-  keyOf,
-  PLAIN_SPEECH,
-  remarkInputSchema,
-  speechSchema,
-  sufferedInputSchema,
-  tryInputSchema,
-} from './records';
+export { keyOf, PLAIN_SPEECH, speechSchema } from './records';
+export { afterEntries } from './local';
 export { typedTicks } from './paper';
 export type { Day } from '../calendar';
 export type {
@@ -20,7 +13,6 @@ export type {
   Id,
   ItemId,
   MaterialId,
-  NoteId,
   PersonId,
   ProgramId,
   SessionId,
@@ -28,35 +20,30 @@ export type {
 } from '../id';
 export type { PaperTick } from './paper';
 export type {
-  BrokeInput,
+  BatchAnswer,
   DoneDay,
+  EntryAnswer,
   ExerciseName,
   FamilyName,
   Given,
   ItemRecord,
-  LoggedDecision,
-  LoggedTry,
   Note,
   Person,
   PlanItem,
   Program,
   ProgramItem,
   ProgramSummary,
-  RemarkInput,
   Round,
   RoundSlot,
   SavedExercise,
   SavedFamily,
   Speech,
+  Standing,
   StandItem,
-  StoredTry,
   StudentPlan,
   StudentRecord,
   StudentSummary,
   StudentVersion,
-  Suffered,
-  SufferedInput,
-  TryInput,
   VersionItem,
   Viewer,
   WeakPlace,

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../issue';
-import type { Verdict } from '../ladder';
+import type { Verdict } from '../log';
 import { parseBpm, type Bpm } from '../time';
 
 /** One tick of a paper sheet: a try, and its tempo where it was not the rung's. */

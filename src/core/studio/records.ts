@@ -2,30 +2,28 @@ import { z } from 'zod';
 import type { Day } from '../calendar';
 import type { CrossingCount } from '../breaks';
 import type { Family } from '../family';
-import {
-  idSchema,
-  type AssignmentId,
-  type EntryId,
-  type ExerciseId,
-  type FamilyId,
-  type ItemId,
-  type NoteId,
-  type PersonId,
-  type ProgramId,
-  type StudioId,
+import type {
+  AssignmentId,
+  EntryId,
+  ExerciseId,
+  FamilyId,
+  ItemId,
+  PersonId,
+  ProgramId,
+  StudioId,
 } from '../id';
 import type { KitProfile } from '../kit';
-import { LIMBS } from '../kit';
-import { SUFFERING_IDS, VERDICTS, type Decided, type LadderState, type Try } from '../ladder';
+import type { Result } from '../issue';
+import type { Followed, LadderState } from '../ladder';
+import type { LoggedDecision, LoggedTry, SufferingId } from '../log';
+import type { CurvePoint, ItemDay, ItemSums, OnStand, SufferedCount } from '../progress';
 import type { EntryKind, Planning, Surface } from '../plan';
 import type { Outline, OutlineItem } from '../program';
 import type { ClosedRecipe } from '../recipe';
 import type { Need } from '../roster';
 import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
 
-export type { Suffered } from '../ladder';
-
-/** Who looks: every use case takes one and refuses what is not theirs. */
+/** Who looks. */
 export interface Viewer {
   readonly studioId: StudioId;
   readonly role: 'teacher' | 'student';
@@ -112,40 +110,17 @@ export interface Program {
   readonly given: readonly Given[];
 }
 
-/** One try as the log keeps it; what suffered and where it broke come from later entries. */
-export interface LoggedTry extends Try {
-  readonly id: EntryId;
-  readonly itemId: ItemId;
-  readonly at: number;
-  /** Grows with every entry of the log. */
-  readonly seq: number;
-  readonly bars: number;
-  readonly seconds: number;
-  /** Typed in from a sheet of paper. */
-  readonly paper: boolean;
-  /** What the student wrote about it; the last word counts. */
-  readonly remark: string;
-}
-
-export interface LoggedDecision extends Decided {
-  readonly id: EntryId;
-  readonly itemId: ItemId;
-  readonly at: number;
-  readonly seq: number;
-  readonly takenBack: boolean;
-}
-
 /** An item on a student's stand: what, how much, how fast, why. */
-export interface StandItem {
+export interface StandItem extends OnStand {
   readonly assignmentId: AssignmentId;
   readonly program: string;
   readonly section: string;
   readonly item: OutlineItem;
-  /** What is played now: on this student's kit, as the rung asks, varied. */
-  readonly plays: ClosedRecipe;
+  /** The whole, on this student's kit. */
+  readonly whole: ClosedRecipe;
   readonly state: LadderState;
-  readonly reason: string;
-  readonly cues: readonly string[];
+  /** The tries that the ladder's next move may rest on. */
+  readonly recent: Pick<Followed, 'late' | 'lowest'>;
   /** Names of the items that come first and are not passed yet. */
   readonly waitsFor: readonly string[];
   /** Passed, and due again later. */
@@ -153,11 +128,18 @@ export interface StandItem {
   readonly today: { readonly tries: number; readonly seconds: number };
 }
 
-/** An item's whole history for one student. */
+/** An item's history for one student; short, however long the log is. */
 export interface ItemRecord extends StandItem {
-  /** The whole, on this student's kit. */
-  readonly whole: ClosedRecipe;
-  readonly tries: readonly LoggedTry[];
+  /** All tries. */
+  readonly count: number;
+  /** The last ones, oldest first; the others are read when they are asked for. */
+  readonly latest: readonly LoggedTry[];
+  /** Those that a proposal rests on, oldest first. */
+  readonly rests: readonly LoggedTry[];
+  readonly curve: readonly CurvePoint[];
+  readonly days: readonly ItemDay[];
+  readonly mix: ItemSums['mix'];
+  readonly suffered: ReadonlyMap<SufferingId, SufferedCount>;
   readonly decisions: readonly LoggedDecision[];
 }
 
@@ -172,7 +154,7 @@ export interface WeakPlace {
 }
 
 export interface Note {
-  readonly id: NoteId;
+  readonly id: EntryId;
   readonly text: string;
   readonly day: Day;
   readonly at: number;
@@ -288,56 +270,20 @@ export interface VersionItem {
   readonly risk: number;
 }
 
-/** A finished try on its way into the log. The id is made where the try was played, so that
- * sending it twice stores it once. */
-export const tryInputSchema = z.strictObject({
-  id: idSchema<'entry'>(),
-  sessionId: idSchema<'session'>(),
-  assignmentId: idSchema<'assignment'>(),
-  itemId: idSchema<'item'>(),
-  bpm: z.number().min(20).max(400),
-  /** The rung that was played, by its key. */
-  rung: z.string().max(160).nullable().default(null),
-  /** How long ago it was played, by the clock that was there; it may have waited to be sent. */
-  agoMs: z
-    .number()
-    .min(0)
-    .max(30 * 86_400_000)
-    .default(0),
-  verdict: z.enum(VERDICTS),
-  bars: z.int().min(1).max(100_000),
-  seconds: z.number().min(0).max(86_400),
-});
+/** Where an item stands, as the log has it: what the Stand learns when entries are stored. */
+export type Standing = Pick<
+  StandItem,
+  'assignmentId' | 'state' | 'recent' | 'reason' | 'plays' | 'cues' | 'resting' | 'today'
+> & { readonly item: Pick<OutlineItem, 'id'> };
 
-export type TryInput = z.infer<typeof tryInputSchema>;
+/** What became of an entry that was posted: whether the log has it, or why it never will. */
+export interface EntryAnswer {
+  readonly id: EntryId;
+  readonly result: Result<null>;
+}
 
-/** What suffered in a try that is already in the log. */
-export const sufferedInputSchema = z.strictObject({
-  id: idSchema<'entry'>(),
-  tryId: idSchema<'entry'>(),
-  what: z.enum(SUFFERING_IDS),
-  limb: z.enum(LIMBS).nullable(),
-});
-
-export type SufferedInput = z.infer<typeof sufferedInputSchema>;
-
-/** The felt beat of the cycle on which a try broke, from 0. */
-export const brokeInputSchema = z.strictObject({
-  id: idSchema<'entry'>(),
-  tryId: idSchema<'entry'>(),
-  beat: z.int().min(0).max(4096),
-});
-
-export type BrokeInput = z.infer<typeof brokeInputSchema>;
-
-/** What a student writes about a try that is already in the log. */
-export const remarkInputSchema = z.strictObject({
-  id: idSchema<'entry'>(),
-  tryId: idSchema<'entry'>(),
-  text: z.string().trim().min(1).max(300),
-});
-
-export type RemarkInput = z.infer<typeof remarkInputSchema>;
-
-/** What the Stand learns when a try is stored. */
-export type StoredTry = Pick<StandItem, 'state' | 'reason' | 'plays'>;
+/** What became of a batch, in its order, and where its items stand then. */
+export interface BatchAnswer {
+  readonly answers: readonly EntryAnswer[];
+  readonly items: readonly Standing[];
+}

@@ -1,9 +1,8 @@
 export { assignment } from './assignment';
+export { entry } from './entry';
 export { exercise } from './exercise';
 export { family } from './family';
-export { logEntry } from './log-entry';
 export { material, materialVersion } from './material';
-export { note } from './note';
 export { person } from './person';
 export { program } from './program';
 export { programItem } from './program-item';

@@ -22,6 +22,10 @@ export const material = sqliteTable(
 export const materialVersion = sqliteTable(
   'material_version',
   {
+    studioId: text('studio_id')
+      .$type<StudioId>()
+      .notNull()
+      .references(() => studio.id),
     materialId: text('material_id')
       .$type<MaterialId>()
       .notNull()

@@ -1,4 +1,5 @@
-import { USUAL_COURSE, USUAL_RULE, type Course, type SufferingId } from '@/core/ladder';
+import type { SufferingId } from '@/core/log';
+import { USUAL_COURSE, USUAL_RULE, type Course } from '@/core/ladder';
 import { FULL_KIT, type KitProfile, type Limb, type VoiceId } from '@/core/kit';
 import type { MaterialKind } from '@/core/materials';
 import {

@@ -1,26 +1,21 @@
 import { seeded } from '@/core/chance';
 import { must } from '@/core/issue';
-import { dosageNow, planTry, rungAt, rungsOf, type Course, type Verdict } from '@/core/ladder';
+import type { EntryKind, Posted, Verdict } from '@/core/log';
+import { dosageNow, planTry, rungAt, rungsOf, type Course } from '@/core/ladder';
 import { expand } from '@/core/recipe';
 import { isDue } from '@/core/studio';
-import type {
-  AssignmentId,
-  ExerciseId,
-  PersonId,
-  ProgramId,
-  SessionId,
-  StandItem,
-  Viewer,
-} from '@/core/studio';
+import type { EntryId, ExerciseId, PersonId, ProgramId, SessionId, StandItem } from '@/core/studio';
 import { newId, type Context } from '../context';
 import { saveExercise } from '../exercises';
 import { saveFamily } from '../families';
 import { saveMaterial } from '../materials';
-import { addNote, decide } from '../lessons';
+import { together } from '@/db';
+import { asStudent, asTeacher, type Student, type Teacher } from '../authority';
+import { appendEntries } from '../log';
 import { setSchedule } from '../plans';
-import { getToday, logBroke, logSuffered, logTry, practiceDay } from '../practice';
+import { practiceDay } from '../standing';
 import { addItem, createProgram, giveProgram } from '../programs';
-import { setKit } from '../students';
+import { getToday, setKit } from '../students';
 import { addStudent, openStudio, viewerOf } from '../studios';
 import {
   EXERCISES,
@@ -49,34 +44,35 @@ const DOUBT_BPM = 4;
 export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
   let clock = endMs - WEEKS * 7 * DAY_MS;
   const context: Context = { db, now: () => clock };
-  db.transaction(() => {
-    const teacher = viewerFor(context, must(openStudio(context, { ...STUDIO, zone })));
-    const programs = makePrograms(context, teacher, () => (clock += 1000));
-    for (const own of OWN_MATERIALS) must(saveMaterial(context, teacher, { id: null, ...own }));
-    for (const one of FAMILIES) must(saveFamily(context, teacher, { id: null, ...one }));
+  together(db, () => {
+    const opened = must(openStudio(context, { ...STUDIO, zone }));
+    const teacher = must(asTeacher(context, viewerOf(context, opened)));
+    const programs = makePrograms(teacher, () => (clock += 1000));
+    for (const own of OWN_MATERIALS) must(saveMaterial(teacher, { id: null, ...own }));
+    for (const one of FAMILIES) must(saveFamily(teacher, { id: null, ...one }));
     const starts = clock;
     STUDENTS.forEach((plan, index) => {
       clock = starts + index * 60_000;
-      const student = must(addStudent(context, teacher, plan));
+      const student = must(addStudent(teacher, plan));
       const program = programs.get(plan.program);
-      must(setKit(context, teacher, student, plan.kit));
-      if (program) must(giveProgram(context, teacher, program, student));
+      must(setKit(teacher, student, plan.kit));
+      if (program) must(giveProgram(teacher, program, student));
       const stream = seeded(SEED + index);
-      practise(context, plan, teacher, viewerFor(context, student), stream, (at) => {
+      const me = must(asStudent(context, viewerOf(context, student)));
+      practise(plan, teacher, me, stream, (at) => {
         clock = at;
       });
       clock = endMs - DAY_MS;
-      const today = practiceDay(context, teacher, endMs);
-      must(setSchedule(context, teacher, student, scheduleOf(plan, today)));
-      for (const text of plan.notes) must(addNote(context, teacher, student, text));
+      const today = practiceDay(teacher, endMs);
+      must(setSchedule(teacher, student, scheduleOf(plan, today)));
+      for (const text of plan.notes) post(teacher, student, { kind: 'note', body: { text } });
     });
   });
 
   function practise(
-    of: Context,
     plan: StudentPlan,
-    teacher: Viewer,
-    viewer: Viewer,
+    teacher: Teacher,
+    me: Student,
     random: () => number,
     setClock: (at: number) => void,
   ): void {
@@ -85,57 +81,60 @@ export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
     for (let day = firstDay; (day + 1) * DAY_MS < endMs; day += 1) {
       if (random() > plan.daysAWeek / 7) continue;
       let at = day * DAY_MS + (16 + random() * 3) * 3600 * 1000;
-      const session = newId<'session'>(of);
+      const session = newId<'session'>(me);
       setClock(Math.round(at));
-      answer(of, teacher, viewer);
+      answer(teacher, me);
       for (let round = 0; round < plan.roundsADay; round += 1) {
-        for (const item of must(getToday(of, viewer))) {
+        for (const item of must(getToday(me))) {
           if (!isDue(item)) continue;
           setClock(Math.round(at));
-          at += playOnce(of, viewer, plan, item, session, reach, random) + 40_000;
+          at += playOnce(me, plan, item, session, reach, random) + 40_000;
         }
       }
     }
   }
 }
 
+/** An entry without what is the same for all of them. */
+type Said = { [Kind in EntryKind]: Omit<Posted<Kind>, 'id' | 'agoMs'> }[EntryKind];
+
+/** Puts an entry into the log. @returns its id */
+function post(me: Teacher | Student, student: PersonId, said: Said): EntryId {
+  const id = newId<'entry'>(me);
+  const { answers } = must(appendEntries(me, student, [{ ...said, id, agoMs: 0 }]));
+  for (const { result } of answers) must(result);
+  return id;
+}
+
 /** The teacher says yes to the next rung and to one lower; what is stuck waits for a lesson. */
-function answer(context: Context, teacher: Viewer, student: Viewer): void {
-  for (const { assignmentId, item, state } of must(getToday(context, student))) {
+function answer(teacher: Teacher, student: Student): void {
+  for (const { assignmentId, item, state } of must(getToday(student))) {
     const proposal = state.proposal?.kind;
     if (proposal !== 'advance' && proposal !== 'lower') continue;
-    const of = { studentId: student.personId, assignmentId, itemId: item.id };
-    const ids = { id: newId<'entry'>(context), sessionId: newId<'session'>(context) };
-    must(decide(context, teacher, { ...of, ...ids }, { does: 'accept', proposal }));
+    const place = { assignmentId, itemId: item.id, sessionId: null };
+    post(teacher, student.store.id, {
+      kind: 'decided',
+      ...place,
+      body: { does: 'accept', proposal },
+    });
   }
 }
 
-function viewerFor(context: Context, person: PersonId): Viewer {
-  const found = viewerOf(context, person);
-  if (!found) throw new Error('the person that was just made is not there');
-  const { name: _, ...viewer } = found;
-  return viewer;
-}
-
-function makePrograms(
-  context: Context,
-  teacher: Viewer,
-  later: () => void,
-): ReadonlyMap<string, ProgramId> {
+function makePrograms(teacher: Teacher, later: () => void): ReadonlyMap<string, ProgramId> {
   const exercises = new Map<ExerciseKey, ExerciseId>();
   for (const key of Object.keys(EXERCISES) as ExerciseKey[]) {
     const plan = EXERCISES[key];
     later();
     const input = { id: null, name: plan.name, recipe: recipeOf(plan) };
-    exercises.set(key, must(saveExercise(context, teacher, input)).id);
+    exercises.set(key, must(saveExercise(teacher, input)).id);
   }
   return new Map(
     PROGRAMS.map((plan) => {
       later();
-      const program = must(createProgram(context, teacher, plan.name));
+      const program = must(createProgram(teacher, plan.name));
       for (const item of plan.items) {
         const exercise = exercises.get(item.exercise);
-        if (exercise) must(addItem(context, teacher, program, exercise, item.course));
+        if (exercise) must(addItem(teacher, program, exercise, item.course));
       }
       return [plan.name, program] as const;
     }),
@@ -144,8 +143,7 @@ function makePrograms(
 
 /** One try and what suffered in it. @returns ms that it took */
 function playOnce(
-  context: Context,
-  viewer: Viewer,
+  me: Student,
   plan: StudentPlan,
   stand: StandItem,
   sessionId: SessionId,
@@ -162,19 +160,22 @@ function playOnce(
   const exercise = must(expand(stand.plays));
   const rung = rungAt(state.rungs, state.rung);
   const { bars, seconds } = planTry(exercise, rung, dosageNow(state, item.course.dosage));
-  const id = newId<'entry'>(context);
-  const assignmentId: AssignmentId = stand.assignmentId;
-  const asked = { bpm: state.bpm, rung: rung.key };
-  const entry = { id, sessionId, assignmentId, itemId: item.id, ...asked, verdict };
-  must(logTry(context, viewer, { ...entry, agoMs: 0, bars, seconds }));
+  const { assignmentId } = stand;
+  const id = post(me, me.store.id, {
+    kind: 'try',
+    assignmentId,
+    itemId: item.id,
+    sessionId,
+    body: { bpm: state.bpm, rung: rung.key, verdict, bars, seconds },
+  });
   const breaks = key && plan.breaks[key];
   if (verdict !== 'clean' && breaks !== undefined && !state.variation && random() < 0.85) {
-    must(logBroke(context, viewer, { id: newId(context), tryId: id, beat: breaks ?? 0 }));
+    post(me, me.store.id, { kind: 'broke', about: id, body: { beat: breaks ?? 0 } });
   }
   const suffers = plan.suffers[Math.floor(random() * plan.suffers.length)];
   if (verdict !== 'clean' && suffers && random() < 0.8) {
     const [what, limb] = suffers;
-    must(logSuffered(context, viewer, { id: newId(context), tryId: id, what, limb }));
+    post(me, me.store.id, { kind: 'suffered', about: id, body: { what, limb } });
   }
   return seconds * 1000;
 }

@@ -1,4 +1,4 @@
-import type { Verdict } from '@/core/ladder';
+import type { Verdict } from '@/core/log';
 
 /** Clean is solid, shaky open, lost crossed: the same signs as in the chart. */
 export function VerdictSign({ verdict, size = 12 }: { verdict: Verdict; size?: number }) {

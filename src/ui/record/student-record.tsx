@@ -21,8 +21,15 @@ const LATELY = 12;
 
 /** A student's own record: what was done, where each ladder stands, what the teacher wrote. */
 export function StudentRecord({ record: { items, today, notes } }: { record: Record }) {
-  const tries = useMemo(() => items.flatMap((item) => item.tries), [items]);
-  const days = useMemo(() => minutesByDay(tries, today, DAYS), [tries, today]);
+  const days = useMemo(
+    () =>
+      minutesByDay(
+        items.flatMap((item) => item.days),
+        today,
+        DAYS,
+      ),
+    [items, today],
+  );
   return (
     <main className="mx-auto flex max-w-4xl flex-col gap-6 px-6 py-8">
       <h1 className="font-serif text-4xl">Record</h1>
@@ -40,7 +47,7 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
           </ul>
         </section>
       )}
-      {tries.length > 0 ? (
+      {items.some((item) => item.count > 0) ? (
         <section aria-labelledby="done-title">
           <h2 id="done-title" className="label mb-1">
             six weeks, minutes a day
@@ -65,15 +72,15 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
 
 /** Where a ladder stands: its rungs, why, and how the last tries went. */
 function Ladder({ record }: { record: ItemRecord }) {
-  const { item, state, reason, tries } = record;
+  const { item, state, reason, count } = record;
   const { rungs, rung: now, passed } = state;
-  const latest = tries.slice(-LATELY).reverse();
+  const latest = record.latest.slice(-LATELY).reverse();
   const remarks = latest.filter((one) => one.remark !== '');
   return (
     <>
       <p className="flex items-baseline gap-3">
         <span className="font-serif text-2xl leading-7">{item.name}</span>
-        <span className="ml-auto text-soft">{sayCount(tries.length, 'try', 'tries')}</span>
+        <span className="ml-auto text-soft">{sayCount(count, 'try', 'tries')}</span>
       </p>
       <p>{reason}</p>
       <ol aria-label={`Rungs of ${item.name}`} className="mt-2 flex flex-wrap gap-1">

@@ -5,6 +5,7 @@ import { Search } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { Result } from '@/core/issue';
 import { Button } from '../base';
 import type { Place } from './top-bar';
 
@@ -19,7 +20,7 @@ export function Palette({
   find,
 }: {
   places: readonly Place[];
-  find: () => Promise<readonly PaletteEntry[]>;
+  find: () => Promise<Result<readonly PaletteEntry[]>>;
 }) {
   const router = useRouter();
   const [open, setOpen] = useState(false);
@@ -29,7 +30,10 @@ export function Palette({
     setOpen(next);
     if (!next) return;
     setFound('loading');
-    find().then(setFound, () => setFound('failed'));
+    find().then(
+      (answer) => setFound(answer.ok ? answer.value : 'failed'),
+      () => setFound('failed'),
+    );
   }
 
   useHotkeys('mod+k', () => show(!open), { enableOnFormTags: true, preventDefault: true });

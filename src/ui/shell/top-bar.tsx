@@ -26,7 +26,7 @@ export function TopBar({
   places: readonly Place[];
   who: string;
   /** What the palette offers besides the places; without it there is no palette. */
-  find?: () => Promise<readonly PaletteEntry[]>;
+  find?: () => Promise<Result<readonly PaletteEntry[]>>;
   /** Sets how the studio names and counts; without it there is no choice. */
   speak?: (speech: Speech) => Promise<Result<null>>;
   leave: () => Promise<void>;

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { Result } from '@/core/issue';
 import { keyOf, type EntryId } from '@/core/studio';
-import { attemptOrSay, Button } from '../base';
+import { Button } from '../base';
+import { LogMark } from '../log';
 import { VerdictSign } from '../marks';
 import { Band } from './bands';
 import type { Stand } from './machine';
@@ -16,18 +16,19 @@ export function Done({
   onFinish,
 }: {
   stand: Stand;
-  onRemark: (tryId: EntryId, text: string) => Promise<Result<unknown>>;
+  onRemark: (tryId: EntryId, text: string) => void;
   onAgain: () => void;
   onFinish: () => void;
 }) {
-  const named = new Set([...stand.slots, ...stand.stored].map((one) => one.key));
+  const named = new Set([...stand.slots, ...stand.judged].map((one) => one.key));
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-4">
       <h1 className="stand-words">Round done.</h1>
+      <LogMark />
       <ul className="min-h-0 flex-1 overflow-y-auto">
         {stand.items.flatMap((one) => {
           if (!named.has(keyOf(one))) return [];
-          const tries = stand.stored.filter(({ key }) => key === keyOf(one));
+          const tries = stand.judged.filter(({ key }) => key === keyOf(one));
           const last = tries.at(-1);
           return (
             <li key={keyOf(one)} className="stand-line">
@@ -59,13 +60,7 @@ export function Done({
 }
 
 /** A word about the last try, for the teacher. */
-function Remark({
-  name,
-  onWrite,
-}: {
-  name: string;
-  onWrite: (text: string) => Promise<Result<unknown>>;
-}) {
+function Remark({ name, onWrite }: { name: string; onWrite: (text: string) => void }) {
   const [stage, setStage] = useState<'closed' | 'open' | 'kept'>('closed');
   const [text, setText] = useState('');
   if (stage === 'kept') {
@@ -85,10 +80,11 @@ function Remark({
   return (
     <form
       className="flex gap-2 text-lg"
-      onSubmit={async (event) => {
+      onSubmit={(event) => {
         event.preventDefault();
         if (text.trim() === '') return setStage('closed');
-        if (await attemptOrSay(() => onWrite(text))) setStage('kept');
+        onWrite(text.trim());
+        setStage('kept');
       }}
     >
       <input

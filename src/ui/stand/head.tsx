@@ -4,6 +4,7 @@ import { X } from 'lucide-react';
 import Link from 'next/link';
 import type { StandItem } from '@/core/studio';
 import { buttonLook } from '../base';
+import { LogMark } from '../log';
 import type { SetUp as Settings } from './kept';
 import type { Stand } from './machine';
 import { SetUp } from './set-up';
@@ -36,6 +37,7 @@ export function Head({
         {slots[place]?.on === 'pad' && 'on the pad · '}
         {Math.min(before + 1, tries)} of {tries}
       </span>
+      <LogMark />
       {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
       <Link
         href="/today"

@@ -1,14 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { startLadder, USUAL_COURSE } from '@/core/ladder';
+import { rungAt, startLadder, USUAL_COURSE } from '@/core/ladder';
 import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
-import {
-  keyOf,
-  type BrokeInput,
-  type RoundSlot,
-  type StandItem,
-  type SufferedInput,
-  type TryInput,
-} from '@/core/studio';
+import type { Posted, Verdict } from '@/core/log';
+import { keyOf, type EntryId, type RoundSlot, type StandItem, type Standing } from '@/core/studio';
 import {
   cueOf,
   itemAt,
@@ -40,7 +34,9 @@ function item(name: string): StandItem {
       place: 'derived',
       after: [],
     },
+    whole: recipe,
     plays: recipe,
+    recent: { late: [], lowest: [] },
     state: startLadder({ course: USUAL_COURSE }),
     reason: '',
     cues: [],
@@ -49,8 +45,6 @@ function item(name: string): StandItem {
     today: { tries: 0, seconds: 0 },
   };
 }
-
-const { plays } = item('one');
 
 const items = [item('one'), item('two'), item('three')];
 
@@ -63,31 +57,60 @@ function slotsOf(names: string, kind: RoundSlot['kind'] = 'new'): readonly Round
   });
 }
 
+const DAY = '2026-03-02';
+
 const slots = slotsOf('one two three');
+
+function begin(of: readonly RoundSlot[]): Stand {
+  return startStand(items, of, DAY);
+}
 
 function played(name: string, seconds = 32): Played {
   const id = name as Played['id'];
-  return { id, item: item(name), rung: '60', bpm: 60, bars: 8, seconds };
+  return { id, item: item(name), rung: 'tempo:60', bpm: 60, bars: 8, seconds };
 }
 
-function entry(of: string, verdict: TryInput['verdict']) {
-  const body = { id: of, sessionId: 's', assignmentId: 'a', itemId: of, bpm: 60, verdict };
-  const played = { rung: '60', agoMs: 0, bars: 8, seconds: 32 };
-  return { kind: 'try' as const, body: { ...body, ...played } as TryInput };
+function entry(of: string, verdict: Verdict): Posted<'try'> {
+  const body = { bpm: 60, rung: 'tempo:60', verdict, bars: 8, seconds: 32 };
+  const { assignmentId } = item(of);
+  const id = of as EntryId;
+  return {
+    kind: 'try',
+    id,
+    agoMs: 0,
+    sessionId: null,
+    assignmentId,
+    itemId: item(of).item.id,
+    body,
+  };
 }
 
-function run(actions: readonly StandAction[], from: Stand = startStand(items, slots)): Stand {
+/** What the server says of an item. */
+function standing(of: string, own: Partial<Standing> = {}): Standing {
+  return { ...item(of), ...own };
+}
+
+/** Something about the try of the first item. */
+function said<Kind extends 'broke' | 'suffered'>(kind: Kind, body: Posted<Kind>['body']): Posted {
+  const id = `${kind} one` as EntryId;
+  return { kind, id, agoMs: 0, about: 'one' as EntryId, body } as unknown as Posted;
+}
+
+function tryOf(id: string) {
+  const played = { bpm: 60, rung: 'tempo:60', verdict: 'clean' as const };
+  return { kind: 'try' as const, id, day: DAY, ...played, suffered: [], broke: [] };
+}
+
+function run(actions: readonly StandAction[], from: Stand = startStand(items, slots, DAY)): Stand {
   return actions.reduce(standReducer, from);
 }
 
-function play(of: string, verdict: TryInput['verdict']): readonly StandAction[] {
-  const state = { ...startLadder({ course: USUAL_COURSE }), clean: 1 };
+function play(of: string, verdict: Verdict): readonly StandAction[] {
   return [
     { kind: 'start', places: [slots.findIndex((slot) => slot.key === keyOf(item(of)))] },
     { kind: 'part', played: played(of) },
     { kind: 'over' },
-    { kind: 'send', entry: entry(of, verdict) },
-    { kind: 'stored', answer: { state, reason: '1 of 3 clean at 60.', plays } },
+    { kind: 'log', entry: entry(of, verdict) },
   ];
 }
 
@@ -99,14 +122,53 @@ describe('standReducer', () => {
     expect(stand.items[0]).toMatchObject({ reason: '1 of 3 clean at 60.', today: { tries: 1 } });
   });
 
-  it('asks what suffered only after the try is stored', () => {
-    const sent = run(play('one', 'lost').slice(0, -1));
-    expect(sent.stage.kind).toBe('storing');
+  it('asks at once where it broke, then what suffered', () => {
     const broke = run(play('one', 'lost'));
     expect(broke.stage).toMatchObject({ kind: 'broke', options: [null, 0, 1, 2, 3] });
-    const stored = run([{ kind: 'nowhere' }], broke);
-    expect(stored.stage.kind).toBe('suffered');
-    expect(itemOf(run([{ kind: 'suffered', what: null }], stored)).item.id).toBe('two');
+    const asked = run([{ kind: 'nowhere' }], broke);
+    expect(asked.stage.kind).toBe('suffered');
+    expect(itemOf(run([{ kind: 'suffered', what: null }], asked)).item.id).toBe('two');
+  });
+
+  it('climbs the ladder by itself, and lets the server correct it', () => {
+    const three = ['a', 'b', 'c'].flatMap((id) => {
+      const made = { ...entry('one', 'clean'), id: id as EntryId };
+      const [start, , over] = play('one', 'clean');
+      const part: StandAction = { kind: 'part', played: { ...played('one'), id: made.id } };
+      return start && over ? [start, part, over, { kind: 'log' as const, entry: made }] : [];
+    });
+    const raised = run(three, begin(slotsOf('one one one one')));
+    expect(raised.items[0]).toMatchObject({ reason: '3 clean at 60: now 65.', state: { rung: 1 } });
+    const two = { state: { ...item('one').state, clean: 2 }, today: { tries: 2, seconds: 64 } };
+    const ids = ['a', 'b'] as EntryId[];
+    const learnt = { stored: ids, dropped: [], items: [standing('one', two)] };
+    const known = run([{ kind: 'learnt', ...learnt }], raised);
+    expect(known.made.map((one) => one.id)).toEqual(['c']);
+    expect(known.items[0]).toMatchObject({ state: { rung: 1 }, today: { tries: 3 } });
+    const elsewhere = { state: { ...item('one').state, rung: 4 } };
+    const other = { stored: ['c' as EntryId], dropped: [], items: [standing('one', elsewhere)] };
+    const corrected = run([{ kind: 'learnt', ...other }], known);
+    expect(corrected.made).toEqual([]);
+    expect(corrected.items[0]?.state.rung).toBe(4);
+  });
+
+  it('what is left out moves nothing, and is not among what was judged', () => {
+    const one = run(play('one', 'clean'));
+    expect(one.items[0]?.state.clean).toBe(1);
+    const out = { stored: [], dropped: ['one' as EntryId], items: [] };
+    expect(run([{ kind: 'learnt', ...out }], one)).toMatchObject({
+      made: [],
+      judged: [],
+      items: [{ state: { clean: 0 }, today: { tries: 0 } }, {}, {}],
+    });
+  });
+
+  it('what an earlier page made and could not send counts', () => {
+    const waiting: StandAction = { kind: 'waiting', entries: [entry('one', 'clean')] };
+    expect(run([waiting]).items[0]).toMatchObject({ state: { clean: 1 }, today: { tries: 1 } });
+    const counted = { ...item('one'), recent: { late: [tryOf('one')], lowest: [] } };
+    const known = startStand([counted, ...items.slice(1)], slots, DAY);
+    expect(run([waiting], known).items[0]).toMatchObject({ today: { tries: 0 } });
   });
 
   it('asks for the limb, among those that play', () => {
@@ -122,31 +184,25 @@ describe('standReducer', () => {
   });
 
   it('the cue is about the limb that suffered last', () => {
-    const body = { id: 'x', tryId: 'one', what: 'flam', limb: 'LF' } as unknown as SufferedInput;
+    const made = said('suffered', { what: 'flam', limb: 'LF' });
     const asked = run([...play('one', 'shaky'), { kind: 'nowhere' }]);
-    const send: StandAction = { kind: 'send', entry: { kind: 'suffered', body } };
-    const stand = run([send, { kind: 'stored', answer: null }], asked);
+    const stand = run([{ kind: 'log', entry: made }], asked);
     const cues = ['Keep the count.', 'The left foot comes late.'];
     expect(cueOf(stand, { ...item('one'), cues })).toBe(cues[1]);
     expect(cueOf(stand, { ...item('two'), cues })).toBe(cues[0]);
     expect(cueOf(stand, item('one'))).toBeNull();
   });
 
-  it('a beat that is in the log leads on to what suffered', () => {
-    const body = { id: 'b', tryId: 'one', beat: 2 } as unknown as BrokeInput;
-    const stand = run([
-      ...play('one', 'shaky'),
-      { kind: 'send', entry: { kind: 'broke', body } },
-      { kind: 'stored', answer: null },
-    ]);
+  it('a beat that was named leads on to what suffered', () => {
+    const made = said('broke', { beat: 2 });
+    const stand = run([...play('one', 'shaky'), { kind: 'log', entry: made }]);
     expect(stand.stage).toMatchObject({ kind: 'suffered', tryId: 'one' });
   });
 
   it('a start that is looked for is found before the next item comes', () => {
-    const climbing = { ...startLadder({ course: USUAL_COURSE }), climbing: true };
-    const actions = play('one', 'clean').slice(0, -1);
-    const answer = { state: climbing, reason: 'Looking for your start.', plays };
-    const stand = run([...actions, { kind: 'stored', answer }]);
+    const state = startLadder({ course: { ...USUAL_COURSE, climb: true } });
+    const climbing = startStand([{ ...item('one'), state }, ...items.slice(1)], slots, DAY);
+    const stand = run(play('one', 'clean'), climbing);
     expect(stand).toMatchObject({ place: 0, stage: { kind: 'ready' } });
   });
 
@@ -166,13 +222,13 @@ describe('standReducer', () => {
     const all = ['one', 'two', 'three'].flatMap((name) => play(name, 'clean'));
     const done = run(all);
     expect(done.stage.kind).toBe('done');
-    expect(done.stored.map((one) => one.key)).toEqual(slots.map((slot) => slot.key));
+    expect(done.judged.map((one) => one.key)).toEqual(slots.map((slot) => slot.key));
     const again = run([{ kind: 'again', items, slots: slotsOf('two') }], done);
-    expect(again).toMatchObject({ place: 0, stage: { kind: 'ready' }, stored: [] });
+    expect(again).toMatchObject({ place: 0, stage: { kind: 'ready' }, judged: [] });
   });
 
   it('hands-free plays up to the break, then asks about each in turn', () => {
-    const began = startStand(items, slotsOf('one two - three'));
+    const began = begin(slotsOf('one two - three'));
     expect(placesFrom(began, true)).toEqual([0, 1]);
     expect(placesFrom(began, false)).toEqual([0]);
     const parts = ['one', 'two'].map((name): StandAction => {
@@ -210,12 +266,18 @@ describe('standReducer', () => {
   });
 
   it('what was passed in the round is not asked for again, what is reviewed is', () => {
-    const passed = { ...startLadder({ course: USUAL_COURSE }), passed: true };
-    const answer = { state: passed, reason: 'Target reached.', plays };
-    const tries = [...play('one', 'clean').slice(0, -1), { kind: 'stored', answer } as const];
-    const left = run(tries, startStand(items, slotsOf('one one two')));
+    const start = startLadder({ course: USUAL_COURSE });
+    const last = { ...start, rung: 8, bpm: rungAt(start.rungs, 8).bpm, clean: 2 };
+    const atTop = (of: readonly RoundSlot[]) =>
+      startStand([{ ...item('one'), state: last }, ...items.slice(1)], of, DAY);
+    const tries = play('one', 'clean').map((one): StandAction => {
+      if (one.kind !== 'log') return one;
+      const body = { ...entry('one', 'clean').body, bpm: 100, rung: 'tempo:100' };
+      return { kind: 'log', entry: { ...entry('one', 'clean'), body } };
+    });
+    const left = run(tries, atTop(slotsOf('one one two')));
     expect(itemOf(left).item.id).toBe('two');
-    const again = run(tries, startStand(items, slotsOf('one one two', 'review')));
+    const again = run(tries, atTop(slotsOf('one one two', 'review')));
     expect(itemOf(again).item.id).toBe('one');
   });
 
@@ -228,37 +290,17 @@ describe('standReducer', () => {
     const playing = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 2)]);
     expect(playing.stage.kind).toBe('playing');
     expect(keepOf(playing)).toEqual(keepOf(asked));
-    expect(keepOf(startStand(items, slots))).toBeNull();
-    const sent = run(
-      [{ kind: 'restore', entry: entry('two', 'clean') }, { kind: 'retry' }],
-      resumed,
-    );
-    const answer = { state: startLadder({ course: USUAL_COURSE }), reason: '', plays };
-    expect(run([{ kind: 'stored', answer }], sent).judging).toEqual([]);
-    const older = run(
-      [{ kind: 'restore', entry: entry('one', 'clean') }, { kind: 'retry' }],
-      resumed,
-    );
-    expect(run([{ kind: 'stored', answer }], older).judging).toHaveLength(1);
-    const gone = startStand(items.slice(2), slotsOf('three'));
+    expect(keepOf(begin(slots))).toBeNull();
+    const sent: StandAction = { kind: 'waiting', entries: [entry('two', 'clean')] };
+    expect(run([sent, { kind: 'resume', kept }]).judging).toEqual([]);
+    const gone = startStand(items.slice(2), slotsOf('three'), DAY);
     const less = run([{ kind: 'resume', kept }], gone);
     expect(less).toMatchObject({ place: 0, stage: { kind: 'ready' }, judging: [] });
   });
 
-  it('an entry that was not stored is kept for the retry, until it is given up', () => {
-    const sent = play('one', 'clean').slice(0, -1);
-    const unstored = run([...sent, { kind: 'refused', issues: null }]);
-    expect(unstored.stage).toMatchObject({ kind: 'unstored', entry: entry('one', 'clean') });
-    const again = run([{ kind: 'retry' }], unstored);
-    expect(again.stage).toEqual({ kind: 'storing', entry: entry('one', 'clean') });
-    expect(run([{ kind: 'drop' }], unstored)).toMatchObject({ place: 1, stored: [] });
-  });
-
   it('what does not belong to a stage changes nothing', () => {
-    const stand = startStand(items, slots);
-    for (const kind of ['retry', 'drop', 'step'] as const) {
-      expect(standReducer(stand, { kind })).toBe(stand);
-    }
+    const stand = begin(slots);
+    expect(standReducer(stand, { kind: 'step' })).toBe(stand);
     const playing = run([{ kind: 'start', places: [0] }]);
     expect(standReducer(playing, { kind: 'start', places: [0] })).toBe(playing);
     expect(standReducer(playing, { kind: 'skip' })).toBe(playing);

@@ -1,24 +1,17 @@
-import type { Issue } from '@/core/issue';
-import { beatPlaces, SUFFERINGS, type SufferingId, type Verdict } from '@/core/ladder';
+import { SUFFERINGS, type Posted, type SufferingId, type Verdict } from '@/core/log';
+import { beatPlaces } from '@/core/ladder';
 import { isHand, limbName, LIMBS, type Limb } from '@/core/kit';
 import { expand } from '@/core/recipe';
 import { BREAK_AFTER } from '@/core/plan';
 import {
+  afterEntries,
   keyOf,
-  type BrokeInput,
+  type Day,
   type EntryId,
   type RoundSlot,
   type StandItem,
-  type StoredTry,
-  type SufferedInput,
-  type TryInput,
 } from '@/core/studio';
-
-/** An entry on its way into the log. */
-export type Entry =
-  | { readonly kind: 'try'; readonly body: TryInput }
-  | { readonly kind: 'broke'; readonly body: BrokeInput }
-  | { readonly kind: 'suffered'; readonly body: SufferedInput };
+import type { Learnt } from '../log';
 
 /** A question with its answers in the order in which a pedal steps through them. The first is what
  * the right pedal takes at once. */
@@ -58,17 +51,10 @@ export type Stage =
       readonly tryId: EntryId;
       readonly what: SufferingId;
     } & Question<Limb | null>)
-  | { readonly kind: 'storing'; readonly entry: Entry }
-  | {
-      readonly kind: 'unstored';
-      readonly entry: Entry;
-      /** Null when the server could not be reached. */
-      readonly issues: readonly Issue[] | null;
-    }
   | { readonly kind: 'done' };
 
-/** What is stored in the log, for the end of the round. */
-export interface Stored {
+/** What was judged, for the end of the round. */
+export interface Judged {
   readonly tryId: EntryId;
   /** Names the item. */
   readonly key: string;
@@ -78,14 +64,20 @@ export interface Stored {
 
 /** A round at the stand: its slots in order, and the student's items, which they name. */
 export interface Stand {
+  /** As the server knew them last. */
+  readonly known: readonly StandItem[];
+  /** Entries that were made here since, in order. */
+  readonly made: readonly Posted[];
+  readonly day: Day;
+  /** Where they stand now, with what was made here. */
   readonly items: readonly StandItem[];
   readonly slots: readonly RoundSlot[];
   readonly place: number;
   readonly stage: Stage;
-  readonly stored: readonly Stored[];
+  readonly judged: readonly Judged[];
   /** Tries that are over and not judged yet, the first one first. */
   readonly judging: readonly Played[];
-  /** The item as it was in the last try that was stored, which the questions are about. */
+  /** The item as it was in the last try that was judged, which the questions are about. */
   readonly played: StandItem | null;
   /** Seconds of playing since the last break. */
   readonly sinceBreak: number;
@@ -104,17 +96,19 @@ export interface Kept {
 }
 
 export type StandAction =
-  | { readonly kind: 'skip' | 'retry' | 'drop' | 'step' | 'nowhere' }
+  | { readonly kind: 'skip' | 'step' | 'nowhere' }
   | { readonly kind: 'start'; readonly places: readonly number[] }
   /** One try is played to its end. */
   | { readonly kind: 'part'; readonly played: Played }
   /** Playing has ended. */
   | { readonly kind: 'over'; readonly slept?: boolean }
-  | { readonly kind: 'send'; readonly entry: Entry }
-  | { readonly kind: 'stored'; readonly answer: StoredTry | null }
-  | { readonly kind: 'refused'; readonly issues: readonly Issue[] | null }
+  /** An entry is made; the ladder moves with it at once. */
+  | { readonly kind: 'log'; readonly entry: Posted }
+  /** Entries of an earlier page that are not stored yet. */
+  | { readonly kind: 'waiting'; readonly entries: readonly Posted[] }
+  /** What became of entries, and where the server says that items stand. */
+  | ({ readonly kind: 'learnt' } & Learnt)
   | { readonly kind: 'suffered'; readonly what: SufferingId | null }
-  | { readonly kind: 'restore'; readonly entry: Entry }
   | { readonly kind: 'resume'; readonly kept: Kept }
   | {
       readonly kind: 'again';
@@ -129,13 +123,20 @@ const SUFFERED_OPTIONS: readonly (SufferingId | null)[] = [
   ...SUFFERINGS.map((one) => one.id),
 ];
 
-export function startStand(items: readonly StandItem[], slots: readonly RoundSlot[]): Stand {
+export function startStand(
+  items: readonly StandItem[],
+  slots: readonly RoundSlot[],
+  day: Day,
+): Stand {
   return {
+    known: items,
+    made: [],
+    day,
     items,
     slots,
     place: 0,
     stage: { kind: 'ready' },
-    stored: [],
+    judged: [],
     judging: [],
     played: null,
     sinceBreak: 0,
@@ -195,20 +196,12 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
         : stand;
     case 'step':
       return 'options' in stage ? at(stand, stepped(stage)) : stand;
-    case 'send':
-      return at(stand, { kind: 'storing', entry: action.entry });
-    case 'restore':
-      return at(stand, { kind: 'unstored', entry: action.entry, issues: null });
-    case 'retry':
-      return stage.kind === 'unstored' ? at(stand, { kind: 'storing', entry: stage.entry }) : stand;
-    case 'drop':
-      return stage.kind === 'unstored' ? advance(judged(stand, stage.entry)) : stand;
-    case 'refused':
-      return stage.kind === 'storing'
-        ? at(stand, { kind: 'unstored', entry: stage.entry, issues: action.issues })
-        : stand;
-    case 'stored':
-      return stage.kind === 'storing' ? afterStoring(stand, stage.entry, action.answer) : stand;
+    case 'log':
+      return afterEntry(stand, action.entry);
+    case 'waiting':
+      return withMade(stand, stand.known, [...action.entries, ...stand.made]);
+    case 'learnt':
+      return learn(stand, action);
     case 'nowhere':
       return stage.kind === 'broke' ? at(stand, askSuffered(stage.tryId)) : stand;
     case 'suffered': {
@@ -225,7 +218,7 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
       return resume(stand, action.kept);
     case 'again':
       return settle({
-        ...startStand(action.items, action.slots),
+        ...withMade(startStand(action.items, action.slots, stand.day), action.items, stand.made),
         sinceBreak: stand.sinceBreak,
       });
   }
@@ -259,6 +252,7 @@ function askVerdict(stand: Stand): Stand {
 
 /** Takes a round up again; what is not on the stand any more is left out. */
 function resume(stand: Stand, { slots, place, sinceBreak, judging }: Kept): Stand {
+  const made = new Set(stand.made.map(({ id }) => id));
   const itemOfKey = (key: string | null) => stand.items.find((item) => keyOf(item) === key);
   const left = slots.flatMap((slot, index) =>
     slot.key === null || itemOfKey(slot.key) ? [{ slot, index }] : [],
@@ -266,7 +260,7 @@ function resume(stand: Stand, { slots, place, sinceBreak, judging }: Kept): Stan
   const from = left.findIndex(({ index }) => index >= place);
   const open = judging.flatMap(({ key, ...played }): readonly Played[] => {
     const item = itemOfKey(key);
-    return item ? [{ ...played, item }] : [];
+    return item && !made.has(played.id) ? [{ ...played, item }] : [];
   });
   const resumed: Stand = {
     ...stand,
@@ -306,45 +300,61 @@ function stepped<S extends Extract<Stage, Question<unknown>>>(stage: S): S {
   return { ...stage, cursor };
 }
 
-/** What a stored entry changes: where the ladder stands, which what suffered may change once more. The
- * questions are about what was played, whatever comes next. */
-function afterStoring(stand: Stand, entry: Entry, answer: StoredTry | null): Stand {
-  if (entry.kind === 'try') return afterTry(stand, entry, answer);
-  const key = stand.played && keyOf(stand.played);
-  const learnt = key && answer ? learn(stand, key, answer) : stand;
-  if (entry.kind === 'broke') return at(learnt, askSuffered(entry.body.tryId));
-  const { limb } = entry.body;
-  return advance(key && limb ? { ...learnt, watch: { key, limb } } : learnt);
+/** What an entry changes: where the ladder stands, which what suffered may change once more, and what is
+ * asked next. The questions are about what was played, whatever comes next. */
+function afterEntry(before: Stand, entry: Posted): Stand {
+  const { stage } = before;
+  const stand = withMade(before, before.known, [...before.made, entry]);
+  switch (entry.kind) {
+    case 'try':
+      return stage.kind === 'verdict' ? afterTry(stand, entry) : stand;
+    case 'broke':
+      return stage.kind === 'broke' ? at(stand, askSuffered(entry.about)) : stand;
+    case 'suffered': {
+      if (stage.kind !== 'suffered' && stage.kind !== 'limb') return stand;
+      const { limb } = entry.body;
+      const key = stand.played && keyOf(stand.played);
+      return advance(key && limb ? { ...stand, watch: { key, limb } } : stand);
+    }
+    default:
+      return stand;
+  }
 }
 
-function afterTry(before: Stand, entry: Entry & { kind: 'try' }, answer: StoredTry | null): Stand {
-  const { body } = entry;
-  const stand = judged(before, entry);
-  const key = keyOf({ assignmentId: body.assignmentId, item: { id: body.itemId } });
+function afterTry(before: Stand, { id, assignmentId, itemId, body }: Posted<'try'>): Stand {
+  const judging = before.judging.filter((one) => one.id !== id);
+  const stand = { ...before, judging };
+  const key = keyOf({ assignmentId, item: { id: itemId } });
   const now = stand.items.find((item) => keyOf(item) === key);
-  if (!now || !answer) return advance(stand);
-  const today = { tries: now.today.tries + 1, seconds: now.today.seconds + body.seconds };
-  const played = before.judging.find((one) => one.id === body.id)?.item ?? now;
-  const { verdict, bpm, id: tryId } = body;
-  const stored = [...stand.stored, { tryId, key, verdict, bpm }];
-  const next = { ...learn(stand, key, { ...answer, today }), played, stored };
+  if (!now) return advance(stand);
+  const played = before.judging.find((one) => one.id === id)?.item ?? now;
+  const { verdict, bpm } = body;
+  const judged = [...stand.judged, { tryId: id, key, verdict, bpm }];
+  const next = { ...stand, played, judged };
   if (verdict === 'clean') return advance(next);
   const places = beatsOf(played);
-  if (places.length < 2 || places.length > MOST_BEATS) return at(next, askSuffered(tryId));
+  if (places.length < 2 || places.length > MOST_BEATS) return at(next, askSuffered(id));
   const options = [null, ...places.map((_, beat) => beat)];
-  return at(next, { kind: 'broke', tryId, options, cursor: null });
+  return at(next, { kind: 'broke', tryId: id, options, cursor: null });
 }
 
-/** The try that waited for this verdict waits no longer. */
-function judged(stand: Stand, { body }: Entry): Stand {
-  const judging = stand.judging.filter((one) => one.id !== body.id);
-  return judging.length < stand.judging.length ? { ...stand, judging } : stand;
+/** Items as the server knows them, moved on by what was made here. */
+function withMade(stand: Stand, known: readonly StandItem[], made: readonly Posted[]): Stand {
+  const items = known.map((item) => afterEntries(item, made, stand.day));
+  return { ...stand, known, made, items };
 }
 
-/** An item that knows where its ladder stands by now. */
-function learn(stand: Stand, key: string, change: Partial<StandItem>): Stand {
-  const items = stand.items.map((item) => (keyOf(item) === key ? { ...item, ...change } : item));
-  return { ...stand, items };
+/** What the server says corrects what was worked out here; what it does not have yet still moves on. */
+function learn(stand: Stand, { stored, dropped, items }: Learnt): Stand {
+  const gone = new Set([...stored, ...dropped]);
+  const byKey = new Map(items.map((item) => [keyOf(item), item]));
+  const known = stand.known.map((item) => {
+    const learnt = byKey.get(keyOf(item));
+    return learnt ? { ...item, ...learnt, item: item.item } : item;
+  });
+  const judged = stand.judged.filter((one) => !dropped.includes(one.tryId));
+  const made = stand.made.filter(({ id }) => !gone.has(id));
+  return { ...withMade(stand, known, made), judged };
 }
 
 /** More beats than this cannot be told apart with a stick in the hand. */

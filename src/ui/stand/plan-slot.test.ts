@@ -25,6 +25,8 @@ function item(course: Course = USUAL_COURSE): StandItem {
       place: 'derived',
       after: [],
     },
+    whole: recipe,
+    recent: { late: [], lowest: [] },
     plays: recipe,
     state: startLadder({ course }),
     reason: '',
@@ -67,7 +69,7 @@ describe('planSlot', () => {
   it('own music goes at the tempo that was tapped, its rung stays the same', () => {
     const plan = planSlot(inManner('own-music'), WHOLE, USUAL_SET_UP, { ...FIRST, tapped: 97 });
     expect(plan?.tempo.bpm).toBe(97);
-    expect(plan?.rung.key).toBe('to music of your own, 80');
+    expect(plan?.rung.key).toBe('manner:own-music:80');
     expect(plan?.score.click).toBe('off');
   });
 

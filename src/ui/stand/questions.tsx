@@ -1,7 +1,8 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { beatPlaces, sayBeat, sufferingName, type SufferingId, type Verdict } from '@/core/ladder';
+import { sufferingName, type SufferingId, type Verdict } from '@/core/log';
+import { beatPlaces, sayBeat } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { VerdictSign } from '../marks';
@@ -61,7 +62,7 @@ export function AskBroke({
   const inBar = (beat: number) => (beat % perBar) + 1;
   const long = exercise.bars > 1;
   return (
-    <Ask title="Stored. Where did it break?" onOver={() => onAnswer(null)}>
+    <Ask title="Where did it break?" onOver={() => onAnswer(null)}>
       <div
         className="grid min-h-0 flex-1 auto-rows-fr gap-2"
         style={{ gridTemplateColumns: `repeat(${perBar}, minmax(0, 1fr))` }}

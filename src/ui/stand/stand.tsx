@@ -4,46 +4,40 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useMemo, useState, type CSSProperties } from 'react';
 import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
-import type { SufferingId, Verdict } from '@/core/ladder';
+import type { SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
-import type { Day, PersonId, RemarkInput, Round, StandItem } from '@/core/studio';
+import type { Day, EntryId, PersonId, Round, StandItem } from '@/core/studio';
 import { attemptOrSay, newId } from '../base';
 import { usePlayback } from '../play';
 import { Break } from './break';
+import { Broken } from './broken';
 import { Done } from './done';
 import { Head } from './head';
 import { endRound, type SetUp as Settings } from './kept';
 import { asksLimb, cueOf, itemAt, itemOf, placesFrom, type Played, type Stage } from './machine';
-import { drop } from './outbox';
 import { sideOf, type Side } from './pedals';
 import { planSlot, type SlotPlan } from './plan-slot';
 import { Playing } from './playing';
 import { AskBroke, AskLimb, AskSuffered, AskVerdict } from './questions';
 import { Ready } from './ready';
-import { Broken, Unstored } from './trouble';
 import { useAwake } from './use-awake';
 import { useRound } from './use-round';
-
-export interface StandActions {
-  /** What is left to play, or all that is due once more. */
-  readonly more: () => Promise<Result<Round>>;
-  readonly remark: (input: RemarkInput) => Promise<Result<unknown>>;
-}
 
 export function Stand({
   person,
   round,
   fresh,
-  actions,
+  more: readMore,
 }: {
   person: PersonId;
   round: Round;
   /** Was asked for by item or minutes, so that an earlier round is not taken up again. */
   fresh: boolean;
-  actions: StandActions;
+  /** What is left to play, or all that is due once more. */
+  more: () => Promise<Result<Round>>;
 }) {
-  const { stand, dispatch, settings, set, session } = useRound(person, round, fresh);
+  const { stand, dispatch, log, settings, set, session } = useRound(person, round, fresh);
   const { stage } = stand;
   const item = itemOf(stand);
   const playback = usePlayback();
@@ -89,19 +83,15 @@ export function Stand({
     const [played] = stand.judging;
     if (stage.kind !== 'verdict' || !played) return;
     const { id, item: of, rung, bpm, bars, seconds } = played;
-    const body = {
+    log({
+      kind: 'try',
       id,
+      agoMs: 0,
       sessionId: session(),
       assignmentId: of.assignmentId,
       itemId: of.item.id,
-      bpm,
-      rung,
-      agoMs: 0,
-      verdict,
-      bars,
-      seconds,
-    };
-    dispatch({ kind: 'send', entry: { kind: 'try', body } });
+      body: { bpm, rung, verdict, bars, seconds },
+    });
   }
 
   function suffer(what: SufferingId | null, limb?: Limb | null) {
@@ -110,24 +100,17 @@ export function Stand({
       dispatch({ kind: 'suffered', what });
       return;
     }
-    const body = { id: newId<'entry'>(), tryId: stage.tryId, what, limb: limb ?? null };
-    dispatch({ kind: 'send', entry: { kind: 'suffered', body } });
+    log({ kind: 'suffered', ...about(stage.tryId), body: { what, limb: limb ?? null } });
   }
 
   function breakAt(beat: number | null) {
     if (stage.kind !== 'broke') return;
     if (beat === null) return dispatch({ kind: 'nowhere' });
-    const body = { id: newId<'entry'>(), tryId: stage.tryId, beat };
-    dispatch({ kind: 'send', entry: { kind: 'broke', body } });
-  }
-
-  function giveUp() {
-    drop(person);
-    dispatch({ kind: 'drop' });
+    log({ kind: 'broke', ...about(stage.tryId), body: { beat } });
   }
 
   async function more() {
-    const answer = await attemptOrSay(actions.more);
+    const answer = await attemptOrSay(readMore);
     if (!answer) return;
     if (answer.value.slots.length === 0) toast('Nothing more is due today.');
     else dispatch({ kind: 'again', ...answer.value });
@@ -147,12 +130,9 @@ export function Stand({
         return start();
       case 'break':
         return dispatch({ kind: 'skip' });
-      case 'unstored':
-        return dispatch({ kind: 'retry' });
       case 'done':
         return void more();
       case 'playing':
-      case 'storing':
         return;
     }
   };
@@ -214,7 +194,7 @@ export function Stand({
       {stage.kind === 'break' && <Break onOver={() => dispatch({ kind: 'skip' })} />}
       {stage.kind === 'verdict' && stand.judging[0] && (
         <AskVerdict
-          key={stand.stored.length}
+          key={stand.judged.length}
           question={stage}
           played={stand.judging[0]}
           left={stand.judging.length - 1}
@@ -228,28 +208,21 @@ export function Stand({
       {stage.kind === 'limb' && (
         <AskLimb question={stage} what={stage.what} onAnswer={(limb) => suffer(stage.what, limb)} />
       )}
-      {stage.kind === 'storing' && (
-        <p role="status" className="stand-words m-auto">
-          Storing…
-        </p>
-      )}
-      {stage.kind === 'unstored' && (
-        <Unstored
-          issues={stage.issues}
-          onRetry={() => dispatch({ kind: 'retry' })}
-          onGiveUp={giveUp}
-        />
-      )}
       {stage.kind === 'done' && (
         <Done
           stand={stand}
-          onRemark={(tryId, text) => actions.remark({ id: newId<'entry'>(), tryId, text })}
+          onRemark={(tryId, text) => log({ kind: 'remark', ...about(tryId), body: { text } })}
           onAgain={() => void more()}
           onFinish={() => router.push('/today')}
         />
       )}
     </main>
   );
+}
+
+/** An entry about a try. */
+function about(tryId: EntryId) {
+  return { id: newId<'entry'>(), agoMs: 0, about: tryId };
 }
 
 /** A try that was played to its end. */

@@ -5,20 +5,14 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { sayCount } from '@/core/issue';
-import {
-  factsOf,
-  proposalText,
-  sayDosage,
-  sayVariation,
-  dosageNow,
-  type Decision,
-  type Variation,
-} from '@/core/ladder';
+import { sayVariation, type Decision, type Variation } from '@/core/log';
+import { factsOf, proposalText, sayDosage, dosageNow } from '@/core/ladder';
 import { expand, sentenceText } from '@/core/recipe';
-import { sayDay, type EntryId, type ItemRecord, type LoggedDecision } from '@/core/studio';
+import type { LoggedDecision } from '@/core/log';
+import { sayDay, type EntryId, type ItemRecord } from '@/core/studio';
 import { Button, Choice, Words } from '../base';
 import { VerdictSign } from '../marks';
-import { LogTable } from './log-table';
+import { LogTable, type EarlierTries } from './log-table';
 
 const TempoChart = dynamic(() => import('./tempo-chart'), {
   ssr: false,
@@ -32,12 +26,14 @@ export function ItemDetail({
   record,
   onDecide,
   onTakeBack,
+  earlier,
 }: {
   record: ItemRecord;
   onDecide: Decide;
   onTakeBack: (id: EntryId) => void;
+  earlier: EarlierTries;
 }) {
-  const { item, state, tries } = record;
+  const { item, state, count } = record;
   return (
     <section aria-labelledby="item-title" className="min-w-0">
       <h2 id="item-title" className="font-serif text-xl">
@@ -56,7 +52,7 @@ export function ItemDetail({
       </p>
       <Rungs record={record} onDecide={onDecide} />
       <Simpler record={record} onDecide={onDecide} />
-      {tries.length === 0 ? (
+      {count === 0 ? (
         <p className="mt-6 text-soft">Not played yet.</p>
       ) : (
         <div className="mt-2">
@@ -64,7 +60,7 @@ export function ItemDetail({
         </div>
       )}
       <Decisions decisions={record.decisions} onTakeBack={onTakeBack} />
-      {tries.length > 0 && <LogTable record={record} />}
+      {count > 0 && <LogTable record={record} earlier={earlier} />}
     </section>
   );
 }
@@ -73,7 +69,7 @@ export function ItemDetail({
 function Proposal({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
   const { proposal } = record.state;
   if (!proposal) return null;
-  const rests = record.tries.filter((one) => proposal.basis.includes(one.id));
+  const { rests } = record;
   const { kind } = proposal;
   return (
     <div role="group" aria-label="Proposal" className="mt-3 border-l-3 border-warm pl-3">

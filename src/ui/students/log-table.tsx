@@ -1,22 +1,39 @@
 'use client';
 
 import { useState } from 'react';
-import { sayCount } from '@/core/issue';
-import { sayBeat, sufferingName } from '@/core/ladder';
+import { sayCount, type Result } from '@/core/issue';
+import { inOrder, sufferingName, type LoggedTry } from '@/core/log';
+import { sayBeat } from '@/core/ladder';
 import { expand } from '@/core/recipe';
 import { sayDay, type ItemRecord } from '@/core/studio';
-import { Button } from '../base';
+import { attemptOrSay, Button } from '../base';
 import { VerdictSign } from '../marks';
 
-/** Rows of the log that are shown at first. */
-const FIRST_ROWS = 20;
+/** Reads tries before one that is shown, latest first. */
+export type EarlierTries = (
+  before: Pick<LoggedTry, 'day' | 'seq'>,
+) => Promise<Result<readonly LoggedTry[]>>;
 
-/** Every try, latest first: what it was, what suffered, where it broke. */
-export function LogTable({ record }: { record: ItemRecord }) {
-  const { tries, whole } = record;
-  const [all, setAll] = useState(false);
-  const newest = [...tries].reverse();
-  const rows = all ? newest : newest.slice(0, FIRST_ROWS);
+/** The tries, latest first: what each was, what suffered, where it broke. */
+export function LogTable({ record, earlier }: { record: ItemRecord; earlier: EarlierTries }) {
+  const { latest, count, whole } = record;
+  const [older, setOlder] = useState<readonly LoggedTry[]>([]);
+  const [busy, setBusy] = useState(false);
+  const newest = [...latest].reverse();
+  const oldest = newest.at(-1);
+  const before = older.filter((one) => oldest && inOrder(one, oldest) < 0);
+  const rows = [...newest, ...before];
+  const left = count - rows.length;
+
+  async function readOn() {
+    const last = rows.at(-1);
+    if (busy || !last) return;
+    setBusy(true);
+    const found = await attemptOrSay(() => earlier({ day: last.day, seq: last.seq }));
+    setBusy(false);
+    if (found) setOlder([...before, ...found.value]);
+  }
+
   const exercise = expand(whole);
   const sayBroke = (beat: number) =>
     exercise.ok ? `broke at ${sayBeat(exercise.value, beat)}` : 'broke';
@@ -54,9 +71,9 @@ export function LogTable({ record }: { record: ItemRecord }) {
           ))}
         </tbody>
       </table>
-      {!all && tries.length > FIRST_ROWS && (
-        <Button look="quiet" className="mt-2" onClick={() => setAll(true)}>
-          all {tries.length} tries
+      {left > 0 && (
+        <Button look="quiet" className="mt-2" onClick={() => void readOn()}>
+          {busy ? 'Reading…' : `earlier tries, ${left} more`}
         </Button>
       )}
     </>

@@ -4,33 +4,39 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
-import { sayDay, type Note, type NoteId } from '@/core/studio';
-import { attempt, attemptOrSay, Button, Trouble } from '../base';
+import type { Posted } from '@/core/log';
+import { sayDay, type EntryId, type Note } from '@/core/studio';
+import { attempt, Button, newId, Trouble } from '../base';
 
 /** What the teacher writes to the student; it stands on their Today. */
 export function Notes({
   notes,
-  add,
-  archive,
+  log,
+  takeBack,
 }: {
   notes: readonly Note[];
-  add: (text: string) => Promise<Result<Note>>;
-  archive: (id: NoteId, archived: boolean) => Promise<Result<null>>;
+  log: (entry: Posted) => Promise<Result<null>>;
+  /** Takes an entry back. Gives the entry that does so; null where it was not stored. */
+  takeBack: (id: EntryId) => Promise<EntryId | null>;
 }) {
   const [text, setText] = useState('');
   const [issues, setIssues] = useState<readonly Issue[]>([]);
 
   async function write() {
-    const answer = await attempt(() => add(text));
+    const typed = text.trim();
+    if (typed === '') return setIssues([{ code: 'note-empty', path: ['text'] }]);
+    const id = newId<'entry'>();
+    const answer = await attempt(() => log({ kind: 'note', id, agoMs: 0, body: { text: typed } }));
     if (!answer) return void toast.error('Not stored: no connection. Your note is still here.');
     setIssues(answer.ok ? [] : answer.issues);
     if (answer.ok) setText('');
   }
 
-  async function remove(id: NoteId) {
-    if (!(await attemptOrSay(() => archive(id, true)))) return;
+  async function remove(id: EntryId) {
+    const away = await takeBack(id);
+    if (!away) return;
     toast('Note taken away.', {
-      action: { label: 'Undo', onClick: () => void attemptOrSay(() => archive(id, false)) },
+      action: { label: 'Undo', onClick: () => void takeBack(away) },
     });
   }
 

@@ -137,7 +137,7 @@ export function PaperWeek({
                 </th>
                 {days.map((day, column) => {
                   const key = `${item.assignmentId} ${item.item.id} ${day}`;
-                  const known = item.tries.filter((one) => one.day === day).length;
+                  const known = item.days.find((one) => one.day === day)?.tries ?? 0;
                   return (
                     <td key={day} className="px-1 py-1.5 align-top">
                       <input

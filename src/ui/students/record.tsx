@@ -6,18 +6,14 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import { FULL_KIT, type KitProfile } from '@/core/kit';
-import type { Decision } from '@/core/ladder';
+import type { Decision, LoggedTry, Posted } from '@/core/log';
 import { hearFirst } from '@/core/roster';
 import type {
-  AssignmentId,
   EntryId,
   ItemId,
   ItemRecord,
-  Note,
-  NoteId,
   ProgramId,
   ProgramSummary,
-  SessionId,
   StudentRecord,
 } from '@/core/studio';
 import { attemptOrSay, buttonLook, Choice, newId } from '../base';
@@ -27,21 +23,15 @@ import { Notes } from './notes';
 import { Tallies } from './tallies';
 import { WeakPlaces } from './weak-places';
 
-/** Names one item of the student, for a decision. */
-export interface DecisionOf {
-  readonly id: EntryId;
-  readonly sessionId: SessionId;
-  readonly assignmentId: AssignmentId;
-  readonly itemId: ItemId;
-}
-
 export interface RecordActions {
   readonly give: (program: ProgramId) => Promise<Result<unknown>>;
   readonly setKit: (kit: KitProfile) => Promise<Result<null>>;
-  readonly decide: (of: DecisionOf, decision: Decision) => Promise<Result<null>>;
-  readonly takeBack: (decision: EntryId) => Promise<Result<null>>;
-  readonly addNote: (text: string) => Promise<Result<Note>>;
-  readonly archiveNote: (id: NoteId, archived: boolean) => Promise<Result<null>>;
+  /** Puts an entry into the student's log. */
+  readonly log: (entry: Posted) => Promise<Result<null>>;
+  readonly earlier: (
+    item: ItemId,
+    before: Pick<LoggedTry, 'day' | 'seq'>,
+  ) => Promise<Result<readonly LoggedTry[]>>;
 }
 
 /** A student's record, as a lesson needs it: what to hear first and why, what is to be decided, where
@@ -57,22 +47,26 @@ export function Record({
 }) {
   const { student, items, needs } = record;
   const [chosen, setChosen] = useState<string | null>(null);
-  const [session] = useState(() => newId<'session'>());
   const ordered = hearFirst(
-    items.map((item) => ({ id: item.item.id, lastAt: item.tries.at(-1)?.at ?? -1, item })),
+    items.map((item) => ({ id: item.item.id, lastAt: item.latest.at(-1)?.at ?? -1, item })),
     needs,
   ).map((one) => one.item);
   const shown = ordered.find((one) => keyOf(one) === chosen) ?? ordered[0];
   const names = new Set(items.map((one) => one.program));
   const free = programs.filter((program) => program.items > 0 && !names.has(program.name));
 
-  async function decide(item: ItemRecord, decision: Decision, said: string) {
+  async function decide({ assignmentId, item }: ItemRecord, decision: Decision, said: string) {
     const id = newId<'entry'>();
-    const of = { id, sessionId: session, assignmentId: item.assignmentId, itemId: item.item.id };
-    if (!(await attemptOrSay(() => actions.decide(of, decision)))) return;
-    toast(said, {
-      action: { label: 'Undo', onClick: () => void attemptOrSay(() => actions.takeBack(id)) },
-    });
+    const place = { assignmentId, itemId: item.id, sessionId: null };
+    const entry: Posted = { kind: 'decided', id, agoMs: 0, ...place, body: decision };
+    if (!(await attemptOrSay(() => actions.log(entry)))) return;
+    toast(said, { action: { label: 'Undo', onClick: () => void takeBack(id) } });
+  }
+
+  async function takeBack(about: EntryId) {
+    const id = newId<'entry'>();
+    const entry: Posted = { kind: 'taken-back', id, agoMs: 0, about, body: {} };
+    return (await attemptOrSay(() => actions.log(entry))) && id;
   }
 
   return (
@@ -127,10 +121,11 @@ export function Record({
             key={keyOf(shown)}
             record={shown}
             onDecide={(decision, said) => void decide(shown, decision, said)}
-            onTakeBack={(id) => void attemptOrSay(() => actions.takeBack(id))}
+            onTakeBack={(id) => void takeBack(id)}
+            earlier={(before) => actions.earlier(shown.item.id, before)}
           />
           <div className="flex flex-col gap-6">
-            <Notes notes={record.notes} add={actions.addNote} archive={actions.archiveNote} />
+            <Notes notes={record.notes} log={actions.log} takeBack={takeBack} />
             <WeakPlaces
               weak={record.weak}
               onItem={(id) => {

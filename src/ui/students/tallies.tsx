@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { LIMBS } from '@/core/kit';
-import { sufferingName, VERDICTS } from '@/core/ladder';
+import { sufferingName, VERDICTS } from '@/core/log';
 import { minutesByDay, sufferedByLimb, verdictMix } from '@/core/roster';
 import type { StudentRecord } from '@/core/studio';
 import { LimbSign, VerdictSign } from '../marks';
@@ -21,11 +21,18 @@ const MOST = 6;
 
 /** All of a student's practice: time by day, how the tries went, what suffered in which limb. */
 export function Tallies({ record: { items, today } }: { record: StudentRecord }) {
-  const tries = useMemo(() => items.flatMap((item) => item.tries), [items]);
-  const days = useMemo(() => minutesByDay(tries, today, DAYS), [tries, today]);
-  const mix = verdictMix(tries);
-  const suffered = sufferedByLimb(tries).slice(0, MOST);
-  if (tries.length === 0) return null;
+  const days = useMemo(
+    () =>
+      minutesByDay(
+        items.flatMap((item) => item.days),
+        today,
+        DAYS,
+      ),
+    [items, today],
+  );
+  const mix = verdictMix(items);
+  const suffered = sufferedByLimb(items).slice(0, MOST);
+  if (items.every((item) => item.count === 0)) return null;
   return (
     <section aria-labelledby="tallies-title">
       <h2 id="tallies-title" className="label mb-1">

@@ -5,7 +5,7 @@ import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/comp
 import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useCallback } from 'react';
-import type { Verdict } from '@/core/ladder';
+import type { Verdict } from '@/core/log';
 import { sayDay, type ItemRecord } from '@/core/studio';
 import { useChart } from '../charts';
 
@@ -25,7 +25,8 @@ const SYMBOLS: Readonly<Record<Verdict, string>> = {
   lost: 'path://M0,1L1,0L5,4L9,0L10,1L6,5L10,9L9,10L5,6L1,10L0,9L4,5Z',
 };
 
-/** Tempo over time: every try where it was played, the target as a line. */
+/** Tempo over time: the last tries one by one, those long before as the fastest of each week; the target
+ * as a line. */
 export default function TempoChart({ record }: { record: ItemRecord }) {
   const option = useCallback((style: CSSStyleDeclaration) => optionFor(record, style), [record]);
   const place = useChart(openChart, option);
@@ -43,7 +44,7 @@ function openChart(node: HTMLElement) {
   return init(node, null, { renderer: 'svg' });
 }
 
-function optionFor({ tries, state }: ItemRecord, style: CSSStyleDeclaration) {
+function optionFor({ curve: tries, state }: ItemRecord, style: CSSStyleDeclaration) {
   const ink = style.getPropertyValue('--ink');
   const soft = style.getPropertyValue('--soft');
   const line = style.getPropertyValue('--line');

@@ -1,7 +1,7 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
 import { must, sayCount } from '@/core/issue';
-import { dosageNow, rungAt, sayDosage } from '@/core/ladder';
+import { dosageNow, dueDay, rungAt, sayDosage } from '@/core/ladder';
 import { hoursOn, type Entry, type Surface } from '@/core/plan';
 import { sentenceText } from '@/core/recipe';
 import { CAUTION_LINE } from '@/core/safety';
@@ -252,7 +252,8 @@ function Others({
 
 function whyLater({ waitsFor, state }: StandItem): string {
   if (waitsFor.length > 0) return `after ${waitsFor.join(' and ')}`;
-  return state.keep ? `passed; again on ${sayDay(state.keep.due)}` : '';
+  const due = dueDay(state);
+  return due ? `passed; again on ${sayDay(due)}` : '';
 }
 
 function Rows({

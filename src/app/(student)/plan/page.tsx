@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
-import { found } from '../../found';
+import { found } from '../../viewer';
 import { setPlanOf } from '../../plans';
 import { studentVisit } from '../../viewer';
 import { StudentBar } from '../student-bar';
@@ -9,16 +9,12 @@ import { StudentBar } from '../student-bar';
 export const metadata: Metadata = { title: 'Plan' };
 
 export default async function PlanPage() {
-  const { context, viewer, name } = await studentVisit();
-  const { personId } = viewer;
+  const { me, name } = await studentVisit();
+  const { id } = me.store;
   return (
     <>
       <StudentBar who={name} />
-      <Plan
-        plan={found(getPlan(context, viewer, personId))}
-        back={null}
-        onSet={setPlanOf.bind(null, personId)}
-      />
+      <Plan plan={found(getPlan(me, id))} back={null} onSet={setPlanOf.bind(null, id)} />
     </>
   );
 }

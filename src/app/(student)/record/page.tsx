@@ -1,18 +1,17 @@
 import type { Metadata } from 'next';
 import { getRecord } from '@/server';
 import { StudentRecord } from '@/ui/record';
-import { found } from '../../found';
-import { studentVisit } from '../../viewer';
+import { found, studentVisit } from '../../viewer';
 import { StudentBar } from '../student-bar';
 
 export const metadata: Metadata = { title: 'Record' };
 
 export default async function RecordPage() {
-  const { context, viewer, name } = await studentVisit();
+  const { me, name } = await studentVisit();
   return (
     <>
       <StudentBar who={name} />
-      <StudentRecord record={found(getRecord(context, viewer, viewer.personId))} />
+      <StudentRecord record={found(getRecord(me, me.store.id))} />
     </>
   );
 }

@@ -2,28 +2,27 @@ import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { getRound } from '@/server';
 import { Stand } from '@/ui/stand';
-import { found } from '../../found';
-import { studentVisit } from '../../viewer';
+import { found, studentVisit } from '../../viewer';
 import { readNow, type NowQuery } from '../now';
-import { moreToPlay, remarkOn } from './actions';
+import { moreToPlay } from './actions';
 
 export const metadata: Metadata = { title: 'Stand' };
 
 type Query = NowQuery & { item?: string | string[] };
 
 export default async function StandPage({ searchParams }: { searchParams: Promise<Query> }) {
-  const { context, viewer } = await studentVisit();
+  const { me } = await studentVisit();
   const query = await searchParams;
   const item = typeof query.item === 'string' ? query.item : null;
   const now = readNow(query);
-  const round = found(getRound(context, viewer, { item, now }));
+  const round = found(getRound(me, { item, now }));
   if (round.slots.length === 0) redirect('/today');
   return (
     <Stand
-      person={viewer.personId}
+      person={me.store.id}
       round={round}
       fresh={item !== null || now !== null}
-      actions={{ more: moreToPlay, remark: remarkOn }}
+      more={moreToPlay}
     />
   );
 }

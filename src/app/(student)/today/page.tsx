@@ -2,17 +2,16 @@ import type { Metadata } from 'next';
 import { planToday } from '@/core/plan';
 import { getDay, listNotes } from '@/server';
 import { Today } from '@/ui/today';
-import { found } from '../../found';
-import { studentVisit } from '../../viewer';
+import { found, studentVisit } from '../../viewer';
 import { readNow, type NowQuery } from '../now';
 import { StudentBar } from '../student-bar';
 
 export const metadata: Metadata = { title: 'Today' };
 
 export default async function TodayPage({ searchParams }: { searchParams: Promise<NowQuery> }) {
-  const { context, viewer, name } = await studentVisit();
+  const { me, name } = await studentVisit();
   const now = readNow(await searchParams);
-  const { items, plan } = found(getDay(context, viewer));
+  const { items, plan } = found(getDay(me));
   return (
     <>
       <StudentBar who={name} />
@@ -22,7 +21,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
         plan={plan}
         entries={planToday(plan.planning, now && { ...now, at: plan.clock })}
         now={now}
-        notes={found(listNotes(context, viewer))}
+        notes={found(listNotes(me))}
       />
     </>
   );

@@ -1,87 +1,46 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { fail, type Result } from '@/core/issue';
-import { close, readRecipe } from '@/core/recipe';
-import { idSchema, type ProgramId, type SavedExercise } from '@/core/studio';
 import {
-  addItem,
+  addToProgram as add,
   archiveExercise,
-  createProgram,
   findTwins,
   getExercise,
   saveExercise,
   saveMaterial,
 } from '@/server';
-import { teacherVisit } from '../../viewer';
+import { teacherAction } from '../../act';
+import { closedRecipe, flag, ids, toProgram, typedName } from '../../shapes';
 
-const saveSchema = z.object({
-  id: idSchema<'exercise'>().nullable(),
-  name: z.string().max(200),
-  recipe: z.unknown(),
+const saved = z.object({ id: ids.exercise.nullable(), name: typedName, recipe: z.unknown() });
+
+export const save = teacherAction([saved], (me, { id, name, recipe }) => {
+  const closed = closedRecipe(recipe);
+  return closed.ok ? saveExercise(me, { id, name, recipe: closed.value }) : closed;
 });
 
-export async function save(input: unknown): Promise<Result<SavedExercise>> {
-  const { context, viewer } = await teacherVisit();
-  const { id, name, recipe } = saveSchema.parse(input);
-  const read = readRecipe(recipe);
-  if (!read.ok) return read;
-  const closed = close(read.value);
-  if (!closed.ok) return closed;
-  return saveExercise(context, viewer, { id, name, recipe: closed.value });
-}
-
-export async function archive(id: unknown, archived: unknown): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  const exercise = idSchema<'exercise'>().parse(id);
-  return archiveExercise(context, viewer, exercise, z.boolean().parse(archived));
-}
-
-const addSchema = z.union([
-  z.object({ id: idSchema<'program'>() }),
-  z.object({ name: z.string().max(200) }),
-]);
+export const archive = teacherAction([ids.exercise, flag], archiveExercise);
 
 /** Adds a saved exercise to a program, or to a new one of this name. */
-export async function addToProgram(
-  program: unknown,
-  exerciseId: unknown,
-): Promise<Result<ProgramId>> {
-  const { context, viewer } = await teacherVisit();
-  const to = addSchema.parse(program);
-  const exercise = idSchema<'exercise'>().safeParse(exerciseId);
-  if (!exercise.success) return fail({ code: 'not-found', path: [], what: 'exercise' });
-  const made: Result<ProgramId> =
-    'id' in to ? { ok: true, value: to.id } : createProgram(context, viewer, to.name);
-  if (!made.ok) return made;
-  const added = addItem(context, viewer, made.value, exercise.data);
-  return added.ok ? made : added;
-}
+export const addToProgram = teacherAction([toProgram, ids.exercise], add);
 
 /** A saved exercise, to be put behind another one. */
-export async function open(id: unknown): Promise<Result<SavedExercise>> {
-  const { context, viewer } = await teacherVisit();
-  return getExercise(context, viewer, idSchema<'exercise'>().parse(id));
-}
+export const open = teacherAction([ids.exercise], getExercise);
 
 /** Saved exercises that sound like this one, by its shape. */
-export async function twins(shape: unknown): Promise<Result<readonly SavedExercise[]>> {
-  const { context, viewer } = await teacherVisit();
-  return findTwins(context, viewer, z.string().max(100_000).parse(shape));
-}
+export const twins = teacherAction([z.string().max(100_000)], findTwins);
 
 /** Puts a rules table on the shelf. */
-export async function saveRules(name: unknown, rules: unknown): Promise<Result<unknown>> {
-  const { context, viewer } = await teacherVisit();
-  const saved = saveMaterial(context, viewer, {
-    id: null,
-    kind: 'rules',
-    name: z.string().max(200).parse(name),
-    trains: '',
-    meter: null,
-    content: { rules },
-  });
-  revalidatePath('/bench');
-  return saved;
-}
+export const saveRules = teacherAction(
+  [typedName, z.unknown()],
+  (me, name, rules) =>
+    saveMaterial(me, {
+      id: null,
+      kind: 'rules',
+      name,
+      trains: '',
+      meter: null,
+      content: { rules },
+    }),
+  { changes: true },
+);

@@ -15,7 +15,7 @@ type Query = Readonly<Record<string, string | string[] | undefined>>;
 
 /** `x` is a saved exercise, `r` a recipe that was not saved (yet), `t` the tempo. */
 export default async function BenchPage({ searchParams }: { searchParams: Promise<Query> }) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const query = await searchParams;
   const text = (key: string) => (typeof query[key] === 'string' ? query[key] : '');
   const issues: Issue[] = [];
@@ -26,7 +26,7 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
     recipe: blankRecipe(),
   };
   const id = parseId<'exercise'>(text('x'));
-  const saved = id && getExercise(context, viewer, id);
+  const saved = id && getExercise(me, id);
   if (saved?.ok) {
     Object.assign(draft, { id, name: saved.value.name, recipe: saved.value.recipe });
   } else if (text('x')) issues.push({ code: 'not-found', path: [], what: 'exercise' });
@@ -38,10 +38,10 @@ export default async function BenchPage({ searchParams }: { searchParams: Promis
   }
   const tempo = parseBpm(text('t') || '80');
   if (!tempo.ok) issues.push(...tempo.issues);
-  const programs = listPrograms(context, viewer);
-  const own = listMaterials(context, viewer);
-  const roster = listRoster(context, viewer);
-  const exercises = listExerciseNames(context, viewer);
+  const programs = listPrograms(me);
+  const own = listMaterials(me);
+  const roster = listRoster(me);
+  const exercises = listExerciseNames(me);
   return (
     <Bench
       key={`${text('x')} ${text('r')}`}

@@ -1,8 +1,7 @@
 import type { Metadata } from 'next';
 import { listExercises, listMaterials } from '@/server';
 import { Materials } from '@/ui/materials';
-import { found } from '../../found';
-import { teacherVisit } from '../../viewer';
+import { found, teacherVisit } from '../../viewer';
 import { archive, save } from './actions';
 
 export const metadata: Metadata = { title: 'Materials' };
@@ -11,15 +10,15 @@ type Query = Readonly<Record<string, string | string[] | undefined>>;
 
 /** `k` is the kind that is shown, `m` the material. */
 export default async function MaterialsPage({ searchParams }: { searchParams: Promise<Query> }) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const query = await searchParams;
   const text = (key: string) => (typeof query[key] === 'string' ? query[key] : '');
-  const exercises = found(listExercises(context, viewer));
+  const exercises = found(listExercises(me));
   return (
     <Materials
       kind={text('k')}
       chosen={text('m')}
-      own={found(listMaterials(context, viewer))}
+      own={found(listMaterials(me))}
       exercises={exercises.map(({ id, name, recipe }) => ({ id, name, recipe }))}
       actions={{ save, archive }}
     />

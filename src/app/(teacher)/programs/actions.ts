@@ -1,11 +1,11 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import { redirect } from 'next/navigation';
+import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { fail, type Issue, type Result } from '@/core/issue';
+import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { outlineSchema } from '@/core/program';
-import { idSchema, parseId, type Program, type StudentVersion } from '@/core/studio';
+import { parseId, type ProgramId } from '@/core/studio';
 import {
   archiveProgram,
   createProgram,
@@ -18,110 +18,67 @@ import {
   setStart,
   setTemplate,
   takeBack,
+  type Teacher,
 } from '@/server';
-import { teacherVisit, type Visit } from '../../viewer';
-
-const programId = idSchema<'program'>();
-const assignmentId = idSchema<'assignment'>();
-const personId = idSchema<'person'>();
-const typed = z.string().max(200);
-
-/** The pages of a program, and those of whoever has it. */
-function seen<T>(result: Result<T>): Result<T> {
-  if (result.ok) revalidatePath('/', 'layout');
-  return result;
-}
+import { teacherAction, teacherForm } from '../../act';
+import { flag, ids, typedName } from '../../shapes';
 
 /** The program after a use case that changed something about it. */
-function after({ context, viewer }: Visit, id: Program['id'], done: Result<unknown>) {
-  return done.ok ? getProgram(context, viewer, id) : done;
+function after(me: Teacher, id: ProgramId, done: Result<unknown>) {
+  return done.ok ? getProgram(me, id) : done;
 }
 
+const named = z.object({ name: typedName, from: z.string().max(80).optional() });
+
 export async function create(_before: readonly Issue[], form: FormData): Promise<readonly Issue[]> {
-  const { context, viewer } = await teacherVisit();
-  const from = parseId<'program'>(String(form.get('from') ?? ''));
-  const made = seen(createProgram(context, viewer, typed.parse(form.get('name')), from));
+  const made = await teacherForm(form, named, (me, { name, from }) =>
+    createProgram(me, name, parseId<'program'>(from ?? '')),
+  );
   if (!made.ok) return made.issues;
+  revalidatePath('/', 'layout');
   redirect(`/programs/${made.value}`);
 }
 
-export async function rename(id: unknown, name: unknown): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  return seen(renameProgram(context, viewer, programId.parse(id), typed.parse(name)));
-}
+export const rename = teacherAction([ids.program, typedName], renameProgram, { changes: true });
 
-export async function archive(id: unknown, archived: unknown): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  return seen(archiveProgram(context, viewer, programId.parse(id), z.boolean().parse(archived)));
-}
+export const archive = teacherAction([ids.program, flag], archiveProgram, { changes: true });
 
-export async function template(id: unknown, on: unknown): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  return setTemplate(context, viewer, programId.parse(id), z.boolean().parse(on));
-}
+export const template = teacherAction([ids.program, flag], setTemplate);
 
 const change = z.object({ revision: z.int(), outline: outlineSchema });
 
-export async function save(id: unknown, typedChange: unknown): Promise<Result<Program>> {
-  const { context, viewer } = await teacherVisit();
-  const read = change.safeParse(typedChange);
-  if (!read.success) {
-    const what = read.error.issues.map((one) => `${one.path.join(' ')}: ${one.message}`).join('; ');
-    return fail({ code: 'recipe-shape', path: [], what });
-  }
-  return saveOutline(context, viewer, programId.parse(id), read.data);
-}
+export const save = teacherAction([ids.program, change], saveOutline);
 
-export async function give(id: unknown, student: unknown): Promise<Result<Program>> {
-  const visit = await teacherVisit();
-  const program = programId.parse(id);
-  const done = giveProgram(visit.context, visit.viewer, program, personId.parse(student));
-  return seen(after(visit, program, done));
-}
+export const give = teacherAction(
+  [ids.program, ids.person],
+  (me, id, student) => after(me, id, giveProgram(me, id, student)),
+  { changes: true },
+);
 
-export async function take(
-  id: unknown,
-  assignment: unknown,
-  ended: unknown,
-): Promise<Result<Program>> {
-  const visit = await teacherVisit();
-  const given = assignmentId.parse(assignment);
-  const done = takeBack(visit.context, visit.viewer, given, z.boolean().parse(ended));
-  return seen(after(visit, programId.parse(id), done));
-}
+export const take = teacherAction(
+  [ids.program, ids.assignment, flag],
+  (me, id, assignment, ended) => after(me, id, takeBack(me, assignment, ended)),
+  { changes: true },
+);
 
-export async function follow(
-  id: unknown,
-  assignments: unknown,
-  version: unknown,
-): Promise<Result<Program>> {
-  const visit = await teacherVisit();
-  const ids = z.array(assignmentId).parse(assignments);
-  const to = z.int().min(1).nullable().parse(version) ?? undefined;
-  return seen(
-    after(visit, programId.parse(id), followVersion(visit.context, visit.viewer, ids, to)),
-  );
-}
+export const follow = teacherAction(
+  [ids.program, z.array(ids.assignment).max(1000), z.int().min(1).nullable()],
+  (me, id, assignments, version) =>
+    after(me, id, followVersion(me, assignments, version ?? undefined)),
+  { changes: true },
+);
 
 /** A student's own version, before the program is handed out. */
-export async function preview(id: unknown, student: unknown): Promise<Result<StudentVersion>> {
-  const { context, viewer } = await teacherVisit();
-  const versions = listVersions(context, viewer, programId.parse(id), personId.parse(student));
+export const preview = teacherAction([ids.program, ids.person], (me, id, student) => {
+  const versions = listVersions(me, id, student);
   if (!versions.ok) return versions;
   const [version] = versions.value;
-  return version
-    ? { ok: true, value: version }
-    : fail({ code: 'not-found', path: ['student'], what: 'student' });
-}
+  return version ? ok(version) : fail({ code: 'not-found', path: ['student'], what: 'student' });
+});
 
 /** Tempo from which a student starts an item; null leaves it to the ladder. */
-export async function start(
-  assignment: unknown,
-  item: unknown,
-  startBpm: unknown,
-): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  const given = assignmentId.parse(assignment);
-  const bpm = z.number().min(20).max(400).nullable().parse(startBpm);
-  return seen(setStart(context, viewer, given, idSchema<'item'>().parse(item), bpm));
-}
+export const start = teacherAction(
+  [ids.assignment, ids.item, z.number().min(20).max(400).nullable()],
+  setStart,
+  { changes: true },
+);

@@ -3,8 +3,7 @@ import type { Issue } from '@/core/issue';
 import { readLink } from '@/core/recipe';
 import { getSteps, listPrograms } from '@/server';
 import { Steps } from '@/ui/steps';
-import { found } from '../../found';
-import { teacherVisit } from '../../viewer';
+import { found, teacherVisit } from '../../viewer';
 import { send } from '../variations/actions';
 import { setTemplate } from './actions';
 
@@ -14,7 +13,7 @@ type Query = Readonly<Record<string, string | string[] | undefined>>;
 
 /** `r` is the recipe that is built up. */
 export default async function StepsPage({ searchParams }: { searchParams: Promise<Query> }) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const { r: link } = await searchParams;
   const read = typeof link === 'string' ? readLink(link) : null;
   const issues: readonly Issue[] = read && !read.ok ? read.issues : [];
@@ -22,8 +21,8 @@ export default async function StepsPage({ searchParams }: { searchParams: Promis
     <Steps
       key={String(link)}
       recipe={read?.ok ? read.value : null}
-      usual={getSteps(context, viewer)}
-      programs={found(listPrograms(context, viewer))}
+      usual={getSteps(me)}
+      programs={found(listPrograms(me))}
       issues={issues}
       actions={{ send, setTemplate }}
     />

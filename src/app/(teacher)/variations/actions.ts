@@ -2,69 +2,43 @@
 
 import { z } from 'zod';
 import { readFamily } from '@/core/family';
-import { type Result } from '@/core/issue';
-import { close, readRecipe, type ClosedRecipe } from '@/core/recipe';
-import { idSchema, type ProgramId, type SavedFamily } from '@/core/studio';
-import { archiveFamily, saveFamily, sendToProgram } from '@/server';
-import { teacherVisit } from '../../viewer';
+import { ok, type Result } from '@/core/issue';
+import { archiveFamily, saveFamily, sendToProgram, type Sent } from '@/server';
+import { teacherAction } from '../../act';
+import { all, closedRecipe, flag, ids, toProgram, typedName } from '../../shapes';
 
-const saveSchema = z.object({
-  id: idSchema<'family'>().nullable(),
-  name: z.string().max(200),
-  family: z.unknown(),
+const saved = z.object({ id: ids.family.nullable(), name: typedName, family: z.unknown() });
+
+export const save = teacherAction([saved], (me, { id, name, family }) => {
+  const read = readFamily(family);
+  return read.ok ? saveFamily(me, { id, name, family: read.value }) : read;
 });
 
-export async function save(input: unknown): Promise<Result<SavedFamily>> {
-  const { context, viewer } = await teacherVisit();
-  const { id, name, family } = saveSchema.parse(input);
-  const read = readFamily(family);
-  return read.ok ? saveFamily(context, viewer, { id, name, family: read.value }) : read;
-}
+export const archive = teacherAction([ids.family, flag], archiveFamily);
 
-export async function archive(id: unknown, archived: unknown): Promise<Result<null>> {
-  const { context, viewer } = await teacherVisit();
-  const family = idSchema<'family'>().parse(id);
-  return archiveFamily(context, viewer, family, z.boolean().parse(archived));
-}
+const step = z.object({ says: z.string().max(120), recipe: z.unknown() });
 
-const toSchema = z.union([
-  z.object({ id: idSchema<'program'>() }),
-  z.object({ name: z.string().max(200) }),
-]);
-
-const stepSchema = z.object({ says: z.string().max(120), recipe: z.unknown() });
-
-const sentSchema = z
-  .array(
-    z.object({
-      name: z.string().max(200),
-      recipe: z.unknown(),
-      steps: z.array(stepSchema).max(200).optional(),
-    }),
-  )
-  .max(2000);
-
-type Sent = Parameters<typeof sendToProgram>[3][number];
-
-function closedOf(json: unknown): Result<ClosedRecipe> {
-  const read = readRecipe(json);
-  return read.ok ? close(read.value) : read;
-}
+const sent = z.object({
+  name: typedName,
+  recipe: z.unknown(),
+  steps: z.array(step).max(200).optional(),
+});
 
 /** Puts members of a family at the end of a program, or of a new one of this name. */
-export async function send(to: unknown, exercises: unknown): Promise<Result<ProgramId>> {
-  const { context, viewer } = await teacherVisit();
-  const read: Sent[] = [];
-  for (const { name, recipe, steps } of sentSchema.parse(exercises)) {
-    const closed = closedOf(recipe);
-    if (!closed.ok) return closed;
-    const closedSteps: { says: string; recipe: ClosedRecipe }[] = [];
-    for (const step of steps ?? []) {
-      const one = closedOf(step.recipe);
-      if (!one.ok) return one;
-      closedSteps.push({ says: step.says, recipe: one.value });
-    }
-    read.push({ name, recipe: closed.value, ...(steps ? { steps: closedSteps } : {}) });
-  }
-  return sendToProgram(context, viewer, toSchema.parse(to), read);
+export const send = teacherAction([toProgram, z.array(sent).max(2000)], (me, to, exercises) => {
+  const read = all(exercises.map(readSent));
+  return read.ok ? sendToProgram(me, to, read.value) : read;
+});
+
+function readSent({ name, recipe, steps }: z.infer<typeof sent>): Result<Sent> {
+  const whole = closedRecipe(recipe);
+  if (!whole.ok) return whole;
+  if (!steps) return ok({ name, recipe: whole.value });
+  const closed = all(
+    steps.map(({ says, recipe: one }) => {
+      const made = closedRecipe(one);
+      return made.ok ? ok({ says, recipe: made.value }) : made;
+    }),
+  );
+  return closed.ok ? ok({ name, recipe: whole.value, steps: closed.value }) : closed;
 }

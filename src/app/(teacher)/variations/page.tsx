@@ -5,8 +5,7 @@ import { blankRecipe, readLink, unpackLink } from '@/core/recipe';
 import { parseId } from '@/core/studio';
 import { getFamily, listFamilies, listMaterials, listPractised, listPrograms } from '@/server';
 import { Variations, type FamilyDraft } from '@/ui/variations';
-import { found } from '../../found';
-import { teacherVisit } from '../../viewer';
+import { found, teacherVisit } from '../../viewer';
 import { archive, save, send } from './actions';
 
 export const metadata: Metadata = { title: 'Variations' };
@@ -15,12 +14,12 @@ type Query = Readonly<Record<string, string | string[] | undefined>>;
 
 /** `f` is a saved family, `p` one packed into the address, `n` its name, `r` a recipe to begin with. */
 export default async function VariationsPage({ searchParams }: { searchParams: Promise<Query> }) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const query = await searchParams;
   const text = (key: string) => (typeof query[key] === 'string' ? query[key] : '');
   const issues: Issue[] = [];
   const id = parseId<'family'>(text('f'));
-  const stored = id === null ? null : getFamily(context, viewer, id);
+  const stored = id === null ? null : getFamily(me, id);
   let saved: FamilyDraft | null = null;
   let draft: FamilyDraft = { id: null, name: text('n'), family: familyOf(blankRecipe()) };
   if (stored?.ok) {
@@ -42,10 +41,10 @@ export default async function VariationsPage({ searchParams }: { searchParams: P
       key={`${text('f')} ${text('p')} ${text('r')}`}
       draft={draft}
       saved={saved}
-      families={found(listFamilies(context, viewer))}
-      programs={found(listPrograms(context, viewer))}
-      practised={found(listPractised(context, viewer))}
-      own={found(listMaterials(context, viewer))}
+      families={found(listFamilies(me))}
+      programs={found(listPrograms(me))}
+      practised={found(listPractised(me))}
+      own={found(listMaterials(me))}
       issues={issues}
       actions={{ save, archive, send }}
     />

@@ -2,16 +2,15 @@ import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
 import { getProgram, getSteps, listExerciseNames, listRoster } from '@/server';
 import { ProgramEditor } from '@/ui/programs';
-import { found, idOr404 } from '../../../found';
-import { teacherVisit } from '../../../viewer';
+import { found, idOr404, teacherVisit } from '../../../viewer';
 import * as actions from '../actions';
 
 type Params = { params: Promise<{ id: string }> };
 
 async function load({ params }: Params) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const id = idOr404(parseId<'program'>((await params).id));
-  return { context, viewer, program: found(getProgram(context, viewer, id)) };
+  return { me, program: found(getProgram(me, id)) };
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {
@@ -19,14 +18,14 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 }
 
 export default async function ProgramPage(params: Params) {
-  const { context, viewer, program } = await load(params);
+  const { me, program } = await load(params);
   const { rename, archive, template, save, give, take, follow, preview } = actions;
   return (
     <ProgramEditor
       program={program}
-      exercises={found(listExerciseNames(context, viewer))}
-      students={found(listRoster(context, viewer))}
-      template={getSteps(context, viewer)}
+      exercises={found(listExerciseNames(me))}
+      students={found(listRoster(me))}
+      template={getSteps(me)}
       actions={{ rename, archive, template, save, give, take, follow, preview }}
     />
   );

@@ -2,16 +2,15 @@ import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
 import { getRecord, listPrograms } from '@/server';
 import { Record } from '@/ui/students';
-import { found, idOr404 } from '../../../found';
-import { teacherVisit } from '../../../viewer';
-import { decideOn, giveTo, note, putNoteAway, setStudentKit, takeBackDecision } from '../actions';
+import { found, idOr404, teacherVisit } from '../../../viewer';
+import { earlierTries, giveTo, logFor, setStudentKit } from '../actions';
 
 type Params = { params: Promise<{ id: string }> };
 
 async function load({ params }: Params) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const id = idOr404(parseId<'person'>((await params).id));
-  return { context, viewer, record: found(getRecord(context, viewer, id)) };
+  return { me, record: found(getRecord(me, id)) };
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {
@@ -19,20 +18,18 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 }
 
 export default async function StudentPage(params: Params) {
-  const { context, viewer, record } = await load(params);
+  const { me, record } = await load(params);
   const { id } = record.student;
   return (
     <Record
       key={id}
       record={record}
-      programs={found(listPrograms(context, viewer))}
+      programs={found(listPrograms(me))}
       actions={{
         give: giveTo.bind(null, id),
         setKit: setStudentKit.bind(null, id),
-        decide: decideOn.bind(null, id),
-        takeBack: takeBackDecision.bind(null, id),
-        addNote: note.bind(null, id),
-        archiveNote: putNoteAway.bind(null, id),
+        log: logFor.bind(null, id),
+        earlier: earlierTries.bind(null, id),
       }}
     />
   );

@@ -2,16 +2,15 @@ import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
 import { getProgram, listVersions } from '@/server';
 import { ClassPage } from '@/ui/programs';
-import { found, idOr404 } from '../../../../found';
-import { teacherVisit } from '../../../../viewer';
+import { found, idOr404, teacherVisit } from '../../../../viewer';
 import { give, start } from '../../actions';
 
 type Params = { params: Promise<{ id: string }> };
 
 async function load({ params }: Params) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const id = idOr404(parseId<'program'>((await params).id));
-  return { context, viewer, program: found(getProgram(context, viewer, id)) };
+  return { me, program: found(getProgram(me, id)) };
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {
@@ -19,8 +18,8 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 }
 
 export default async function ProgramClassPage(params: Params) {
-  const { context, viewer, program } = await load(params);
+  const { me, program } = await load(params);
   const { id, name } = program;
-  const versions = found(listVersions(context, viewer, id));
+  const versions = found(listVersions(me, id));
   return <ClassPage program={{ id, name }} versions={versions} actions={{ give, start }} />;
 }

@@ -2,16 +2,15 @@ import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
 import { getRecord } from '@/server';
 import { PaperWeek } from '@/ui/students';
-import { found, idOr404 } from '../../../../found';
-import { teacherVisit } from '../../../../viewer';
+import { found, idOr404, teacherVisit } from '../../../../viewer';
 import { storePaper } from '../../actions';
 
 type Params = { params: Promise<{ id: string }> };
 
 async function load({ params }: Params) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const id = idOr404(parseId<'person'>((await params).id));
-  return found(getRecord(context, viewer, id));
+  return found(getRecord(me, id));
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {

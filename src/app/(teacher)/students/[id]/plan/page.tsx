@@ -2,16 +2,16 @@ import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
-import { found, idOr404 } from '../../../../found';
+import { found, idOr404 } from '../../../../viewer';
 import { setPlanOf } from '../../../../plans';
 import { teacherVisit } from '../../../../viewer';
 
 type Params = { params: Promise<{ id: string }> };
 
 async function load({ params }: Params) {
-  const { context, viewer } = await teacherVisit();
+  const { me } = await teacherVisit();
   const id = idOr404(parseId<'person'>((await params).id));
-  return found(getPlan(context, viewer, id));
+  return found(getPlan(me, id));
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {

@@ -1,0 +1,97 @@
+import { revalidatePath } from 'next/cache';
+import { NextResponse } from 'next/server';
+import type { z } from 'zod';
+import { fail, ok, sayShape, type Issue, type Result } from '@/core/issue';
+import { asEither, asStudent, asTeacher, liveContext, type Student, type Teacher } from '@/server';
+import { viewerNow } from './viewer';
+
+/** The one way from a browser to a use case, whether by an action, a form or a route: who asks, whether
+ * what came has its shape, then the use case; all that can be wrong comes back as issues. */
+const WHO = { teacher: asTeacher, student: asStudent, either: asEither };
+
+interface Asking {
+  readonly teacher: Teacher;
+  readonly student: Student;
+  readonly either: Teacher | Student;
+}
+
+type Shapes = readonly z.ZodType[];
+type Values<In extends Shapes> = { -readonly [Key in keyof In]: z.output<In[Key]> };
+
+function readAll<In extends Shapes>(shapes: In, values: readonly unknown[]): Result<Values<In>> {
+  const read = shapes.map((shape, index) => shape.safeParse(values[index]));
+  const wrong = read.flatMap((one) => (one.success ? [] : one.error.issues));
+  if (wrong.length > 0) return fail({ code: 'input-shape', path: [], what: sayShape(wrong) });
+  return ok(read.map((one) => one.data) as Values<In>);
+}
+
+async function ask<Who extends keyof Asking>(who: Who): Promise<Result<Asking[Who]>> {
+  const viewer = await viewerNow();
+  return WHO[who](liveContext(), viewer) as Result<Asking[Who]>;
+}
+
+/** An action that anybody of a kind may call.
+ * @param changes whether pages that were made before show what it changed */
+function actionFor<Who extends keyof Asking>(who: Who) {
+  return <const In extends Shapes, T>(
+      shapes: In,
+      run: (me: Asking[Who], ...values: Values<In>) => Result<T>,
+      { changes = false } = {},
+    ) =>
+    async (...values: { -readonly [Key in keyof In]: unknown }): Promise<Result<T>> => {
+      const me = await ask(who);
+      if (!me.ok) return me;
+      const read = readAll(shapes, values);
+      if (!read.ok) return read;
+      const result = run(me.value, ...read.value);
+      if (changes && result.ok) revalidatePath('/', 'layout');
+      return result;
+    };
+}
+
+export const teacherAction = actionFor('teacher');
+export const studentAction = actionFor('student');
+export const eitherAction = actionFor('either');
+
+/** What a teacher's form asks for; its fields have to have a shape. */
+export async function teacherForm<Fields, T>(
+  form: FormData,
+  shape: z.ZodType<Fields>,
+  run: (me: Teacher, fields: Fields) => Result<T>,
+): Promise<Result<T>> {
+  const me = await ask('teacher');
+  if (!me.ok) return me;
+  const read = readForm(form, shape);
+  return read.ok ? run(me.value, read.value) : read;
+}
+
+/** The fields of a form, in their shape. */
+export function readForm<Fields>(form: FormData, shape: z.ZodType<Fields>): Result<Fields> {
+  const read = readAll([shape], [Object.fromEntries(form)]);
+  return read.ok ? ok(read.value[0] as Fields) : read;
+}
+
+/** A route that a student's browser posts to. */
+export function studentRoute<Input, T>(
+  shape: z.ZodType<Input>,
+  run: (me: Student, input: Input) => Result<T>,
+) {
+  return async (request: Request): Promise<NextResponse> => {
+    const me = await ask('student');
+    if (!me.ok) return reply(401, me);
+    const json: unknown = await request.json().catch(() => undefined);
+    const read = readAll([shape], [json]);
+    if (!read.ok) return reply(400, read);
+    const result = run(me.value, read.value[0] as Input);
+    return reply(result.ok ? 200 : 409, result);
+  };
+}
+
+function reply(status: number, result: Result<unknown>): NextResponse {
+  return NextResponse.json(result, { status });
+}
+
+/** What is wrong, for a form that shows it. */
+export function issuesOf(result: Result<unknown>): readonly Issue[] {
+  return result.ok ? [] : result.issues;
+}

@@ -1,0 +1,79 @@
+import type { Decided, Decision } from '../log';
+import { beginAt, moved, vary, type Draft } from './draft';
+import { lower, MOST_BASIS, raiseWith } from './judge';
+import { makeWhole } from './kernel';
+import type { Following, LadderState, Proposal } from './state';
+
+/** One decision further. One that answers what is not asked any more moves nothing. */
+export function afterDecision(
+  state: LadderState,
+  { id, decision }: Decided,
+  following: Following,
+): LadderState {
+  const draft: Draft = { ...state };
+  if (!decide(draft, decision, following)) return state;
+  draft.basis = [...state.basis, id].slice(-MOST_BASIS);
+  return draft;
+}
+
+/** @returns whether the decision moves anything */
+function decide(draft: Draft, decision: Decision, following: Following): boolean {
+  switch (decision.does) {
+    case 'accept':
+      if (draft.proposal?.kind !== decision.proposal) return false;
+      return accept(draft, draft.proposal, following);
+    case 'decline':
+      if (draft.proposal?.kind !== decision.proposal) return false;
+      decline(draft);
+      return true;
+    case 'move':
+      if (decision.rung >= draft.rungs.length) return false;
+      beginAt(draft, decision.rung);
+      draft.climbing = false;
+      moved(draft, { kind: 'moved' });
+      return true;
+    case 'vary':
+      if (decision.variation) vary(draft, decision.variation, 'your teacher said so');
+      else restore(draft);
+      return true;
+  }
+}
+
+function accept(draft: Draft, proposal: Proposal, following: Following): boolean {
+  switch (proposal.kind) {
+    case 'advance':
+      if (draft.rung === draft.rungs.length - 1) return false;
+      raiseWith(draft, following);
+      return true;
+    case 'lower':
+      lower(draft);
+      return true;
+    case 'restore':
+      restore(draft);
+      return true;
+    case 'simplify':
+    case 'plateau':
+      vary(draft, proposal.variation, proposal.because);
+      return true;
+    case 'twist':
+      beginAt(draft, 0);
+      vary(draft, proposal.variation, proposal.because);
+      return true;
+  }
+}
+
+function restore(draft: Draft): void {
+  makeWhole(draft);
+  draft.variation = null;
+  moved(draft, { kind: 'whole' });
+}
+
+/** What was not wanted is asked anew only after as much again. */
+function decline(draft: Draft): void {
+  draft.proposal = null;
+  draft.clean = 0;
+  draft.lostInARow = 0;
+  draft.easy = 0;
+  draft.askedDays = draft.stuckDays;
+  if (!draft.passed) draft.reason = { kind: 'declined' };
+}

@@ -1,0 +1,40 @@
+import type { Variation } from '../log';
+import { gainAt, toRung, type Counter } from './kernel';
+import { rungAt, type LadderState, type Proposal, type RungReason } from './state';
+import { isTwist } from '../log';
+
+/** A state on its way to the next one; the kernel counts in it. */
+export type Draft = Counter & {
+  -readonly [Key in Exclude<keyof LadderState, keyof Counter>]: LadderState[Key];
+};
+
+/** What a proposal or a reason rests on. */
+export function restsOn(draft: Draft, why: string): Pick<Proposal, 'basis' | 'because'> {
+  return { basis: draft.basis, because: why };
+}
+
+/** A ladder that has moved asks nothing any more. */
+export function moved(draft: Draft, reason: RungReason): void {
+  draft.bpm = rungAt(draft.rungs, draft.rung).bpm;
+  draft.proposal = null;
+  draft.reason = reason;
+}
+
+export function hereSays(draft: Draft): string {
+  return rungAt(draft.rungs, draft.rung).says;
+}
+
+/** Something else is played in place of the whole. */
+export function vary(draft: Draft, variation: Variation, because: string): void {
+  toRung(draft, draft.rung);
+  draft.form = isTwist(variation) ? 'twist' : 'simpler';
+  draft.variation = variation;
+  moved(draft, { kind: 'varied', because });
+}
+
+/** All begins anew from a rung. */
+export function beginAt(draft: Draft, rung: number): void {
+  toRung(draft, rung);
+  draft.easy = 0;
+  gainAt(draft, rung);
+}

@@ -1,0 +1,203 @@
+import { dayNumber } from '../calendar';
+import { sayCount } from '../issue';
+import type { Try } from '../log';
+import { hereSays, moved, restsOn, vary, type Draft } from './draft';
+import {
+  countTry,
+  isStuck,
+  makeWhole,
+  markDay,
+  pass,
+  raise,
+  toRung,
+  type Counting,
+} from './kernel';
+import { isRung } from './rung-key';
+import { bridgeOver, chooseSimpler } from './simpler';
+import {
+  EASY_RUNGS,
+  rungAt,
+  type Following,
+  type LadderState,
+  type Proposal,
+  type RungReason,
+} from './state';
+
+/** Entries that a reason or proposal may rest on, at most. */
+export const MOST_BASIS = 12;
+
+/** The tries that a move may rest on, this one included, oldest first. */
+interface Recent {
+  readonly late: readonly Try[];
+  readonly lowest: readonly Try[];
+}
+
+/** One try further. The kernel counts; here stand the reasons. A try on another rung is on record, but
+ * moves nothing. An item that proposes holds until the teacher decides. */
+export function afterTry(
+  state: LadderState,
+  entry: Try,
+  following: Following,
+  recent: Recent,
+): LadderState {
+  const day = dayNumber(entry.day);
+  const counts = isOnRung(state, entry);
+  if (!counts && day <= state.lastDay) return state;
+  const draft: Draft = { ...state };
+  markDay(draft, day);
+  if (!counts) return draft;
+  draft.basis = basisOf(draft, entry);
+  const { clean, lost, plateau } = following.course.rule;
+  const rule: Counting = { clean, lost, plateau, top: draft.rungs.length - 1, varies: true };
+  const here = hereSays(draft);
+  const counted = countTry(draft, entry.verdict, rule, day);
+  switch (counted) {
+    case 'kept':
+      if (entry.verdict !== 'clean') withdraw(draft, ['twist']);
+      draft.reason = { kind: 'kept' };
+      return draft;
+    case 'slipped':
+      moved(draft, { kind: 'slipped' });
+      return draft;
+    case 'climbed':
+      moved(draft, { kind: 'climbing' });
+      return draft;
+    case 'found':
+      moved(draft, { kind: 'found', shaky: entry.verdict === 'clean' ? null : here });
+      return draft;
+    case 'counting':
+      withdraw(draft, ['lower']);
+      draft.reason = { kind: 'counting', clean: draft.clean };
+      break;
+    case 'won':
+      withdraw(draft, ['lower']);
+      won(draft, rule, following, day);
+      break;
+    case 'held':
+      notClean(draft);
+      draft.reason = { kind: 'held', after: entry.verdict === 'lost' ? 'lost' : 'shaky' };
+      break;
+    case 'sunk':
+      notClean(draft);
+      sunk(draft, rule, following, recent);
+      break;
+  }
+  if (!draft.proposal && isStuck(draft, entry.verdict, rule)) stuck(draft, following, recent);
+  return draft;
+}
+
+function isOnRung({ rungs, rung: index }: LadderState, entry: Try): boolean {
+  const rung = rungAt(rungs, index);
+  return entry.rung !== null ? isRung(rung, entry.rung) : entry.bpm === rung.bpm;
+}
+
+/** A reason rests on the tries since the ladder last moved. */
+function basisOf({ reason, basis }: Draft, entry: Try): readonly string[] {
+  const stays = reason.kind === 'counting' || reason.kind === 'held' || reason.kind === 'asks';
+  return stays ? [...basis, entry.id].slice(-MOST_BASIS) : [entry.id];
+}
+
+function notClean(draft: Draft): void {
+  withdraw(draft, ['advance', 'restore', 'twist']);
+}
+
+/** A proposal that the log has overtaken. */
+function withdraw(draft: Draft, kinds: readonly Proposal['kind'][]): void {
+  if (draft.proposal && kinds.includes(draft.proposal.kind)) draft.proposal = null;
+}
+
+/** Clean as often as the rule asks. */
+function won(draft: Draft, rule: Counting, following: Following, day: number): void {
+  const why = `${rule.clean} clean`;
+  const asks = following.course.follow === 'proposes';
+  if (draft.form === 'simpler') {
+    if (asks) return ask(draft, { kind: 'restore', ...restsOn(draft, `${why} without it`) });
+    makeWhole(draft);
+    draft.variation = null;
+    return moved(draft, { kind: 'whole' });
+  }
+  if (draft.rung === rule.top) {
+    const easy = draft.spotless;
+    pass(draft, day);
+    moved(draft, { kind: 'passed' });
+    if (easy) mayTwist(draft, following, 'the target came with clean tries alone');
+    return;
+  }
+  if (asks) {
+    const to = rungAt(draft.rungs, draft.rung + 1).says;
+    return ask(draft, { kind: 'advance', to, ...restsOn(draft, why) });
+  }
+  raiseWith(draft, following);
+}
+
+/** One rung up; what has been easy for long may take a twist, which is for the teacher to say. */
+export function raiseWith(draft: Draft, following: Following): void {
+  const from = hereSays(draft);
+  raise(draft);
+  moved(draft, { kind: 'raised', from });
+  if (draft.easy < EASY_RUNGS) return;
+  mayTwist(draft, following, `${draft.easy} rungs in a row with clean tries alone`);
+}
+
+function mayTwist(draft: Draft, { facts }: Following, why: string): void {
+  if (!facts.twist || draft.variation) return;
+  draft.proposal = { kind: 'twist', variation: facts.twist, ...restsOn(draft, why) };
+}
+
+/** Lost as often as the rule allows. */
+function sunk(draft: Draft, rule: Counting, following: Following, recent: Recent): void {
+  if (draft.rung === 0) return simplify(draft, rule, following, recent);
+  const why = `${rule.lost} lost in a row`;
+  if (following.course.follow === 'acts') return lower(draft);
+  const to = rungAt(draft.rungs, draft.rung - 1).says;
+  ask(draft, { kind: 'lower', to, ...restsOn(draft, why) });
+}
+
+export function lower(draft: Draft): void {
+  const reason: RungReason = { kind: 'lowered', from: hereSays(draft) };
+  toRung(draft, Math.max(0, draft.rung - 1));
+  moved(draft, reason);
+}
+
+/** Something is taken away, or the teacher is asked to. */
+function simplify(
+  draft: Draft,
+  { lost }: Counting,
+  { course, facts }: Following,
+  { lowest }: Recent,
+): void {
+  const simpler = draft.variation ? null : chooseSimpler(facts, lowest);
+  if (!simpler) {
+    draft.lostInARow = 0;
+    draft.reason = { kind: 'held', after: 'lost' };
+    return;
+  }
+  const { variation } = simpler;
+  const why = `${lost} lost in a row at the lowest rung; ${simpler.because}`;
+  if (course.follow === 'acts') return vary(draft, variation, why);
+  ask(draft, { kind: 'simplify', variation, ...restsOn(draft, why) });
+}
+
+/** So many practice days without gain: the bridge that breaks, or something simpler. Asked again only
+ * after as many days more. */
+function stuck(draft: Draft, { course, facts }: Following, { late }: Recent): void {
+  const bad = late.filter((one) => one.verdict !== 'clean');
+  const found = bridgeOver(facts, bad) ?? chooseSimpler(facts, late);
+  if (!found) return;
+  draft.askedDays = draft.stuckDays;
+  draft.basis = bad.map((one) => one.id);
+  const because = `no gain in ${sayCount(draft.stuckDays, 'day')} of practice; ${found.because}`;
+  const { variation } = found;
+  if (course.follow === 'acts') return vary(draft, variation, because);
+  ask(draft, { kind: 'plateau', variation, ...restsOn(draft, because) });
+}
+
+/** Waits for the teacher; what was asked before gives way. What is stuck stays asked while the ladder
+ * only goes up and down below the best rung. */
+function ask(draft: Draft, proposal: Proposal): void {
+  const isGrave = (kind: Proposal['kind']) => kind === 'plateau' || kind === 'simplify';
+  const stays = draft.proposal !== null && isGrave(draft.proposal.kind);
+  const gains = proposal.kind === 'advance' && draft.rung >= draft.best;
+  if (!stays || gains || isGrave(proposal.kind)) draft.proposal = proposal;
+  draft.reason = { kind: 'asks' };
+}

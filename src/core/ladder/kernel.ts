@@ -1,0 +1,224 @@
+import type { Verdict } from '../log';
+import type { AdvanceRule } from './rule';
+
+/** All the numbers that verdicts move: `state.ts` has a ladder's words and reasons on top of them, and
+ * plans count with these alone. Days are whole, from 1970. */
+export interface Counter {
+  /** Place of the next rung to play, from 0. */
+  rung: number;
+  /** Clean tries on this rung since the last one that was not. */
+  clean: number;
+  lostInARow: number;
+  /** The target has been played clean as often as the rule asks. */
+  passed: boolean;
+  /** Still looking for the start. */
+  climbing: boolean;
+  /** What is played: the whole, something simpler, or the whole with a twist. */
+  form: 'whole' | 'simpler' | 'twist';
+  /** The best rung so far: from there on the ground is new. */
+  best: number;
+  /** Practice days since the best rung was reached, that day not counted. */
+  stuckDays: number;
+  /** How many there were when a plateau was last asked about. */
+  askedDays: number;
+  /** Rungs in a row that were won with clean tries alone. */
+  easy: number;
+  /** Whether all tries on this rung were clean. */
+  spotless: boolean;
+  /** Passed work: how often it came back well, and when it is due again; `NEVER` while it is not passed. */
+  keepTimes: number;
+  keepDue: number;
+  /** The last practice day; `NEVER` before the first. */
+  lastDay: number;
+}
+
+/** No day. */
+export const NEVER = -1;
+
+/** Passed work comes back after so many days, each time after more; common practice, no source. */
+export const KEEP_DAYS = [2, 4, 8, 16, 32] as const;
+
+/** What verdicts are counted by. */
+export interface Counting extends AdvanceRule {
+  /** The last rung. */
+  readonly top: number;
+  /** Whether something can be taken away where it breaks at the lowest rung. */
+  readonly varies: boolean;
+}
+
+/** @param rung where the ladder begins */
+export function startCounter(rung: number, climbing = false): Counter {
+  return {
+    rung,
+    clean: 0,
+    lostInARow: 0,
+    passed: false,
+    climbing,
+    form: 'whole',
+    best: rung,
+    stuckDays: 0,
+    askedDays: 0,
+    easy: 0,
+    spotless: true,
+    keepTimes: 0,
+    keepDue: NEVER,
+    lastDay: NEVER,
+  };
+}
+
+/** Practice days since the last gain are counted with the first try of each. */
+export function markDay(counter: Counter, day: number): void {
+  if (day <= counter.lastDay) return;
+  if (counter.lastDay !== NEVER) counter.stuckDays += 1;
+  counter.lastDay = day;
+}
+
+/** What a verdict came to. `won`: clean as often as the rule asks. `sunk`: lost as often as it allows.
+ * `kept`, `slipped`: passed work stays, or is on its ladder again. `climbed`, `found`: the start is looked
+ * for further up, or was found. */
+export type Counted =
+  'counting' | 'held' | 'won' | 'sunk' | 'kept' | 'slipped' | 'climbed' | 'found';
+
+/** Counts one try on the rung that is asked for; changes the counter. Clean counts for its rung; shaky
+ * sets the count to 0; lost too, and so many in a row sink. Where the ladder goes then is another matter:
+ * `win`, `sink`, or a teacher's word. */
+export function countTry(counter: Counter, verdict: Verdict, rule: Counting, day: number): Counted {
+  if (counter.passed) return keepWarm(counter, verdict, rule, day);
+  if (counter.climbing) return climbOn(counter, verdict, rule);
+  if (verdict === 'clean') {
+    counter.clean += 1;
+    counter.lostInARow = 0;
+    return counter.clean < rule.clean ? 'counting' : 'won';
+  }
+  counter.clean = 0;
+  counter.spotless = false;
+  counter.lostInARow = verdict === 'lost' ? counter.lostInARow + 1 : 0;
+  return counter.lostInARow < rule.lost ? 'held' : 'sunk';
+}
+
+/** Where a rung that was won leads; changes the counter. */
+export function win(counter: Counter, rule: Counting, day: number): 'whole' | 'passed' | 'raised' {
+  if (counter.form === 'simpler') {
+    makeWhole(counter);
+    return 'whole';
+  }
+  if (counter.rung === rule.top) {
+    pass(counter, day);
+    return 'passed';
+  }
+  raise(counter);
+  return 'raised';
+}
+
+/** One rung lower; at the lowest something simpler, where there is such a thing; changes the counter. */
+export function sink(counter: Counter, rule: Counting): 'lowered' | 'simpler' | 'held' {
+  if (counter.rung > 0) {
+    toRung(counter, counter.rung - 1);
+    return 'lowered';
+  }
+  if (counter.form !== 'whole' || !rule.varies) {
+    counter.lostInARow = 0;
+    return 'held';
+  }
+  makeSimpler(counter);
+  return 'simpler';
+}
+
+/** Whether so many practice days have brought no gain that it is time to ask. */
+export function isStuck(counter: Counter, verdict: Verdict, { plateau }: AdvanceRule): boolean {
+  if (counter.form !== 'whole' || counter.passed || verdict === 'clean') return false;
+  return counter.stuckDays - counter.askedDays >= plateau;
+}
+
+/** One try further on a ladder that moves by itself; changes the counter. Replaying a log comes to the
+ * same, where nothing else was said about its tries. */
+export function advance(counter: Counter, verdict: Verdict, rule: Counting, day: number): void {
+  markDay(counter, day);
+  const counted = countTry(counter, verdict, rule, day);
+  if (counted === 'won') win(counter, rule, day);
+  else if (counted === 'sunk') sink(counter, rule);
+  else if (counted !== 'held') return;
+  if (!rule.varies || !isStuck(counter, verdict, rule)) return;
+  counter.askedDays = counter.stuckDays;
+  makeSimpler(counter);
+}
+
+/** On another rung nothing is counted yet. */
+export function toRung(counter: Counter, rung: number): void {
+  counter.rung = rung;
+  counter.clean = 0;
+  counter.lostInARow = 0;
+  counter.passed = false;
+  counter.spotless = true;
+  counter.keepTimes = 0;
+  counter.keepDue = NEVER;
+  if (rung > counter.best) gainAt(counter, rung);
+}
+
+/** A rung that was just won, or that all begins anew from. */
+export function gainAt(counter: Counter, rung: number): void {
+  counter.best = rung;
+  counter.stuckDays = 0;
+  counter.askedDays = 0;
+}
+
+export function raise(counter: Counter): void {
+  const easy = counter.spotless ? counter.easy + 1 : 0;
+  toRung(counter, counter.rung + 1);
+  counter.easy = easy;
+}
+
+export function makeWhole(counter: Counter): void {
+  toRung(counter, counter.rung);
+  counter.form = 'whole';
+}
+
+export function makeSimpler(counter: Counter): void {
+  toRung(counter, counter.rung);
+  counter.form = 'simpler';
+}
+
+export function pass(counter: Counter, day: number): void {
+  counter.clean = 0;
+  counter.passed = true;
+  counter.keepTimes = 0;
+  counter.keepDue = day + KEEP_DAYS[0];
+}
+
+/** Passed work that came back well comes back later. */
+export function keepAgain(counter: Counter, day: number): void {
+  counter.keepTimes += 1;
+  const days = KEEP_DAYS[Math.min(counter.keepTimes, KEEP_DAYS.length - 1)] ?? 1;
+  counter.keepDue = day + days;
+}
+
+/** Passed work comes back at growing intervals; shaky brings it back the next day, lost often enough puts
+ * it on its ladder again. */
+function keepWarm(counter: Counter, verdict: Verdict, rule: Counting, day: number): Counted {
+  if (verdict === 'clean') {
+    counter.lostInARow = 0;
+    if (day >= counter.keepDue) keepAgain(counter, day);
+    return 'kept';
+  }
+  counter.lostInARow = verdict === 'lost' ? counter.lostInARow + 1 : 0;
+  if (counter.lostInARow >= rule.lost) {
+    toRung(counter, Math.max(0, counter.rung - 1));
+    return 'slipped';
+  }
+  counter.keepTimes = 0;
+  counter.keepDue = day + 1;
+  return 'kept';
+}
+
+/** A rung upward until the first try that is not clean; the ladder starts one below. */
+function climbOn(counter: Counter, verdict: Verdict, { top }: Counting): Counted {
+  const clean = verdict === 'clean';
+  if (clean && counter.rung < top) {
+    toRung(counter, counter.rung + 1);
+    return 'climbed';
+  }
+  toRung(counter, clean ? counter.rung : Math.max(0, counter.rung - 1));
+  counter.climbing = false;
+  gainAt(counter, counter.rung);
+  return 'found';
+}

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { fail, ok, type Issue, type Path, type Result } from '../issue';
+
+/** `clean`: so many clean tries on a rung lead to the next one. `lost`: so many lost in a row
+ * lead one rung lower. `plateau`: so many practice days on a rung without gain are one. The teacher's
+ * settings; no common number exists. */
+export const advanceRuleSchema = z.strictObject({
+  clean: z.int().min(1).max(20),
+  lost: z.int().min(1).max(20),
+  plateau: z.int().min(1).max(20).default(4),
+});
+
+export type AdvanceRule = z.infer<typeof advanceRuleSchema>;
+
+export const USUAL_RULE: AdvanceRule = { clean: 3, lost: 2, plateau: 4 };
+
+export type RuleNumber = keyof AdvanceRule;
+
+/** @returns issue `rule` for each number that is not whole and 1 to 20 */
+export function makeRule(
+  typed: Readonly<Record<RuleNumber, string | number>>,
+  path: Path = ['rule'],
+): Result<AdvanceRule> {
+  const issues: Issue[] = [];
+  function read(what: RuleNumber): number {
+    const value = Number(typed[what]);
+    if (Number.isInteger(value) && value >= 1 && value <= 20) return value;
+    issues.push({ code: 'rule', path: [...path, what], what, text: String(typed[what]) });
+    return 0;
+  }
+  const rule = { clean: read('clean'), lost: read('lost'), plateau: read('plateau') };
+  return issues.length > 0 ? fail(...issues) : ok(rule);
+}

@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import { LIMBS } from '../kit';
+import { decisionSchema } from './decision';
+import { SUFFERING_IDS, VERDICTS } from './verdict';
+
+/** Who makes an entry. */
+export type Author = 'student' | 'teacher';
+
+/** What a kind of entry says, who may make it, and what it is about: an item, the student, or an entry
+ * of one of the named kinds. */
+export interface KindOfEntry {
+  readonly body: z.ZodType;
+  readonly by: readonly Author[];
+  readonly about: 'item' | 'student' | readonly string[];
+}
+
+/** Every kind of entry that the log knows. */
+export const KINDS = {
+  /** A finished dosage, how it went, and on which rung it was asked for (null: only the tempo is known).
+   * `paper`: typed in from a sheet. */
+  try: {
+    body: z.strictObject({
+      bpm: z.number().min(20).max(400),
+      rung: z.string().max(200).nullable(),
+      verdict: z.enum(VERDICTS),
+      bars: z.int().min(0).max(100_000),
+      seconds: z.number().min(0).max(86_400),
+      paper: z.boolean().optional(),
+    }),
+    by: ['student', 'teacher'],
+    about: 'item',
+  },
+  /** What suffered in a try. */
+  suffered: {
+    body: z.strictObject({ what: z.enum(SUFFERING_IDS), limb: z.enum(LIMBS).nullable() }),
+    by: ['student'],
+    about: ['try'],
+  },
+  /** The felt beat of the cycle on which a try broke, from 0. */
+  broke: {
+    body: z.strictObject({ beat: z.int().min(0).max(4096) }),
+    by: ['student'],
+    about: ['try'],
+  },
+  /** What the student wrote about a try; the last word counts. */
+  remark: {
+    body: z.strictObject({ text: z.string().trim().min(1).max(300) }),
+    by: ['student'],
+    about: ['try'],
+  },
+  /** What the teacher decided about an item. */
+  decided: { body: decisionSchema, by: ['teacher'], about: 'item' },
+  /** What the teacher writes to the student. */
+  note: {
+    body: z.strictObject({ text: z.string().trim().min(1).max(500) }),
+    by: ['teacher'],
+    about: 'student',
+  },
+  /** Takes what was decided or written back; what was taken back itself stands again. */
+  'taken-back': {
+    body: z.strictObject({}),
+    by: ['teacher'],
+    about: ['decided', 'note', 'taken-back'],
+  },
+} as const satisfies Readonly<Record<string, KindOfEntry>>;
+
+export type EntryKind = keyof typeof KINDS;
+
+/** What an entry of a kind says. */
+export type Body<Kind extends EntryKind> = z.infer<(typeof KINDS)[Kind]['body']>;
+
+export const ENTRY_KINDS = Object.keys(KINDS) as [EntryKind, ...EntryKind[]];

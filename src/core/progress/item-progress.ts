@@ -1,0 +1,197 @@
+import { CrossingTally } from '../breaks';
+import type { Day } from '../calendar';
+import type { Limb } from '../kit';
+import { followEvent, rungAt, startFollowing, type Followed, type Following } from '../ladder';
+import {
+  inOrder,
+  type ItemEvent,
+  type LoggedDecision,
+  type LoggedTry,
+  type SufferingId,
+  type Verdict,
+} from '../log';
+import { climbed, nothingSeen, seePace, type Climbed, type PaceSeen } from '../plan';
+import type { ClosedRecipe } from '../recipe';
+import { bpm, parseMeter, tempoFor, type Meter } from '../time';
+import { must } from '../issue';
+import { Curve } from './curve';
+import { playedOn, type Fitted } from './fitted';
+
+/** What the progress of an item is worked out from, besides its log. */
+export interface ItemSource {
+  readonly item: string;
+  readonly recipe: ClosedRecipe;
+  readonly fitted: Fitted;
+  readonly following: Following;
+}
+
+/** What was practised of an item on a date. */
+export interface ItemDay {
+  readonly day: Day;
+  readonly tries: number;
+  readonly seconds: number;
+}
+
+/** How often something suffered, and how often in which limb. */
+export interface SufferedCount {
+  readonly times: number;
+  readonly limbs: Readonly<Partial<Record<Limb, number>>>;
+}
+
+/** Everything that an item's log comes to. */
+export interface ItemSums {
+  readonly followed: Followed;
+  readonly pace: PaceSeen;
+  /** How far the ladder was, by date. */
+  readonly way: readonly Climbed[];
+  readonly days: readonly ItemDay[];
+  readonly crossings: CrossingTally;
+  readonly curve: Curve;
+  readonly mix: Readonly<Record<Verdict, number>>;
+  readonly suffered: ReadonlyMap<SufferingId, SufferedCount>;
+  /** All tries. */
+  readonly count: number;
+  /** The last tries, oldest first. */
+  readonly latest: readonly LoggedTry[];
+  readonly decisions: readonly LoggedDecision[];
+  /** What was played last; null before the first try, and where it cannot be played. */
+  readonly played: Fitted['exercise'];
+}
+
+type Sums = { -readonly [Key in Exclude<keyof ItemSums, 'days'>]: ItemSums[Key] } & {
+  way: Climbed[];
+  days: { -readonly [Key in keyof ItemDay]: ItemDay[Key] }[];
+  mix: Record<Verdict, number>;
+  suffered: Map<SufferingId, SufferedCount>;
+  latest: LoggedTry[];
+  decisions: LoggedDecision[];
+};
+
+/** Tries that are kept as they are. */
+const LATEST = 20;
+
+/** Entries that may still change without all being worked out anew: what is said about a try comes soon
+ * after it. */
+const TAIL = 16;
+
+/** The progress of one student in one item, kept up entry by entry. It remembers where it stood some
+ * entries ago, so that a word about a recent try costs little; what lies further back asks for working
+ * out all of it anew. */
+export class ItemProgress {
+  readonly #source: ItemSource;
+  readonly #meter: Meter;
+  #base: Sums;
+  #tail: ItemEvent[] = [];
+  #now: Sums;
+
+  /** @param events of the item's whole log, in order */
+  constructor(source: ItemSource, events: readonly ItemEvent[] = []) {
+    this.#source = source;
+    this.#meter = must(parseMeter(source.recipe.meter));
+    this.#now = startSums(source);
+    const settled = Math.max(0, events.length - TAIL);
+    for (const event of events.slice(0, settled)) this.#step(this.#now, event);
+    this.#base = copyOf(this.#now);
+    for (const event of events.slice(settled)) this.add(event);
+  }
+
+  get sums(): ItemSums {
+    return this.#now;
+  }
+
+  /** Takes the next entry. @returns false where it lies before one that is there already */
+  add(event: ItemEvent): boolean {
+    const last = this.#tail.at(-1);
+    if (last && inOrder(last, event) > 0) return false;
+    this.#tail.push(event);
+    this.#step(this.#now, event);
+    if (this.#tail.length === 2 * TAIL) {
+      for (const settled of this.#tail.splice(0, TAIL)) this.#step(this.#base, settled);
+    }
+    return true;
+  }
+
+  /** Changes a recent try. @returns false where it lies further back, or is not there */
+  change(id: LoggedTry['id'], change: (to: LoggedTry) => LoggedTry): boolean {
+    const index = this.#tail.findIndex((one) => one.id === id);
+    const event = this.#tail[index];
+    if (event?.kind !== 'try') return false;
+    this.#tail[index] = change(event);
+    this.#now = copyOf(this.#base);
+    for (const one of this.#tail) this.#step(this.#now, one);
+    return true;
+  }
+
+  #step(sums: Sums, event: ItemEvent): void {
+    if (event.kind === 'decided') {
+      sums.decisions.push(event);
+      if (event.takenBack) return;
+      sums.followed = followEvent(sums.followed, event, this.#source.following);
+      climbed(sums.way, null, sums.followed.state);
+      return;
+    }
+    const { state: before } = sums.followed;
+    const { fitted, item } = this.#source;
+    seePace(sums.pace, event.verdict, before);
+    const played = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);
+    if (played) {
+      sums.played = played;
+      const { verdict, broke } = event;
+      const tempo = tempoFor(this.#meter, bpm(event.bpm));
+      sums.crossings.add({ item, exercise: played, tempo, verdict, broke });
+    }
+    sums.followed = followEvent(sums.followed, event, this.#source.following);
+    climbed(sums.way, event.day, sums.followed.state);
+    tallyTry(sums, event);
+  }
+}
+
+function tallyTry(sums: Sums, event: LoggedTry): void {
+  sums.count += 1;
+  sums.mix[event.verdict] += 1;
+  for (const { what, limb } of event.suffered) {
+    const { times, limbs } = sums.suffered.get(what) ?? { times: 0, limbs: {} };
+    const more = limb === null ? limbs : { ...limbs, [limb]: (limbs[limb] ?? 0) + 1 };
+    sums.suffered.set(what, { times: times + 1, limbs: more });
+  }
+  const last = sums.days.at(-1);
+  if (last?.day === event.day) {
+    last.tries += 1;
+    last.seconds += event.seconds;
+  } else sums.days.push({ day: event.day, tries: 1, seconds: event.seconds });
+  sums.curve.add(event);
+  sums.latest.push(event);
+  if (sums.latest.length === 2 * LATEST) sums.latest = sums.latest.slice(-LATEST);
+}
+
+function startSums({ following }: ItemSource): Sums {
+  return {
+    followed: startFollowing(following),
+    pace: nothingSeen(),
+    way: [],
+    days: [],
+    crossings: new CrossingTally(),
+    curve: new Curve(),
+    mix: { clean: 0, shaky: 0, lost: 0 },
+    suffered: new Map(),
+    count: 0,
+    latest: [],
+    decisions: [],
+    played: null,
+  };
+}
+
+function copyOf(sums: Sums): Sums {
+  return {
+    ...sums,
+    pace: { fresh: [...sums.pace.fresh], known: [...sums.pace.known] },
+    way: [...sums.way],
+    days: sums.days.map((one) => ({ ...one })),
+    crossings: sums.crossings.copy(),
+    curve: sums.curve.copy(),
+    mix: { ...sums.mix },
+    suffered: new Map(sums.suffered),
+    latest: [...sums.latest],
+    decisions: [...sums.decisions],
+  };
+}

@@ -1,0 +1,60 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import * as schema from './schema';
+
+/** What queries are written with; it stays in this folder. */
+export type Connection = BetterSQLite3Database<typeof schema> & { $client: Database.Database };
+
+declare const database: unique symbol;
+
+/** An open studio file. It says nothing by itself: only stores, which know whose they are, read and
+ * write it. */
+export interface Db {
+  readonly [database]: true;
+}
+
+/** Opens a studio file, or `:memory:`, and brings it up to date. */
+export function openDb(file: string): Db {
+  const client = new Database(file);
+  client.pragma('journal_mode = WAL');
+  client.pragma('synchronous = FULL');
+  client.pragma('foreign_keys = ON');
+  client.pragma('busy_timeout = 5000');
+  const connection = drizzle(client, { schema });
+  migrate(connection, { migrationsFolder: join(process.cwd(), 'src/db/migrations') });
+  return connection as unknown as Db;
+}
+
+/** Only for this folder, tests and benchmarks. */
+export function connectionOf(db: Db): Connection {
+  return db as unknown as Connection;
+}
+
+export function closeDb(db: Db): void {
+  connectionOf(db).$client.close();
+}
+
+/** Does several things, all or none. */
+export function together<T>(db: Db, run: () => T): T {
+  return connectionOf(db).transaction(run);
+}
+
+/** The folder that keeps the data; `MIVVEL_DATA` chooses it. */
+export function dataFolder(): string {
+  return process.env.MIVVEL_DATA ?? join(process.cwd(), '.data');
+}
+
+const held = globalThis as { mivvelDb?: Db };
+
+/** The process's one database, opened when it is first asked for. */
+export function theDb(): Db {
+  if (!held.mivvelDb) {
+    const folder = dataFolder();
+    mkdirSync(folder, { recursive: true });
+    held.mivvelDb = openDb(join(folder, 'mivvel.sqlite'));
+  }
+  return held.mivvelDb;
+}

@@ -1,0 +1,2 @@
+DROP TABLE `log_entry`;--> statement-breakpoint
+DROP TABLE `note`;

@@ -1,0 +1,187 @@
+import { and, asc, desc, eq, inArray, isNotNull, lt, or, sql } from 'drizzle-orm';
+import { readBody, type Author, type Body, type EntryKind, type Logged } from '@/core/log';
+import type {
+  AssignmentId,
+  Day,
+  EntryId,
+  ItemId,
+  PersonId,
+  SessionId,
+  StudioId,
+} from '@/core/studio';
+import type { Connection } from '../connection';
+import { entry, session } from '../schema';
+
+/** An entry that is ready to be stored. */
+export interface NewEntry {
+  readonly kind: EntryKind;
+  readonly id: EntryId;
+  readonly by: Author;
+  readonly at: number;
+  readonly day: Day;
+  readonly assignmentId: AssignmentId | null;
+  readonly itemId: ItemId | null;
+  readonly sessionId: SessionId | null;
+  readonly about: EntryId | null;
+  /** What was played, by the recipe's hash. */
+  readonly hash: string | null;
+  readonly body: Body<EntryKind>;
+}
+
+/** A stored entry with where it belongs. */
+export type Placed = Logged & Pick<NewEntry, 'assignmentId' | 'sessionId'>;
+
+type Raw = readonly [
+  seq: number,
+  id: EntryId,
+  itemId: ItemId | null,
+  kind: EntryKind,
+  about: EntryId | null,
+  by: Author,
+  at: number,
+  day: Day,
+  body: string,
+];
+
+const RAW = 'select seq, id, item_id, kind, about, "by", at, day, body from entry';
+
+function loggedOf([seq, id, itemId, kind, about, by, at, day, body]: Raw): Logged {
+  const said = readBody(kind, JSON.parse(body));
+  return { kind, id, seq, itemId, about, by, at, day, body: said } as Logged;
+}
+
+/** Statements that read long logs, made once for each file. */
+const PREPARED = new WeakMap<Connection, Prepared>();
+
+interface RawStatement {
+  all(...values: readonly unknown[]): unknown[];
+}
+
+type Prepared = Readonly<Record<'since' | 'item' | 'latest', RawStatement>>;
+
+function preparedFor(db: Connection): Prepared {
+  let found = PREPARED.get(db);
+  if (!found) {
+    const prepare = (where: string) => db.$client.prepare(`${RAW} where ${where}`).raw();
+    found = {
+      latest: db.$client
+        .prepare('select max(seq) from entry where studio_id = ? and student_id = ?')
+        .raw(),
+      since: prepare('studio_id = ? and student_id = ? and seq > ? order by seq'),
+      item: prepare('studio_id = ? and student_id = ? and item_id = ? order by day, seq'),
+    };
+    PREPARED.set(db, found);
+  }
+  return found;
+}
+
+/** The log of one student. */
+export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
+  const mine = and(eq(entry.studioId, studioId), eq(entry.studentId, studentId));
+  return {
+    /** Entries that were stored after the one with this number, as they were stored. */
+    since(seq: number): readonly Logged[] {
+      return (preparedFor(db).since.all(studioId, studentId, seq) as Raw[]).map(loggedOf);
+    },
+
+    /** All entries of an item. */
+    ofItem(itemId: ItemId): readonly Logged[] {
+      return (preparedFor(db).item.all(studioId, studentId, itemId) as Raw[]).map(loggedOf);
+    },
+
+    /** Where the log ends; 0 for a student without entries. */
+    latest(): number {
+      const [[seq] = [null]] = preparedFor(db).latest.all(studioId, studentId) as (
+        number | null
+      )[][];
+      return seq ?? 0;
+    },
+
+    /** Entries with these ids, in the order of the log. */
+    find(ids: readonly EntryId[]): readonly Placed[] {
+      if (ids.length === 0) return [];
+      return db
+        .select()
+        .from(entry)
+        .where(and(mine, inArray(entry.id, [...ids])))
+        .orderBy(asc(entry.day), asc(entry.seq))
+        .all()
+        .map((row) => ({ ...row, body: readBody(row.kind, JSON.parse(row.body)) }) as Placed);
+    },
+
+    /** Tries of an item before a place in its log, latest first, with what was said about them. */
+    triesBefore(
+      itemId: ItemId,
+      before: { readonly day: Day; readonly seq: number } | null,
+      most: number,
+    ): { readonly tries: readonly Logged[]; readonly said: readonly Logged[] } {
+      const earlier =
+        before === null
+          ? undefined
+          : or(
+              lt(entry.day, before.day),
+              and(eq(entry.day, before.day), lt(entry.seq, before.seq)),
+            );
+      const rows = db
+        .select()
+        .from(entry)
+        .where(and(mine, eq(entry.itemId, itemId), eq(entry.kind, 'try'), earlier))
+        .orderBy(desc(entry.day), desc(entry.seq))
+        .limit(most)
+        .all();
+      const ids = rows.map((row) => row.id);
+      const said = db
+        .select()
+        .from(entry)
+        .where(
+          and(mine, eq(entry.itemId, itemId), isNotNull(entry.about), inArray(entry.about, ids)),
+        )
+        .orderBy(asc(entry.seq))
+        .all();
+      const read = (row: (typeof rows)[number]) =>
+        ({ ...row, body: readBody(row.kind, JSON.parse(row.body)) }) as Logged;
+      return { tries: rows.map(read), said: said.map(read) };
+    },
+
+    /** Whose an entry is that is stored already, whoever asks; null where none is. */
+    isMine(id: EntryId): boolean | null {
+      const of = { studioId: entry.studioId, studentId: entry.studentId };
+      const row = db.select(of).from(entry).where(eq(entry.id, id)).get();
+      return row ? row.studioId === studioId && row.studentId === studentId : null;
+    },
+
+    /** Whether a sitting is this student's; null where it has not begun. */
+    isMySession(id: SessionId): boolean | null {
+      const row = db
+        .select({ studentId: session.studentId, studioId: session.studioId })
+        .from(session)
+        .where(eq(session.id, id))
+        .get();
+      return row ? row.studioId === studioId && row.studentId === studentId : null;
+    },
+
+    /** Stores an entry; the first of a sitting begins it. */
+    insert({ body, ...row }: NewEntry): void {
+      const { sessionId, at, day } = row;
+      if (sessionId !== null) {
+        db.insert(session)
+          .values({ id: sessionId, studioId, studentId, startedAt: at, day })
+          .onConflictDoNothing()
+          .run();
+      }
+      db.insert(entry)
+        .values({ ...row, studioId, studentId, body: JSON.stringify(body) })
+        .run();
+    },
+  };
+}
+
+/** What anybody of the studio ever practised, by recipe hash. */
+export function practisedIn(db: Connection, studioId: StudioId): string[] {
+  return db
+    .selectDistinct({ hash: entry.hash })
+    .from(entry)
+    .where(and(eq(entry.studioId, studioId), sql`${entry.hash} is not null`))
+    .all()
+    .flatMap((row) => row.hash ?? []);
+}

@@ -1,0 +1,83 @@
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import type { KitProfile } from '@/core/kit';
+import type { StepKind } from '@/core/path';
+import type { Schedule } from '@/core/plan';
+import type { Person, PersonId, Speech, StudioId } from '@/core/studio';
+import type { Connection } from '../connection';
+import { person, studio } from '../schema';
+
+export interface Studio {
+  readonly id: StudioId;
+  readonly name: string;
+  readonly zone: string;
+  readonly speech: Speech | null;
+  readonly steps: readonly StepKind[] | null;
+}
+
+const columns = {
+  id: person.id,
+  name: person.name,
+  role: person.role,
+  about: person.about,
+  kit: person.kit,
+};
+
+/** The studio itself, and who belongs to it. */
+export function peopleOf(db: Connection, studioId: StudioId) {
+  const one = (of: PersonId) => and(eq(person.studioId, studioId), eq(person.id, of));
+  const here = eq(studio.id, studioId);
+  return {
+    studio(): Studio {
+      const found = db.select().from(studio).where(here).get();
+      if (!found) throw new Error(`no studio ${studioId}`);
+      return found;
+    },
+
+    setSpeech(speech: Speech): void {
+      db.update(studio).set({ speech }).where(here).run();
+    },
+
+    setSteps(steps: readonly StepKind[]): void {
+      db.update(studio).set({ steps }).where(here).run();
+    },
+
+    /** Teachers first, then students, each in the order in which they came. */
+    list(): Person[] {
+      return db
+        .select(columns)
+        .from(person)
+        .where(and(eq(person.studioId, studioId), isNull(person.archivedAt)))
+        .orderBy(asc(person.id))
+        .all()
+        .sort((a, b) => (a.role === b.role ? 0 : a.role === 'teacher' ? -1 : 1));
+    },
+
+    find(of: PersonId): Person | null {
+      const found = db
+        .select(columns)
+        .from(person)
+        .where(and(one(of), isNull(person.archivedAt)));
+      return found.get() ?? null;
+    },
+
+    insert(row: Person): void {
+      db.insert(person)
+        .values({ ...row, studioId })
+        .run();
+    },
+
+    setKit(of: PersonId, kit: KitProfile): void {
+      db.update(person).set({ kit }).where(one(of)).run();
+    },
+
+    /** When a student practises; null until somebody says so. */
+    schedule(of: PersonId): Schedule | null {
+      const found = db.select({ schedule: person.schedule }).from(person).where(one(of)).get();
+      return found?.schedule ?? null;
+    },
+
+    setSchedule(of: PersonId, schedule: Schedule): void {
+      db.update(person).set({ schedule }).where(one(of)).run();
+    },
+  };
+}

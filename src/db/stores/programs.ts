@@ -1,0 +1,173 @@
+import { and, asc, desc, eq, inArray, isNull, max } from 'drizzle-orm';
+import type {
+  AssignmentId,
+  Given,
+  ItemId,
+  PersonId,
+  Program,
+  ProgramId,
+  StudioId,
+} from '@/core/studio';
+import type { Connection } from '../connection';
+import { assignment, person, program, programItem, programVersion } from '../schema';
+import { contentText, readContent, type Content } from './content';
+
+export type NamedProgram = Pick<Program, 'id' | 'name' | 'template'>;
+
+const named = { id: program.id, name: program.name, template: program.template };
+
+/** An assignment in force. */
+export interface Assigned extends Given {
+  readonly programId: ProgramId;
+}
+
+const columns = {
+  assignmentId: assignment.id,
+  programId: assignment.programId,
+  studentId: assignment.studentId,
+  studentName: person.name,
+  version: assignment.version,
+  starts: assignment.starts,
+};
+
+/** A studio's programs, and who has them. */
+export function programsOf(db: Connection, studioId: StudioId) {
+  const one = (of: ProgramId) => and(eq(program.studioId, studioId), eq(program.id, of));
+  const theirs = (of: AssignmentId) =>
+    and(eq(assignment.studioId, studioId), eq(assignment.id, of));
+  const given = (more: ReturnType<typeof and>) =>
+    db
+      .select(columns)
+      .from(assignment)
+      .innerJoin(person, eq(person.id, assignment.studentId))
+      .where(and(eq(assignment.studioId, studioId), more))
+      .orderBy(asc(assignment.id))
+      .all()
+      .map(({ studentId, studentName, ...rest }): Assigned => ({
+        ...rest,
+        student: { id: studentId, name: studentName },
+      }));
+  return {
+    /** Latest first. */
+    list(): NamedProgram[] {
+      return db
+        .select(named)
+        .from(program)
+        .where(and(eq(program.studioId, studioId), isNull(program.archivedAt)))
+        .orderBy(desc(program.id))
+        .all();
+    },
+
+    /** Archived ones too: a student keeps what was given. */
+    find(of: ProgramId): NamedProgram | null {
+      return db.select(named).from(program).where(one(of)).get() ?? null;
+    },
+
+    /** Names of programs by id, archived ones too. */
+    names(ids: readonly ProgramId[]): ReadonlyMap<ProgramId, string> {
+      const rows = db
+        .select({ id: program.id, name: program.name })
+        .from(program)
+        .where(and(eq(program.studioId, studioId), inArray(program.id, [...ids])))
+        .all();
+      return new Map(rows.map((row) => [row.id, row.name]));
+    },
+
+    insert(row: { id: ProgramId; name: string; createdAt: number }): void {
+      db.insert(program)
+        .values({ ...row, studioId })
+        .run();
+    },
+
+    /** @returns whether there is such a program */
+    update(
+      of: ProgramId,
+      change: Partial<{ name: string; archivedAt: number | null; template: boolean }>,
+    ): boolean {
+      return db.update(program).set(change).where(one(of)).run().changes > 0;
+    },
+
+    /** A version of a program; the latest when none is named. */
+    content(of: ProgramId, version?: number): Content | null {
+      return readContent(db, studioId, of, version);
+    },
+
+    /** Stores a version: over the one with this number, or as a new one. Its items get their rows. */
+    putContent(of: ProgramId, madeAt: number, content: Content): void {
+      const { version, revision, outline } = content;
+      const text = contentText(content);
+      db.transaction((tx) => {
+        tx.insert(programVersion)
+          .values({ studioId, programId: of, version, revision, content: text, madeAt })
+          .onConflictDoUpdate({
+            target: [programVersion.programId, programVersion.version],
+            set: { revision, content: text, madeAt },
+            setWhere: eq(programVersion.studioId, studioId),
+          })
+          .run();
+        for (const { id, exerciseId } of outline.sections.flatMap((section) => section.items)) {
+          tx.insert(programItem)
+            .values({ id, studioId, programId: of, exerciseId })
+            .onConflictDoNothing()
+            .run();
+        }
+      });
+    },
+
+    /** Assignments in force, oldest first: of everybody, or of one student. */
+    given(studentId?: PersonId): Assigned[] {
+      const of = studentId === undefined ? undefined : eq(assignment.studentId, studentId);
+      return given(and(isNull(assignment.endedAt), of));
+    },
+
+    /** An assignment, in force or over. */
+    findGiven(of: AssignmentId): (Assigned & { readonly ended: boolean; givenAt: number }) | null {
+      const [found] = given(eq(assignment.id, of));
+      const row = db
+        .select({ endedAt: assignment.endedAt, givenAt: assignment.givenAt })
+        .from(assignment)
+        .where(theirs(of))
+        .get();
+      return found && row ? { ...found, ended: row.endedAt !== null, givenAt: row.givenAt } : null;
+    },
+
+    give(row: {
+      id: AssignmentId;
+      programId: ProgramId;
+      studentId: PersonId;
+      givenAt: number;
+      version: number;
+    }): void {
+      db.insert(assignment)
+        .values({ ...row, studioId })
+        .run();
+    },
+
+    updateGiven(
+      of: AssignmentId,
+      change: Partial<{
+        endedAt: number | null;
+        version: number;
+        starts: Readonly<Record<ItemId, number>>;
+      }>,
+    ): void {
+      db.update(assignment).set(change).where(theirs(of)).run();
+    },
+
+    /** The highest version of a program that anybody has; 0 when nobody does. */
+    versionInUse(of: ProgramId): number {
+      const row = db
+        .select({ version: max(assignment.version) })
+        .from(assignment)
+        .where(
+          and(
+            eq(assignment.studioId, studioId),
+            eq(assignment.programId, of),
+            isNull(assignment.endedAt),
+          ),
+        )
+        .get();
+      return row?.version ?? 0;
+    },
+  };
+}

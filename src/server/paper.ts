@@ -1,0 +1,166 @@
+import { fail, ok, type Issue, type Result } from '@/core/issue';
+import {
+  dosageNow,
+  followEvent,
+  planTry,
+  rungAt,
+  startFollowing,
+  type Followed,
+  type Following,
+} from '@/core/ladder';
+import { foldItem, type LoggedTry } from '@/core/log';
+import { playedOn } from '@/core/progress';
+import {
+  typedTicks,
+  type AssignmentId,
+  type Day,
+  type EntryId,
+  type ItemId,
+  type PaperTick,
+  type PersonId,
+  type SessionId,
+} from '@/core/studio';
+import { bpm as toBpm } from '@/core/time';
+import type { StudentStore } from '@/db';
+import { openStudent, type Teacher } from './authority';
+import { allOrNone } from './log';
+import { progressOf, type PlacedProgress } from './progress';
+import { practiceDay } from './standing';
+
+/** One cell of a paper week: an item on a day, and what was ticked. `ids` name its tries, one each, so
+ * that sending it twice stores it once. */
+export interface PaperCell {
+  readonly assignmentId: AssignmentId;
+  readonly itemId: ItemId;
+  readonly day: Day;
+  readonly text: string;
+  readonly ids: readonly EntryId[];
+}
+
+interface ReadCell extends PaperCell {
+  readonly placed: PlacedProgress;
+  readonly ticks: readonly PaperTick[];
+}
+
+/** An hour of the day for what has only a day; entries of a sheet follow each other from there. */
+const PAPER_HOUR_MS = 17 * 3600 * 1000;
+
+/** Puts a typed paper week into the log, day by day, each try on the rung where the ladder stood on its
+ * own date: what was played later moves on as if the sheet had been there. All of it or nothing.
+ * @returns issues of opening the student, `tick`, `day-ahead` and `not-found`, their path the item and
+ * the day, `not-yours`; how many tries went in */
+export function logPaper(
+  me: Teacher,
+  studentId: PersonId,
+  sessionId: SessionId,
+  cells: readonly PaperCell[],
+): Result<number> {
+  const opened = openStudent(me, studentId);
+  if (!opened.ok) return opened;
+  const store = opened.value;
+  const read = readCells(store, cells, practiceDay({ now: me.now, store }));
+  if (!read.ok) return read;
+  if (store.log.isMySession(sessionId) === false) {
+    return fail({ code: 'not-yours', path: ['sessionId'], what: 'session' });
+  }
+  return allOrNone(store, () => {
+    let count = 0;
+    for (const cell of read.value) {
+      for (const entry of triesOf(store, cell)) {
+        const stored = store.log.isMine(entry.id);
+        if (stored === false) return fail({ code: 'not-yours', path: ['id'], what: 'entry' });
+        const at = Date.parse(`${cell.day}T00:00:00Z`) + PAPER_HOUR_MS + count * 1000;
+        const { item, given } = cell.placed;
+        const { id, bpm, rung, verdict, bars, seconds } = entry;
+        count += 1;
+        if (stored) continue;
+        store.log.insert({
+          kind: 'try',
+          id,
+          by: 'teacher',
+          at,
+          day: cell.day,
+          assignmentId: given.assignmentId,
+          itemId: item.id,
+          sessionId,
+          about: null,
+          hash: item.hash,
+          body: { bpm, rung, verdict, bars, seconds, paper: true },
+        });
+      }
+    }
+    return ok(count);
+  });
+}
+
+/** By day; the cells of a day in the order in which they were typed. */
+function readCells(
+  store: StudentStore,
+  cells: readonly PaperCell[],
+  today: Day,
+): Result<readonly ReadCell[]> {
+  const { items } = progressOf(store);
+  const issues: Issue[] = [];
+  const read = cells.flatMap((cell): readonly ReadCell[] => {
+    const path = [cell.itemId, cell.day];
+    if (cell.day > today) issues.push({ code: 'day-ahead', path, day: cell.day });
+    const ticks = typedTicks(cell.text, cell.day);
+    if (!ticks.ok) issues.push(...ticks.issues.map((issue) => ({ ...issue, path })));
+    const placed = items.find(
+      ({ item, given }) => item.id === cell.itemId && given.assignmentId === cell.assignmentId,
+    );
+    if (!placed) issues.push({ code: 'not-found', path, what: 'item' });
+    if (ticks.ok && ticks.value.length > cell.ids.length) {
+      issues.push({ code: 'entry-shape', path, what: 'a tick without an id' });
+    }
+    return ticks.ok && placed ? [{ ...cell, placed, ticks: ticks.value }] : [];
+  });
+  if (issues.length > 0) return fail(...issues);
+  return ok(read.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)));
+}
+
+/** The tries of a cell, each on the rung where the ladder stood by then. */
+function triesOf(store: StudentStore, { placed, ticks, day, ids }: ReadCell): readonly LoggedTry[] {
+  const { item, fitted, given } = placed;
+  const following: Following = {
+    course: item.course,
+    facts: fitted.facts,
+    startBpm: given.starts[item.id],
+  };
+  const before = foldItem(store.log.ofItem(item.id)).filter(
+    (one) => one.day <= day && !ids.includes(one.id),
+  );
+  let followed: Followed = startFollowing(following);
+  for (const one of before) {
+    if (one.kind === 'decided' && one.takenBack) continue;
+    followed = followEvent(followed, one, following);
+  }
+  return ticks.map((tick, index) => {
+    const { state } = followed;
+    const rung = rungAt(state.rungs, state.rung);
+    const bpm = tick.bpm ?? state.bpm;
+    const plays = playedOn(fitted, rung, state.variation);
+    const length = plays
+      ? planTry(plays, { ...rung, bpm: toBpm(bpm) }, dosageNow(state, item.course.dosage))
+      : { bars: 1, seconds: 0 };
+    const entry: LoggedTry = {
+      kind: 'try',
+      id: ids[index] as EntryId,
+      itemId: item.id,
+      at: 0,
+      day,
+      seq: 0,
+      bpm,
+      rung: bpm === state.bpm ? rung.key : null,
+      verdict: tick.verdict,
+      bars: length.bars,
+      seconds: length.seconds,
+      paper: true,
+      suffered: [],
+      broke: [],
+      remark: '',
+    };
+    followed = followEvent(followed, entry, following);
+    return entry;
+  });
+}

@@ -1,0 +1,49 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect } from 'react';
+import { issueText, sayCount } from '@/core/issue';
+import { Button } from '../base';
+import { useQueue, useSender } from './use-log';
+
+/** Whether all that was played is stored: nothing while it is, a quiet word while something waits, and
+ * what to do about an entry that the log will never take. */
+export function LogMark() {
+  const { waiting, stuck } = useQueue();
+  const sender = useSender();
+  if (waiting.length === 0) return null;
+  if (!stuck) {
+    return (
+      <p role="status" className="text-soft" data-log="waiting">
+        {waiting.length} not stored yet
+      </p>
+    );
+  }
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-3 border-l-3 border-warm pl-2">
+      <span>
+        {stuck.issues.map(issueText).join(' ')}{' '}
+        {waiting.length > 1 &&
+          `${sayCount(waiting.length - 1, 'entry', 'entries')} wait behind it.`}
+      </span>
+      <Button onClick={() => sender.retry()}>Try again</Button>
+      <Button look="quiet" onClick={() => sender.leaveOut()}>
+        Leave it out
+      </Button>
+    </div>
+  );
+}
+
+/** Shows what is stored meanwhile on the page that is open, also what was while it was on its way. */
+export function LogRefresh() {
+  const sender = useSender();
+  const router = useRouter();
+  useEffect(() => {
+    const look = () => {
+      if (sender.takeChange()) router.refresh();
+    };
+    look();
+    return sender.onLearnt(look);
+  }, [sender, router]);
+  return null;
+}
