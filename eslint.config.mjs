@@ -88,7 +88,7 @@ const config = [
       ],
     },
   },
-  { files: ['**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
+  { files: ['**/*.test.ts', '**/*.fixture.ts'], rules: { 'no-restricted-imports': 'off' } },
 ];
 
 export default config;

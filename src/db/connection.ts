@@ -16,8 +16,8 @@ export interface Db {
   readonly [database]: true;
 }
 
-/** Opens a studio file, or `:memory:`, and brings it up to date. */
-export function openDb(file: string): Db {
+/** Opens a studio file, `:memory:` or the bytes of a file, and brings it up to date. */
+export function openDb(file: string | Buffer): Db {
   const client = new Database(file);
   client.pragma('journal_mode = WAL');
   client.pragma('synchronous = FULL');

@@ -4,6 +4,7 @@ import type { Body, Posted } from '@/core/log';
 import { blankRecipe, startOf, toggleOstinato, type ClosedRecipe } from '@/core/recipe';
 import type { AssignmentId, EntryId, ItemId, PersonId } from '@/core/studio';
 import { openDb } from '@/db';
+import { connectionOf } from '@/db/connection';
 import {
   addItem,
   addStudent,
@@ -27,9 +28,12 @@ export interface TestContext extends Context {
   at: number;
 }
 
+/** An empty file, brought up to date once. */
+let empty: Buffer | undefined;
+
 export function testContext(): TestContext {
   const context: TestContext = {
-    db: openDb(':memory:'),
+    db: openDb((empty ??= connectionOf(openDb(':memory:')).$client.serialize())),
     at: Date.UTC(2026, 0, 5, 17),
     now: () => context.at,
   };

@@ -1,0 +1,140 @@
+import { FULL_KIT } from '@/core/kit';
+import { USUAL_SCHEDULE } from '@/core/plan';
+import { startOf } from '@/core/recipe';
+import { PLAIN_SPEECH } from '@/core/studio';
+import { newId } from '@/server';
+import { about, decision, tryOf } from '@/server/studio.fixture';
+import type { ViewerName, World } from './world.fixture';
+
+/** One way to knock at an action or a route: what is sent, and who is let in. */
+export interface Knock {
+  readonly send: (world: World) => readonly unknown[];
+  readonly may: readonly ViewerName[];
+  readonly own?: boolean;
+}
+
+function teacher(...sends: readonly Knock['send'][]): readonly Knock[] {
+  return sends.map((send) => ({ send, may: ['teacher'] }));
+}
+
+function anyTeacher(...sends: readonly Knock['send'][]): readonly Knock[] {
+  return sends.map((send) => ({ send, may: ['teacher', 'stranger'], own: true }));
+}
+
+function form(fields: Readonly<Record<string, string>>): FormData {
+  const made = new FormData();
+  for (const [name, value] of Object.entries(fields)) made.set(name, value);
+  return made;
+}
+
+/** Every action and route, by file and name; both ways where there are two. */
+export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
+  'actions setStudioSpeech': anyTeacher(() => [PLAIN_SPEECH]),
+  'plans setPlanOf': [{ send: (w) => [w.id, USUAL_SCHEDULE], may: ['teacher', 'student'] }],
+  'stand moreToPlay': [{ send: () => [], may: ['student', 'fellow'], own: true }],
+  'find findTargets': anyTeacher(() => []),
+  'bench save': [
+    ...teacher((w) => [{ id: w.exercise.id, name: 'Mine', recipe: w.recipe }]),
+    ...anyTeacher((w) => [{ id: null, name: 'New', recipe: w.recipe }]),
+  ],
+  'bench archive': teacher(
+    (w) => [w.exercise.id, true],
+    (w) => [w.exercise.id, false],
+  ),
+  'bench addToProgram': teacher(
+    (w) => [{ id: w.program }, w.exercise.id],
+    (w) => [{ name: 'New' }, w.exercise.id],
+  ),
+  'bench open': teacher((w) => [w.exercise.id]),
+  'bench twins': anyTeacher(() => ['shape']),
+  'bench saveRules': anyTeacher(() => ['Rules', rulesOf(startOf('rules'))]),
+  'materials save': [
+    ...teacher((w) => [{ ...LINE, id: w.material }]),
+    ...anyTeacher(() => [{ ...LINE, id: null }]),
+  ],
+  'materials archive': teacher(
+    (w) => [w.material, true],
+    (w) => [w.material, false],
+  ),
+  'steps setTemplate': anyTeacher(() => [['limbs']]),
+  'programs create': [
+    ...anyTeacher(() => [[], form({ name: 'New' })]),
+    ...teacher((w) => [[], form({ name: 'Copy', from: w.program })]),
+  ],
+  'programs rename': teacher((w) => [w.program, 'Mine']),
+  'programs archive': teacher(
+    (w) => [w.program, true],
+    (w) => [w.program, false],
+  ),
+  'programs template': teacher(
+    (w) => [w.program, true],
+    (w) => [w.program, false],
+  ),
+  'programs save': teacher((w) => [
+    w.program,
+    { revision: 1, outline: { sections: [{ id: 'one', name: '', items: [] }] } },
+  ]),
+  'programs give': teacher((w) => [w.program, w.fellow]),
+  'programs take': teacher(
+    (w) => [w.program, w.assignment, true],
+    (w) => [w.program, w.ended, false],
+  ),
+  'programs follow': teacher(
+    (w) => [w.program, [w.assignment], null],
+    (w) => [w.program, [w.assignment], 1],
+  ),
+  'programs preview': teacher((w) => [w.program, w.id]),
+  'programs start': teacher(
+    (w) => [w.assignment, w.item, 80],
+    (w) => [w.assignment, w.item, null],
+  ),
+  'students add': anyTeacher(() => [{}, form({ name: 'New', about: '' })]),
+  'students setStudentKit': teacher((w) => [w.id, FULL_KIT]),
+  'students giveTo': teacher((w) => [w.fellow, w.program]),
+  'students logFor': teacher((w) => [w.id, decision(w, { does: 'move', rung: 2 })]),
+  'students earlierTries': teacher((w) => [w.id, w.item, { day: '2026-01-05', seq: 99 }]),
+  'students storePaper': teacher((w) => [
+    w.id,
+    newId<'session'>(w.context),
+    [
+      {
+        assignmentId: w.assignment,
+        itemId: w.item,
+        day: '2026-01-04',
+        text: 'c',
+        ids: [newId<'entry'>(w.context)],
+      },
+    ],
+  ]),
+  'variations save': [
+    ...teacher((w) => [{ id: w.family, name: 'Mine', family: w.wholeFamily }]),
+    ...anyTeacher((w) => [{ id: null, name: 'New', family: w.wholeFamily }]),
+  ],
+  'variations archive': teacher(
+    (w) => [w.family, true],
+    (w) => [w.family, false],
+  ),
+  'variations send': [
+    ...teacher((w) => [{ id: w.program }, [{ name: 'Sent', recipe: w.recipe }]]),
+    ...anyTeacher((w) => [{ name: 'New' }, [{ name: 'Sent', recipe: w.recipe }]]),
+  ],
+  'log POST': [
+    { send: (w) => [{ entries: [tryOf(w)] }], may: ['student'] },
+    { send: (w) => [{ entries: [about('broke', w.tryId, { beat: 1 })] }], may: ['student'] },
+  ],
+};
+
+/** Before anybody is known there is nothing to be refused. */
+export const OPEN_DOORS = ['actions enter', 'actions open', 'actions leave'];
+
+const LINE = {
+  kind: 'line',
+  name: 'Line',
+  trains: '',
+  meter: '4/4',
+  content: { text: '4 4 4 4' },
+};
+
+function rulesOf(as: ReturnType<typeof startOf>): unknown {
+  return as.kind === 'rules' ? as.rules : null;
+}

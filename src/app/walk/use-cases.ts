@@ -1,0 +1,224 @@
+import { FULL_KIT } from '@/core/kit';
+import type { Result } from '@/core/issue';
+import { USUAL_SCHEDULE } from '@/core/plan';
+import type { Viewer } from '@/core/studio';
+import { PLAIN_SPEECH } from '@/core/studio';
+import * as server from '@/server';
+import type { Student, Teacher } from '@/server';
+import { about, decision, takenBack, tryOf } from '@/server/studio.fixture';
+import type { ViewerName, World } from './world.fixture';
+
+/** One way to call something, and who may. Whoever may not is refused and changes nothing; whoever looks
+ * only at what is their own sees nothing of the studio. */
+export interface Call {
+  readonly run: (world: World, viewer: Viewer | null) => unknown;
+  readonly may: readonly ViewerName[];
+  /** Names nothing, so that everybody who may call it meets their own studio. */
+  readonly own?: boolean;
+}
+
+type UseCase<Me> = (me: Me, world: World) => unknown;
+
+function teacher(...cases: readonly UseCase<Teacher>[]): readonly Call[] {
+  return cases.map((tried) => ({
+    may: ['teacher'],
+    run: (world, viewer) => granted(server.asTeacher(world.context, viewer), tried, world),
+  }));
+}
+
+function anyTeacher(...cases: readonly UseCase<Teacher>[]): readonly Call[] {
+  return teacher(...cases).map((call) => ({ ...call, may: ['teacher', 'stranger'], own: true }));
+}
+
+function student(...cases: readonly UseCase<Student>[]): readonly Call[] {
+  return cases.map((tried) => ({
+    may: ['student', 'fellow'],
+    own: true,
+    run: (world, viewer) => granted(server.asStudent(world.context, viewer), tried, world),
+  }));
+}
+
+/** About one student: the teacher and that student alone. */
+function oneStudent(...cases: readonly UseCase<Teacher | Student>[]): readonly Call[] {
+  return cases.map((tried) => ({
+    may: ['teacher', 'student'],
+    run: (world, viewer) => granted(server.asEither(world.context, viewer), tried, world),
+  }));
+}
+
+function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown {
+  return me.ok ? tried(me.value, world) : me;
+}
+
+const title = (name: string) => `${name} ${'x'.repeat(3)}`;
+
+/** Every use case, aimed at the things of one studio, both ways where there are two. */
+export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
+  listExercises: anyTeacher((me) => server.listExercises(me)),
+  listExerciseNames: anyTeacher((me) => server.listExerciseNames(me)),
+  getExercise: teacher((me, w) => server.getExercise(me, w.exercise.id)),
+  saveExercise: [
+    ...teacher((me, w) =>
+      server.saveExercise(me, { id: w.exercise.id, name: 'Mine', recipe: w.recipe }),
+    ),
+    ...anyTeacher((me, w) => server.saveExercise(me, { id: null, name: 'New', recipe: w.recipe })),
+  ],
+  archiveExercise: teacher(
+    (me, w) => server.archiveExercise(me, w.exercise.id, true),
+    (me, w) => server.archiveExercise(me, w.exercise.id, false),
+  ),
+  findTwins: anyTeacher((me) => server.findTwins(me, 'shape')),
+  listFamilies: anyTeacher((me) => server.listFamilies(me)),
+  getFamily: teacher((me, w) => server.getFamily(me, w.family)),
+  saveFamily: [
+    ...teacher((me, w) =>
+      server.saveFamily(me, { id: w.family, name: 'Mine', family: w.wholeFamily }),
+    ),
+    ...anyTeacher((me, w) =>
+      server.saveFamily(me, { id: null, name: 'New', family: w.wholeFamily }),
+    ),
+  ],
+  archiveFamily: teacher(
+    (me, w) => server.archiveFamily(me, w.family, true),
+    (me, w) => server.archiveFamily(me, w.family, false),
+  ),
+  listPractised: anyTeacher((me) => server.listPractised(me)),
+  sendToProgram: [
+    ...teacher((me, w) =>
+      server.sendToProgram(me, { id: w.program }, [{ name: 'Sent', recipe: w.recipe }]),
+    ),
+    ...anyTeacher((me, w) =>
+      server.sendToProgram(me, { name: 'New' }, [{ name: 'Sent', recipe: w.recipe }]),
+    ),
+  ],
+  listMaterials: anyTeacher((me) => server.listMaterials(me)),
+  saveMaterial: [
+    ...teacher((me, w) => server.saveMaterial(me, { ...LINE, id: w.material })),
+    ...anyTeacher((me) => server.saveMaterial(me, { ...LINE, id: null })),
+  ],
+  archiveMaterial: teacher(
+    (me, w) => server.archiveMaterial(me, w.material, true),
+    (me, w) => server.archiveMaterial(me, w.material, false),
+  ),
+  appendEntries: [
+    ...oneStudent((me, w) => server.appendEntries(me, w.id, [])),
+    ...oneStudent((me, w) => answered(me, w, tryOf(w))),
+  ],
+  appendEntry: [
+    ...teacher(
+      (me, w) => server.appendEntry(me, w.id, decision(w, { does: 'move', rung: 2 })),
+      (me, w) => server.appendEntry(me, w.id, takenBack(w.decided, me)),
+      (me, w) => server.appendEntry(me, w.id, takenBack(w.noteAway, me)),
+    ),
+    {
+      may: ['student'],
+      run: (w, viewer) =>
+        granted(
+          server.asEither(w.context, viewer),
+          (me) => server.appendEntry(me, w.id, about('broke', w.tryId, { beat: 1 })),
+          w,
+        ),
+    },
+  ],
+  listTries: oneStudent((me, w) => server.listTries(me, w.id, w.item, null)),
+  logPaper: teacher((me, w) =>
+    server.logPaper(me, w.id, server.newId<'session'>(me), [
+      {
+        assignmentId: w.assignment,
+        itemId: w.item,
+        day: '2026-01-04',
+        text: 'c',
+        ids: [server.newId<'entry'>(me)],
+      },
+    ]),
+  ),
+  getDay: student((me) => server.getDay(me)),
+  getPlan: oneStudent((me, w) => server.getPlan(me, w.id)),
+  getRound: student(
+    (me) => server.getRound(me),
+    (me) => server.getRound(me, { now: { minutes: 5, on: 'pad' } }),
+  ),
+  setSchedule: oneStudent((me, w) => server.setSchedule(me, w.id, USUAL_SCHEDULE)),
+  addItem: teacher((me, w) => server.addItem(me, w.program, w.exercise.id)),
+  addToProgram: teacher(
+    (me, w) => server.addToProgram(me, { id: w.program }, w.exercise.id),
+    (me, w) => server.addToProgram(me, { name: 'New' }, w.exercise.id),
+  ),
+  archiveProgram: teacher(
+    (me, w) => server.archiveProgram(me, w.program, true),
+    (me, w) => server.archiveProgram(me, w.program, false),
+  ),
+  createProgram: [
+    ...anyTeacher((me) => server.createProgram(me, 'New')),
+    ...teacher((me, w) => server.createProgram(me, 'Copy', w.program)),
+  ],
+  followVersion: teacher(
+    (me, w) => server.followVersion(me, [w.assignment]),
+    (me, w) => server.followVersion(me, [w.assignment], 1),
+  ),
+  getProgram: teacher((me, w) => server.getProgram(me, w.program)),
+  giveProgram: teacher((me, w) => server.giveProgram(me, w.program, w.fellow)),
+  listPrograms: anyTeacher((me) => server.listPrograms(me)),
+  renameProgram: teacher((me, w) => server.renameProgram(me, w.program, title('Mine'))),
+  saveOutline: teacher((me, w) => {
+    const program = server.getProgram(me, w.program);
+    const { revision, outline } = program.ok ? program.value : { revision: 1, outline: EMPTY };
+    return server.saveOutline(me, w.program, { revision, outline });
+  }),
+  setStart: teacher(
+    (me, w) => server.setStart(me, w.assignment, w.item, 80),
+    (me, w) => server.setStart(me, w.assignment, w.item, null),
+  ),
+  setTemplate: teacher(
+    (me, w) => server.setTemplate(me, w.program, true),
+    (me, w) => server.setTemplate(me, w.program, false),
+  ),
+  takeBack: teacher(
+    (me, w) => server.takeBack(me, w.assignment, true),
+    (me, w) => server.takeBack(me, w.ended, false),
+  ),
+  getRecord: oneStudent((me, w) => server.getRecord(me, w.id)),
+  getToday: student((me) => server.getToday(me)),
+  listNotes: student((me) => server.listNotes(me)),
+  listRoster: anyTeacher((me) => server.listRoster(me)),
+  listStudents: anyTeacher((me) => server.listStudents(me)),
+  setKit: teacher((me, w) => server.setKit(me, w.id, FULL_KIT)),
+  addStudent: anyTeacher((me) => server.addStudent(me, { name: 'New', about: '' })),
+  setSpeech: anyTeacher((me) => server.setSpeech(me, PLAIN_SPEECH)),
+  setSteps: anyTeacher((me) => server.setSteps(me, ['limbs'])),
+  listVersions: teacher(
+    (me, w) => server.listVersions(me, w.program),
+    (me, w) => server.listVersions(me, w.program, w.id),
+  ),
+};
+
+/** What anybody may call, what only grants, and what cannot say no. */
+export const NO_USE_CASES = [
+  'liveContext',
+  'newId',
+  'asEither',
+  'asStudent',
+  'asTeacher',
+  'MOST_ENTRIES',
+  'practiceDay',
+  'getSpeech',
+  'getSteps',
+  'listDoors',
+  'openStudio',
+  'viewerOf',
+];
+
+const EMPTY = { sections: [] };
+
+const LINE = {
+  kind: 'line' as const,
+  name: 'Line',
+  trains: '',
+  meter: '4/4',
+  content: { text: '4 4 4 4' },
+};
+
+function answered(me: Teacher | Student, { id }: World, posted: unknown): unknown {
+  const batch = server.appendEntries(me, id, [posted]);
+  return batch.ok ? batch.value.answers[0]?.result : batch;
+}
