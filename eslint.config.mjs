@@ -24,6 +24,12 @@ const PURE = {
   message: 'The core is pure: no interface, database or machine.',
 };
 
+/** Queries are written in db alone: whoever else wants something asks a store. */
+const NO_QUERIES = {
+  regex: '^(drizzle-orm|better-sqlite3)(/|$)|^@/db/.+',
+  message: 'Queries are written in src/db; ask a store, which knows whose it is.',
+};
+
 const rooms = Object.entries(CLOSED_TO).map(([room, closed]) => ({
   files: [`src/${room}/**/*.{ts,tsx}`],
   rules: {
@@ -38,6 +44,7 @@ const rooms = Object.entries(CLOSED_TO).map(([room, closed]) => ({
           ...(room === 'core'
             ? [CORE_DOOR, PURE]
             : [{ ...CORE_DOOR, regex: '^@/core/[a-z-]+/.+' }]),
+          ...(room === 'db' || room === 'core' ? [] : [NO_QUERIES]),
         ],
       },
     ],
