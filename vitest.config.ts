@@ -6,6 +6,7 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
     environment: 'node',
+    testTimeout: 60_000,
     setupFiles: ['./vitest.setup.ts'],
   },
 });

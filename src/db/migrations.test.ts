@@ -234,6 +234,18 @@ describe('migrations', () => {
     expect(owned('material_version')).toEqual([{ studio_id: 's', version: 1 }]);
   });
 
+  it('0011 projections: nothing is kept yet, and one a student and name', () => {
+    const before = fileAfter(5);
+    before.exec(ENTRY);
+    for (const { tag } of journal.entries.slice(5, 11)) migrate(before, tag);
+    expect(() => before.prepare('select * from projection').all()).toThrow('no such table');
+    migrate(before, journal.entries[11]?.tag);
+    expect(before.prepare('select count(*) from projection').pluck().get()).toBe(0);
+    const keep = "insert into projection values ('s', 'p', 'roster', 'v', '{}', '{}')";
+    expect(before.prepare(keep).run().changes).toBe(1);
+    expect(() => before.prepare(keep).run()).toThrow('UNIQUE');
+  });
+
   it('opening a file brings it up to date, and again changes nothing', () => {
     const { $client } = connectionOf(openDb(':memory:'));
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({

@@ -36,7 +36,8 @@ export {
   setTemplate,
   takeBack,
 } from './programs';
-export { getRecord, getToday, listNotes, listRoster, listStudents, setKit } from './students';
+export { listRoster, listStudents } from './roster';
+export { getRecord, getToday, listNotes, setKit } from './students';
 export {
   addStudent,
   getSpeech,

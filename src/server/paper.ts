@@ -5,7 +5,6 @@ import {
   planTry,
   rungAt,
   startFollowing,
-  type Followed,
   type Following,
 } from '@/core/ladder';
 import { foldItem, type LoggedTry } from '@/core/log';
@@ -130,10 +129,10 @@ function triesOf(store: StudentStore, { placed, ticks, day, ids }: ReadCell): re
   const before = foldItem(store.log.ofItem(item.id)).filter(
     (one) => one.day <= day && !ids.includes(one.id),
   );
-  let followed: Followed = startFollowing(following);
+  const followed = startFollowing(following);
   for (const one of before) {
     if (one.kind === 'decided' && one.takenBack) continue;
-    followed = followEvent(followed, one, following);
+    followEvent(followed, one, following);
   }
   return ticks.map((tick, index) => {
     const { state } = followed;
@@ -160,7 +159,7 @@ function triesOf(store: StudentStore, { placed, ticks, day, ids }: ReadCell): re
       broke: [],
       remark: '',
     };
-    followed = followEvent(followed, entry, following);
+    followEvent(followed, entry, following);
     return entry;
   });
 }

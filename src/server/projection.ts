@@ -12,11 +12,18 @@ export class Projection<Source, Value> {
 
   /** @param make works it out anew */
   get(db: Db, name: string, source: Source, make: () => Value): Value {
+    return this.find(db, name, source) ?? this.put(db, name, source, make());
+  }
+
+  /** What is kept of just this source. */
+  find(db: Db, name: string, source: Source): Value | undefined {
+    const found = this.#of(db).get(name);
+    return found && isDeepStrictEqual(found.source, source) ? found.value : undefined;
+  }
+
+  put(db: Db, name: string, source: Source, value: Value): Value {
     const kept = this.#of(db);
-    const found = kept.get(name);
-    if (found && isDeepStrictEqual(found.source, source)) return found.value;
-    const value = make();
-    if (!found && kept.size >= this.most) kept.clear();
+    if (!kept.has(name) && kept.size >= this.most) kept.clear();
     kept.set(name, { source, value });
     return value;
   }

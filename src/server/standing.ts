@@ -3,6 +3,7 @@ import { beatPlaces, bridgeLoop, dueDay, startLadder, type LadderState } from '@
 import { foldItem } from '@/core/log';
 import { onStand, type OnStand } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
+import type { ItemStanding } from '@/core/roster';
 import {
   dayOf,
   type Day,
@@ -35,7 +36,8 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
   const nameOf = new Map(items.map(({ item }) => [item.id, item.name]));
   return items.map((placed): StandItem => {
     const { given, program, section, item, fitted, sums } = placed;
-    const { state, ...recent } = sums.followed;
+    const { state, late, lowest } = sums.followed;
+    const recent = { late: [...late], lowest: [...lowest] };
     let shown = ON_STAND.get(state);
     if (!shown) ON_STAND.set(state, (shown = onStand(fitted, state, item)));
     const due = dueDay(state);
@@ -58,13 +60,13 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
   });
 }
 
-/** An item's history beside where it stands. */
+/** An item's history beside where it stands; what the log comes to goes on changing, this does not. */
 export function recordOf(
   store: StudentStore,
   { sums }: PlacedProgress,
   item: StandItem,
 ): ItemRecord {
-  const { count, latest, curve, days, mix, suffered, decisions } = sums;
+  const { count, latest, curve } = sums;
   const basis = item.state.proposal?.basis ?? [];
   const known = latest.filter((one) => basis.includes(one.id));
   return {
@@ -73,10 +75,10 @@ export function recordOf(
     latest: latest.slice(-LATEST_SHOWN),
     rests: known.length === basis.length ? known : restsOf(store, basis),
     curve: curve.points(),
-    days,
-    mix,
-    suffered,
-    decisions,
+    days: sums.days.map((one) => ({ ...one })),
+    mix: { ...sums.mix },
+    suffered: new Map(sums.suffered),
+    decisions: [...sums.decisions],
   };
 }
 
@@ -132,4 +134,31 @@ function beatOf(exercise: Exercise, at: number): number {
 /** @example '3 → &, right hand → left foot' */
 export function sayWeakPlace({ where, count }: Pick<WeakPlace, 'where' | 'count'>): string {
   return `${where}, ${sayCrossing(count)}`;
+}
+
+/** The last verdicts that a need may be seen in. */
+const VERDICTS_SEEN = 6;
+
+/** Where a student's items stand, as needs are seen in them. */
+export function itemStandings(
+  progress: Progress,
+  weak = weakPlaces(progress),
+): readonly ItemStanding[] {
+  return progress.items.map(({ item, sums }) => {
+    const place = weak.find((one) => one.item === item.id);
+    return {
+      item: item.id,
+      name: item.name,
+      state: sums.followed.state,
+      verdicts: sums.latest.slice(-VERDICTS_SEEN).map((one) => one.verdict),
+      breaksAt: place ? sayWeakPlace(place) : null,
+    };
+  });
+}
+
+/** The last date of practice in what a student has now; null before the first. */
+export function lastDayOf({ items }: Progress): Day | null {
+  return items
+    .flatMap(({ sums }) => sums.days.at(-1)?.day ?? [])
+    .reduce<Day | null>((last, day) => (last === null || day > last ? day : last), null);
 }

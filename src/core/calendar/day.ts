@@ -56,9 +56,15 @@ const DAY_MS = 86_400_000;
 
 /** Days since 1970, to count with. @example dayNumber('1970-01-02') // => 1 */
 export function dayNumber(day: Day): number {
+  if (day === counted.day) return counted.number;
   const [year, month, date] = [day.slice(0, 4), day.slice(5, 7), day.slice(8, 10)];
-  return Date.UTC(Number(year), Number(month) - 1, Number(date)) / DAY_MS;
+  const number = Date.UTC(Number(year), Number(month) - 1, Number(date)) / DAY_MS;
+  counted = { day, number };
+  return number;
 }
+
+/** The day that was counted last: logs have many entries of one. */
+let counted = { day: '1970-01-01', number: 0 };
 
 /** @example dayAt(1) // => '1970-01-02' */
 export function dayAt(number: number): Day {

@@ -5,13 +5,14 @@ import { afterTry, MOST_BASIS } from './judge';
 import { isRung } from './rung-key';
 import { rungAt, startLadder, type Following, type LadderState } from './state';
 
-/** A ladder that is being followed, entry by entry, with the tries that its next move may rest on. */
+/** A ladder that is being followed, entry by entry, with the tries that its next move may rest on. Only
+ * `followEvent` changes it. */
 export interface Followed {
-  readonly state: LadderState;
+  state: LadderState;
   /** The last tries, oldest first. */
-  readonly late: readonly Try[];
+  readonly late: Try[];
   /** The last ones on the lowest rung, and those of which only the tempo is known. */
-  readonly lowest: readonly Try[];
+  readonly lowest: Try[];
 }
 
 /** Before the first entry. */
@@ -19,27 +20,33 @@ export function startFollowing(following: Following): Followed {
   return { state: startLadder(following), late: [], lowest: [] };
 }
 
-/** One entry further; entries come in the order that counts. */
-export function followEvent(
-  followed: Followed,
-  event: LadderEvent,
-  following: Following,
-): Followed {
-  const { state } = followed;
-  if (event.kind === 'decided') {
-    return { ...followed, state: afterDecision(state, event, following) };
-  }
-  const onLowest = event.rung === null || isRung(rungAt(state.rungs, 0), event.rung);
-  const late = withLast(followed.late, event);
-  const lowest = onLowest ? withLast(followed.lowest, event) : followed.lowest;
-  return { state: afterTry(state, event, following, { late, lowest }), late, lowest };
+/** The same, to go on from without changing it. */
+export function copyFollowed({ state, late, lowest }: LadderStanding): Followed {
+  return { state, late: [...late], lowest: [...lowest] };
 }
 
-/** The last tries and one more. */
-function withLast(tries: readonly Try[], one: Try): readonly Try[] {
-  const last = tries.slice(-(MOST_BASIS - 1));
-  last.push(one);
-  return last;
+/** A ladder that is only looked at. */
+export interface LadderStanding {
+  readonly state: LadderState;
+  readonly late: readonly Try[];
+  readonly lowest: readonly Try[];
+}
+
+/** One entry further; changes what is followed. Entries come in the order that counts. */
+export function followEvent(followed: Followed, event: LadderEvent, following: Following): void {
+  const { state, late, lowest } = followed;
+  if (event.kind === 'decided') {
+    followed.state = afterDecision(state, event, following);
+    return;
+  }
+  keepLast(late, event);
+  if (event.rung === null || isRung(rungAt(state.rungs, 0), event.rung)) keepLast(lowest, event);
+  followed.state = afterTry(state, event, following, followed);
+}
+
+function keepLast(tries: Try[], one: Try): void {
+  tries.push(one);
+  if (tries.length > MOST_BASIS) tries.shift();
 }
 
 /** The state after a whole log, oldest entry first. The same log always gives the same state; an entry
@@ -52,12 +59,12 @@ export function replay(
   watch?: (entry: Try, before: LadderState) => void,
 ): LadderState {
   const seen = new Set<string>();
-  let followed = startFollowing(following);
+  const followed = startFollowing(following);
   for (const event of log) {
     if (seen.has(event.id)) continue;
     seen.add(event.id);
     if (event.kind === 'try') watch?.(event, followed.state);
-    followed = followEvent(followed, event, following);
+    followEvent(followed, event, following);
   }
   return followed.state;
 }

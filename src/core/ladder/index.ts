@@ -9,7 +9,7 @@ export {
   sayDosage,
 } from './dosage';
 export { beatPlaces, factsOf, NO_FACTS, sayBeat } from './facts';
-export { dosageNow, followEvent, replay, startFollowing } from './follow';
+export { copyFollowed, dosageNow, followEvent, replay, startFollowing } from './follow';
 export { advance, keepAgain, NEVER, pass, raise, startCounter } from './kernel';
 export { ladderSchema, rampBpm, rungsOf } from './ladder';
 export { EMPTY_LADDER, makeLadder, typeLadder } from './make-ladder';
@@ -23,7 +23,7 @@ export { bridgeLoop, recipeOnRung, varyRecipe } from './vary';
 export type { Course, TypedCourse } from './course';
 export type { Dosage } from './dosage';
 export type { ExerciseFacts } from './facts';
-export type { Followed } from './follow';
+export type { Followed, LadderStanding } from './follow';
 export type { Counter, Counting } from './kernel';
 export type { Ladder, LadderKind, Ramp, Rung } from './ladder';
 export type { TypedLadder } from './make-ladder';

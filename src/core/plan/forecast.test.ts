@@ -173,7 +173,7 @@ describe('liveThrough', () => {
           });
           const going: Going[] = [goingFrom(workStateOf(start, { tries: 0, seconds: 0 }))];
           const log: LadderEvent[] = [];
-          let followed = startFollowing(following);
+          const followed = startFollowing(following);
           const days = Array.from({ length: 60 }, (_, index) => ({
             number: dayNumber(TODAY) + index,
             stretches: [{ on: 'kit' as const, seconds: 900 }],
@@ -185,7 +185,7 @@ describe('liveThrough', () => {
               const id = String(log.length);
               const entry = { kind: 'try' as const, id, day: dayAt(day), bpm, verdict, ...said };
               log.push(entry);
-              followed = followEvent(followed, entry, following);
+              followEvent(followed, entry, following);
             },
           });
           const { today: _, ...replayed } = workStateOf(replay(following, log), {

@@ -61,10 +61,10 @@ describe('the way done', () => {
   it('knows the rungs that were won by the end of each date', () => {
     const following = { course: USUAL_COURSE, facts: NO_FACTS };
     const way: Climbed[] = [];
-    let followed = startFollowing(following);
+    const followed = startFollowing(following);
     const log = tries(['2026-03-01', '2026-03-01', '2026-03-01', '2026-03-03', '2026-03-04']);
     for (const one of log) {
-      followed = followEvent(followed, one, following);
+      followEvent(followed, one, following);
       climbed(way, one.day, followed.state);
     }
     expect(way).toEqual([

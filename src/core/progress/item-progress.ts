@@ -1,7 +1,15 @@
 import { CrossingTally } from '../breaks';
 import type { Day } from '../calendar';
 import type { Limb } from '../kit';
-import { followEvent, rungAt, startFollowing, type Followed, type Following } from '../ladder';
+import {
+  copyFollowed,
+  followEvent,
+  rungAt,
+  startFollowing,
+  type Followed,
+  type Following,
+  type LadderStanding,
+} from '../ladder';
 import {
   inOrder,
   type ItemEvent,
@@ -40,7 +48,7 @@ export interface SufferedCount {
 
 /** Everything that an item's log comes to. */
 export interface ItemSums {
-  readonly followed: Followed;
+  readonly followed: LadderStanding;
   readonly pace: PaceSeen;
   /** How far the ladder was, by date. */
   readonly way: readonly Climbed[];
@@ -58,11 +66,12 @@ export interface ItemSums {
   readonly played: Fitted['exercise'];
 }
 
-type Sums = { -readonly [Key in Exclude<keyof ItemSums, 'days'>]: ItemSums[Key] } & {
+type Sums = { -readonly [Key in Exclude<keyof ItemSums, 'days' | 'followed'>]: ItemSums[Key] } & {
   way: Climbed[];
   days: { -readonly [Key in keyof ItemDay]: ItemDay[Key] }[];
   mix: Record<Verdict, number>;
   suffered: Map<SufferingId, SufferedCount>;
+  followed: Followed;
   latest: LoggedTry[];
   decisions: LoggedDecision[];
 };
@@ -126,7 +135,7 @@ export class ItemProgress {
     if (event.kind === 'decided') {
       sums.decisions.push(event);
       if (event.takenBack) return;
-      sums.followed = followEvent(sums.followed, event, this.#source.following);
+      followEvent(sums.followed, event, this.#source.following);
       climbed(sums.way, null, sums.followed.state);
       return;
     }
@@ -140,7 +149,7 @@ export class ItemProgress {
       const tempo = tempoFor(this.#meter, bpm(event.bpm));
       sums.crossings.add({ item, exercise: played, tempo, verdict, broke });
     }
-    sums.followed = followEvent(sums.followed, event, this.#source.following);
+    followEvent(sums.followed, event, this.#source.following);
     climbed(sums.way, event.day, sums.followed.state);
     tallyTry(sums, event);
   }
@@ -184,6 +193,7 @@ function startSums({ following }: ItemSource): Sums {
 function copyOf(sums: Sums): Sums {
   return {
     ...sums,
+    followed: copyFollowed(sums.followed),
     pace: { fresh: [...sums.pace.fresh], known: [...sums.pace.known] },
     way: [...sums.way],
     days: sums.days.map((one) => ({ ...one })),

@@ -1,5 +1,5 @@
 import type { Day } from '../calendar';
-import { followEvent, type Followed } from '../ladder';
+import { copyFollowed, followEvent } from '../ladder';
 import { addTo, type LoggedTry, type Posted } from '../log';
 import { fittedOf, onStand } from '../progress';
 import { keyOf, type StandItem } from './records';
@@ -13,8 +13,8 @@ export function afterEntries(item: StandItem, entries: readonly Posted[], day: D
   if (tries.length === 0) return item;
   const fitted = fittedOf(item.whole, null);
   const following = { course: item.item.course, facts: fitted.facts };
-  let followed: Followed = { state: item.state, ...item.recent };
-  for (const one of tries) followed = followEvent(followed, one, following);
+  const followed = copyFollowed({ state: item.state, ...item.recent });
+  for (const one of tries) followEvent(followed, one, following);
   const { state, ...recent } = followed;
   const seconds = tries.reduce((sum, one) => sum + one.seconds, item.today.seconds);
   return {

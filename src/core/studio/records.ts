@@ -14,7 +14,7 @@ import type {
 } from '../id';
 import type { KitProfile } from '../kit';
 import type { Result } from '../issue';
-import type { Followed, LadderState } from '../ladder';
+import type { LadderStanding, LadderState } from '../ladder';
 import type { LoggedDecision, LoggedTry, SufferingId } from '../log';
 import type { CurvePoint, ItemDay, ItemSums, OnStand, SufferedCount } from '../progress';
 import type { EntryKind, Planning, Surface } from '../plan';
@@ -120,7 +120,7 @@ export interface StandItem extends OnStand {
   readonly whole: ClosedRecipe;
   readonly state: LadderState;
   /** The tries that the ladder's next move may rest on. */
-  readonly recent: Pick<Followed, 'late' | 'lowest'>;
+  readonly recent: Pick<LadderStanding, 'late' | 'lowest'>;
   /** Names of the items that come first and are not passed yet. */
   readonly waitsFor: readonly string[];
   /** Passed, and due again later. */

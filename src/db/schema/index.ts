@@ -7,5 +7,6 @@ export { person } from './person';
 export { program } from './program';
 export { programItem } from './program-item';
 export { programVersion } from './program-version';
+export { projection } from './projection';
 export { session } from './session';
 export { studio } from './studio';

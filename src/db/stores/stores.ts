@@ -8,6 +8,7 @@ import { logOf, practisedIn } from './log';
 import { materialsOf } from './materials';
 import { peopleOf, type Studio } from './people';
 import { programsOf } from './programs';
+import { projectionsOf } from './projections';
 
 /** Everything of one studio, for its teacher; nothing of any other. */
 export function studioStore(db: Db, studioId: StudioId) {
@@ -15,6 +16,8 @@ export function studioStore(db: Db, studioId: StudioId) {
   const { insert, list, studio: here, setSpeech, setSteps } = peopleOf(connection, studioId);
   return {
     id: studioId,
+    /** Names the file, for what is kept of it. */
+    file: db,
     studio: here,
     setSpeech,
     setSteps,
@@ -24,6 +27,7 @@ export function studioStore(db: Db, studioId: StudioId) {
     families: familiesOf(connection, studioId),
     materials: materialsOf(connection, studioId),
     programs: programsOf(connection, studioId),
+    projections: projectionsOf(connection, studioId),
     addPerson: insert,
     /** In the order in which they came. */
     students: () =>

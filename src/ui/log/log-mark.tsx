@@ -22,7 +22,7 @@ export function LogMark() {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-l-3 border-warm pl-2">
       <span>
-        {stuck.issues.map(issueText).join(' ')}{' '}
+        Not stored: {decapital(stuck.issues.map(issueText).join(' '))}{' '}
         {waiting.length > 1 &&
           `${sayCount(waiting.length - 1, 'entry', 'entries')} wait behind it.`}
       </span>
@@ -32,6 +32,10 @@ export function LogMark() {
       </Button>
     </div>
   );
+}
+
+function decapital(text: string): string {
+  return text.slice(0, 1).toLowerCase() + text.slice(1);
 }
 
 /** Shows what is stored meanwhile on the page that is open, also what was while it was on its way. */

@@ -1,5 +1,6 @@
 'use client';
 
+import { clsx } from 'clsx';
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import type { StandItem } from '@/core/studio';
@@ -42,7 +43,7 @@ export function Head({
       <Link
         href="/today"
         onClick={onLeave}
-        className={buttonLook('quiet')}
+        className={clsx(buttonLook('quiet'), 'ml-auto')}
         aria-label="Leave the stand"
       >
         <X size={24} aria-hidden />

@@ -1,0 +1,144 @@
+import { isDeepStrictEqual } from 'node:util';
+import { ok, type Result } from '@/core/issue';
+import type { KitProfile } from '@/core/kit';
+import { needsOf, type ItemStanding } from '@/core/roster';
+import {
+  daysAfter,
+  type Day,
+  type DoneDay,
+  type Person,
+  type PersonId,
+  type ProgramId,
+  type StudentSummary,
+} from '@/core/studio';
+import type { Assigned, StudentStore } from '@/db';
+import type { Teacher } from './authority';
+import { Projection } from './projection';
+import { progressOf, type Progress } from './progress';
+import { itemStandings, lastDayOf, practiceDay } from './standing';
+import { codeVersion } from './version';
+
+/** The studio's students, in the order in which they came. */
+export function listRoster({ store }: Teacher): Result<readonly Person[]> {
+  return ok(store.students().map((one) => one.person));
+}
+
+/** What a student's line of the roster is worked out from. */
+interface LineFrom {
+  readonly kit: KitProfile | null;
+  readonly given: readonly (Pick<Assigned, 'programId' | 'version' | 'starts'> & {
+    readonly program: string;
+    readonly revision: number;
+  })[];
+  /** Where the log ends. */
+  readonly seq: number;
+}
+
+/** What a student's log comes to on the roster, whatever day it is. */
+interface RosterLine {
+  readonly programs: readonly string[];
+  readonly items: readonly ItemStanding[];
+  readonly lastDay: Day | null;
+  /** The last dates with practice, of all that the student has. */
+  readonly days: readonly DoneDay[];
+}
+
+const LINES = new Projection<LineFrom, RosterLine>(5000);
+const KEPT_AS = 'roster';
+
+/** The studio's students, the one who needs the teacher most first, with what they did this week. Lines that
+ * were worked out before the last start are taken from the file. */
+export function listStudents(me: Teacher): Result<readonly StudentSummary[]> {
+  const { store } = me;
+  const today = practiceDay(me);
+  const fromOf = sources(me);
+  const version = codeVersion();
+  let kept: ReturnType<typeof store.projections.read> | null = null;
+  const fresh: { studentId: PersonId; source: string; value: string }[] = [];
+  const summaries = store.students().map((own): StudentSummary => {
+    const { from, held } = fromOf(own);
+    let line = LINES.find(store.file, own.id, from);
+    if (!line && version !== null) {
+      kept ??= store.projections.read(KEPT_AS, version);
+      line = keptLine(kept.get(own.id), from);
+    }
+    if (!line) {
+      line = lineOf(progressOf(own, held));
+      const value = JSON.stringify(line);
+      fresh.push({ studentId: own.id, source: JSON.stringify(from), value });
+    }
+    return summaryOf(own.person, LINES.put(store.file, own.id, from, line), today);
+  });
+  if (version !== null && fresh.length > 0) store.projections.keep(KEPT_AS, version, fresh);
+  return ok(summaries.sort((a, b) => b.urgency - a.urgency));
+}
+
+/** A line that was kept, where it was worked out from the same. */
+function keptLine(
+  kept: { readonly source: string; readonly value: string } | undefined,
+  from: LineFrom,
+): RosterLine | undefined {
+  if (!kept) return undefined;
+  const same = isDeepStrictEqual(JSON.parse(kept.source), JSON.parse(JSON.stringify(from)));
+  return same ? (JSON.parse(kept.value) as RosterLine) : undefined;
+}
+
+/** For each student, what their line is worked out from, and what they hold. */
+function sources({ store }: Teacher) {
+  const all = store.programs.given();
+  const names = store.programs.names([...new Set(all.map((one) => one.programId))]);
+  const revisions = new Map<string, number>();
+  const held = new Map<PersonId, Assigned[]>();
+  for (const one of all) held.set(one.student.id, [...(held.get(one.student.id) ?? []), one]);
+
+  function revisionOf(id: ProgramId, version: number): number {
+    const of = `${id} ${version}`;
+    const known = revisions.get(of) ?? store.programs.content(id, version)?.revision ?? 0;
+    revisions.set(of, known);
+    return known;
+  }
+
+  return ({ id, person, log }: StudentStore) => {
+    const given = held.get(id) ?? [];
+    const programs = given.map(({ programId, version, starts }) => {
+      const program = names.get(programId) ?? '';
+      return { programId, version, starts, program, revision: revisionOf(programId, version) };
+    });
+    const from: LineFrom = { kit: person.kit, given: programs, seq: log.latest() };
+    return { from, held: { given, names } };
+  };
+}
+
+/** Dates that are looked at for what was done this week. */
+const WEEK = 7;
+
+function lineOf(progress: Progress): RosterLine {
+  const { items } = progress;
+  const days = new Map<Day, DoneDay>();
+  for (const { day, tries, seconds } of items.flatMap(({ sums }) => sums.days.slice(-WEEK))) {
+    const before = days.get(day) ?? { tries: 0, seconds: 0 };
+    days.set(day, { day, tries: before.tries + tries, seconds: before.seconds + seconds });
+  }
+  return {
+    programs: [...new Set(items.map((one) => one.program))],
+    items: itemStandings(progress),
+    lastDay: lastDayOf(progress),
+    days: [...days.values()],
+  };
+}
+
+function summaryOf(student: Person, line: RosterLine, today: Day): StudentSummary {
+  const { programs, items, lastDay, days } = line;
+  const since = daysAfter(today, 1 - WEEK);
+  const week = days.filter((one) => one.day >= since);
+  const needs = needsOf(items, today, lastDay);
+  return {
+    student,
+    programs,
+    lastDay,
+    triesThisWeek: week.reduce((sum, one) => sum + one.tries, 0),
+    minutesThisWeek: Math.round(week.reduce((sum, one) => sum + one.seconds, 0) / 60),
+    needs,
+    urgency: needs[0]?.urgency ?? 0,
+  };
+}
