@@ -14,6 +14,7 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['list'], ['json']] : [['list']],
   use: {
+    actionTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     browserName: 'chromium',
     launchOptions: {

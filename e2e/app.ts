@@ -41,12 +41,12 @@ export class App {
 }
 
 /** What a test starts from: `shared`, a studio of its own beside others in one file; `empty`, a file
- * of its own; `demo`, a copy of the demo studio. */
-type Ground = 'shared' | 'empty' | 'demo';
+ * of its own; `demo`, a copy of the demo studio; `gallery`, one that all tests share which only look. */
+type Ground = 'shared' | 'empty' | 'demo' | 'gallery';
 
 async function startOn(ground: Ground): Promise<App> {
   const folder = mkdtempSync(join(tmpdir(), 'mivvel-e2e-'));
-  if (ground === 'demo') {
+  if (ground === 'demo' || ground === 'gallery') {
     copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'mivvel.sqlite'));
   }
   const app = new App(folder);
@@ -61,6 +61,7 @@ async function end(app: App | undefined): Promise<void> {
 
 interface Worker {
   shared: () => Promise<App>;
+  gallery: () => Promise<App>;
   /** Cookies of a teacher in a studio that the tests of a worker share. */
   teacher: () => Promise<Parameters<BrowserContext['addCookies']>[0]>;
 }
@@ -71,6 +72,14 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
     async ({}, provide) => {
       let app: Promise<App> | undefined;
       await provide(() => (app ??= startOn('shared')));
+      await end(await app);
+    },
+    { scope: 'worker' },
+  ],
+  gallery: [
+    async ({}, provide) => {
+      let app: Promise<App> | undefined;
+      await provide(() => (app ??= startOn('gallery')));
       await end(await app);
     },
     { scope: 'worker' },
@@ -89,8 +98,9 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
     },
     { scope: 'worker' },
   ],
-  app: async ({ ground, shared }, provide) => {
+  app: async ({ ground, shared, gallery }, provide) => {
     if (ground === 'shared') return provide(await shared());
+    if (ground === 'gallery') return provide(await gallery());
     const app = await startOn(ground);
     await provide(app);
     await end(app);

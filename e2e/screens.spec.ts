@@ -15,7 +15,7 @@ async function faults(page: Page): Promise<string[]> {
 }
 
 test.describe('with the demo studio', () => {
-  test.use({ ground: 'demo' });
+  test.use({ ground: 'gallery' });
 
   test('the start can be used by everybody', async ({ page }) => {
     await page.goto('/');

@@ -67,8 +67,8 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
   await send.click();
   await page.keyboard.type('One by one');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Sent one item to One by one.')).toBeVisible();
-  await page.getByRole('button', { name: 'Open it' }).last().click();
+  const sent = page.getByRole('listitem').filter({ hasText: 'Sent one item to One by one.' });
+  await sent.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByLabel('Program name')).toHaveValue('One by one');
   await expect(page.getByRole('button', { name: /^Ladder of/ })).toContainText(/1\. .* · 2\. /);
 });

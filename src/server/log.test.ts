@@ -121,13 +121,13 @@ describe('appendEntries', () => {
     expect(itemOf(studio).latest[0]?.day).toBe('2026-01-06');
   });
 
-  it('what waited to be sent belongs to the moment at which it was made, but to none before the program', () => {
+  it('what waited to be sent belongs to the moment at which it was made, unless its clock was set', () => {
     const context = testContext();
     const studio = smallStudio(context);
     context.at += 40 * 3600 * 1000;
     const hours = (count: number) => ({ agoMs: count * 3600 * 1000 });
     log(studio.student, studio.id, tryOf(studio, {}, hours(26)), tryOf(studio, {}, hours(500_000)));
-    expect(itemOf(studio).latest.map((one) => one.day)).toEqual(['2026-01-05', '2026-01-06']);
+    expect(itemOf(studio).latest.map((one) => one.day)).toEqual(['2026-01-06', '2026-01-07']);
   });
 
   it('what was played before a program was taken back may come in after it', () => {

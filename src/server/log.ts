@@ -89,7 +89,7 @@ function append(
   }
   const asked = stillAsked(store, posted);
   if (!asked.ok) return asked;
-  const at = Math.max(since, Math.round(me.now() - posted.agoMs));
+  const at = madeAt(me.now(), posted.agoMs, since);
   const day = practiceDay({ now: me.now, store }, at);
   const { kind, id, body } = posted;
   log.insert({ ...place, kind, id, body, by: me.role, at, day });
@@ -107,8 +107,15 @@ export function appendEntry(
   return batch.ok ? (batch.value.answers[0]?.result ?? ok(null)) : batch;
 }
 
+/** When an entry was made, by the clock that is here. One that says it is older than what it is about comes
+ * from a clock that was set in between, and belongs to the moment at which it came. */
+function madeAt(now: number, agoMs: number, since: number): number {
+  const at = Math.round(now - agoMs);
+  return at < since ? now : at;
+}
+
 type Place = Pick<NewEntry, 'assignmentId' | 'itemId' | 'sessionId' | 'about' | 'hash'> & {
-  /** Nothing in it is older than this. */
+  /** Nothing in it is older than this, in epoch ms. */
   readonly since: number;
 };
 
@@ -129,7 +136,7 @@ function placeOf(store: StudentStore, posted: Posted): Result<Place> {
     return fail({ code: 'not-found', path: ['about'], what: 'entry' });
   }
   const { assignmentId, itemId, sessionId } = of;
-  return ok({ assignmentId, itemId, sessionId, about, hash: null, since: 0 });
+  return ok({ assignmentId, itemId, sessionId, about, hash: null, since: of.at });
 }
 
 /** An item of a student in the version that the student has, or had: what was practised before a program

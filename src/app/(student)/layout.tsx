@@ -8,7 +8,9 @@ export default async function StudentLayout({ children }: { children: ReactNode 
   const { me } = await studentVisit();
   return (
     <SpeechProvider speech={getSpeech(me)}>
-      <LogProvider person={me.store.id}>{children}</LogProvider>
+      <LogProvider key={me.store.id} person={me.store.id}>
+        {children}
+      </LogProvider>
     </SpeechProvider>
   );
 }

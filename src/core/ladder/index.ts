@@ -1,17 +1,10 @@
 export { courseSchema, makeCourse, typeCourse, USUAL_COURSE } from './course';
-export {
-  DOSAGE_KINDS,
-  dosageBars,
-  dosageSchema,
-  leastMinutes,
-  leastMinutesOf,
-  makeDosage,
-  sayDosage,
-} from './dosage';
+export { DOSAGE_KINDS, dosageBars, dosageSchema, makeDosage, sayDosage } from './dosage';
 export { beatPlaces, factsOf, NO_FACTS, sayBeat } from './facts';
 export { copyFollowed, dosageNow, followEvent, replay, startFollowing } from './follow';
 export { advance, keepAgain, NEVER, pass, raise, startCounter } from './kernel';
 export { ladderSchema, rampBpm, rungsOf } from './ladder';
+export { leastMinutes, leastMinutesOf } from './least-time';
 export { EMPTY_LADDER, makeLadder, typeLadder } from './make-ladder';
 export { advanceRuleSchema, makeRule, USUAL_RULE } from './rule';
 export { proposalText, reasonText } from './say';

@@ -24,6 +24,9 @@ function spokenOf(speech: Speech): Spoken {
   };
 }
 
+/** Passing messages lie above the bars at the foot of screens, whose buttons they would cover. Pixels. */
+const ABOVE_BARS = 96;
+
 /** Passing messages look like the rest of the house. */
 const TOAST = {
   style: {
@@ -43,7 +46,7 @@ export function SpeechProvider({ speech, children }: { speech: Speech; children:
   return (
     <SpeechContext value={spoken}>
       {children}
-      <Toaster position="bottom-right" toastOptions={TOAST} />
+      <Toaster position="bottom-right" offset={{ bottom: ABOVE_BARS }} toastOptions={TOAST} />
     </SpeechContext>
   );
 }

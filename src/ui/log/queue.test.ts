@@ -155,6 +155,7 @@ describe('LogSender', () => {
     expect(first.snapshot()).toMatchObject({ failures: 4, waiting: [{ entry: { id: 'a' } }] });
     server = (sent) => Response.json({ ok: true, value: { answers: sent.map(stored), items: [] } });
     const second = new LogSender(person);
+    expect(second.entries().map((one) => one.id)).toEqual(['a']);
     second.start();
     second.put(entry('b'));
     await vi.runAllTimersAsync();

@@ -56,6 +56,11 @@ export class LogSender {
     return () => this.#learners.delete(learn);
   }
 
+  /** What waits, also before anything was started. */
+  entries(): readonly Posted[] {
+    return this.#now().waiting.map((one) => one.entry);
+  }
+
   /** Whether anything was stored since this was asked last. */
   takeChange(): boolean {
     const changed = this.#changed;

@@ -3,4 +3,4 @@ export { Message } from './message';
 export { ThemeSwitch } from './theme-switch';
 export { TopBar } from './top-bar';
 export type { PaletteEntry } from './palette';
-export type { Place } from './top-bar';
+export type { Place } from './place';

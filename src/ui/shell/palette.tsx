@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Result } from '@/core/issue';
 import { Button } from '../base';
-import type { Place } from './top-bar';
+import type { Place } from './place';
 
 /** Something to go to: an exercise, a program, a student. */
 export interface PaletteEntry extends Place {

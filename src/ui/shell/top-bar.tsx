@@ -9,11 +9,7 @@ import { lastPlace } from './last-place';
 import { SpeechSwitch } from './speech-switch';
 import { ThemeSwitch } from './theme-switch';
 import { Palette, type PaletteEntry } from './palette';
-
-export interface Place {
-  readonly href: string;
-  readonly name: string;
-}
+import type { Place } from './place';
 
 /** The bar over every desk screen: where one can go, who looks, the light. */
 export function TopBar({

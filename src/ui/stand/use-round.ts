@@ -42,7 +42,7 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
   useEffect(() => {
     // eslint-disable-next-line react-hooks/set-state-in-effect -- the browser's store, once it is there
     setSettings(readSetUp());
-    const entries = sender.snapshot().waiting.map((one) => one.entry);
+    const entries = sender.entries();
     if (entries.length > 0) dispatch({ kind: 'waiting', entries });
     const kept = readRound(person, round.day);
     if (kept && (!fresh || kept.judging.length > 0)) {

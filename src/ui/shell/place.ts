@@ -1,0 +1,4 @@
+export interface Place {
+  readonly href: string;
+  readonly name: string;
+}
