@@ -1,7 +1,6 @@
-import type { Variation } from '../log';
+import { isTwist, type Variation } from '../log';
 import { gainAt, toRung, type Counter } from './kernel';
 import { rungAt, type LadderState, type Proposal, type RungReason } from './state';
-import { isTwist } from '../log';
 
 /** A state on its way to the next one; the kernel counts in it. */
 export type Draft = Counter & {

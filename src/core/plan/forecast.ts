@@ -64,14 +64,13 @@ export function forecast(asked: Forecasting): Forecast {
   const count = asked.count ?? FORECAST_DAYS;
   const days = futureDays(asked, count);
   const random = seeded(seed);
-  const beginning = states.map(goingFrom);
   const reached = works.map(() => new Int16Array(futures));
   const program = new Int16Array(futures);
   const weeks = Math.floor(count / 7);
   const ways = Array.from({ length: weeks + 1 }, () => new Float32Array(futures));
   const rungs = works.reduce((sum, work) => sum + work.trySeconds.length, 0);
   for (let future = 0; future < futures; future += 1) {
-    const going = beginning.map((state) => ({ ...state }));
+    const going = states.map(goingFrom);
     const wayNow = () =>
       works.reduce((sum, work, index) => {
         const state = going[index];

@@ -50,21 +50,19 @@ export function liveThrough(
 ): Int16Array {
   const reached = new Int16Array(works.length).fill(-1);
   const chances: (Chances | null)[] = works.map(() => null);
-  const rules = works.map(countingOf);
   for (const [index, { number, stretches }] of days.entries()) {
     if (stretches.length > 0 && random() < keeps) {
       const entries = fillDay(works, going, number, stretches, order);
       for (const { work } of entries) {
         const state = going[work];
         const of = works[work];
-        const rule = rules[work];
-        if (!state || !of || !rule || (state.passed && state.lastDay === number)) continue;
+        if (!state || !of || (state.passed && state.lastDay === number)) continue;
         const before = state.passed;
         const chance = (chances[work] ??= drawChances(of, random));
         const verdict = draw(state, chance, random);
         onTry?.(work, verdict, number);
         state.triesToday += 1;
-        advance(state, verdict, rule, number);
+        advance(state, verdict, countingOf(of), number);
         if (state.passed && !before && reached[work] === -1) reached[work] = index;
       }
       for (const { work } of entries) {

@@ -22,9 +22,18 @@ export interface Work {
 }
 
 /** What its verdicts are counted by. */
-export function countingOf({ rule, varies, trySeconds }: Work): Counting {
-  return { ...rule, varies, top: trySeconds.length - 1 };
+export function countingOf(work: Work): Counting {
+  let counting = COUNTING.get(work);
+  if (!counting) {
+    const { rule, varies, trySeconds } = work;
+    counting = { ...rule, varies, top: trySeconds.length - 1 };
+    COUNTING.set(work, counting);
+  }
+  return counting;
 }
+
+/** Every future asks for the same. */
+const COUNTING = new WeakMap<Work, Counting>();
 
 /** Where a work stands at the end of some day. */
 export interface WorkState extends Readonly<Counter> {
@@ -53,6 +62,24 @@ export interface Going extends Counter {
   share: number;
 }
 
-export function goingFrom({ today, ...counter }: WorkState): Going {
-  return { ...counter, triesToday: today.tries, share: 0 };
+/** A fresh one for each future; written out field by field, because thousands of futures count in these. */
+export function goingFrom(state: WorkState): Going {
+  return {
+    rung: state.rung,
+    clean: state.clean,
+    lostInARow: state.lostInARow,
+    passed: state.passed,
+    climbing: state.climbing,
+    form: state.form,
+    best: state.best,
+    stuckDays: state.stuckDays,
+    askedDays: state.askedDays,
+    easy: state.easy,
+    spotless: state.spotless,
+    keepTimes: state.keepTimes,
+    keepDue: state.keepDue,
+    lastDay: state.lastDay,
+    triesToday: state.today.tries,
+    share: 0,
+  };
 }
