@@ -2,6 +2,28 @@ import { defineConfig } from '@playwright/test';
 
 const CI = Boolean(process.env.CI);
 
+/** What the browser does beside the page costs time that the tests have not: pages of its own that it loads
+ * ahead, and what Playwright turns off by itself, which one flag replaces by another. */
+const FEATURES_OFF = [
+  'AvoidCorsURLLoaderRestartOnRedirect',
+  'AvoidUnnecessaryBeforeUnloadCheckSync',
+  'DestroyProfileOnBrowserClose',
+  'HttpsFirstBalancedModeAutoEnable',
+  'HttpsUpgrades',
+  'LensOverlay',
+  'MediaRouter',
+  'NetworkTimeServiceQuerying',
+  'OptimizationHints',
+  'PaintHolding',
+  'PreconnectToSearch',
+  'PreloadTopChromeWebUI',
+  'SpareRendererForSitePerProcess',
+  'ThirdPartyStoragePartitioning',
+  'TopChromeWebUIUsesSpareRenderer',
+  'WebUIReloadButton',
+  'InitialWebUI',
+];
+
 export default defineConfig({
   testDir: './e2e',
   globalSetup: './e2e/demo-file.ts',
@@ -22,6 +44,7 @@ export default defineConfig({
       chromiumSandbox: false,
       args: [
         '--disable-gpu',
+        `--disable-features=${FEATURES_OFF.join(',')}`,
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',
