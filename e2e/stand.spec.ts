@@ -218,7 +218,7 @@ test('goes on without an entry that the log will never take, and says so', async
   await page.getByRole('button', { name: 'clean' }).click();
   const trouble = page
     .getByRole('alert')
-    .filter({ hasText: 'Not stored: this item is not here any more.' });
+    .filter({ hasText: 'Not stored. This item is not here any more.' });
   await expect(trouble).toBeVisible();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
   await trouble.getByRole('button', { name: 'Try again' }).click();

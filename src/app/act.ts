@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
 import { NextResponse } from 'next/server';
 import type { z } from 'zod';
-import { fail, ok, sayShape, type Issue, type Result } from '@/core/issue';
+import { fail, ok, sayShape, type Result } from '@/core/issue';
 import { asEither, asStudent, asTeacher, liveContext, type Student, type Teacher } from '@/server';
 import { viewerNow } from './viewer';
 
@@ -89,9 +89,4 @@ export function studentRoute<Input, T>(
 
 function reply(status: number, result: Result<unknown>): NextResponse {
   return NextResponse.json(result, { status });
-}
-
-/** What is wrong, for a form that shows it. */
-export function issuesOf(result: Result<unknown>): readonly Issue[] {
-  return result.ok ? [] : result.issues;
 }

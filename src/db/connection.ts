@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { isRefusal } from '@/core/issue';
 import * as schema from './schema';
 
 /** What queries are written with; it stays in this folder. */
@@ -37,9 +38,20 @@ export function closeDb(db: Db): void {
   connectionOf(db).$client.close();
 }
 
-/** Does several things, all or none. */
+/** Does several things, all or none: none where it throws, and none where its result is a refusal. */
 export function together<T>(db: Db, run: () => T): T {
-  return connectionOf(db).transaction(run);
+  let refused: { readonly result: T } | undefined;
+  try {
+    return connectionOf(db).transaction(() => {
+      const result = run();
+      if (!isRefusal(result)) return result;
+      refused = { result };
+      throw new Error('refused');
+    });
+  } catch (error) {
+    if (refused) return refused.result;
+    throw error;
+  }
 }
 
 /** The folder that keeps the data; `MIVVEL_DATA` chooses it. */

@@ -1,4 +1,4 @@
-import { fail, ok, sayShape, type Result } from '@/core/issue';
+import { fail, isRefusal, ok, sayShape, type Result } from '@/core/issue';
 import { foldItem, isAbout, mayMake, postedSchema, type LoggedTry, type Posted } from '@/core/log';
 import {
   parseId,
@@ -54,11 +54,13 @@ export function appendEntries(
 
 /** Does several things to a log, all or none. */
 export function allOrNone<T>(store: StudentStore, run: () => T): T {
+  let done = false;
   try {
-    return store.together(run);
-  } catch (error) {
-    forgetProgress(store);
-    throw error;
+    const result = store.together(run);
+    done = !isRefusal(result);
+    return result;
+  } finally {
+    if (!done) forgetProgress(store);
   }
 }
 

@@ -72,6 +72,23 @@ describe('logPaper', () => {
     expect(itemOf(late).state).toMatchObject({ rung: 1, clean: 1 });
   });
 
+  it('with the id of another student’s entry stores none of it', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const other = smallStudio(context);
+    const theirs = tryOf(other);
+    log(other.student, other.id, theirs);
+    const week = [
+      cell(studio, '2026-01-03', 'c', 1),
+      { ...cell(studio, '2026-01-04', 'c', 1), ids: [theirs.id] },
+    ];
+    const session = newId<'session'>(studio.teacher);
+    expect(logPaper(studio.teacher, studio.id, session, week)).toMatchObject({
+      issues: [{ code: 'not-yours' }],
+    });
+    expect(itemOf(studio).count).toBe(0);
+  });
+
   it('says what cannot be read, and where; nothing goes in', () => {
     const studio = smallStudio(testContext());
     const { teacher, id, item } = studio;

@@ -7,7 +7,7 @@ import {
   startFollowing,
   type Following,
 } from '@/core/ladder';
-import { foldItem, type LoggedTry } from '@/core/log';
+import { foldItem, type Body } from '@/core/log';
 import { playedOn } from '@/core/progress';
 import {
   typedTicks,
@@ -65,12 +65,11 @@ export function logPaper(
   return allOrNone(store, () => {
     let count = 0;
     for (const cell of read.value) {
-      for (const entry of triesOf(store, cell)) {
-        const stored = store.log.isMine(entry.id);
+      const { item, given } = cell.placed;
+      for (const { id, body } of triesOf(store, cell)) {
+        const stored = store.log.isMine(id);
         if (stored === false) return fail({ code: 'not-yours', path: ['id'], what: 'entry' });
         const at = Date.parse(`${cell.day}T00:00:00Z`) + PAPER_HOUR_MS + count * 1000;
-        const { item, given } = cell.placed;
-        const { id, bpm, rung, verdict, bars, seconds } = entry;
         count += 1;
         if (stored) continue;
         store.log.insert({
@@ -84,7 +83,7 @@ export function logPaper(
           sessionId,
           about: null,
           hash: item.hash,
-          body: { bpm, rung, verdict, bars, seconds, paper: true },
+          body,
         });
       }
     }
@@ -119,7 +118,10 @@ function readCells(
 }
 
 /** The tries of a cell, each on the rung where the ladder stood by then. */
-function triesOf(store: StudentStore, { placed, ticks, day, ids }: ReadCell): readonly LoggedTry[] {
+function triesOf(
+  store: StudentStore,
+  { placed, ticks, day, ids }: ReadCell,
+): readonly { readonly id: EntryId; readonly body: Body<'try'> }[] {
   const { item, fitted, given } = placed;
   const following: Following = {
     course: item.course,
@@ -139,27 +141,13 @@ function triesOf(store: StudentStore, { placed, ticks, day, ids }: ReadCell): re
     const rung = rungAt(state.rungs, state.rung);
     const bpm = tick.bpm ?? state.bpm;
     const plays = playedOn(fitted, rung, state.variation);
-    const length = plays
+    const { bars, seconds } = plays
       ? planTry(plays, { ...rung, bpm: toBpm(bpm) }, dosageNow(state, item.course.dosage))
       : { bars: 1, seconds: 0 };
-    const entry: LoggedTry = {
-      kind: 'try',
-      id: ids[index] as EntryId,
-      itemId: item.id,
-      at: 0,
-      day,
-      seq: 0,
-      bpm,
-      rung: bpm === state.bpm ? rung.key : null,
-      verdict: tick.verdict,
-      bars: length.bars,
-      seconds: length.seconds,
-      paper: true,
-      suffered: [],
-      broke: [],
-      remark: '',
-    };
-    followEvent(followed, entry, following);
-    return entry;
+    const rungKey = bpm === state.bpm ? rung.key : null;
+    const body = { bpm, rung: rungKey, verdict: tick.verdict, bars, seconds, paper: true };
+    const id = ids[index] as EntryId;
+    followEvent(followed, { kind: 'try', id, day, ...body, suffered: [], broke: [] }, following);
+    return { id, body };
   });
 }

@@ -93,8 +93,6 @@ export interface PlacedProgress extends ItemPlace {
 
 /** What a student's log comes to. */
 export interface Progress {
-  /** The last entry that is counted in. */
-  readonly seq: number;
   readonly items: readonly PlacedProgress[];
   /** The dates on which the student practised, in order, whatever it was. */
   readonly days: readonly DoneDay[];
@@ -137,7 +135,7 @@ export function progressOf(store: StudentStore, held?: Held): Progress {
     });
     return { ...place, fitted, sums };
   });
-  return { seq: mine.seq, items, days: mine.days(), notes: mine.notes() };
+  return { items, days: mine.days(), notes: mine.notes() };
 }
 
 function byItem(

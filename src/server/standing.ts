@@ -72,7 +72,7 @@ export function recordOf(
   return {
     ...item,
     count,
-    latest: latest.slice(-LATEST_SHOWN),
+    latest: [...latest],
     rests: known.length === basis.length ? known : restsOf(store, basis),
     curve: curve.points(),
     days: sums.days.map((one) => ({ ...one })),
@@ -81,9 +81,6 @@ export function recordOf(
     decisions: [...sums.decisions],
   };
 }
-
-/** Tries of an item that its record shows at first. */
-const LATEST_SHOWN = 20;
 
 /** The tries that a proposal rests on, where they lie further back. */
 function restsOf({ log }: StudentStore, basis: readonly string[]): ItemRecord['rests'] {
@@ -136,9 +133,6 @@ export function sayWeakPlace({ where, count }: Pick<WeakPlace, 'where' | 'count'
   return `${where}, ${sayCrossing(count)}`;
 }
 
-/** The last verdicts that a need may be seen in. */
-const VERDICTS_SEEN = 6;
-
 /** Where a student's items stand, as needs are seen in them. */
 export function itemStandings(
   progress: Progress,
@@ -150,7 +144,7 @@ export function itemStandings(
       item: item.id,
       name: item.name,
       state: sums.followed.state,
-      verdicts: sums.latest.slice(-VERDICTS_SEEN).map((one) => one.verdict),
+      verdicts: sums.latest.map((one) => one.verdict),
       breaksAt: place ? sayWeakPlace(place) : null,
     };
   });

@@ -1,4 +1,4 @@
-export { fail, must, ok, unreachable } from './issue';
+export { fail, isRefusal, must, ok, unreachable } from './issue';
 export { sayCount, sayShape } from './say';
 export { issueText } from './text';
 export type { Issue, Path, Result } from './issue';

@@ -106,6 +106,11 @@ export function fail(...issues: readonly Issue[]): { ok: false; issues: readonly
   return { ok: false, issues };
 }
 
+/** Whether something is a result that failed. */
+export function isRefusal(value: unknown): boolean {
+  return typeof value === 'object' && value !== null && 'ok' in value && value.ok === false;
+}
+
 /** The value of a result that cannot fail here; a failure is a bug and throws. */
 export function must<T>(result: Result<T>): T {
   if (result.ok) return result.value;

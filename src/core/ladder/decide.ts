@@ -1,7 +1,6 @@
 import type { Decided, Decision } from '../log';
-import { beginAt, moved, vary, type Draft } from './draft';
+import { beginAt, moved, restore, vary, type Draft } from './draft';
 import { lower, MOST_BASIS, raiseWith } from './judge';
-import { makeWhole } from './kernel';
 import type { Following, LadderState, Proposal } from './state';
 
 /** One decision further. One that answers what is not asked any more moves nothing. */
@@ -60,12 +59,6 @@ function accept(draft: Draft, proposal: Proposal, following: Following): boolean
       vary(draft, proposal.variation, proposal.because);
       return true;
   }
-}
-
-function restore(draft: Draft): void {
-  makeWhole(draft);
-  draft.variation = null;
-  moved(draft, { kind: 'whole' });
 }
 
 /** What was not wanted is asked anew only after as much again. */

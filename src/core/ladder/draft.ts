@@ -1,5 +1,5 @@
 import { isTwist, type Variation } from '../log';
-import { gainAt, toRung, type Counter } from './kernel';
+import { gainAt, makeWhole, toRung, type Counter } from './kernel';
 import { rungAt, type LadderState, type Proposal, type RungReason } from './state';
 
 /** A state on its way to the next one; the kernel counts in it. */
@@ -29,6 +29,13 @@ export function vary(draft: Draft, variation: Variation, because: string): void 
   draft.form = isTwist(variation) ? 'twist' : 'simpler';
   draft.variation = variation;
   moved(draft, { kind: 'varied', because });
+}
+
+/** The whole is played again. */
+export function restore(draft: Draft): void {
+  makeWhole(draft);
+  draft.variation = null;
+  moved(draft, { kind: 'whole' });
 }
 
 /** All begins anew from a rung. */

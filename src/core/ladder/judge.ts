@@ -1,16 +1,17 @@
 import { dayNumber } from '../calendar';
 import { sayCount } from '../issue';
 import type { Try } from '../log';
-import { hereSays, moved, restsOn, vary, type Draft } from './draft';
+import { hereSays, moved, restore, restsOn, vary, type Draft } from './draft';
 import {
   countTry,
   isStuck,
-  makeWhole,
   markDay,
   pass,
   raise,
+  sunkLeads,
   toRung,
-  type Counting,
+  wonLeads,
+  type Steps,
 } from './kernel';
 import { isRung } from './rung-key';
 import { bridgeOver, chooseSimpler } from './simpler';
@@ -48,7 +49,7 @@ export function afterTry(
   if (!counts) return draft;
   draft.basis = basisOf(draft, entry);
   const { clean, lost, plateau } = following.course.rule;
-  const rule: Counting = { clean, lost, plateau, top: draft.rungs.length - 1, varies: true };
+  const rule: Steps = { clean, lost, plateau, top: draft.rungs.length - 1 };
   const here = hereSays(draft);
   const counted = countTry(draft, entry.verdict, rule, day);
   switch (counted) {
@@ -107,27 +108,26 @@ function withdraw(draft: Draft, kinds: readonly Proposal['kind'][]): void {
 }
 
 /** Clean as often as the rule asks. */
-function won(draft: Draft, rule: Counting, following: Following, day: number): void {
+function won(draft: Draft, rule: Steps, following: Following, day: number): void {
   const why = `${rule.clean} clean`;
   const asks = following.course.follow === 'proposes';
-  if (draft.form === 'simpler') {
-    if (asks) return ask(draft, { kind: 'restore', ...restsOn(draft, `${why} without it`) });
-    makeWhole(draft);
-    draft.variation = null;
-    return moved(draft, { kind: 'whole' });
+  switch (wonLeads(draft, rule)) {
+    case 'whole':
+      if (asks) return ask(draft, { kind: 'restore', ...restsOn(draft, `${why} without it`) });
+      return restore(draft);
+    case 'passed': {
+      const easy = draft.spotless;
+      pass(draft, day);
+      moved(draft, { kind: 'passed' });
+      if (easy) mayTwist(draft, following, 'the target came with clean tries alone');
+      return;
+    }
+    case 'raised': {
+      if (!asks) return raiseWith(draft, following);
+      const to = rungAt(draft.rungs, draft.rung + 1).says;
+      return ask(draft, { kind: 'advance', to, ...restsOn(draft, why) });
+    }
   }
-  if (draft.rung === rule.top) {
-    const easy = draft.spotless;
-    pass(draft, day);
-    moved(draft, { kind: 'passed' });
-    if (easy) mayTwist(draft, following, 'the target came with clean tries alone');
-    return;
-  }
-  if (asks) {
-    const to = rungAt(draft.rungs, draft.rung + 1).says;
-    return ask(draft, { kind: 'advance', to, ...restsOn(draft, why) });
-  }
-  raiseWith(draft, following);
 }
 
 /** One rung up; what has been easy for long may take a twist, which is for the teacher to say. */
@@ -145,37 +145,36 @@ function mayTwist(draft: Draft, { facts }: Following, why: string): void {
 }
 
 /** Lost as often as the rule allows. */
-function sunk(draft: Draft, rule: Counting, following: Following, recent: Recent): void {
-  if (draft.rung === 0) return simplify(draft, rule, following, recent);
-  const why = `${rule.lost} lost in a row`;
-  if (following.course.follow === 'acts') return lower(draft);
-  const to = rungAt(draft.rungs, draft.rung - 1).says;
-  ask(draft, { kind: 'lower', to, ...restsOn(draft, why) });
+function sunk(
+  draft: Draft,
+  { lost }: Steps,
+  { course, facts }: Following,
+  { lowest }: Recent,
+): void {
+  const simpler = chooseSimpler(facts, lowest);
+  const why = `${lost} lost in a row`;
+  const acts = course.follow === 'acts';
+  const leads = sunkLeads(draft, simpler !== null);
+  if (leads === 'lowered') {
+    if (acts) return lower(draft);
+    const to = rungAt(draft.rungs, draft.rung - 1).says;
+    return ask(draft, { kind: 'lower', to, ...restsOn(draft, why) });
+  }
+  if (leads === 'held' || !simpler) {
+    draft.lostInARow = 0;
+    draft.reason = { kind: 'held', after: 'lost' };
+    return;
+  }
+  const { variation } = simpler;
+  const because = `${why} at the lowest rung; ${simpler.because}`;
+  if (acts) return vary(draft, variation, because);
+  ask(draft, { kind: 'simplify', variation, ...restsOn(draft, because) });
 }
 
 export function lower(draft: Draft): void {
   const reason: RungReason = { kind: 'lowered', from: hereSays(draft) };
   toRung(draft, Math.max(0, draft.rung - 1));
   moved(draft, reason);
-}
-
-/** Something is taken away, or the teacher is asked to. */
-function simplify(
-  draft: Draft,
-  { lost }: Counting,
-  { course, facts }: Following,
-  { lowest }: Recent,
-): void {
-  const simpler = draft.variation ? null : chooseSimpler(facts, lowest);
-  if (!simpler) {
-    draft.lostInARow = 0;
-    draft.reason = { kind: 'held', after: 'lost' };
-    return;
-  }
-  const { variation } = simpler;
-  const why = `${lost} lost in a row at the lowest rung; ${simpler.because}`;
-  if (course.follow === 'acts') return vary(draft, variation, why);
-  ask(draft, { kind: 'simplify', variation, ...restsOn(draft, why) });
 }
 
 /** So many practice days without gain: the bridge that breaks, or something simpler. Asked again only

@@ -39,9 +39,13 @@ export const NEVER = -1;
 export const KEEP_DAYS = [2, 4, 8, 16, 32] as const;
 
 /** What verdicts are counted by. */
-export interface Counting extends AdvanceRule {
+export interface Steps extends AdvanceRule {
   /** The last rung. */
   readonly top: number;
+}
+
+/** The same for a ladder that moves by itself. */
+export interface Counting extends Steps {
   /** Whether something can be taken away where it breaks at the lowest rung. */
   readonly varies: boolean;
 }
@@ -81,8 +85,8 @@ export type Counted =
 
 /** Counts one try on the rung that is asked for; changes the counter. Clean counts for its rung; shaky
  * sets the count to 0; lost too, and so many in a row sink. Where the ladder goes then is another matter:
- * `win`, `sink`, or a teacher's word. */
-export function countTry(counter: Counter, verdict: Verdict, rule: Counting, day: number): Counted {
+ * `wonLeads`, `sunkLeads`, or a teacher's word. */
+export function countTry(counter: Counter, verdict: Verdict, rule: Steps, day: number): Counted {
   if (counter.passed) return keepWarm(counter, verdict, rule, day);
   if (counter.climbing) return climbOn(counter, verdict, rule);
   if (verdict === 'clean') {
@@ -96,32 +100,21 @@ export function countTry(counter: Counter, verdict: Verdict, rule: Counting, day
   return counter.lostInARow < rule.lost ? 'held' : 'sunk';
 }
 
-/** Where a rung that was won leads; changes the counter. */
-export function win(counter: Counter, rule: Counting, day: number): 'whole' | 'passed' | 'raised' {
-  if (counter.form === 'simpler') {
-    makeWhole(counter);
-    return 'whole';
-  }
-  if (counter.rung === rule.top) {
-    pass(counter, day);
-    return 'passed';
-  }
-  raise(counter);
-  return 'raised';
+/** Where a rung that was won leads: to the whole where something simpler was played, past the target, or a
+ * rung up. */
+export function wonLeads({ form, rung }: Counter, { top }: Steps): 'whole' | 'passed' | 'raised' {
+  if (form === 'simpler') return 'whole';
+  return rung === top ? 'passed' : 'raised';
 }
 
-/** One rung lower; at the lowest something simpler, where there is such a thing; changes the counter. */
-export function sink(counter: Counter, rule: Counting): 'lowered' | 'simpler' | 'held' {
-  if (counter.rung > 0) {
-    toRung(counter, counter.rung - 1);
-    return 'lowered';
-  }
-  if (counter.form !== 'whole' || !rule.varies) {
-    counter.lostInARow = 0;
-    return 'held';
-  }
-  makeSimpler(counter);
-  return 'simpler';
+/** Where a rung that was lost too often leads: one lower; at the lowest to something simpler, where there
+ * is such a thing and it is not played already. */
+export function sunkLeads(
+  { form, rung }: Counter,
+  varies: boolean,
+): 'lowered' | 'simpler' | 'held' {
+  if (rung > 0) return 'lowered';
+  return form === 'whole' && varies ? 'simpler' : 'held';
 }
 
 /** Whether so many practice days have brought no gain that it is time to ask. */
@@ -136,11 +129,25 @@ export function advance(counter: Counter, verdict: Verdict, rule: Counting, day:
   markDay(counter, day);
   const counted = countTry(counter, verdict, rule, day);
   if (counted === 'won') win(counter, rule, day);
-  else if (counted === 'sunk') sink(counter, rule);
+  else if (counted === 'sunk') sink(counter, rule.varies);
   else if (counted !== 'held') return;
   if (!rule.varies || !isStuck(counter, verdict, rule)) return;
   counter.askedDays = counter.stuckDays;
   makeSimpler(counter);
+}
+
+function win(counter: Counter, rule: Steps, day: number): void {
+  const leads = wonLeads(counter, rule);
+  if (leads === 'whole') makeWhole(counter);
+  else if (leads === 'passed') pass(counter, day);
+  else raise(counter);
+}
+
+function sink(counter: Counter, varies: boolean): void {
+  const leads = sunkLeads(counter, varies);
+  if (leads === 'lowered') toRung(counter, counter.rung - 1);
+  else if (leads === 'simpler') makeSimpler(counter);
+  else counter.lostInARow = 0;
 }
 
 /** On another rung nothing is counted yet. */
@@ -173,7 +180,7 @@ export function makeWhole(counter: Counter): void {
   counter.form = 'whole';
 }
 
-export function makeSimpler(counter: Counter): void {
+function makeSimpler(counter: Counter): void {
   toRung(counter, counter.rung);
   counter.form = 'simpler';
 }
@@ -194,7 +201,7 @@ export function keepAgain(counter: Counter, day: number): void {
 
 /** Passed work comes back at growing intervals; shaky brings it back the next day, lost often enough puts
  * it on its ladder again. */
-function keepWarm(counter: Counter, verdict: Verdict, rule: Counting, day: number): Counted {
+function keepWarm(counter: Counter, verdict: Verdict, rule: Steps, day: number): Counted {
   if (verdict === 'clean') {
     counter.lostInARow = 0;
     if (day >= counter.keepDue) keepAgain(counter, day);
@@ -211,7 +218,7 @@ function keepWarm(counter: Counter, verdict: Verdict, rule: Counting, day: numbe
 }
 
 /** A rung upward until the first try that is not clean; the ladder starts one below. */
-function climbOn(counter: Counter, verdict: Verdict, { top }: Counting): Counted {
+function climbOn(counter: Counter, verdict: Verdict, { top }: Steps): Counted {
   const clean = verdict === 'clean';
   if (clean && counter.rung < top) {
     toRung(counter, counter.rung + 1);

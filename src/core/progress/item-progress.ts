@@ -170,7 +170,7 @@ function tallyTry(sums: Sums, event: LoggedTry): void {
   } else sums.days.push({ day: event.day, tries: 1, seconds: event.seconds });
   sums.curve.add(event);
   sums.latest.push(event);
-  if (sums.latest.length === 2 * LATEST) sums.latest = sums.latest.slice(-LATEST);
+  if (sums.latest.length > LATEST) sums.latest.shift();
 }
 
 function startSums({ following }: ItemSource): Sums {

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar';
 import { copyFollowed, followEvent } from '../ladder';
-import { addTo, type LoggedTry, type Posted } from '../log';
+import { foldItem, type Logged, type LoggedTry, type Posted } from '../log';
 import { fittedOf, onStand } from '../progress';
 import { keyOf, type StandItem } from './records';
 
@@ -26,22 +26,19 @@ export function afterEntries(item: StandItem, entries: readonly Posted[], day: D
   };
 }
 
-/** The tries among entries, with what was said about them. */
+/** The tries among entries that the item does not count yet, with what was said about them. */
 function triesOf(item: StandItem, entries: readonly Posted[], day: Day): readonly LoggedTry[] {
   const known = new Set(item.recent.late.map(({ id }) => id));
-  const tries = new Map<string, LoggedTry>();
-  entries.forEach((entry, seq) => {
-    if (entry.kind === 'try') {
-      const of = { assignmentId: entry.assignmentId, item: { id: entry.itemId } };
-      if (keyOf(of) !== keyOf(item) || known.has(entry.id)) return;
-      const { id, itemId, body } = entry;
-      const { paper = false, ...said } = body;
-      const base = { kind: 'try' as const, id, itemId, at: 0, day, seq, paper };
-      tries.set(id, { ...base, ...said, suffered: [], broke: [], remark: '' });
-    } else if ('about' in entry) {
-      const about = tries.get(entry.about);
-      if (about) tries.set(about.id, addTo(about, entry));
-    }
+  const mine = entries.filter((entry) => {
+    if (!('itemId' in entry)) return true;
+    const of = { assignmentId: entry.assignmentId, item: { id: entry.itemId } };
+    return keyOf(of) === keyOf(item) && !known.has(entry.id);
   });
-  return [...tries.values()];
+  const logged = mine.map((entry, seq) => {
+    const itemId = 'itemId' in entry ? entry.itemId : null;
+    const about = 'about' in entry ? entry.about : null;
+    const { kind, id, body } = entry;
+    return { kind, id, body, itemId, about, seq, day, at: 0, by: 'student' } as Logged;
+  });
+  return foldItem(logged).flatMap((one) => (one.kind === 'try' ? [one] : []));
 }

@@ -16,8 +16,8 @@ export function studioStore(db: Db, studioId: StudioId) {
   const { insert, list, studio: here, setSpeech, setSteps } = peopleOf(connection, studioId);
   return {
     id: studioId,
-    /** Names the file, for what is kept of it. */
-    file: db,
+    /** Names the file, for what is kept of it; nothing can be opened with it. */
+    file: db as object,
     studio: here,
     setSpeech,
     setSteps,
@@ -54,8 +54,8 @@ function storeOf(db: Db, studioId: StudioId, student: Person) {
   const { id: studentId } = student;
   return {
     id: studentId,
-    /** Names the file, for what is kept of it. */
-    file: db,
+    /** Names the file, for what is kept of it; nothing can be opened with it. */
+    file: db as object,
     person: student,
     studio: people.studio,
     setKit: (kit: Parameters<typeof people.setKit>[1]) => people.setKit(studentId, kit),

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import { issueText, sayCount } from '@/core/issue';
+import { issueText } from '@/core/issue';
 import { Button } from '../base';
 import { useQueue, useSender } from './use-log';
 
@@ -22,9 +22,8 @@ export function LogMark() {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-l-3 border-warm pl-2">
       <span>
-        Not stored: {decapital(stuck.issues.map(issueText).join(' '))}{' '}
-        {waiting.length > 1 &&
-          `${sayCount(waiting.length - 1, 'entry', 'entries')} wait behind it.`}
+        Not stored. {stuck.issues.map(issueText).join(' ')}
+        {waiting.length > 1 && ` ${waiting.length - 1} more behind it.`}
       </span>
       <Button onClick={() => sender.retry()}>Try again</Button>
       <Button look="quiet" onClick={() => sender.leaveOut()}>
@@ -32,10 +31,6 @@ export function LogMark() {
       </Button>
     </div>
   );
-}
-
-function decapital(text: string): string {
-  return text.slice(0, 1).toLowerCase() + text.slice(1);
 }
 
 /** Shows what is stored meanwhile on the page that is open, also what was while it was on its way. */

@@ -40,7 +40,10 @@ export class LogSender {
     const online = () => this.#sendSoon(0);
     window.addEventListener('online', online);
     online();
-    return () => window.removeEventListener('online', online);
+    return () => {
+      window.removeEventListener('online', online);
+      if (this.#timer) clearTimeout(this.#timer);
+    };
   }
 
   readonly snapshot = (): Queue => this.#queue;
@@ -125,6 +128,9 @@ export class LogSender {
   }
 }
 
+/** Longer than this an answer is not waited for: the network is there, and leads nowhere. */
+const LONGEST_ANSWER_MS = 30_000;
+
 /** @returns null where the log was not reached, or had trouble of its own */
 async function post(entries: readonly Posted[]): Promise<Result<BatchAnswer> | null> {
   try {
@@ -132,6 +138,7 @@ async function post(entries: readonly Posted[]): Promise<Result<BatchAnswer> | n
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ entries }),
+      signal: AbortSignal.timeout(LONGEST_ANSWER_MS),
     });
     if (response.status >= 500) return null;
     return (await response.json()) as Result<BatchAnswer>;

@@ -57,6 +57,11 @@ export function ItemDetail({
       ) : (
         <div className="mt-2">
           <TempoChart record={record} />
+          {record.curve.length < count && (
+            <p className="text-sm text-soft">
+              The last tries one by one; before them the fastest of each week.
+            </p>
+          )}
         </div>
       )}
       <Decisions decisions={record.decisions} onTakeBack={onTakeBack} />
