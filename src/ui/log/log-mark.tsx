@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { issueText } from '@/core/issue';
 import { Button } from '../base';
 import { useQueue, useSender } from './use-log';
@@ -12,13 +12,7 @@ export function LogMark() {
   const { waiting, stuck } = useQueue();
   const sender = useSender();
   if (waiting.length === 0) return null;
-  if (!stuck) {
-    return (
-      <p role="status" className="text-soft" data-log="waiting">
-        {waiting.length} not stored yet
-      </p>
-    );
-  }
+  if (!stuck) return <Waits count={waiting.length} />;
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-l-3 border-warm pl-2">
       <span>
@@ -30,6 +24,23 @@ export function LogMark() {
         Leave it out
       </Button>
     </div>
+  );
+}
+
+/** Storing usually takes no time: what takes longer is said. */
+const SAID_AFTER_MS = 1000;
+
+function Waits({ count }: { count: number }) {
+  const [late, setLate] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(true), SAID_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  if (!late) return null;
+  return (
+    <p role="status" className="text-soft" data-log="waiting">
+      {count} not stored yet
+    </p>
   );
 }
 
