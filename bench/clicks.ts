@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
-import { CHROMIUM } from '../scripts/lib/chromium.mjs';
+import { browserPath } from '../scripts/lib/chromium.mjs';
 import type { Row } from './report';
 
 const TEMPI = [61, 97, 173] as const;
@@ -20,7 +20,7 @@ export async function clicks(): Promise<Row[]> {
     alias: { '@': here('../src') },
   });
   const browser = await chromium.launch({
-    executablePath: CHROMIUM,
+    executablePath: browserPath(),
     chromiumSandbox: false,
     args: ['--autoplay-policy=no-user-gesture-required'],
   });

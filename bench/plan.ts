@@ -11,7 +11,7 @@ import {
   type Planning,
   type Work,
 } from '@/core/plan';
-import { CHROMIUM } from '../scripts/lib/chromium.mjs';
+import { browserPath } from '../scripts/lib/chromium.mjs';
 import { median, timed, type Row } from './report';
 
 const ITEMS = 60;
@@ -82,7 +82,7 @@ async function inWorker(plannings: readonly Planning[]): Promise<Row[]> {
     format: 'iife',
     alias: { '@': here('../src') },
   });
-  const browser = await chromium.launch({ executablePath: CHROMIUM, chromiumSandbox: false });
+  const browser = await chromium.launch({ executablePath: browserPath(), chromiumSandbox: false });
   const page = await browser.newPage();
   const rows: Row[] = [];
   for (const asked of plannings) {

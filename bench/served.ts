@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
-import { CHROMIUM } from '../scripts/lib/chromium.mjs';
+import { browserPath } from '../scripts/lib/chromium.mjs';
 import { freePort } from '../scripts/lib/port.mjs';
 import { bin } from '../scripts/lib/run.mjs';
 
@@ -41,7 +41,7 @@ export async function withPage<T>(
   return withMivvel(async (url) => {
     const args = ['--disable-gpu', '--autoplay-policy=no-user-gesture-required'];
     const browser = await chromium.launch({
-      executablePath: CHROMIUM,
+      executablePath: browserPath(),
       chromiumSandbox: false,
       args,
     });

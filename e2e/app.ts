@@ -3,7 +3,13 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../scripts/lib/port.mjs';
-import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
+import {
+  test as base,
+  expect,
+  type BrowserContext,
+  type Locator,
+  type Page,
+} from '@playwright/test';
 
 /** Mivvel on its own database file. */
 export class App {
@@ -54,8 +60,9 @@ async function startOn(ground: Ground): Promise<App> {
   return app;
 }
 
+/** At once: a page that is still open would keep it waiting. */
 async function end(app: App | undefined): Promise<void> {
-  await app?.stop();
+  await app?.stop('SIGKILL');
   if (app) rmSync(app.folder, { recursive: true, force: true });
 }
 
@@ -148,14 +155,21 @@ export async function phrase(page: Page, label: string | RegExp, typed: string):
   await page.keyboard.press('Enter');
 }
 
+/** Waits until the page answers to keys: what the server drew stands there before React listens. */
+async function answers(button: Locator): Promise<void> {
+  await expect
+    .poll(() =>
+      button.evaluate((element) => Object.keys(element).some((key) => key.startsWith('__react'))),
+    )
+    .toBe(true);
+}
+
 /** Gives a phrase of a family several values by typing. */
 export async function giveMany(page: Page, label: string, typed: readonly string[]): Promise<void> {
   const input = page.locator('[cmdk-input]');
-  await expect(async () => {
-    const opened = await input.isVisible();
-    if (!opened) await page.getByRole('button', { name: label, exact: true }).press('Enter');
-    await expect(input).toBeVisible({ timeout: 3000 });
-  }).toPass();
+  const button = page.getByRole('button', { name: label, exact: true });
+  await answers(button);
+  await button.press('Enter');
   for (const text of typed) {
     await input.fill(text);
     await page.keyboard.press('Enter');

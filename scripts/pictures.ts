@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { App, lookAs, phrase } from '../e2e/app';
 import { ensureBuilt } from './lib/build.mjs';
-import { CHROMIUM } from './lib/chromium.mjs';
+import { browserPath } from './lib/chromium.mjs';
 import { bin, run } from './lib/run.mjs';
 
 const DESK = { width: 1280, height: 800 };
@@ -17,7 +17,7 @@ await run(bin('tsx'), ['scripts/seed.ts'], { MIVVEL_DATA: folder });
 const app = new App(folder);
 await app.start();
 const browser = await chromium.launch({
-  executablePath: CHROMIUM,
+  executablePath: browserPath(),
   chromiumSandbox: false,
   args: ['--disable-gpu', '--autoplay-policy=no-user-gesture-required'],
 });
