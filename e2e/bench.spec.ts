@@ -195,7 +195,7 @@ test('an altered link, one from a newer Mivvel and a lost exercise say so', asyn
   await page.goto(`/bench?r=${writeLink({ ...recipe, version: 2 as 1 })}`);
   await expect(trouble).toContainText('written by a newer Mivvel (format 2; this one reads 1)');
   await page.goto('/bench?x=01m88049gqy8q6h8yq14sa');
-  await expect(trouble).toContainText('This exercise is not here any more.');
+  await expect(trouble).toContainText('This exercise is no longer here.');
   await page.goto('/bench?t=9000');
   await expect(trouble).toContainText('A tempo of “9000” cannot be played here.');
 });
@@ -340,7 +340,7 @@ test('motions, the smallest part and what makes it hard are read back', async ({
   const readback = page.getByRole('region', { name: 'Readback' });
   await expect(readback).toContainText('2 beats, 2 events, 2 times.');
   await expect(page.getByTestId('motions-LH')).toHaveText('all full');
-  await expect(readback.getByRole('group', { name: 'Hard by' })).toContainText('R L K = 3, × 1');
+  await expect(readback.getByRole('group', { name: 'Difficulty' })).toContainText('R L K = 3, × 1');
   await expect(page.getByTestId('difficulty-sum')).toHaveText(/^\d+\.\d\d$/);
   await page.getByRole('button', { name: 'Take away rock in quarters' }).click();
   await page.getByLabel('Reading line').fill('4. 4 8 4');
@@ -376,7 +376,7 @@ test('a teacher makes an interpretation of their own from rules', async ({ page 
   await expect(trouble).toContainText('Rule 2: nothing is from 4.5 to 2 16ths long.');
   await page.getByRole('button', { name: 'Take away rule 2' }).click();
   await expect(trouble).toBeHidden();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByTestId('line-reading')).toHaveText('T3 T3 S T3');

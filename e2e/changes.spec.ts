@@ -108,7 +108,7 @@ test('a cycle over 64 bars says its length, and is cut when it is told to', asyn
     await phrase(page, 'What keeps going', `K: ${grid.trim()}`);
   }
   await expect(page.getByRole('group', { name: 'Over' }).getByRole('alert')).toContainText(
-    'only after 1155 bars; 64 is the most',
+    'only after 1,155 bars; 64 is the most',
   );
   await phrase(page, 'Cycle', 'cut to 4 bars');
   await expect(page.getByRole('group', { name: 'Over' }).getByRole('alert')).toBeHidden();

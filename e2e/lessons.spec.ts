@@ -108,10 +108,10 @@ test.describe('a ladder follows the log', () => {
     await phrase(page, 'Student to give it to', 'Ines');
     await expect(page.getByText('Ines has Autumn now.')).toBeVisible();
     await page.goto('/students');
-    await expect(page.getByText('nothing just now')).toBeVisible();
+    await expect(page.getByText('nothing right now')).toBeVisible();
 
     await page.getByRole('link', { name: 'Ines' }).click();
-    await page.getByRole('link', { name: 'type in a paper week' }).click();
+    await page.getByRole('link', { name: 'enter a paper week' }).click();
     await expect(page.locator('[data-cell="0 0"]')).toBeFocused();
     await page.keyboard.type('s');
     await page.keyboard.press('ArrowRight');
@@ -136,12 +136,12 @@ test.describe('a ladder follows the log', () => {
     await page.getByRole('button', { name: 'Stop the bridge & of 2 → 3' }).click();
     const proposal = page.getByRole('group', { name: 'Proposal' });
     await expect(proposal).toContainText('as a loop.');
-    await proposal.getByRole('button', { name: 'Do so' }).click();
+    await proposal.getByRole('button', { name: 'Apply' }).click();
     await expect(proposal).toBeHidden();
     await expect(page.getByText('yes: mend the plateau')).toBeVisible();
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(proposal).toBeVisible();
-    await proposal.getByRole('button', { name: 'Do so' }).click();
+    await proposal.getByRole('button', { name: 'Apply' }).click();
     await expect(proposal).toBeHidden();
     await lookAs(page, 'Ines');
     await expect(page.getByText(/^The bridge .* as a loop: /)).toBeVisible();
@@ -272,7 +272,7 @@ test.describe('in the demo studio', () => {
     await lookAs(page, 'Maren');
     await page.goto('/students');
     await page.getByRole('link', { name: 'Bruno' }).click();
-    await page.getByRole('link', { name: 'type in a paper week' }).click();
+    await page.getByRole('link', { name: 'enter a paper week' }).click();
     const cell = page.locator('[data-cell="1 0"]');
     await expect(page.locator('[data-cell="0 0"]')).toBeFocused();
     await page.keyboard.type('cc');

@@ -15,7 +15,7 @@ test('materials are found by kind, use and word, and taken to the Bench', async 
   await page.getByRole('searchbox', { name: 'Search' }).fill('ratamacue');
   await expect(page.getByText('3 entries')).toBeVisible();
   await page.getByRole('searchbox', { name: 'Search' }).fill('xyz');
-  await expect(page.getByText('Nothing like that.')).toBeVisible();
+  await expect(page.getByText('No match.')).toBeVisible();
   await page.getByRole('searchbox', { name: 'Search' }).fill('single paradiddle');
   await page.getByRole('button', { name: /^single paradiddle >RLRR/ }).click();
   await detail.getByRole('button', { name: 'Hear' }).click();
@@ -90,10 +90,10 @@ test('rules are kept under a name and read another line', async ({ page }) => {
   await page.getByLabel('Reading line').fill('4. 4 8 4');
   await page.getByLabel('Reading line').press('Escape');
   await phrase(page, 'Interpretation', 'my own rules');
-  await page.getByRole('button', { name: 'keep these rules' }).click();
+  await page.getByRole('button', { name: 'save these rules' }).click();
   await page.getByLabel('Name of these rules').fill('holds');
   await page.getByLabel('Name of these rules').press('Enter');
-  await expect(page.getByText('Kept holds.')).toBeVisible();
+  await expect(page.getByText('Saved holds.')).toBeVisible();
   await phrase(page, 'Interpretation', 'as written');
   await phrase(page, 'Interpretation', 'holds');
   await expect(page.getByTestId('line-reading')).toHaveText('K K S K');

@@ -26,7 +26,7 @@ test('two days are missed: it is said, and today has work again', async ({ page,
     .run(since);
   file.close();
   await page.goto('/today');
-  await expect(page.getByText(/^Missed: .*Planned anew from today\.$/)).toBeVisible();
+  await expect(page.getByText(/^Missed: .*Rescheduled from today\.$/)).toBeVisible();
   await expect(page.getByRole('link', { name: /Snare line over double-bass 16ths/ })).toBeVisible();
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
   for (const day of [-2, -1]) {
@@ -108,13 +108,13 @@ test('what cannot be planned is said, and what was typed stays', async ({ page }
     await page.getByRole('button', { name: 'Add', exact: true }).click();
   }
   await addOff('2099-07-01', '2099-07-10');
-  await expect(page.getByRole('button', { name: 'Not off from 1 Jul' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Remove the days off from 1 Jul' })).toBeVisible();
   await addOff('2099-07-08', '2099-07-20');
   await expect(page.getByRole('alert').filter({ hasText: 'overlap' })).toBeVisible();
   await expect(page.getByLabel('Off to', { exact: true })).toHaveValue('2099-07-20');
   await page.getByRole('button', { name: 'as it was' }).click();
   await expect(page.getByText('overlap')).toBeHidden();
-  const off = page.getByRole('button', { name: 'Not off from 1 Jul' });
+  const off = page.getByRole('button', { name: 'Remove the days off from 1 Jul' });
   await off.click();
   await expect(off).toBeHidden();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();

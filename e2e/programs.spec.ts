@@ -156,14 +156,14 @@ test('items cannot wait for each other in a circle; nothing is lost', async ({ p
 test('a change to a program in use asks whether its student follows', async ({ page }) => {
   await page.getByRole('link', { name: 'Pit grooves' }).click();
   await phrase(page, 'Exercise to add', 'samba');
-  const asks = page.getByText('Lotte keeps what was there before your changes.');
+  const asks = page.getByText('Lotte has the version before your changes.');
   await expect(asks).toBeVisible();
   await lookAs(page, 'Lotte');
   await expect(page.getByText('Snare line over samba feet')).toBeHidden();
   await lookAs(page, 'Maren');
   await page.goto('/programs');
   await page.getByRole('link', { name: 'Pit grooves' }).click();
-  await page.getByRole('button', { name: 'Let them follow' }).click();
+  await page.getByRole('button', { name: 'Update them' }).click();
   await expect(asks).toBeHidden();
   await lookAs(page, 'Lotte');
   await expect(page.getByText('Snare line over samba feet')).toBeVisible();

@@ -85,7 +85,7 @@ test.describe('with the demo studio', () => {
     await lookAs(page, 'Maren');
     await page.getByRole('link', { name: 'Students' }).click();
     await page.getByRole('link', { name: 'Lotte' }).click();
-    await page.getByRole('link', { name: 'type in a paper week' }).click();
+    await page.getByRole('link', { name: 'enter a paper week' }).click();
     await expect(page).toHaveTitle('Lotte, a paper week · Mivvel');
     expect(await faults(page)).toEqual([]);
     await page.getByRole('link', { name: 'Programs' }).click();

@@ -53,7 +53,7 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
   for (let n = 0; n < 2; n += 1) await page.keyboard.press('PageUp');
   await expect(page.locator('[data-marked]')).toHaveText('2');
   await page.keyboard.press('PageDown');
-  await expect(page.getByRole('status').filter({ hasText: 'What suffered?' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'What went wrong?' })).toBeVisible();
   for (let n = 0; n < 3; n += 1) await page.keyboard.press('PageUp');
   await expect(page.locator('[data-marked]')).toHaveText('flam between limbs');
   await page.keyboard.press('PageDown');
@@ -146,11 +146,11 @@ test('an entry that cannot be stored waits, also over a reload, and is stored on
   await page.route('**/api/log', (route) => route.abort());
   await page.getByRole('button', { name: 'clean' }).click();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
-  await expect(waiting(page)).toHaveText('1 not stored yet');
+  await expect(waiting(page)).toHaveText('1 not saved yet');
   await page.reload();
-  await expect(waiting(page)).toHaveText('1 not stored yet');
+  await expect(waiting(page)).toHaveText('1 not saved yet');
   await page.goto('/today');
-  await expect(waiting(page)).toHaveText('1 not stored yet');
+  await expect(waiting(page)).toHaveText('1 not saved yet');
   await page.unroute('**/api/log');
   await page.clock.fastForward(60_000);
   await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
@@ -176,7 +176,7 @@ test('without a server three tries are played and judged; it comes back, and has
     await page.getByRole('button', { name: 'tense' }).click();
   }
   await expect(page.locator('[data-stage=ready]').or(page.getByText('Round done.'))).toBeVisible();
-  await expect(waiting(page)).toHaveText('5 not stored yet');
+  await expect(waiting(page)).toHaveText('5 not saved yet');
   expect(entriesOf(app, 'try')).toHaveLength(1);
   await app.start();
   await page.clock.fastForward(60_000);
@@ -218,7 +218,7 @@ test('goes on without an entry that the log will never take, and says so', async
   await page.getByRole('button', { name: 'clean' }).click();
   const trouble = page
     .getByRole('alert')
-    .filter({ hasText: 'Not stored. This item is not here any more.' });
+    .filter({ hasText: 'Not saved. This item is no longer here.' });
   await expect(trouble).toBeVisible();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
   await trouble.getByRole('button', { name: 'Try again' }).click();

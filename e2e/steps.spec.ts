@@ -31,8 +31,8 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
   );
   const send = page.getByRole('button', { name: /^Program to send/ });
   await expect(send).toHaveText('to program… 13');
-  await page.getByRole('button', { name: 'keep as my build order' }).click();
-  await expect(page.getByText('Kept as your build order.')).toBeVisible();
+  await page.getByRole('button', { name: 'save as my build order' }).click();
+  await expect(page.getByText('Saved as your build order.')).toBeVisible();
   await page.reload();
   await expect(send).toHaveText('to program… 13');
 

@@ -25,7 +25,7 @@ test('nine from the sentence: three rides by three snares over running feet', as
   await giveMany(page, 'Over 3', ['K: x-x-x-x-; LF bass drum: -x-x-x-x']);
   await expect(page.getByRole('button', { name: /^path 9/ })).toBeVisible();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('9 hold all 9 pairs.')).toBeVisible();
+  await expect(page.getByText('9 cover all 9 pairs.')).toBeVisible();
   await page.getByRole('button', { name: 'Hear as a run' }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).last().click();
   await page.getByRole('button', { name: 'Take away S: -x-x-x-x' }).click();
@@ -68,13 +68,13 @@ test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent 
   await giveMany(page, 'Over 3', BASSES);
   await expect(page.getByRole('button', { name: /^path 45/ })).toBeVisible();
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('15 hold all 39 pairs.')).toBeVisible();
+  await expect(page.getByText('15 cover all 39 pairs.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'left out 30' })).toBeVisible();
   await page.getByLabel('How many are kept').fill('10');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await expect(page.getByText('10 hold 29 of 39 pairs, 10 are left out.')).toBeVisible();
-  await page.getByRole('button', { name: 'all again' }).click();
-  await expect(page.getByText('45 hold all 39 pairs.')).toBeVisible();
+  await expect(page.getByText('10 cover 29 of 39 pairs; 10 are not covered.')).toBeVisible();
+  await page.getByRole('button', { name: 'keep all' }).click();
+  await expect(page.getByText('45 cover all 39 pairs.')).toBeVisible();
 
   const path = page.getByRole('listbox', { name: 'Path' });
   const chosen = path.locator('[aria-selected=true]');
@@ -83,7 +83,7 @@ test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent 
   const first = await chosen.getAttribute('data-member');
   await path.press('Alt+ArrowDown');
   await expect(path.locator(`[data-member="${first}"]`)).toHaveAttribute('aria-label', /^2: /);
-  await expect(page.getByRole('button', { name: 'order anew' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'sort again' })).toBeVisible();
   await path.press('d');
   await expect(page.getByText(/^Dropped /)).toBeVisible();
   await expect(page.getByRole('button', { name: 'path 44' })).toBeVisible();
@@ -118,7 +118,7 @@ test('a row is dragged to another place, pinned and stopped at by mouse', async 
   const first = await rows.first().getAttribute('data-member');
   await rows.first().dragTo(rows.nth(2));
   await expect(rows.nth(2)).toHaveAttribute('data-member', first ?? '');
-  await page.getByRole('button', { name: 'order anew' }).click();
+  await page.getByRole('button', { name: 'sort again' }).click();
   await expect(rows.first()).toHaveAttribute('data-member', first ?? '');
   await rows.nth(1).click();
   const second = await rows.nth(1).getAttribute('data-member');
@@ -211,7 +211,7 @@ test('a worker that dies is begun anew, and nothing is lost', async ({ page }) =
   await page.route(/worker/, (route) => route.abort());
   await page.goto('/variations');
   await giveMany(page, 'Over 1', SNARES);
-  await expect(page.getByText('The work on this broke off; nothing is lost.')).toBeVisible();
+  await expect(page.getByText('The calculation stopped; nothing is lost.')).toBeVisible();
   await expect(page.getByLabel('Variations', { exact: true })).toHaveText('3 variations');
   await page.unroute(/worker/);
   await page.getByRole('button', { name: 'try again' }).click();

@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
 import { NextResponse } from 'next/server';
 import type { z } from 'zod';
-import { fail, ok, sayShape, type Result } from '@/core/issue';
+import { fail, misfitsOf, ok, type Result } from '@/core/issue';
 import { asEither, asStudent, asTeacher, liveContext, type Student, type Teacher } from '@/server';
 import { viewerNow } from './viewer';
 
@@ -21,7 +21,7 @@ type Values<In extends Shapes> = { -readonly [Key in keyof In]: z.output<In[Key]
 function readAll<In extends Shapes>(shapes: In, values: readonly unknown[]): Result<Values<In>> {
   const read = shapes.map((shape, index) => shape.safeParse(values[index]));
   const wrong = read.flatMap((one) => (one.success ? [] : one.error.issues));
-  if (wrong.length > 0) return fail({ code: 'input-shape', path: [], what: sayShape(wrong) });
+  if (wrong.length > 0) return fail({ code: 'input-shape', path: [], misfits: misfitsOf(wrong) });
   return ok(read.map((one) => one.data) as Values<In>);
 }
 

@@ -7,8 +7,8 @@ export const metadata: Metadata = { title: 'Not here' };
 
 export default function NotFound() {
   return (
-    <Message title="Nothing rests here.">
-      <p>This page does not exist, or is not there any more.</p>
+    <Message title="Nothing here.">
+      <p>This page does not exist, or has been removed.</p>
       <p>
         <Link href="/" className={buttonLook('main')}>
           To the start

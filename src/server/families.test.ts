@@ -76,9 +76,9 @@ describe('sendToProgram', () => {
     const id = must(sendToProgram(teacher, { name: 'Steps' }, sent));
     const [item, ...others] = itemsOf(must(getProgram(teacher, id)).outline);
     expect(others).toEqual([]);
-    expect(item && rungsOf(item.course.ladder).map((rung) => rung.says)).toEqual([
-      '4 4 4 4',
-      '4. 4 8 4',
+    expect(item && rungsOf(item.course.ladder).map((rung) => rung.asks)).toEqual([
+      { kind: 'step', name: '4 4 4 4' },
+      { kind: 'step', name: '4. 4 8 4' },
     ]);
   });
 

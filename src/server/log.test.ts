@@ -4,6 +4,7 @@ import { changeItems } from '@/core/program';
 import { expand } from '@/core/recipe';
 import type { EntryId } from '@/core/studio';
 import { connectionOf } from '@/db/connection';
+import { ENGLISH, sayNeed } from '@/words';
 import {
   appendEntries,
   followVersion,
@@ -62,7 +63,11 @@ describe('appendEntries', () => {
       '',
     ]);
     expect(items).toMatchObject([
-      { item: { id: studio.item }, reason: '3 clean at 60: now 65.', today: { tries: 3 } },
+      {
+        item: { id: studio.item },
+        why: { reason: { kind: 'raised', from: { kind: 'tempo', bpm: 60 } } },
+        today: { tries: 3 },
+      },
     ]);
     expect(itemOf(studio).count).toBe(3);
   });
@@ -188,7 +193,7 @@ describe('where it broke', () => {
     const loop = must(expand(record.weak[0]?.loop ?? cells()));
     expect(new Set(loop.strokes.map((stroke) => stroke.at)).size % 2).toBe(0);
     const [row] = must(listStudents(studio.teacher));
-    expect(row?.needs[0]?.says).toContain(record.weak[0]?.where);
+    expect(row?.needs[0]).toMatchObject({ breaksAt: { place: record.weak[0]?.place } });
   });
 });
 
@@ -312,7 +317,7 @@ describe('the record', () => {
     }
     const [row] = must(listStudents(studio.teacher));
     expect(row?.needs[0]).toMatchObject({ kind: 'stuck', item: studio.item });
-    expect(row?.needs[0]?.says).toContain('Cells: made simpler at 60.');
+    expect(row?.needs[0] && sayNeed(ENGLISH, row.needs[0])).toContain('Cells: made simpler at 60.');
     expect(row?.triesThisWeek).toBe(5);
     expect(row?.minutesThisWeek).toBe(25);
   });

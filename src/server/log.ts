@@ -1,4 +1,4 @@
-import { fail, isRefusal, ok, sayShape, type Result } from '@/core/issue';
+import { fail, isRefusal, ok, misfitsOf, type Result } from '@/core/issue';
 import { foldItem, isAbout, mayMake, postedSchema, type LoggedTry, type Posted } from '@/core/log';
 import {
   parseId,
@@ -36,7 +36,7 @@ export function appendEntries(
       const read = postedSchema.safeParse(one);
       const stored = read.success
         ? append(me, store, read.data, touched)
-        : fail({ code: 'entry-shape', path: [], what: sayShape(read.error.issues) });
+        : fail({ code: 'entry-shape', path: [], misfits: misfitsOf(read.error.issues) });
       return { id: idOf(one), result: stored };
     }),
   );
@@ -44,10 +44,10 @@ export function appendEntries(
   const items = standItems(progressOf(store), today).filter((one) => touched.has(one.item.id));
   return ok({
     answers,
-    items: items.map(({ assignmentId, item, state, recent, reason, plays, cues, ...rest }) => {
+    items: items.map(({ assignmentId, item, state, recent, why, plays, cues, ...rest }) => {
       const { resting, today: done } = rest;
       const of = { assignmentId, item: { id: item.id } };
-      return { ...of, state, recent, reason, plays, cues, resting, today: done };
+      return { ...of, state, recent, why, plays, cues, resting, today: done };
     }),
   });
 }

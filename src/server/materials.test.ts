@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { STEP_KINDS } from '@/core/path';
-import { issueText, must } from '@/core/issue';
+import { must } from '@/core/issue';
 import { FULL_KIT } from '@/core/kit';
 import { blankRecipe, close, expand, shippedIngredients, toggleOstinato } from '@/core/recipe';
 import { shapeKey } from '@/core/analysis';
 import type { MaterialContents, MaterialKind } from '@/core/materials';
 import { stickingStart } from '@/core/sticking';
 import type { MaterialId } from '@/core/studio';
+import { ENGLISH, sayIssue } from '@/words';
 import {
   archiveMaterial,
   findTwins,
@@ -73,7 +74,7 @@ describe('own materials', () => {
       const context = testContext();
       const { teacher } = smallStudio(context);
       const saved = saveMaterial(teacher, input(kind, content));
-      expect(saved.ok ? '' : issueText(saved.issues[0] ?? never())).toContain(says);
+      expect(saved.ok ? '' : sayIssue(ENGLISH, saved.issues[0] ?? never())).toContain(says);
       expect(must(listMaterials(teacher))).toEqual([]);
     },
   );

@@ -1,4 +1,4 @@
-import { fail, ok, type Issue, type Result } from '@/core/issue';
+import { fail, misfitsOf, ok, type Issue, type Result } from '@/core/issue';
 import {
   laneSlots,
   type Material,
@@ -82,9 +82,8 @@ export function saveMaterial(
 function readContent(kind: MaterialKind, json: unknown, meter: string | null): Result<unknown> {
   const shaped = materialSchemas[kind].safeParse(json);
   if (!shaped.success) {
-    const [issue] = shaped.error.issues;
-    const what = `${issue?.path.join(' ') || 'the whole'}: ${issue?.message ?? ''}`;
-    return fail({ code: 'recipe-shape', path: ['content'], what });
+    const misfits = misfitsOf(shaped.error.issues.slice(0, 1));
+    return fail({ code: 'recipe-shape', path: ['content'], misfits });
   }
   const issues = issuesOf(kind, shaped.data as never, meter);
   return issues.length > 0 ? fail(...issues) : ok(shaped.data);

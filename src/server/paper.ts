@@ -109,7 +109,7 @@ function readCells(
     );
     if (!placed) issues.push({ code: 'not-found', path, what: 'item' });
     if (ticks.ok && ticks.value.length > cell.ids.length) {
-      issues.push({ code: 'entry-shape', path, what: 'a tick without an id' });
+      issues.push({ code: 'entry-shape', path, misfits: [{ at: 'id', problem: 'short' }] });
     }
     return ticks.ok && placed ? [{ ...cell, placed, ticks: ticks.value }] : [];
   });

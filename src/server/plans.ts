@@ -40,7 +40,7 @@ import {
   type StandItem,
   type StudentPlan,
 } from '@/core/studio';
-import { sayDose } from '@/core/safety';
+import { overDose } from '@/core/safety';
 import { ticksToSeconds } from '@/core/time';
 import { openStudent, type Student, type Teacher } from './authority';
 import { progressOf, type PlacedProgress } from './progress';
@@ -155,7 +155,7 @@ export function getRound(
     items,
     slots,
     day: today,
-    caution: sayDose(minutesOf(entries), planning.schedule.noise),
+    caution: overDose(minutesOf(entries), planning.schedule.noise),
   });
 }
 
@@ -216,7 +216,7 @@ function workState({ item }: Playable): WorkState {
   return workStateOf(item.state, { tries, seconds: seconds + tries * REST_SECONDS });
 }
 
-function planItem({ assignmentId, program, plays, reason, item, state }: StandItem): PlanItem {
-  const rung = rungAt(state.rungs, state.rung).says;
-  return { assignmentId, program, plays, reason, item, rung, bpm: state.bpm };
+function planItem({ assignmentId, program, plays, why, item, state }: StandItem): PlanItem {
+  const rung = rungAt(state.rungs, state.rung).asks;
+  return { assignmentId, program, plays, why, item, rung, bpm: state.bpm };
 }

@@ -226,8 +226,12 @@ describe('one program to a class', () => {
     );
     expect(ines?.items[0]).toMatchObject({ startBpm: 80, differs: [], risk: 0 });
     expect(other?.items[0]?.startBpm).toBe(60);
-    expect(other?.items[0]?.differs[0]).toBe('all limbs mirrored');
-    expect(other?.items[0]?.differs.join()).toContain('pad for snare');
+    expect(other?.items[0]?.differs[0]).toEqual({ kind: 'handedness', handedness: 'mirrored' });
+    expect(other?.items[0]?.differs).toContainEqual({
+      kind: 'voice-for',
+      voice: 'snare',
+      by: 'pad',
+    });
     expect(must(getToday(student))[0]?.state.bpm).toBe(80);
     const [own] = must(getToday(studentAt(context, omar)));
     expect(own?.plays.kit.content.handedness).toBe('mirrored');

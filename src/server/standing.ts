@@ -1,4 +1,4 @@
-import { countCrossings, sayCrossing, weakCrossings, type CrossingCount } from '@/core/breaks';
+import { countCrossings, weakCrossings, type CrossingCount } from '@/core/breaks';
 import { beatPlaces, bridgeLoop, dueDay, startLadder, type LadderState } from '@/core/ladder';
 import { foldItem } from '@/core/log';
 import { onStand, type OnStand } from '@/core/progress';
@@ -12,7 +12,7 @@ import {
   type StandItem,
   type WeakPlace,
 } from '@/core/studio';
-import { countName } from '@/core/time';
+import { formatMeter } from '@/core/time';
 import type { StudentStore } from '@/db';
 import type { Context } from './context';
 import type { PlacedProgress, Progress } from './progress';
@@ -115,11 +115,13 @@ export function weakPlaces(progress: Progress): readonly WeakPlace[] {
     if (!loop.ok || !played) return [];
     const { meter, barTicks } = played;
     const bar = Math.floor(toAt / barTicks) + 1;
-    const bars = played.bars > 1 ? `bar ${bar}, ` : '';
-    const where = `${bars}${countName(fromAt, meter)} → ${countName(toAt, meter)}`;
+    const at = { meter: formatMeter(meter), bar: played.bars > 1 ? bar : null };
     const id: ItemId = item.id;
     return [
-      { count, item: id, name: item.name, where, beat: beatOf(played, toAt), loop: loop.value },
+      {
+        ...{ count, item: id, name: item.name, beat: beatOf(played, toAt), loop: loop.value },
+        place: { ...at, from: fromAt, to: toAt },
+      },
     ];
   });
 }
@@ -128,24 +130,19 @@ function beatOf(exercise: Exercise, at: number): number {
   return beatPlaces(exercise).findLastIndex((place) => place.at <= at);
 }
 
-/** @example '3 → &, right hand → left foot' */
-export function sayWeakPlace({ where, count }: Pick<WeakPlace, 'where' | 'count'>): string {
-  return `${where}, ${sayCrossing(count)}`;
-}
-
 /** Where a student's items stand, as needs are seen in them. */
 export function itemStandings(
   progress: Progress,
   weak = weakPlaces(progress),
 ): readonly ItemStanding[] {
   return progress.items.map(({ item, sums }) => {
-    const place = weak.find((one) => one.item === item.id);
+    const found = weak.find((one) => one.item === item.id);
     return {
       item: item.id,
       name: item.name,
       state: sums.followed.state,
       verdicts: sums.latest.map((one) => one.verdict),
-      breaksAt: place ? sayWeakPlace(place) : null,
+      breaksAt: found ? { place: found.place, from: found.count.from, to: found.count.to } : null,
     };
   });
 }

@@ -1,11 +1,13 @@
-import { riskOf, sayCrossing, weakCrossings } from '@/core/breaks';
+import { riskOf, weakCrossings } from '@/core/breaks';
 import { must, ok, type Result } from '@/core/issue';
-import { voice, type KitProfile } from '@/core/kit';
-import { rungAt } from '@/core/ladder';
+import type { KitProfile } from '@/core/kit';
+import { rungAt, type RungFacts } from '@/core/ladder';
 import { itemsOf } from '@/core/program';
 import { fittedOf } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
 import type {
+  BreakWarning,
+  Difference,
   Given,
   PersonId,
   Program,
@@ -13,7 +15,7 @@ import type {
   StudentVersion,
   VersionItem,
 } from '@/core/studio';
-import { bpm, countName, parseMeter, tempoFor } from '@/core/time';
+import { bpm, formatMeter, parseMeter, tempoFor } from '@/core/time';
 import type { Teacher } from './authority';
 import { getProgram } from './programs';
 import { progressOf } from './progress';
@@ -41,9 +43,9 @@ export function listVersions(
       const progress = progressOf(store);
       const weak = weakCrossings(crossingCounts(progress));
       const now = new Map(
-        progress.items.flatMap(({ item, sums }): readonly (readonly [string, string])[] => {
+        progress.items.flatMap(({ item, sums }): readonly (readonly [string, RungFacts])[] => {
           const { rungs, rung } = sums.followed.state;
-          return sums.count > 0 ? [[item.id, rungAt(rungs, rung).says]] : [];
+          return sums.count > 0 ? [[item.id, rungAt(rungs, rung).asks]] : [];
         }),
       );
       return {
@@ -70,7 +72,7 @@ function versionItems(
   given: Given | undefined,
   kit: KitProfile | null,
   weak: Parameters<typeof riskOf>[2],
-  now: ReadonlyMap<string, string>,
+  now: ReadonlyMap<string, RungFacts>,
 ): readonly VersionItem[] {
   return itemsOf(program.outline).flatMap((item): VersionItem[] => {
     const recipe = program.recipes[item.id];
@@ -79,15 +81,19 @@ function versionItems(
     const startBpm = startBpmOf(item, given?.starts[item.id]);
     const base = { item: item.id, name: item.name, startBpm, now: now.get(item.id) ?? null };
     if (!exercise) {
-      return [
-        { ...base, recipe: null, differs: ['cannot be played on this kit'], warnings: [], risk: 0 },
-      ];
+      return [{ ...base, recipe: null, differs: [{ kind: 'unplayable' }], warnings: [], risk: 0 }];
     }
     const meter = must(parseMeter(recipe.meter));
     const risk = riskOf(exercise, tempoFor(meter, bpm(startBpm)), weak);
-    const warnings = risk.at.slice(0, MOST_WARNINGS).map((one) => {
-      const where = `${countName(one.fromAt, meter)} → ${countName(one.toAt, meter)}`;
-      return `${where}, ${sayCrossing(one)}: broke in ${one.breaks} of ${one.breaks + one.passes}`;
+    const warnings = risk.at.slice(0, MOST_WARNINGS).map((one): BreakWarning => {
+      const place = { meter: formatMeter(meter), bar: null, from: one.fromAt, to: one.toAt };
+      return {
+        place,
+        from: one.from,
+        to: one.to,
+        breaks: one.breaks,
+        tries: one.breaks + one.passes,
+      };
     });
     return [
       { ...base, recipe: whole, differs: differencesOf(exercise), warnings, risk: risk.chance },
@@ -95,17 +101,10 @@ function versionItems(
   });
 }
 
-const HANDEDNESS: Readonly<Record<KitProfile['handedness'], string | null>> = {
-  right: null,
-  mirrored: 'all limbs mirrored',
-  'open-handed': 'hands swapped on the kit',
-  'left-lead': 'left hand leads',
-};
-
-function differencesOf({ kit, replaced }: Exercise): readonly string[] {
-  const turned = HANDEDNESS[kit.handedness];
-  const voices = replaced.map(({ voice: missing, by }) =>
-    by === null ? `no ${voice(missing).name}` : `${voice(by).name} for ${voice(missing).name}`,
+function differencesOf({ kit, replaced }: Exercise): readonly Difference[] {
+  const { handedness } = kit;
+  const voices = replaced.map(({ voice, by }): Difference =>
+    by === null ? { kind: 'no-voice', voice } : { kind: 'voice-for', voice, by },
   );
-  return [...(turned ? [turned] : []), ...voices];
+  return handedness === 'right' ? voices : [{ kind: 'handedness', handedness }, ...voices];
 }

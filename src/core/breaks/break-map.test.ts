@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayCrossing } from '@/words';
 import { must } from '../issue';
 import { bridgeLoop } from '../ladder';
 import { blankRecipe, expand, toggleOstinato, type ClosedRecipe } from '../recipe';
@@ -10,7 +11,6 @@ import {
   CrossingTally,
   crossingsOf,
   riskOf,
-  sayCrossing,
   weakCrossings,
   weaknessOf,
   type PlayedTry,
@@ -44,7 +44,7 @@ function tryOf(verdict: PlayedTry['verdict'], ...broke: number[]): PlayedTry {
 describe('crossingsOf', () => {
   it('is a chain over the cycle, the seam last, each arriving on its beat', () => {
     const chain = crossingsOf(exercise, tempo);
-    expect(chain.map((one) => [sayCrossing(one), one.gapMs, one.beat])).toEqual([
+    expect(chain.map((one) => [sayCrossing(ENGLISH, one), one.gapMs, one.beat])).toEqual([
       ['right hand and right foot → right hand and left hand', 1000, 1],
       ['right hand and left hand → right hand and right foot', 1000, 2],
       ['right hand and right foot → right hand and left hand', 1000, 3],
@@ -81,7 +81,7 @@ function counted(tries: readonly PlayedTry[]) {
 describe('countCrossings', () => {
   it('a clean try passes all; one that broke on beat 2 breaks what arrives there', () => {
     const counts = counted([tryOf('clean'), tryOf('lost', 1), tryOf('shaky', 1)]);
-    expect(counts.map((one) => [sayCrossing(one), one.breaks, one.passes])).toEqual([
+    expect(counts.map((one) => [sayCrossing(ENGLISH, one), one.breaks, one.passes])).toEqual([
       ['right hand and right foot → right hand and left hand', 2, 1],
       ['right hand and left hand → right hand and right foot', 0, 3],
     ]);
@@ -155,8 +155,8 @@ describe('bridgeLoop', () => {
     const loop = must(expand(must(bridgeLoop(rock, 0, quarters(1)))));
     const chain = crossingsOf(loop, tempo);
     expect(new Set(chain.map((one) => one.gapMs))).toEqual(new Set([1000]));
-    expect(new Set(chain.map(sayCrossing))).toEqual(
-      new Set(crossingsOf(exercise, tempo).map(sayCrossing)),
+    expect(new Set(chain.map((one) => sayCrossing(ENGLISH, one)))).toEqual(
+      new Set(crossingsOf(exercise, tempo).map((one) => sayCrossing(ENGLISH, one))),
     );
   });
 
@@ -183,7 +183,7 @@ describe('bridgeLoop', () => {
         const loop = bridgeLoop(recipe, fromAt, toAt);
         const chain = crossingsOf(must(expand(must(loop))), tempo);
         expect(chain[0]?.gapMs).toBeCloseTo(gapMs);
-        expect(chain.map(sayCrossing)).toContain(sayCrossing(step));
+        expect(chain.map((one) => sayCrossing(ENGLISH, one))).toContain(sayCrossing(ENGLISH, step));
       }
     }
   });

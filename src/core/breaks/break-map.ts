@@ -1,5 +1,5 @@
 import { instantsOf } from '../analysis';
-import { limbName, type Limb } from '../kit';
+import type { Limb } from '../kit';
 import type { Verdict } from '../log';
 import { beatPlaces } from '../ladder';
 import type { Exercise } from '../recipe';
@@ -12,6 +12,15 @@ export interface Crossing {
   readonly from: readonly Limb[];
   readonly to: readonly Limb[];
   readonly band: string;
+}
+
+/** From one event of an exercise to the next, as it is counted.
+ * @param meter as `4/4`  @param bar from 1; null in an exercise of one bar  @param from ticks in the cycle */
+export interface StepPlace {
+  readonly meter: string;
+  readonly bar: number | null;
+  readonly from: number;
+  readonly to: number;
 }
 
 /** A crossing in its place in an exercise. */
@@ -226,9 +235,4 @@ export function riskOf(exercise: Exercise, tempo: Tempo, weak: readonly Crossing
     at.set(crossing.key, { ...crossing, breaks: found.breaks, passes: found.passes });
   }
   return { chance: 1 - passes, at: [...at.values()] };
-}
-
-/** @example sayCrossing({ from: ['RH', 'RF'], to: ['LF'] }) // => 'right hand and right foot → left foot' */
-export function sayCrossing({ from, to }: Pick<Crossing, 'from' | 'to'>): string {
-  return `${from.map(limbName).join(' and ')} → ${to.map(limbName).join(' and ')}`;
 }

@@ -4,8 +4,14 @@ export {
   crossingsOf,
   CrossingTally,
   riskOf,
-  sayCrossing,
   weakCrossings,
   weaknessOf,
 } from './break-map';
-export type { Crossing, CrossingCount, PlacedCrossing, PlayedTry, Risk } from './break-map';
+export type {
+  Crossing,
+  CrossingCount,
+  PlacedCrossing,
+  PlayedTry,
+  Risk,
+  StepPlace,
+} from './break-map';

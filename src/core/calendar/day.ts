@@ -24,15 +24,6 @@ export function clockOf(epochMs: number, zone: string): string {
   return new Intl.DateTimeFormat('en-GB', of).format(epochMs);
 }
 
-/** @example sayDay('2026-03-29') // => '29 Mar' */
-export function sayDay(day: Day): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    timeZone: 'UTC',
-    day: 'numeric',
-    month: 'short',
-  }).format(Date.parse(`${day}T12:00:00Z`));
-}
-
 /** @example daysAfter('2026-02-27', 2) // => '2026-03-01' */
 export function daysAfter(day: Day, days: number): Day {
   return new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
@@ -46,8 +37,10 @@ export function daysBetween(from: Day, to: Day): number {
 
 export const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
+export type Weekday = (typeof WEEKDAYS)[number];
+
 /** @example weekdayOf('2026-03-01') // => 'Sun' */
-export function weekdayOf(day: Day): (typeof WEEKDAYS)[number] {
+export function weekdayOf(day: Day): Weekday {
   const index = (new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7;
   return WEEKDAYS[index] ?? 'Mon';
 }

@@ -5,8 +5,7 @@ export {
   dayOf,
   daysAfter,
   daysBetween,
-  sayDay,
   WEEKDAYS,
   weekdayOf,
 } from './day';
-export type { Day } from './day';
+export type { Day, Weekday } from './day';

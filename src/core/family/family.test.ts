@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayIssue } from '@/words';
 import { disguiseOf, shapeKey, soundKey } from '../analysis';
-import { issueText, must } from '../issue';
+import { must } from '../issue';
 import { blankRecipe, expand, startOf } from '../recipe';
 import { bpm } from '../time';
 import {
@@ -30,10 +31,10 @@ import {
   openFamily,
   readFamily,
   sayMember,
-  sayRange,
   sayStep,
   valuesOf,
   type Axis,
+  sayRange,
 } from '.';
 
 const AT = bpm(80);
@@ -79,7 +80,7 @@ describe('the product of the axes', () => {
     const huge = family(...TEXTURES, place);
     expect(familySize(huge)).toBe(45 * 2 ** 32);
     const answer = openFamily(huge);
-    expect(answer.ok ? '' : answer.issues.map(issueText).join()).toBe(
+    expect(answer.ok ? '' : answer.issues.map((one) => sayIssue(ENGLISH, one)).join()).toBe(
       'That makes 193,273,528,320 variations; 100,000 is the most. Narrow “changed by”: it has 4,294,967,296 values.',
     );
   });

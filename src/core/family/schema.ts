@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fail, ok, type Result } from '../issue';
+import { fail, misfitsOf, ok, type Result } from '../issue';
 import { SPACINGS } from '../placement';
 import { close, recipeSchema, type ClosedRecipe, type Recipe } from '../recipe';
 
@@ -126,7 +126,7 @@ export function readFamily(json: unknown): Result<Family> {
       ...parsed.error.issues.slice(0, 3).map((issue) => ({
         code: 'recipe-shape' as const,
         path: [],
-        what: `${issue.path.join(' ') || 'the whole'}: ${issue.message}`,
+        misfits: misfitsOf([issue]),
       })),
     );
   }

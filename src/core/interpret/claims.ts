@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../issue';
-import { limbName, LIMBS, type Limb } from '../kit';
+import { LIMBS, type Limb } from '../kit';
 import { louderOf, type Layer, type Stroke } from '../pattern';
 
 /** What happens where the interpretation needs a limb that the ostinato uses. */
@@ -33,7 +33,7 @@ export function settleClaims(
       return fail({
         code: 'limb-claimed',
         path: ['clash'],
-        limbs: shared.map(limbName),
+        limbs: shared,
         by: interpretation,
         over: over
           .filter((layer) => layer.strokes.some(clashes))

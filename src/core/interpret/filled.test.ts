@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { issueText, must } from '../issue';
+import { ENGLISH, sayIssue } from '@/words';
+import { must } from '../issue';
 import { letterOf } from '../kit';
 import { formatGrid, type GridSlot, type Stroke } from '../pattern';
 import { lineTicks, parseLine } from '../reading';
@@ -85,9 +86,9 @@ describe('accents in a filled grid (common practice, no source)', () => {
   it('names the note that falls between the slots', () => {
     const answer = interpret(must(parseLine('8. 16 2.', fourFour)), { ...accents, grid: '8' });
     expect(answer).toMatchObject({
-      issues: [{ code: 'onset-off-grid', bar: 1, count: 'a of 1', grid: '8ths' }],
+      issues: [{ code: 'onset-off-grid', bar: 1, at: 15120, meter: '4/4', grid: '8ths' }],
     });
-    expect(answer.ok ? '' : answer.issues.map(issueText).join()).toContain(
+    expect(answer.ok ? '' : answer.issues.map((one) => sayIssue(ENGLISH, one)).join()).toContain(
       'Bar 1, a of 1: this note falls between the 8ths.',
     );
   });

@@ -3,7 +3,7 @@ import { makeStroke, type Dynamic, type Stroke } from '../pattern';
 import type { Onset, ReadingLine } from '../reading';
 import {
   barTicks,
-  countName,
+  formatMeter,
   isBinarySlot,
   quarters,
   slotTicks,
@@ -51,7 +51,8 @@ export function offGridIssue(onset: Onset, grid: SubdivisionId, line: ReadingLin
     code: 'onset-off-grid',
     path: ['play'],
     bar: Math.floor(onset.at / bar) + 1,
-    count: countName(onset.at % bar, line.meter),
+    at: onset.at % bar,
+    meter: formatMeter(line.meter),
     grid: subdivision(grid).name,
   };
 }

@@ -1,6 +1,7 @@
 import { BaseN } from 'js-combinatorics';
 import { describe, expect, it } from 'vitest';
-import { issueText, must } from '../issue';
+import { ENGLISH, sayIssue } from '@/words';
+import { must } from '../issue';
 import { letterOf } from '../kit';
 import { type Layer, type Stroke } from '../pattern';
 import { parseLine } from '../reading';
@@ -98,7 +99,7 @@ describe('phrase cells by gap (common practice, no source)', () => {
     expect(result).toMatchObject({
       issues: [{ code: 'gap-without-cell', bar: 2, slot: 0, gap: 7 }],
     });
-    const text = result.ok ? '' : result.issues.map(issueText).join();
+    const text = result.ok ? '' : result.issues.map((one) => sayIssue(ENGLISH, one)).join();
     expect(text).toBe(
       'Bar 2, slot 0 (1): the next note is 7 16ths away and no cell has that length. Take RLLKKLK, RLLKKLL, RLLKLKK, or shorten the gap.',
     );
@@ -181,7 +182,7 @@ describe('settleClaims', () => {
 
   it('refuse: says which limb, and what to do', () => {
     const refused = settle('refuse');
-    expect(refused.ok ? '' : refused.issues.map(issueText).join()).toBe(
+    expect(refused.ok ? '' : refused.issues.map((one) => sayIssue(ENGLISH, one)).join()).toBe(
       'samba feet and short / long both need the right foot. Let the ostinato’s part rest, merge them, or choose another limb.',
     );
   });

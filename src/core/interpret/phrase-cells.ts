@@ -2,7 +2,7 @@ import { fail, ok, type Issue } from '../issue';
 import { STICKING_LETTERS, type Limb, type StickingLetter, type VoiceId } from '../kit';
 import { asTail, fillsFromBefore, makeStroke, type Provenance, type Stroke } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
-import { barTicks, countName, slotTicks, tick, wrap } from '../time';
+import { barTicks, formatMeter, slotTicks, tick, wrap } from '../time';
 import { firstAlternates } from './cell-alternates';
 import { placeInSlots } from './grid-place';
 import type { Interpretation } from './types';
@@ -115,7 +115,8 @@ function placeOf(onset: Onset, line: ReadingLine) {
   return {
     bar: Math.floor(onset.at / bar) + 1,
     slot: Math.floor(inBar / SLOT),
-    count: countName(inBar, line.meter),
+    at: inBar,
+    meter: formatMeter(line.meter),
   };
 }
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { issueText, must } from '../issue';
+import { ENGLISH, sayIssue } from '@/words';
+import { must } from '../issue';
 import { formatGrid, type GridSlot, type Stroke } from '../pattern';
 import { onsets, parseLine } from '../reading';
 import { parseMeter, quarters, slotTicks } from '../time';
@@ -92,7 +93,7 @@ describe('a teacher’s own rules (worked by hand)', () => {
 
 describe('rules with gaps or contradictions', () => {
   const words = (result: ReturnType<typeof answer>) =>
-    result.ok ? '' : result.issues.map(issueText).join(' ');
+    result.ok ? '' : result.issues.map((one) => sayIssue(ENGLISH, one)).join(' ');
 
   it('a note without a rule is named with its place, length and gap', () => {
     expect(words(answer('4. 4 8 4', rule({ from: 4 })))).toBe(

@@ -2,7 +2,7 @@ import { fail, ok, type Issue } from '../issue';
 import type { Limb } from '../kit';
 import { asTail, fillsFromBefore, makeStroke, type Dynamic, type Stroke } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
-import { barTicks, countName, onBeat, slotTicks, tick, wrap } from '../time';
+import { barTicks, formatMeter, onBeat, slotTicks, tick, wrap } from '../time';
 import { placeInSlots, strokeOn } from './grid-place';
 import type { Assignment, Interpretation } from './types';
 
@@ -134,5 +134,9 @@ function contradictions(rules: readonly Rule[]): Issue[] {
 
 function placeOf(onset: Onset, line: ReadingLine) {
   const bar = barTicks(line.meter);
-  return { bar: Math.floor(onset.at / bar) + 1, count: countName(onset.at % bar, line.meter) };
+  return {
+    bar: Math.floor(onset.at / bar) + 1,
+    at: onset.at % bar,
+    meter: formatMeter(line.meter),
+  };
 }

@@ -1,4 +1,4 @@
 export { fail, isRefusal, must, ok, unreachable } from './issue';
-export { sayCount, sayShape } from './say';
-export { issueText } from './text';
-export type { Issue, Path, Result } from './issue';
+export { misfitsOf } from './misfits';
+export { sayCount } from './say';
+export type { Issue, Misfit, Path, Result, Thing } from './issue';

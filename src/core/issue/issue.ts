@@ -6,16 +6,17 @@ type Issued<Code extends string, Facts = unknown> = {
   readonly path: Path;
 } & Readonly<Facts>;
 
-/** Everything a person or a file can get wrong. Facts only; `issueText` makes the words. */
+/** Everything a person or a file can get wrong. Facts only; the words are made elsewhere. */
 export type Issue =
   | Issued<'line-empty'>
   | Issued<'only-rests', { what: 'line' | 'sticking' }>
   | Issued<'line-token', { bar: number; token: string; at: number }>
   | Issued<'line-tie', { bar: number; token: string; at: number }>
   | Issued<'line-tuplet', { bar: number; token: string; at: number }>
+  /** `rest` is one that would fill a bar that is short, as it is typed. */
   | Issued<
       'bar-length',
-      { bar: number; got: string; gotTicks: number; wanted: string; off: string; short: boolean }
+      { bar: number; meter: string; gotTicks: number; wantedTicks: number; rest: string }
     >
   | Issued<'grid-token', { token: string; at: number }>
   | Issued<'part-who', { text: string }>
@@ -33,26 +34,20 @@ export type Issue =
   | Issued<'voice', { text: string; near: string | null }>
   | Issued<'limb', { text: string }>
   | Issued<'tempo', { text: string; least: number; most: number }>
-  | Issued<'onset-off-grid', { bar: number; count: string; grid: string }>
-  | Issued<'gap-off-grid', { bar: number; count: string; slot: number }>
-  | Issued<
-      'gap-without-cell',
-      { bar: number; slot: number; count: string; gap: number; proposals: readonly string[] }
-    >
-  | Issued<
-      'rule-none',
-      { bar: number; count: string; length: number; gap: number; onBeat: boolean }
-    >
+  | Issued<'onset-off-grid', InBar & { grid: string }>
+  | Issued<'gap-off-grid', InBar & { slot: number }>
+  | Issued<'gap-without-cell', InBar & { slot: number; gap: number; proposals: readonly string[] }>
+  | Issued<'rule-none', InBar & { length: number; gap: number; onBeat: boolean }>
   | Issued<'rules-contradict', { first: number; second: number }>
   | Issued<'rule-range', { row: number; from: number; to: number }>
-  | Issued<'limb-claimed', { limbs: readonly string[]; by: string; over: string }>
+  | Issued<'limb-claimed', { limbs: readonly Limb[]; by: string; over: string }>
   | Issued<'cycle-too-long', { bars: number; most: number }>
   | Issued<'bars', { text: string }>
   | Issued<'member-meter', { name: string; meter: string; wanted: string }>
   | Issued<'member-feel', { name: string; feel: string; wanted: string }>
   | Issued<'sequence-too-long', { bars: number; most: number }>
   | Issued<'recipe-newer', { version: number; known: number }>
-  | Issued<'recipe-shape', { what: string }>
+  | Issued<'recipe-shape', { misfits: readonly Misfit[] }>
   | Issued<'ingredient-missing', { id: string; version: number }>
   | Issued<'link-altered'>
   | Issued<'family-too-large', { size: number; most: number; axis: string; values: number }>
@@ -80,14 +75,53 @@ export type Issue =
   | Issued<'off-overlap', { one: Dates; other: Dates }>
   | Issued<'target-past', { target: string; today: string }>
   | Issued<'quiet-empty', { at: string }>
-  | Issued<'name-missing', { what: string }>
+  | Issued<'name-missing', { what: Thing }>
   | Issued<'nothing-to-play'>
-  | Issued<'not-yours', { what: string }>
-  | Issued<'not-found', { what: string }>
-  | Issued<'entry-shape', { what: string }>
-  | Issued<'input-shape', { what: string }>
+  | Issued<'not-yours', { what: Thing }>
+  | Issued<'not-found', { what: Thing }>
+  | Issued<'entry-shape', { misfits: readonly Misfit[] }>
+  | Issued<'input-shape', { misfits: readonly Misfit[] }>
   | Issued<'program-empty', { name: string }>
   | Issued<'already-given', { program: string; student: string }>;
+
+/** A place in a bar. @param at ticks from the start of the bar  @param meter as `4/4` */
+interface InBar {
+  readonly bar: number;
+  readonly at: number;
+  readonly meter: string;
+}
+
+type Limb = 'RH' | 'LH' | 'RF' | 'LF';
+
+/** What a name, or a right, is about. */
+export type Thing =
+  | 'assignment'
+  | 'cells'
+  | 'entry'
+  | 'exercise'
+  | 'family'
+  | 'interpretation'
+  | 'item'
+  | 'kit'
+  | 'line'
+  | 'material'
+  | 'ostinato'
+  | 'page'
+  | 'program'
+  | 'record'
+  | 'rules'
+  | 'session'
+  | 'sticking'
+  | 'student'
+  | 'studio'
+  | 'teacher'
+  | 'version';
+
+/** What of a value does not fit its shape. @param at field names, outermost first; empty is the whole */
+export interface Misfit {
+  readonly at: string;
+  readonly problem: 'kind' | 'long' | 'short' | 'format' | 'unknown' | 'choice' | 'other';
+}
 
 interface Dates {
   readonly from: string;

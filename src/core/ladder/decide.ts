@@ -32,7 +32,7 @@ function decide(draft: Draft, decision: Decision, following: Following): boolean
       moved(draft, { kind: 'moved' });
       return true;
     case 'vary':
-      if (decision.variation) vary(draft, decision.variation, 'your teacher said so');
+      if (decision.variation) vary(draft, decision.variation, { code: 'teacher' });
       else restore(draft);
       return true;
   }

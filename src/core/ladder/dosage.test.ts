@@ -1,16 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayDosage } from '@/words';
 import { must } from '../issue';
 import { blankRecipe, expand } from '../recipe';
 import { bpm, tempoFor, ticksToSeconds } from '../time';
-import {
-  dosageBars,
-  leastMinutes,
-  makeDosage,
-  makeRule,
-  sayDosage,
-  USUAL_COURSE,
-  USUAL_RULE,
-} from '.';
+import { dosageBars, leastMinutes, makeDosage, makeRule, USUAL_COURSE, USUAL_RULE } from '.';
 
 describe('dosage', () => {
   const exercise = must(expand({ ...blankRecipe(), play: { content: { text: '4 4 4 4 | 2 2' } } }));
@@ -45,8 +38,8 @@ describe('dosage', () => {
   });
 
   it('is said in words', () => {
-    expect(sayDosage(must(makeDosage('repetitions', '1')))).toBe('1 repetition');
-    expect(sayDosage(must(makeDosage('minutes', '2.5')))).toBe('2.5 minutes');
+    expect(sayDosage(ENGLISH, must(makeDosage('repetitions', '1')))).toBe('1 repetition');
+    expect(sayDosage(ENGLISH, must(makeDosage('minutes', '2.5')))).toBe('2.5 minutes');
     expect(makeDosage('bars', '2.5').ok).toBe(false);
   });
 

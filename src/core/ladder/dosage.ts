@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { strokesMade } from '../analysis';
-import { fail, ok, sayCount, type Path, type Result } from '../issue';
+import { fail, ok, type Path, type Result } from '../issue';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo } from '../time';
 
@@ -46,9 +46,4 @@ export function dosageBars(dosage: Dosage, exercise: Exercise, tempo: Tempo): nu
       return Math.ceil((dosage.amount * 60) / cycleSeconds - 1e-9) * exercise.bars;
     }
   }
-}
-
-/** @example sayDosage({ kind: 'minutes', amount: 5 }) // => '5 minutes' */
-export function sayDosage({ kind, amount }: Dosage): string {
-  return sayCount(amount, kind.slice(0, -1));
 }

@@ -1,6 +1,7 @@
 import { isTwist, type Variation } from '../log';
 import { gainAt, makeWhole, toRung, type Counter } from './kernel';
-import { rungAt, type LadderState, type Proposal, type RungReason } from './state';
+import type { RungFacts } from './rung-key';
+import { rungAt, type Because, type LadderState, type Proposal, type RungReason } from './state';
 
 /** A state on its way to the next one; the kernel counts in it. */
 export type Draft = Counter & {
@@ -8,8 +9,8 @@ export type Draft = Counter & {
 };
 
 /** What a proposal or a reason rests on. */
-export function restsOn(draft: Draft, why: string): Pick<Proposal, 'basis' | 'because'> {
-  return { basis: draft.basis, because: why };
+export function restsOn(draft: Draft, because: Because): Pick<Proposal, 'basis' | 'because'> {
+  return { basis: draft.basis, because };
 }
 
 /** A ladder that has moved asks nothing any more. */
@@ -19,12 +20,12 @@ export function moved(draft: Draft, reason: RungReason): void {
   draft.reason = reason;
 }
 
-export function hereSays(draft: Draft): string {
-  return rungAt(draft.rungs, draft.rung).says;
+export function hereAsks(draft: Draft): RungFacts {
+  return rungAt(draft.rungs, draft.rung).asks;
 }
 
 /** Something else is played in place of the whole. */
-export function vary(draft: Draft, variation: Variation, because: string): void {
+export function vary(draft: Draft, variation: Variation, because: Because): void {
   toRung(draft, draft.rung);
   draft.form = isTwist(variation) ? 'twist' : 'simpler';
   draft.variation = variation;

@@ -1,7 +1,7 @@
 import { instantsOf, strokesOf } from '../analysis';
 import { LIMBS, type Limb, type VoiceId } from '../kit';
 import type { ClosedRecipe, Exercise } from '../recipe';
-import { beats, countName } from '../time';
+import { beats, formatMeter } from '../time';
 import type { Variation } from '../log';
 
 type Bridge = Extract<Variation, { kind: 'bridge' }>;
@@ -71,13 +71,13 @@ function lineLimbOf(exercise: Exercise): Limb | null {
 function bridgesOf(exercise: Exercise): readonly (Bridge | null)[] {
   const chain = instantsOf(exercise);
   if (chain.length < 2) return [];
-  const name = (at: number) => countName(at, exercise.meter);
+  const meter = formatMeter(exercise.meter);
   return beatPlaces(exercise).map(({ at, ticks }): Bridge | null => {
     const index = chain.findIndex((one) => one.at >= at && one.at < at + ticks);
     const to = chain[index];
     const from = chain.at(index - 1);
     if (!to || !from) return null;
-    return { kind: 'bridge', from: from.at, to: to.at, says: `${name(from.at)} → ${name(to.at)}` };
+    return { kind: 'bridge', from: from.at, to: to.at, meter };
   });
 }
 
@@ -86,14 +86,6 @@ export function beatPlaces(exercise: Exercise): readonly { at: number; ticks: nu
   return Array.from({ length: exercise.bars }, (_, bar) =>
     beats(exercise.meter).map(({ at, ticks }) => ({ at: bar * exercise.barTicks + at, ticks })),
   ).flat();
-}
-
-/** A felt beat of the cycle as musicians say it.
- * @param index from 0  @example sayBeat(exercise, 6) // => 'bar 2, beat 3'; in a single bar 'beat 3' */
-export function sayBeat(exercise: Exercise, index: number): string {
-  const perBar = beats(exercise.meter).length;
-  const beat = `beat ${(index % perBar) + 1}`;
-  return exercise.bars > 1 ? `bar ${Math.floor(index / perBar) + 1}, ${beat}` : beat;
 }
 
 function twistOf({ play }: ClosedRecipe): Variation | null {

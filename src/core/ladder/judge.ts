@@ -1,7 +1,6 @@
 import { dayNumber } from '../calendar';
-import { sayCount } from '../issue';
 import type { Try } from '../log';
-import { hereSays, moved, restore, restsOn, vary, type Draft } from './draft';
+import { hereAsks, moved, restore, restsOn, vary, type Draft } from './draft';
 import {
   countTry,
   isStuck,
@@ -18,6 +17,7 @@ import { bridgeOver, chooseSimpler } from './simpler';
 import {
   EASY_RUNGS,
   rungAt,
+  type Because,
   type Following,
   type LadderState,
   type Proposal,
@@ -50,12 +50,12 @@ export function afterTry(
   draft.basis = basisOf(draft, entry);
   const { clean, lost, plateau } = following.course.rule;
   const rule: Steps = { clean, lost, plateau, top: draft.rungs.length - 1 };
-  const here = hereSays(draft);
+  const here = hereAsks(draft);
   const counted = countTry(draft, entry.verdict, rule, day);
   switch (counted) {
     case 'kept':
       if (entry.verdict !== 'clean') withdraw(draft, ['twist']);
-      draft.reason = { kind: 'kept' };
+      draft.reason = { kind: 'kept', slipping: draft.lostInARow > 0 };
       return draft;
     case 'slipped':
       moved(draft, { kind: 'slipped' });
@@ -109,37 +109,41 @@ function withdraw(draft: Draft, kinds: readonly Proposal['kind'][]): void {
 
 /** Clean as often as the rule asks. */
 function won(draft: Draft, rule: Steps, following: Following, day: number): void {
-  const why = `${rule.clean} clean`;
+  const times = rule.clean;
   const asks = following.course.follow === 'proposes';
   switch (wonLeads(draft, rule)) {
     case 'whole':
-      if (asks) return ask(draft, { kind: 'restore', ...restsOn(draft, `${why} without it`) });
-      return restore(draft);
+      if (!asks) return restore(draft);
+      return ask(draft, {
+        kind: 'restore',
+        ...restsOn(draft, { code: 'clean', times, without: true }),
+      });
     case 'passed': {
       const easy = draft.spotless;
       pass(draft, day);
       moved(draft, { kind: 'passed' });
-      if (easy) mayTwist(draft, following, 'the target came with clean tries alone');
+      if (easy) mayTwist(draft, following, { code: 'target-spotless' });
       return;
     }
     case 'raised': {
       if (!asks) return raiseWith(draft, following);
-      const to = rungAt(draft.rungs, draft.rung + 1).says;
-      return ask(draft, { kind: 'advance', to, ...restsOn(draft, why) });
+      const to = rungAt(draft.rungs, draft.rung + 1).asks;
+      const because = { code: 'clean', times, without: false } as const;
+      return ask(draft, { kind: 'advance', to, ...restsOn(draft, because) });
     }
   }
 }
 
 /** One rung up; what has been easy for long may take a twist, which is for the teacher to say. */
 export function raiseWith(draft: Draft, following: Following): void {
-  const from = hereSays(draft);
+  const from = hereAsks(draft);
   raise(draft);
   moved(draft, { kind: 'raised', from });
   if (draft.easy < EASY_RUNGS) return;
-  mayTwist(draft, following, `${draft.easy} rungs in a row with clean tries alone`);
+  mayTwist(draft, following, { code: 'rungs-spotless', rungs: draft.easy });
 }
 
-function mayTwist(draft: Draft, { facts }: Following, why: string): void {
+function mayTwist(draft: Draft, { facts }: Following, why: Because): void {
   if (!facts.twist || draft.variation) return;
   draft.proposal = { kind: 'twist', variation: facts.twist, ...restsOn(draft, why) };
 }
@@ -152,13 +156,13 @@ function sunk(
   { lowest }: Recent,
 ): void {
   const simpler = chooseSimpler(facts, lowest);
-  const why = `${lost} lost in a row`;
   const acts = course.follow === 'acts';
   const leads = sunkLeads(draft, simpler !== null);
   if (leads === 'lowered') {
     if (acts) return lower(draft);
-    const to = rungAt(draft.rungs, draft.rung - 1).says;
-    return ask(draft, { kind: 'lower', to, ...restsOn(draft, why) });
+    const to = rungAt(draft.rungs, draft.rung - 1).asks;
+    const because = { code: 'lost', times: lost } as const;
+    return ask(draft, { kind: 'lower', to, ...restsOn(draft, because) });
   }
   if (leads === 'held' || !simpler) {
     draft.lostInARow = 0;
@@ -166,13 +170,13 @@ function sunk(
     return;
   }
   const { variation } = simpler;
-  const because = `${why} at the lowest rung; ${simpler.because}`;
+  const because = { code: 'lost-at-bottom', times: lost, fact: simpler.because } as const;
   if (acts) return vary(draft, variation, because);
   ask(draft, { kind: 'simplify', variation, ...restsOn(draft, because) });
 }
 
 export function lower(draft: Draft): void {
-  const reason: RungReason = { kind: 'lowered', from: hereSays(draft) };
+  const reason: RungReason = { kind: 'lowered', from: hereAsks(draft) };
   toRung(draft, Math.max(0, draft.rung - 1));
   moved(draft, reason);
 }
@@ -185,7 +189,7 @@ function stuck(draft: Draft, { course, facts }: Following, { late }: Recent): vo
   if (!found) return;
   draft.askedDays = draft.stuckDays;
   draft.basis = bad.map((one) => one.id);
-  const because = `no gain in ${sayCount(draft.stuckDays, 'day')} of practice; ${found.because}`;
+  const because = { code: 'no-gain', days: draft.stuckDays, fact: found.because } as const;
   const { variation } = found;
   if (course.follow === 'acts') return vary(draft, variation, because);
   ask(draft, { kind: 'plateau', variation, ...restsOn(draft, because) });

@@ -19,7 +19,7 @@ import {
   type Counting,
   type Ladder,
 } from '.';
-import { isRung, rungKeys } from './rung-key';
+import { isRung, rungNames } from './rung-key';
 import { MANNERS, type Manner } from './stage';
 
 const RULE: Counting = { clean: 3, lost: 2, plateau: 4, top: 8, varies: true };
@@ -142,7 +142,7 @@ describe('how logs name rungs', () => {
   it('a step by what it plays, whatever it is called', () => {
     const recipe = blankRecipe();
     const keyOf = (says: string, of: unknown = recipe) =>
-      rungKeys({ kind: 'stage', stage: { kind: 'step', says, recipe: of }, bpm: 60 });
+      rungNames({ kind: 'stage', stage: { kind: 'step', says, recipe: of }, bpm: 60 });
     expect(keyOf('hats alone').key).toBe(keyOf('just the hats').key);
     expect(keyOf('hats alone').key).not.toBe(keyOf('hats alone', { ...recipe, meter: '3/4' }).key);
     expect(keyOf('hats alone').was).toBe('hats alone, 60');
@@ -150,7 +150,7 @@ describe('how logs name rungs', () => {
 
   it('knows both names of a rung, and none of another', () => {
     for (const manner of Object.keys(MANNERS) as Manner[]) {
-      const names = rungKeys({ kind: 'stage', stage: { kind: 'manner', manner }, bpm: 72 });
+      const names = rungNames({ kind: 'stage', stage: { kind: 'manner', manner }, bpm: 72 });
       expect([isRung(names, names.key), isRung(names, names.was)]).toEqual([true, true]);
       expect(isRung(names, 'tempo:72')).toBe(false);
     }

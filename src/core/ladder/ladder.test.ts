@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { issueText, must } from '../issue';
+import { ENGLISH, sayIssue, sayRung } from '@/words';
+import { must } from '../issue';
 import { EMPTY_LADDER, makeLadder, rampBpm, rungAt, rungsOf, typeLadder, type Ladder } from '.';
 
 function tempi(ladder: Ladder): number[] {
@@ -69,7 +70,10 @@ describe('rungsOf', () => {
         { kind: 'manner', manner: 'click-off' },
       ],
     });
-    expect(rungs.map((rung) => rung.says)).toEqual(['sung and counted', 'without a click']);
+    expect(rungs.map((rung) => sayRung(ENGLISH, rung.asks))).toEqual([
+      'sung and counted',
+      'without a click',
+    ]);
   });
 
   const tempo = fc.integer({ min: 20, max: 400 });
@@ -157,12 +161,13 @@ describe('makeLadder', () => {
   ] as const)('refuses %j', (typed, codes) => {
     const made = makeLadder({ ...EMPTY_LADDER, ...typed });
     expect(made.ok ? [] : made.issues.map((issue) => issue.code)).toEqual(codes);
-    if (!made.ok) for (const issue of made.issues) expect(issueText(issue)).toMatch(/\. [A-Z]/);
+    if (!made.ok)
+      for (const issue of made.issues) expect(sayIssue(ENGLISH, issue)).toMatch(/\. [A-Z]/);
   });
 
   it('says how to mend a step that leads away', () => {
     const made = makeLadder({ ...EMPTY_LADDER, step: '-5' });
-    expect(made.ok ? '' : made.issues.map(issueText).join()).toBe(
+    expect(made.ok ? '' : made.issues.map((one) => sayIssue(ENGLISH, one)).join()).toBe(
       'A step of −5 leads away from 100 when starting at 60. Set it to +5, or swap start and target.',
     );
   });

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { bpm, FASTEST, SLOWEST, type Bpm } from '../time';
 import type { Dosage } from './dosage';
-import { rungKeys } from './rung-key';
-import { MANNERS, stageSchema, type Stage } from './stage';
+import { rungNames, type RungFacts } from './rung-key';
+import { stageSchema, type Stage } from './stage';
 
 const tempo = z.number().min(SLOWEST).max(FASTEST);
 const minutes = z.number().min(0.5).max(120);
@@ -54,12 +54,12 @@ export interface Ramp {
   readonly every: number;
 }
 
-/** One rung. `key` names it in the log by what it asks, so that a ladder that was changed since finds
+/** One rung. `asks` is what is said of it; `key` names it in the log by what it asks, so that a ladder that was changed since finds
  * the rungs that stayed the same; `was` is how logs named it before keys had a form of their own. */
 export interface Rung {
+  readonly asks: RungFacts;
   readonly key: string;
   readonly was: string;
-  readonly says: string;
   readonly bpm: Bpm;
   /** Where one try is not the item's own dosage. */
   readonly dosage?: Dosage;
@@ -93,8 +93,7 @@ function makeRungs(ladder: Ladder): readonly Rung[] {
       return ladder.tempi.map(tempoRung);
     case 'hold':
       return climb({ start: ladder.from, target: ladder.to, step: ladder.by }).map((amount) => ({
-        ...rungKeys({ kind: 'hold', bpm: ladder.bpm, minutes: amount }),
-        says: `${ladder.bpm} for ${amount} min`,
+        ...rungNames({ kind: 'hold', bpm: ladder.bpm, minutes: amount }),
         bpm: bpm(ladder.bpm),
         dosage: { kind: 'minutes', amount },
       }));
@@ -106,20 +105,18 @@ function makeRungs(ladder: Ladder): readonly Rung[] {
 }
 
 function tempoRung(tempo: number): Rung {
-  return { ...rungKeys({ kind: 'tempo', bpm: tempo }), says: String(tempo), bpm: bpm(tempo) };
+  return { ...rungNames({ kind: 'tempo', bpm: tempo }), bpm: bpm(tempo) };
 }
 
 function stageRung(stage: Stage, tempo: number): Rung {
-  const says = stage.kind === 'step' ? stage.says : MANNERS[stage.manner];
-  return { ...rungKeys({ kind: 'stage', stage, bpm: tempo }), says, bpm: bpm(tempo), stage };
+  return { ...rungNames({ kind: 'stage', stage, bpm: tempo }), bpm: bpm(tempo), stage };
 }
 
 function rampRung(ladder: Extract<Ladder, { kind: 'ramp' }>): Rung {
   const { start, target, step, every } = ladder;
   const bars = climb(ladder).length * every;
   return {
-    ...rungKeys({ kind: 'ramp', start, target, step, every }),
-    says: `${start} → ${target}, ${step > 0 ? '+' : '−'}${Math.abs(step)} every ${every === 1 ? 'bar' : `${every} bars`}`,
+    ...rungNames({ kind: 'ramp', start, target, step, every }),
     bpm: bpm(start),
     dosage: { kind: 'bars', amount: bars },
     ramp: { to: bpm(target), step, every },

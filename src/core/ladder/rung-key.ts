@@ -1,8 +1,14 @@
 import { close, readRecipe, recipeHash } from '../recipe';
 import type { Manner, Stage } from './stage';
 
+/** What a rung asks, as it is said: a step by the name that it was given. */
+export type RungFacts =
+  | Exclude<Asked, { readonly kind: 'stage' }>
+  | { readonly kind: 'manner'; readonly manner: Manner }
+  | { readonly kind: 'step'; readonly name: string };
+
 /** What a rung asks. */
-type Asked =
+export type Asked =
   | { readonly kind: 'tempo'; readonly bpm: number }
   | { readonly kind: 'hold'; readonly bpm: number; readonly minutes: number }
   | {
@@ -14,10 +20,26 @@ type Asked =
     }
   | { readonly kind: 'stage'; readonly stage: Stage; readonly bpm: number };
 
-/** How a rung is named in the log: by what it asks, never by words; and how it was named before, in the
- * words of that time, which stand in logs for good.
+/** What is said of a rung; how it is named in the log: by what it asks, never by words; and how it was
+ * named before, in the words of that time, which stand in logs for good.
  * @example { kind: 'hold', bpm: 70, minutes: 4 } // => key 'hold:70:4', was '70 for 4 min' */
-export function rungKeys(asked: Asked): { readonly key: string; readonly was: string } {
+export function rungNames(asked: Asked): {
+  readonly asks: RungFacts;
+  readonly key: string;
+  readonly was: string;
+} {
+  return { asks: factsOf(asked), ...keysOf(asked) };
+}
+
+function factsOf(asked: Asked): RungFacts {
+  if (asked.kind !== 'stage') return asked;
+  const { stage } = asked;
+  return stage.kind === 'manner'
+    ? { kind: 'manner', manner: stage.manner }
+    : { kind: 'step', name: stage.says };
+}
+
+function keysOf(asked: Asked): { readonly key: string; readonly was: string } {
   switch (asked.kind) {
     case 'tempo':
       return { key: `tempo:${asked.bpm}`, was: String(asked.bpm) };

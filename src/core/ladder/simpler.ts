@@ -7,8 +7,16 @@ import type { SufferingId } from '../log';
 /** What to take away, and the fact behind it. */
 export interface Simpler {
   readonly variation: Variation;
-  readonly because: string;
+  readonly because: SimplerBecause;
 }
+
+/** What was logged, and how often. */
+export type SimplerBecause =
+  | {
+      readonly code: 'named' | 'blurred' | 'broke-there' | 'broke-at-seam' | 'lost-count';
+      readonly times: number;
+    }
+  | { readonly code: 'nothing-named' };
 
 /** What makes an exercise simpler where it breaks, chosen from what was logged: the limb that was
  * named most, ornaments that blur, the beat on which it broke most, the repeat, the count; else the
@@ -31,10 +39,10 @@ export function bridgeOver(facts: ExerciseFacts, bad: readonly Try[]): Simpler |
   const beats = bad.flatMap((one) => one.broke);
   const seams = count(bad, ['seam']);
   const [beat, times] = mostOf(beats) ?? [0, 0];
-  const [at, because] =
+  const [at, because]: readonly [number, SimplerBecause] =
     times >= seams
-      ? [beat, sayTimes(times, 'broke there')]
-      : [0, sayTimes(seams, 'broke at the seam')];
+      ? [beat, { code: 'broke-there', times }]
+      : [0, { code: 'broke-at-seam', times: seams }];
   const variation = facts.bridges[at];
   return Math.max(times, seams) > 0 && variation ? { variation, because } : null;
 }
@@ -43,10 +51,10 @@ function withoutNamed(facts: ExerciseFacts, bad: readonly Try[]): Simpler | null
   const named = bad.flatMap((one) => one.suffered.flatMap(({ limb }) => (limb ? [limb] : [])));
   const known = named.filter((limb) => facts.limbs.some(({ plays }) => plays === limb));
   const [limb, times] = mostOf(known) ?? [null, 0];
-  return limb === null ? null : without(facts, limb, sayTimes(times, 'named'));
+  return limb === null ? null : without(facts, limb, { code: 'named', times });
 }
 
-function without(facts: ExerciseFacts, limb: Limb, because: string): Simpler | null {
+function without(facts: ExerciseFacts, limb: Limb, because: SimplerBecause): Simpler | null {
   const found = facts.limbs.find(({ plays }) => plays === limb);
   if (!found || facts.limbs.length < 2) return null;
   const { written, plays, voice } = found;
@@ -56,18 +64,18 @@ function without(facts: ExerciseFacts, limb: Limb, because: string): Simpler | n
 function withoutOrnaments(facts: ExerciseFacts, bad: readonly Try[]): Simpler | null {
   const times = count(bad, ['uneven', 'flam', 'accents']);
   if (!facts.ornaments || times === 0) return null;
-  return { variation: { kind: 'plain' }, because: sayTimes(times, 'blurred') };
+  return { variation: { kind: 'plain' }, because: { code: 'blurred', times } };
 }
 
 function halfOfIt(facts: ExerciseFacts, bad: readonly Try[]): Simpler | null {
   const times = count(bad, ['count']);
   if (!facts.halves || times === 0) return null;
-  return { variation: { kind: 'half', half: 'first' }, because: sayTimes(times, 'lost the count') };
+  return { variation: { kind: 'half', half: 'first' }, because: { code: 'lost-count', times } };
 }
 
 function withoutLine(facts: ExerciseFacts): Simpler | null {
   const limb = facts.lineLimb ?? facts.limbs.at(-1)?.plays;
-  return limb ? without(facts, limb, 'nothing was named') : null;
+  return limb ? without(facts, limb, { code: 'nothing-named' }) : null;
 }
 
 function count(tries: readonly Try[], what: readonly SufferingId[]): number {
@@ -81,9 +89,4 @@ function mostOf<T>(values: readonly T[]): readonly [T, number] | null {
   let best: readonly [T, number] | null = null;
   for (const [value, times] of counts) if (!best || times > best[1]) best = [value, times];
   return best;
-}
-
-/** @example sayTimes(1, 'named') // => 'named once' */
-function sayTimes(times: number, what: string): string {
-  return `${what} ${times === 1 ? 'once' : times === 2 ? 'twice' : `${times} times`}`;
 }

@@ -1,21 +1,19 @@
 import { z } from 'zod';
 
 /** Ways in which the same thing is played otherwise, where the rung is not a tempo. */
-export const MANNERS = {
-  pad: 'on the pad',
-  lap: 'on the lap',
-  voice: 'sung and counted',
-  'click-2-4': 'click on 2 and 4',
-  'click-drops': 'click drops out',
-  'click-off': 'without a click',
-  soft: 'everything soft',
-  'own-music': 'to music of your own',
-  'own-version': 'your own version',
-} as const;
+export const MANNERS = [
+  'pad',
+  'lap',
+  'voice',
+  'click-2-4',
+  'click-drops',
+  'click-off',
+  'soft',
+  'own-music',
+  'own-version',
+] as const;
 
-export type Manner = keyof typeof MANNERS;
-
-const MANNER_IDS = Object.keys(MANNERS) as [Manner, ...Manner[]];
+export type Manner = (typeof MANNERS)[number];
 
 /** A rung that is not a tempo: a step of building the exercise, as the changes that make it, or the
  * whole in another manner. */
@@ -26,7 +24,7 @@ export const stageSchema = z.discriminatedUnion('kind', [
     /** The recipe of the step, closed; read with the recipe's own reader. */
     recipe: z.unknown(),
   }),
-  z.strictObject({ kind: z.literal('manner'), manner: z.enum(MANNER_IDS) }),
+  z.strictObject({ kind: z.literal('manner'), manner: z.enum(MANNERS) }),
 ]);
 
 export type Stage = z.infer<typeof stageSchema>;

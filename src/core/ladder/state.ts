@@ -5,30 +5,44 @@ import type { Course } from './course';
 import type { ExerciseFacts } from './facts';
 import { NEVER, startCounter, type Counter } from './kernel';
 import { rungsOf, type Rung } from './ladder';
+import type { RungFacts } from './rung-key';
+import type { SimplerBecause } from './simpler';
 
 /** Why the ladder stands where it stands. */
 export type RungReason =
   | { readonly kind: 'start' }
   | { readonly kind: 'climbing' }
-  | { readonly kind: 'found'; readonly shaky: string | null }
+  | { readonly kind: 'found'; readonly shaky: RungFacts | null }
   | { readonly kind: 'counting'; readonly clean: number }
   | { readonly kind: 'held'; readonly after: 'shaky' | 'lost' }
-  | { readonly kind: 'raised' | 'lowered'; readonly from: string }
-  | { readonly kind: 'varied'; readonly because: string }
+  | { readonly kind: 'raised' | 'lowered'; readonly from: RungFacts }
+  | { readonly kind: 'varied'; readonly because: Because }
   | { readonly kind: 'whole' }
   | { readonly kind: 'moved' }
   | { readonly kind: 'declined' }
   | { readonly kind: 'asks' }
   | { readonly kind: 'passed' }
-  | { readonly kind: 'kept' }
+  /** Passed, and played again; `slipping` after a try that was lost. */
+  | { readonly kind: 'kept'; readonly slipping: boolean }
   | { readonly kind: 'slipped' };
+
+/** The fact behind a proposal or a variation. */
+export type Because =
+  /** So many clean; `without` what was taken away. */
+  | { readonly code: 'clean'; readonly times: number; readonly without: boolean }
+  | { readonly code: 'target-spotless' }
+  | { readonly code: 'rungs-spotless'; readonly rungs: number }
+  | { readonly code: 'lost'; readonly times: number }
+  | { readonly code: 'lost-at-bottom'; readonly times: number; readonly fact: SimplerBecause }
+  | { readonly code: 'no-gain'; readonly days: number; readonly fact: SimplerBecause }
+  | { readonly code: 'teacher' };
 
 /** What Mivvel would do next and leaves to the teacher, with the entries it rests on. */
 export type Proposal = {
   readonly basis: readonly string[];
-  readonly because: string;
+  readonly because: Because;
 } & (
-  | { readonly kind: 'advance' | 'lower'; readonly to: string }
+  | { readonly kind: 'advance' | 'lower'; readonly to: RungFacts }
   | { readonly kind: 'restore' }
   | { readonly kind: 'simplify' | 'plateau' | 'twist'; readonly variation: Variation }
 );
@@ -38,7 +52,7 @@ export type ProposalKind = Proposal['kind'];
 /** So many rungs in a row won with clean tries alone feel easy; common practice, no source. */
 export const EASY_RUNGS = 3;
 
-/** A ladder after some tries and decisions: the counter, and the words around it. */
+/** A ladder after some tries and decisions: the counter, and what is said around it. */
 export interface LadderState extends Readonly<Counter> {
   readonly rungs: readonly Rung[];
   readonly bpm: Bpm;

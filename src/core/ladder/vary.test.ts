@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayBeat, sayVariation } from '@/words';
 import { must } from '../issue';
 import { buildSteps } from '../path';
 import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
 import type { Variation } from '../log';
-import { factsOf, recipeOnRung, rungAt, rungsOf, sayBeat, varyRecipe, type Ladder } from '.';
+import { factsOf, recipeOnRung, rungAt, rungsOf, varyRecipe, type Ladder } from '.';
 
 const recipe = {
   ...toggleOstinato(blankRecipe(), 'hats-2-4'),
@@ -27,15 +28,16 @@ describe('factsOf', () => {
     ]);
     expect(facts).toMatchObject({ ornaments: false, halves: true, twist: { kind: 'displaced' } });
     expect(facts.bridges).toHaveLength(4);
-    expect(facts.bridges[0]?.says).toBe('a of 4 → 1');
+    const [bridge] = facts.bridges;
+    expect(bridge && sayVariation(ENGLISH, bridge)).toBe('the bridge a of 4 → 1 as a loop');
   });
 });
 
 describe('sayBeat', () => {
   it('counts beats within their bars', () => {
     const line = (text: string) => must(expand({ ...blankRecipe(), play: { content: { text } } }));
-    expect(sayBeat(whole, 2)).toBe('beat 3');
-    expect(sayBeat(line('4 4 4 4 | 2 2'), 6)).toBe('bar 2, beat 3');
+    expect(sayBeat(ENGLISH, whole, 2)).toBe('beat 3');
+    expect(sayBeat(ENGLISH, line('4 4 4 4 | 2 2'), 6)).toBe('bar 2, beat 3');
   });
 });
 
@@ -79,7 +81,7 @@ describe('recipeOnRung', () => {
       stages: steps.map(({ says, recipe: own }) => ({ kind: 'step', says, recipe: own })),
     };
     const rungs = rungsOf(ladder);
-    expect(rungs.at(-1)?.says).toBe('all of it');
+    expect(rungs.at(-1)?.asks).toEqual({ kind: 'step', name: 'all of it' });
     const kit = { content: { ...recipe.kit.content, handedness: 'mirrored' as const } };
     const first = must(recipeOnRung({ ...recipe, kit }, rungAt(rungs, 0), null));
     expect(first.kit).toEqual(kit);

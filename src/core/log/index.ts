@@ -2,8 +2,8 @@ export { decisionSchema } from './decision';
 export { isAbout, mayMake, postedSchema, readBody } from './entry';
 export { addTo, eventOf, foldItem, inOrder, takenBackIds } from './fold';
 export { ENTRY_KINDS, KINDS } from './kinds';
-export { isTwist, sayVariation, variationSchema } from './variation';
-export { SUFFERING_IDS, sufferingName, SUFFERINGS, VERDICTS } from './verdict';
+export { isTwist, variationSchema } from './variation';
+export { SUFFERING_IDS, SUFFERINGS, VERDICTS } from './verdict';
 export type { Decision } from './decision';
 export type { Logged, Posted } from './entry';
 export type {

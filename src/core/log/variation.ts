@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { limbName, LIMBS, voice } from '../kit';
-import { VOICE_IDS } from '../kit';
+import { LIMBS, VOICE_IDS } from '../kit';
 
 const limb = z.enum(LIMBS);
 const ticks = z.int().min(0);
@@ -10,8 +9,15 @@ const ticks = z.int().min(0);
 export const variationSchema = z.discriminatedUnion('kind', [
   /** One limb, as it is written, rests; `plays` is the limb and voice that fall silent on this kit. */
   z.strictObject({ kind: z.literal('without'), limb, plays: limb, voice: z.enum(VOICE_IDS) }),
-  /** Two neighbouring events in turn, over and over. Places in the cycle, in ticks. */
-  z.strictObject({ kind: z.literal('bridge'), from: ticks, to: ticks, says: z.string().max(80) }),
+  /** Two neighbouring events in turn, over and over. Places in the cycle, in ticks, and the meter that they
+   * are counted in; decisions of old have its name, in the words of that time. */
+  z.strictObject({
+    kind: z.literal('bridge'),
+    from: ticks,
+    to: ticks,
+    meter: z.string().max(40).optional(),
+    says: z.string().max(80).optional(),
+  }),
   z.strictObject({ kind: z.literal('half'), half: z.enum(['first', 'second']) }),
   z.strictObject({ kind: z.literal('plain') }),
   z.strictObject({ kind: z.literal('displaced') }),
@@ -23,22 +29,4 @@ export type Variation = z.infer<typeof variationSchema>;
 /** Twists are for what feels easy; everything else makes it simpler. */
 export function isTwist({ kind }: Variation): boolean {
   return kind === 'displaced' || kind === 'other-lead';
-}
-
-/** @example sayVariation({ kind: 'half', half: 'first' }) // => 'the first half' */
-export function sayVariation(variation: Variation): string {
-  switch (variation.kind) {
-    case 'without':
-      return `without the ${limbName(variation.plays)} (${voice(variation.voice).name})`;
-    case 'bridge':
-      return `the bridge ${variation.says} as a loop`;
-    case 'half':
-      return `the ${variation.half} half`;
-    case 'plain':
-      return 'without ornaments';
-    case 'displaced':
-      return 'the line a 16th later';
-    case 'other-lead':
-      return 'the other hand leads';
-  }
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayIssue } from '@/words';
 import { countStrings } from '../analysis';
-import { issueText, must } from '../issue';
+import { must } from '../issue';
 import { blankRecipe, editByHand, expand, toggleOstinato } from '../recipe';
 import { parseMeter } from '../time';
 import { ostinatoOf, readOstinato } from '.';
@@ -65,7 +66,9 @@ describe('readOstinato', () => {
     ['K: 1 uh', '“uh” is not counted there.'],
   ])('%s is refused: %s', (text, expected) => {
     const answer = readOstinato(text, fourFour);
-    expect(answer.ok ? '' : answer.issues.map(issueText).join(' ')).toContain(expected);
+    expect(answer.ok ? '' : answer.issues.map((one) => sayIssue(ENGLISH, one)).join(' ')).toContain(
+      expected,
+    );
   });
 
   it('what is read back can be typed, and some reading of it reads back the same', () => {

@@ -10,7 +10,6 @@ export { planToday } from './today';
 export { climbed, wayDone } from './way';
 export { workStateOf } from './work';
 export { keepingShare, missedDays, needsKit } from './practised';
-export { sayHelp, sayRange, sayUnfit } from './say';
 export type { Entry, EntryKind } from './fill';
 export type { DateRange, Forecast, Forecasting, Help, WayPoint } from './forecast';
 export type { Pace, PaceCounts, PaceSeen } from './pace';

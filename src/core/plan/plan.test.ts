@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayUnfit } from '@/words';
 import {
   blocksOf,
   findUnfit,
   hoursOn,
   moveSession,
   planDays,
-  sayUnfit,
   stretchesOf,
   withDay,
   type Plan,
@@ -130,7 +130,7 @@ describe('planDays', () => {
     const works = [work('a'), work('b'), work('c', { needsKit: true }), work('d')];
     const schedule = everyDay({ minutes: 60, on: 'pad' }, { target });
     const late = planning({ works, schedule });
-    const says = findUnfit(late, planDays(late)).map((one) => sayUnfit(one, works));
+    const says = findUnfit(late, planDays(late)).map((one) => sayUnfit(ENGLISH, one, works));
     expect(says).toEqual([
       'c needs the kit, and no day has one. Set a day to kit, or leave it out.',
       'Not by 8 Mar: b and d. Without d the others are.',
@@ -138,7 +138,7 @@ describe('planDays', () => {
     const sooner = { ...late, schedule: { ...schedule, target: '2026-03-03' } };
     const [, hopeless] = findUnfit(sooner, planDays(sooner));
     expect(hopeless).toMatchObject({ kind: 'late', works: [0, 1, 3], drop: [] });
-    expect(hopeless && sayUnfit(hopeless, works)).toBe(
+    expect(hopeless && sayUnfit(ENGLISH, hopeless, works)).toBe(
       'Not by 3 Mar: a, b and d. Drop them, add minutes or days, or set a later date.',
     );
     const longer = planning({ works: [work('e', { trySeconds: [3700], cuts: false })] });

@@ -1,5 +1,5 @@
 import { cuesOf } from '../analysis';
-import { reasonText, recipeOnRung, rungAt, type Course, type LadderState } from '../ladder';
+import { recipeOnRung, rungAt, whyOf, type Course, type LadderState, type Why } from '../ladder';
 import type { ClosedRecipe } from '../recipe';
 import { parseMeter, tempoFor } from '../time';
 import { must } from '../issue';
@@ -9,13 +9,9 @@ import { playedOn, type Fitted } from './fitted';
 export interface OnStand {
   /** What is played: on this kit, as the rung asks, varied. */
   readonly plays: ClosedRecipe;
-  readonly reason: string;
+  readonly why: Why;
   readonly cues: readonly string[];
 }
-
-/** The exercise was changed since, and the step or variation cannot be made of it any more. */
-const CANNOT_BE_VARIED =
-  'What was to be played instead cannot be made of this exercise any more: play all of it.';
 
 /** @param item its course, and the cues that were written for it */
 export function onStand(
@@ -33,7 +29,7 @@ export function onStand(
       : cuesOf(now, tempoFor(meter, state.bpm)).map((cue) => cue.says);
   return {
     plays: asked.ok ? asked.value : fitted.whole,
-    reason: asked.ok ? reasonText(state, item.course) : CANNOT_BE_VARIED,
+    why: asked.ok ? whyOf(state, item.course) : { kind: 'cannot-be-varied' },
     cues,
   };
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { issueText, must } from '../issue';
+import { ENGLISH, sayIssue } from '@/words';
+import { must } from '../issue';
 import { parseMeter, quarters, type Meter } from '../time';
 import { formatLine, gapsAround, lineTicks, onsets, parseLine } from '.';
 
@@ -76,7 +77,7 @@ describe('parseLine', () => {
 
   it('says how long a bar is, how long it should be, and how to mend it', () => {
     const parsed = parseLine('4 4 4 4 | 4. 4 8 | 4', fourFour);
-    expect(parsed.ok ? [] : parsed.issues.map(issueText)).toEqual([
+    expect(parsed.ok ? [] : parsed.issues.map((one) => sayIssue(ENGLISH, one))).toEqual([
       'Bar 2 holds 3 quarters, a quarter short of a bar of 4/4. Add notes or rests, such as 4r, or take the bar lines out: a line of any length goes round.',
     ]);
   });

@@ -122,26 +122,11 @@ function barLengthIssue(length: number, meter: Meter, bar: number, path: Path): 
     code: 'bar-length',
     path,
     bar,
-    got: saySixteenths(length),
+    meter: formatMeter(meter),
     gotTicks: length,
-    wanted: `a bar of ${formatMeter(meter)}`,
-    off: saySixteenths(Math.abs(wanted - length)),
-    short: length < wanted,
+    wantedTicks: wanted,
+    rest: wanted - length === quarters(1, 2) ? '8r' : '4r',
   };
-}
-
-/** A length as a teacher says it: in quarters, 8ths or 16ths, whichever is whole. */
-function saySixteenths(ticks: number): string {
-  for (const [base, one, many] of [
-    [4, 'a quarter', 'quarters'],
-    [8, 'an 8th', '8ths'],
-    [16, 'a 16th', '16ths'],
-    [32, 'a 32nd', '32nds'],
-  ] as const) {
-    const count = ticks / quarters(4, base);
-    if (Number.isInteger(count)) return count === 1 ? one : `${count} ${many}`;
-  }
-  return `${Math.round((ticks / quarters(1)) * 100) / 100} quarters`;
 }
 
 /** A tie needs a note right after it, the next bar's first note included. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayIssue } from '@/words';
 import {
   feltPulses,
   hatBeforeFoot,
@@ -8,7 +9,7 @@ import {
   lineReading,
   syncopationOf,
 } from '../analysis';
-import { issueText, must } from '../issue';
+import { must } from '../issue';
 import type { Limb, VoiceId } from '../kit';
 import { eventsBetween, scoreOf } from '../playing';
 import { stickingStart } from '../sticking';
@@ -374,7 +375,9 @@ describe('what falls on a rest, foot into foot, lines of any length', () => {
   it('a gap of more than 32 slots takes a cell, and is offered some', () => {
     const line = reads('1 | 1r | 4 4 4 4', 'phrase-cells');
     const none = expand(line);
-    expect(none.ok ? '' : none.issues.map(issueText)[0]).toMatch(/is 32 16ths away.*Take RLLKKL/);
+    expect(none.ok ? '' : none.issues.map((one) => sayIssue(ENGLISH, one))[0]).toMatch(
+      /is 32 16ths away.*Take RLLKKL/,
+    );
     const as = line.as.kind === 'phrase-cells' ? line.as : null;
     if (!as) throw new Error('no cells');
     const cell = 'RLLK'.repeat(12);

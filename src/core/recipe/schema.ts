@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fail, ok, type Result } from '../issue';
+import { fail, misfitsOf, ok, type Result } from '../issue';
 import { LIMB_POLICIES } from '../interpret';
 import { LIMIT_RANGE, STYLES, TEXTURE_IDS } from '../kit';
 import { ORNAMENTS } from '../pattern';
@@ -255,7 +255,7 @@ export function readRecipe(json: unknown): Result<Recipe> {
     ...parsed.error.issues.slice(0, 3).map((issue) => ({
       code: 'recipe-shape' as const,
       path: issue.path.map((key) => (typeof key === 'symbol' ? String(key) : key)),
-      what: `${issue.path.join(' ') || 'the whole'}: ${issue.message}`,
+      misfits: misfitsOf([issue]),
     })),
   );
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { issueText, must } from '../issue';
+import { ENGLISH, sayIssue } from '@/words';
+import { must } from '../issue';
 import { quarters } from '../time';
 import {
   blankRecipe,
@@ -64,7 +65,9 @@ describe('a sequence', () => {
     const waltz = { ...toggleOstinato({ ...blankRecipe(), meter: '3/4' }, 'waltz') };
     const made = expand({ ...groove, then: then([waltz, null]) });
     expect(made.ok ? [] : made.issues.map((one) => one.code)).toContain('member-meter');
-    expect(made.ok ? '' : made.issues.map(issueText).join(' ')).toMatch(/part 1.*3\/4.*4\/4/);
+    expect(made.ok ? '' : made.issues.map((one) => sayIssue(ENGLISH, one)).join(' ')).toMatch(
+      /part 1.*3\/4.*4\/4/,
+    );
   });
 
   it('names the issues of a member by its place', () => {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayIssue } from '@/words';
 import { countStrings, lineReading, spokenComposite } from '../analysis';
-import { issueText, must } from '../issue';
+import { must } from '../issue';
 import { findShipped } from '../materials';
 import { compositeReadings, stickingStart } from '../sticking';
 import { parseMeter, SYLLABLES, SYLLABLES_IDS } from '../time';
@@ -69,8 +70,8 @@ describe('a count typed where it stands', () => {
 
   it('with too many bars says how many there are', () => {
     const read = retypeCount(rock, must(expand(rock)), 'RF', '1 | 2 | 3');
-    expect(read.ok ? [] : read.issues.map(issueText)).toEqual([
-      '3 bars are counted, but there are 1. Type one bar, or all of them with | between.',
+    expect(read.ok ? [] : read.issues.map((one) => sayIssue(ENGLISH, one))).toEqual([
+      '3 bars are counted, but there is one. Type one bar, or all of them with | between.',
     ]);
   });
 });
@@ -175,7 +176,7 @@ describe('what the line became, typed anew', () => {
   it('letters that do not match the notes are refused, saying how many there are', () => {
     const recipe = withLine('4. 4 8 4', startOf('short-long'));
     const read = retypeLine(recipe, must(expand(recipe)), 'K S');
-    expect(read.ok ? [] : read.issues.map(issueText)).toEqual([
+    expect(read.ok ? [] : read.issues.map((one) => sayIssue(ENGLISH, one))).toEqual([
       '2 letters for 4 notes. Type one for each note of the line.',
     ]);
   });

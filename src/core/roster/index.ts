@@ -1,4 +1,4 @@
 export { hearFirst } from './lesson';
 export { needsOf } from './needs';
 export { minutesByDay, sufferedByLimb, verdictMix } from './tallies';
-export type { ItemStanding, Need } from './needs';
+export type { BreakPlace, ItemStanding, Need } from './needs';

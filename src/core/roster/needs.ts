@@ -1,17 +1,55 @@
-import { sayCount } from '../issue';
 import { daysBetween, type Day } from '../calendar';
+import type { StepPlace } from '../breaks';
 import type { ItemId } from '../id';
-import { sayVariation, type Verdict } from '../log';
-import { proposalText, rungAt, type LadderState } from '../ladder';
+import type { Limb } from '../kit';
+import { isTwist, type Variation, type Verdict } from '../log';
+import { rungAt, type LadderState, type Proposal, type RungFacts } from '../ladder';
+
+/** Where tries break most: a crossing in its place. */
+export interface BreakPlace {
+  readonly place: StepPlace;
+  readonly from: readonly Limb[];
+  readonly to: readonly Limb[];
+}
 
 /** Why a student needs the teacher: one fact, and how urgent it is (0 is nothing, 100 the most). */
-export interface Need {
-  readonly kind: 'asks' | 'stuck' | 'losing' | 'away' | 'idle';
+export type Need = ItemNeed | StudentNeed;
+
+/** About an item. */
+type ItemNeed = {
+  readonly item: ItemId;
+  readonly name: string;
   readonly urgency: number;
-  readonly says: string;
-  /** The item it is about; null where it is about the student. */
-  readonly item: ItemId | null;
-}
+  readonly breaksAt: BreakPlace | null;
+} & (
+  | {
+      readonly kind: 'stuck';
+      readonly code: 'plateau';
+      readonly here: RungFacts;
+      /** Of practice. */
+      readonly days: number;
+      readonly variation: Variation;
+    }
+  | {
+      readonly kind: 'stuck' | 'asks';
+      readonly code: 'proposal';
+      readonly proposal: Proposal;
+    }
+  | { readonly kind: 'stuck'; readonly code: 'simpler'; readonly here: RungFacts }
+  | {
+      readonly kind: 'losing';
+      readonly code: 'not-clean';
+      readonly here: RungFacts;
+      readonly bad: number;
+      readonly of: number;
+    }
+);
+
+/** About the student. */
+type StudentNeed = { readonly item: null; readonly urgency: number } & (
+  | { readonly kind: 'idle'; readonly code: 'no-program' | 'all-passed' }
+  | { readonly kind: 'away'; readonly code: 'away'; readonly days: number }
+);
 
 /** What is known of an item. `breaksAt` names the crossing at which its tries break most. */
 export interface ItemStanding {
@@ -20,7 +58,7 @@ export interface ItemStanding {
   readonly state: LadderState;
   /** Oldest first. */
   readonly verdicts: readonly Verdict[];
-  readonly breaksAt: string | null;
+  readonly breaksAt: BreakPlace | null;
 }
 
 /** So long without practice, and it is worth a word; common practice, no source. */
@@ -54,37 +92,33 @@ export function needsOf(
 
 function itemNeed(standing: ItemStanding): readonly Need[] {
   const { item, name, state, verdicts, breaksAt } = standing;
-  const breaks = breaksAt === null ? '' : ` It breaks at ${breaksAt}.`;
   const { proposal } = state;
-  const here = rungAt(state.rungs, state.rung).says;
+  const here = rungAt(state.rungs, state.rung).asks;
+  const about = { item, name, breaksAt };
   if (proposal) {
     const { kind } = proposal;
-    const stuck = kind === 'simplify' || kind === 'plateau';
-    const says =
-      kind === 'plateau'
-        ? `${name}: stuck at ${here} for ${sayCount(state.stuckDays, 'day')} of practice; play ${sayVariation(proposal.variation)}.${breaks}`
-        : `${name}: ${decapital(proposalText(proposal))}${stuck ? breaks : ''}`;
     const waited = Math.min(9, Math.floor(state.stuckDays / 3));
-    const urgency = (stuck ? URGENCY[kind] : URGENCY.asks) + waited;
-    return [{ kind: stuck ? 'stuck' : 'asks', urgency, says, item }];
+    if (kind === 'plateau') {
+      const { variation } = proposal;
+      const urgency = URGENCY.plateau + waited;
+      const days = state.stuckDays;
+      return [{ kind: 'stuck', code: 'plateau', ...about, urgency, here, days, variation }];
+    }
+    if (kind === 'simplify') {
+      const urgency = URGENCY.simplify + waited;
+      return [{ kind: 'stuck', code: 'proposal', ...about, urgency, proposal }];
+    }
+    const urgency = URGENCY.asks + waited;
+    return [{ kind: 'asks', code: 'proposal', ...about, breaksAt: null, urgency, proposal }];
   }
-  if (state.variation && state.reason.kind !== 'passed' && isSimpler(state)) {
-    const says = `${name}: made simpler at ${here}.${breaks}`;
-    return [{ kind: 'stuck', urgency: URGENCY.varied, says, item }];
+  if (state.variation && state.reason.kind !== 'passed' && !isTwist(state.variation)) {
+    return [{ kind: 'stuck', code: 'simpler', ...about, urgency: URGENCY.varied, here }];
   }
   const late = verdicts.slice(-LATELY);
   const bad = late.filter((one) => one !== 'clean').length;
   if (late.length < LATELY || bad <= LATELY / 2) return [];
-  const says = `${name}: ${bad} of the last ${LATELY} tries not clean at ${here}.${breaks}`;
-  return [{ kind: 'losing', urgency: URGENCY.losing + bad, says, item }];
-}
-
-function decapital(text: string): string {
-  return text.slice(0, 1).toLowerCase() + text.slice(1);
-}
-
-function isSimpler({ variation }: LadderState): boolean {
-  return variation !== null && variation.kind !== 'displaced' && variation.kind !== 'other-lead';
+  const urgency = URGENCY.losing + bad;
+  return [{ kind: 'losing', code: 'not-clean', ...about, urgency, here, bad, of: LATELY }];
 }
 
 function studentNeed(
@@ -93,15 +127,14 @@ function studentNeed(
   lastDay: Day | null,
 ): readonly Need[] {
   if (items.length === 0) {
-    return [{ kind: 'idle', urgency: URGENCY.idle, says: 'Has no program.', item: null }];
+    return [{ kind: 'idle', code: 'no-program', urgency: URGENCY.idle, item: null }];
   }
   if (items.every(({ state }) => state.passed)) {
-    const says = 'Has passed everything: give something new.';
-    return [{ kind: 'idle', urgency: URGENCY.idle + 5, says, item: null }];
+    return [{ kind: 'idle', code: 'all-passed', urgency: URGENCY.idle + 5, item: null }];
   }
   if (lastDay === null) return [];
   const days = daysBetween(lastDay, today);
   if (days < AWAY_DAYS) return [];
   const urgency = URGENCY.away + Math.min(19, days - AWAY_DAYS);
-  return [{ kind: 'away', urgency, says: `No practice for ${days} days.`, item: null }];
+  return [{ kind: 'away', code: 'away', urgency, days, item: null }];
 }

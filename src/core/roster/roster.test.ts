@@ -1,10 +1,26 @@
 import { describe, expect, it } from 'vitest';
 import { startLadder, USUAL_COURSE, type LadderState } from '../ladder';
+import { ENGLISH, sayNeed } from '@/words';
 import type { ItemId } from '../id';
-import { hearFirst, minutesByDay, needsOf, sufferedByLimb, verdictMix, type ItemStanding } from '.';
+import { quarters } from '../time';
+import {
+  hearFirst,
+  minutesByDay,
+  needsOf,
+  sufferedByLimb,
+  verdictMix,
+  type BreakPlace,
+  type ItemStanding,
+} from '.';
 
 const start = startLadder({ course: USUAL_COURSE });
 const TODAY = '2026-03-10';
+
+const BREAKS: BreakPlace = {
+  place: { meter: '4/4', bar: null, from: quarters(2), to: quarters(5, 2) },
+  from: ['RF'],
+  to: ['LF'],
+};
 
 function standing(name: string, state: Partial<LadderState> = {}, verdicts = ''): ItemStanding {
   const names = { C: 'clean', S: 'shaky', L: 'lost' } as const;
@@ -13,7 +29,7 @@ function standing(name: string, state: Partial<LadderState> = {}, verdicts = '')
     name,
     state: { ...start, ...state },
     verdicts: [...verdicts].map((letter) => names[letter as 'C']),
-    breaksAt: name === 'Clave' ? '3 → &, right foot → left foot' : null,
+    breaksAt: name === 'Clave' ? BREAKS : null,
   };
 }
 
@@ -21,7 +37,7 @@ const plateau = {
   proposal: {
     kind: 'plateau',
     variation: { kind: 'half', half: 'first' },
-    because: 'no gain in 4 days of practice; lost the count twice',
+    because: { code: 'no-gain', days: 4, fact: { code: 'lost-count', times: 2 } },
     basis: [],
   },
   stuckDays: 6,
@@ -30,7 +46,12 @@ const plateau = {
 
 describe('needsOf', () => {
   it('puts stuck before losing before asking before away, and says on what', () => {
-    const asks = { kind: 'advance', to: '65', because: '3 clean', basis: [] } as const;
+    const asks = {
+      kind: 'advance',
+      to: { kind: 'tempo', bpm: 65 },
+      because: { code: 'clean', times: 3, without: false },
+      basis: [],
+    } as const;
     const needs = needsOf(
       [
         standing('Feet', { proposal: asks }),
@@ -41,12 +62,13 @@ describe('needsOf', () => {
       '2026-03-01',
     );
     expect(needs.map((need) => need.kind)).toEqual(['stuck', 'losing', 'asks', 'away']);
-    expect(needs[0]?.says).toBe(
-      'Clave: stuck at 60 for 6 days of practice; play the first half. It breaks at 3 → &, right foot → left foot.',
+    const says = needs.map((need) => sayNeed(ENGLISH, need));
+    expect(says[0]).toBe(
+      'Clave: stuck at 60 for 6 days of practice; play the first half. It breaks at 3 → & of 3, right foot → left foot.',
     );
-    expect(needs[1]?.says).toBe('Ride: 5 of the last 6 tries not clean at 60.');
-    expect(needs[2]?.says).toBe('Feet: 3 clean: go on to 65.');
-    expect(needs[3]?.says).toBe('No practice for 9 days.');
+    expect(says[1]).toBe('Ride: 5 of the last 6 tries not clean at 60.');
+    expect(says[2]).toBe('Feet: 3 clean: go on to 65.');
+    expect(says[3]).toBe('No practice for 9 days.');
   });
 
   it('what goes well needs nobody', () => {
@@ -55,10 +77,10 @@ describe('needsOf', () => {
   });
 
   it('nothing given, or all passed, is said too', () => {
-    expect(needsOf([], TODAY, null)[0]?.says).toBe('Has no program.');
-    expect(needsOf([standing('Ride', { passed: true })], TODAY, TODAY)[0]?.says).toContain(
-      'passed everything',
-    );
+    expect(needsOf([], TODAY, null)[0]).toMatchObject({ code: 'no-program' });
+    expect(needsOf([standing('Ride', { passed: true })], TODAY, TODAY)[0]).toMatchObject({
+      code: 'all-passed',
+    });
   });
 });
 

@@ -1,6 +1,5 @@
 import { limbLoads } from '../analysis';
-import { limbName, type Limb } from '../kit';
-import { isHand } from '../kit';
+import { isHand, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import type { Tempo } from '../time';
 import { LOAD_LIMIT } from './load';
@@ -24,7 +23,7 @@ export interface InARow {
 const RESTS_BELOW = 0.5;
 
 /** A limb works so long in one go, and it is worth a word; seconds, common practice, no source. */
-export const LONG_IN_A_ROW = 10 * 60;
+const LONG_IN_A_ROW = 10 * 60;
 
 /** The longest time that one limb works without a pause over a day: tries that follow each other count
  * together as long as it plays at half its limit or more; null when nothing does. */
@@ -48,9 +47,7 @@ export function longestInARow(stints: readonly Stint[]): InARow | null {
   return longest;
 }
 
-/** @returns null where it is short enough
- * @example 'The right foot works 12 min in a row, 2880 strokes: rest it in between; stop on pain.' */
-export function sayInARow(row: InARow | null): string | null {
-  if (!row || row.seconds < LONG_IN_A_ROW) return null;
-  return `The ${limbName(row.limb)} works ${Math.round(row.seconds / 60)} min in a row, ${row.strokes} strokes: rest it in between; stop on pain.`;
+/** Whether it is long enough to be worth a word. */
+export function isLongInARow(row: InARow | null): row is InARow {
+  return row !== null && row.seconds >= LONG_IN_A_ROW;
 }

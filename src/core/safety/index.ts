@@ -1,6 +1,5 @@
-export { CAUTION_LINE, CAUTIONS } from './caution';
-export { LONG_IN_A_ROW, longestInARow, sayInARow } from './in-a-row';
-export { heavyLoads, LOAD_LIMIT, sayLoad } from './load';
+export { isLongInARow, longestInARow } from './in-a-row';
+export { heavyLoads, LOAD_LIMIT } from './load';
 export {
   allowedMinutes,
   dayDose,
@@ -9,9 +8,9 @@ export {
   noiseSchema,
   PROTECTIONS,
   reductionDb,
-  sayDose,
+  overDose,
   USUAL_NOISE,
 } from './noise';
 export type { InARow, Stint } from './in-a-row';
 export type { Load } from './load';
-export type { Noise, Protection } from './noise';
+export type { Dose, Noise, Protection } from './noise';

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayLoad } from '@/words';
 import { must } from '../issue';
 import { blankRecipe, expand, toggleOstinato } from '../recipe';
 import { bpm, tempoFor } from '../time';
-import { heavyLoads, LOAD_LIMIT, sayLoad } from '.';
+import { heavyLoads, LOAD_LIMIT } from '.';
 
 describe('heavyLoads', () => {
   const exercise = must(expand(toggleOstinato(blankRecipe(), 'one-hand-16ths-upbeats')));
@@ -12,7 +13,7 @@ describe('heavyLoads', () => {
     const [load, ...others] = heavyLoads(exercise, tempoFor(exercise.meter, bpm(121)));
     expect(others).toEqual([]);
     expect(load).toMatchObject({ limb: 'RH', limit: LOAD_LIMIT.hand });
-    expect(load && sayLoad(load, 121)).toBe(
+    expect(load && sayLoad(ENGLISH, load, 121)).toBe(
       'The right hand plays 8.1 a second at 121, above 8: short tries, with breaks; stop on pain.',
     );
   });

@@ -1,5 +1,5 @@
 import { limbLoads } from '../analysis';
-import { isHand, limbName, type Limb } from '../kit';
+import { isHand, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import type { Tempo } from '../time';
 
@@ -20,9 +20,4 @@ export function heavyLoads(exercise: Exercise, tempo: Tempo): readonly Load[] {
     const limit = isHand(limb) ? LOAD_LIMIT.hand : LOAD_LIMIT.foot;
     return perSecond > limit ? [{ limb, perSecond, limit }] : [];
   });
-}
-
-/** @example 'The right foot plays 8.0 a second at 120, above 6: short tries, with breaks; stop on pain.' */
-export function sayLoad({ limb, perSecond, limit }: Load, bpm: number): string {
-  return `The ${limbName(limb)} plays ${perSecond.toFixed(1)} a second at ${bpm}, above ${limit}: short tries, with breaks; stop on pain.`;
 }

@@ -1,16 +1,9 @@
 import { z } from 'zod';
 
 /** What protects the ears, with the reduction that its label promises, in dB. */
-export const PROTECTIONS = {
-  none: 'none',
-  foam: 'foam plugs',
-  plugs: 'other plugs',
-  muffs: 'earmuffs',
-} as const;
+export const PROTECTIONS = ['none', 'foam', 'plugs', 'muffs'] as const;
 
-export type Protection = keyof typeof PROTECTIONS;
-
-const KINDS = Object.keys(PROTECTIONS) as [Protection, ...Protection[]];
+export type Protection = (typeof PROTECTIONS)[number];
 
 /** What a level, in dBA, and a label, in dB, may be. */
 export const NOISE_RANGE = { kit: [60, 125], pad: [40, 110], label: [0, 40] } as const;
@@ -23,7 +16,7 @@ function inRange([least, most]: readonly [number, number]) {
 export const noiseSchema = z.strictObject({
   kit: inRange(NOISE_RANGE.kit),
   pad: inRange(NOISE_RANGE.pad),
-  protection: z.enum(KINDS),
+  protection: z.enum(PROTECTIONS),
   label: inRange(NOISE_RANGE.label),
 });
 
@@ -84,19 +77,32 @@ export function dayDose(
   ]);
 }
 
-/** A day's dose where it is more than allowed, in one sentence; null where it is not. */
-export function sayDose(
+/** A day's noise that is more than allowed. */
+export interface Dose {
+  /** At the kit. */
+  readonly minutes: number;
+  /** What of it reaches the ear, in dBA. */
+  readonly dba: number;
+  /** Of what is allowed in a day. */
+  readonly percent: number;
+  /** Minutes a day that are allowed at this level. */
+  readonly allowedMinutes: number;
+  readonly protected: boolean;
+}
+
+/** A day's dose where it is more than allowed; null where it is not. */
+export function overDose(
   minutes: { readonly kit: number; readonly pad: number },
   noise: Noise,
-): string | null {
-  const dose = dayDose(minutes, noise);
-  if (dose <= 100) return null;
-  const level = Math.round(noise.kit - reductionDb(noise));
-  const allowed = allowedMinutes(noise.kit - reductionDb(noise));
-  const least = allowed < 1 ? 'less than a minute' : `${Math.floor(allowed)} min`;
-  const mend =
-    noise.protection === 'none'
-      ? 'Wear hearing protection, or play part of it on the pad.'
-      : 'Protect better, or play part of it on the pad.';
-  return `${Math.round(minutes.kit)} min at ${level} dBA is ${(dose / 100).toFixed(1)} times a day’s noise; ${least} is allowed. ${mend}`;
+): Dose | null {
+  const percent = dayDose(minutes, noise);
+  if (percent <= 100) return null;
+  const dba = noise.kit - reductionDb(noise);
+  return {
+    minutes: minutes.kit,
+    dba,
+    percent,
+    allowedMinutes: allowedMinutes(dba),
+    protected: noise.protection !== 'none',
+  };
 }

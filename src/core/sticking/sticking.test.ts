@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayIssue } from '@/words';
 import { leadsOf, readBack } from '../analysis';
 import { at } from '../analysis/analysis.fixture';
-import { issueText, must } from '../issue';
+import { must } from '../issue';
 import { blankRecipe, expand, MOST_BARS } from '../recipe';
 import { lcm, parseMeter, quarters, type SubdivisionId } from '../time';
 import {
@@ -73,7 +74,7 @@ describe('chains and their lead (common practice, no source)', () => {
       ...blankRecipe(),
       play: { content: sticking('RLL', { bars: 1, ending: 'RL' }) },
     });
-    expect(refused.ok ? [] : refused.issues.map(issueText)).toEqual([
+    expect(refused.ok ? [] : refused.issues.map((one) => sayIssue(ENGLISH, one))).toEqual([
       'The ending RL does not fill the bar: 1 slot is left. Choose an ending of that length, or the full cycle.',
     ]);
   });

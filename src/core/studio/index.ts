@@ -1,4 +1,4 @@
-export { clockOf, dayOf, daysAfter, daysBetween, sayDay, WEEKDAYS, weekdayOf } from '../calendar';
+export { clockOf, dayOf, daysAfter, daysBetween, WEEKDAYS, weekdayOf } from '../calendar';
 export { isDue } from './due';
 export { idSchema, makeId, parseId } from '../id';
 export { keyOf, PLAIN_SPEECH, speechSchema } from './records';
@@ -21,6 +21,8 @@ export type {
 export type { PaperTick } from './paper';
 export type {
   BatchAnswer,
+  BreakWarning,
+  Difference,
   DoneDay,
   EntryAnswer,
   ExerciseName,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Day } from '../calendar';
-import type { CrossingCount } from '../breaks';
+import type { CrossingCount, StepPlace } from '../breaks';
 import type { Family } from '../family';
 import type {
   AssignmentId,
@@ -12,15 +12,16 @@ import type {
   ProgramId,
   StudioId,
 } from '../id';
-import type { KitProfile } from '../kit';
+import type { KitProfile, VoiceId } from '../kit';
 import type { Result } from '../issue';
-import type { LadderStanding, LadderState } from '../ladder';
+import type { LadderStanding, LadderState, RungFacts } from '../ladder';
 import type { LoggedDecision, LoggedTry, SufferingId } from '../log';
 import type { CurvePoint, ItemDay, ItemSums, OnStand, SufferedCount } from '../progress';
 import type { EntryKind, Planning, Surface } from '../plan';
 import type { Outline, OutlineItem } from '../program';
 import type { ClosedRecipe } from '../recipe';
-import type { Need } from '../roster';
+import type { BreakPlace, Need } from '../roster';
+import type { Dose } from '../safety';
 import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
 
 /** Who looks. */
@@ -148,7 +149,7 @@ export interface WeakPlace {
   readonly count: CrossingCount;
   readonly item: ItemId;
   readonly name: string;
-  readonly where: string;
+  readonly place: StepPlace;
   readonly beat: number;
   readonly loop: ClosedRecipe;
 }
@@ -190,10 +191,10 @@ export interface DoneDay {
 }
 
 /** An exercise in a plan, beside its `Work`. */
-export type PlanItem = Pick<StandItem, 'assignmentId' | 'program' | 'plays' | 'reason'> & {
+export type PlanItem = Pick<StandItem, 'assignmentId' | 'program' | 'plays' | 'why'> & {
   readonly item: OutlineItem;
   /** Where the ladder stands. */
-  readonly rung: string;
+  readonly rung: RungFacts;
   readonly bpm: number;
 };
 
@@ -233,7 +234,7 @@ export interface Round {
   readonly slots: readonly RoundSlot[];
   readonly day: Day;
   /** A day's noise, where it is too much. */
-  readonly caution: string | null;
+  readonly caution: Dose | null;
 }
 
 /** Names an item of a student. @example keyOf(item) // => 'assignment item' */
@@ -254,6 +255,19 @@ export interface StudentVersion {
   readonly items: readonly VersionItem[];
 }
 
+/** What a student plays otherwise than it is written. */
+export type Difference =
+  | { readonly kind: 'unplayable' }
+  | { readonly kind: 'handedness'; readonly handedness: KitProfile['handedness'] }
+  | { readonly kind: 'no-voice'; readonly voice: VoiceId }
+  | { readonly kind: 'voice-for'; readonly voice: VoiceId; readonly by: VoiceId };
+
+/** A crossing that broke before. */
+export interface BreakWarning extends BreakPlace {
+  readonly breaks: number;
+  readonly tries: number;
+}
+
 export interface VersionItem {
   readonly item: ItemId;
   readonly name: string;
@@ -261,11 +275,11 @@ export interface VersionItem {
   readonly recipe: ClosedRecipe | null;
   readonly startBpm: number;
   /** Where this student stands; null before the first try. */
-  readonly now: string | null;
-  /** What is replaced on this kit, and what else differs, in words. */
-  readonly differs: readonly string[];
-  /** What of the student's weak crossings lies in it, in words, weakest first. */
-  readonly warnings: readonly string[];
+  readonly now: RungFacts | null;
+  /** What is replaced on this kit, and what else differs. */
+  readonly differs: readonly Difference[];
+  /** What of the student's weak crossings lies in it, weakest first. */
+  readonly warnings: readonly BreakWarning[];
   /** Likely share of tries that break there, 0 to 1. */
   readonly risk: number;
 }
@@ -273,7 +287,7 @@ export interface VersionItem {
 /** Where an item stands, as the log has it: what the Stand learns when entries are stored. */
 export type Standing = Pick<
   StandItem,
-  'assignmentId' | 'state' | 'recent' | 'reason' | 'plays' | 'cues' | 'resting' | 'today'
+  'assignmentId' | 'state' | 'recent' | 'why' | 'plays' | 'cues' | 'resting' | 'today'
 > & { readonly item: Pick<OutlineItem, 'id'> };
 
 /** What became of an entry that was posted: whether the log has it, or why it never will. */

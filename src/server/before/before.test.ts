@@ -9,6 +9,7 @@ import type { LoggedTry } from '@/core/log';
 import { writeLink } from '@/core/recipe';
 import type { DoneDay } from '@/core/studio';
 import { closeDb, openDb } from '@/db';
+import { ENGLISH, sayNeed, sayStepPlace, sayWhy } from '@/words';
 import {
   asTeacher,
   getPlan,
@@ -62,6 +63,19 @@ function rounded({ day, tries, seconds }: DoneDay) {
   return [day, tries, seconds.toFixed(6)];
 }
 
+/** Sentences that were worded otherwise when the file was written. */
+const FORMER: readonly (readonly [string | RegExp, string])[] = [
+  [/clean at (\d+), (.+)\.$/, 'clean at $2, $1.'],
+  [/: (\d+) again, (.+), (\d+ clean to go on)/, ': $2, $1 again, $3'],
+  ['review it now and then', 'keep it warm'],
+  ['with the other hand leading', 'the other hand leads'],
+  ['With the other hand leading', 'The other hand leads'],
+];
+
+function inFormerWords(text: string): string {
+  return FORMER.reduce((said, [now, then]) => said.replace(now, then), text);
+}
+
 describe('a file from before', () => {
   it.each(who('student').map(({ name, id }) => [name, id] as const))(
     '%s: every ladder stands where it stood, for the same reason, on the same tries',
@@ -83,7 +97,7 @@ describe('a file from before', () => {
           easy: state.easy,
           gain: { rung: state.best, days: state.stuckDays, asked: state.askedDays },
           keep: dueDay(state) && { times: state.keepTimes, due: dueDay(state) },
-          reason: one.reason,
+          reason: inFormerWords(sayWhy(ENGLISH, one.why)),
           cues: one.cues,
           resting: one.resting,
           waitsFor: one.waitsFor,
@@ -130,11 +144,13 @@ describe('a file from before', () => {
       const record = must(getRecord(teacher, id));
       const plan = must(getPlan(teacher, id));
       const before = toldOf(name);
-      expect(record.needs.map((n) => `${n.kind} ${n.urgency} ${n.says}`)).toEqual(before.needs);
+      expect(record.needs.map((n) => `${n.kind} ${n.urgency} ${sayNeed(ENGLISH, n)}`)).toEqual(
+        before.needs,
+      );
       expect(
         record.weak.map(
-          ({ count, where, name: of }) =>
-            `${count.key} ${count.breaks} ${count.passes} ${where} ${of}`,
+          ({ count, place, name: of }) =>
+            `${count.key} ${count.breaks} ${count.passes} ${sayStepPlace(ENGLISH, place)} ${of}`,
         ),
       ).toEqual(before.weak);
       expect(record.notes.map((one) => one.text)).toEqual(before.notes);

@@ -412,7 +412,7 @@ export const STUDENTS: readonly StudentPlan[] = [
   },
   {
     name: 'Lotte',
-    about: 'plays in the pit already; stuck on the clave since weeks',
+    about: 'plays in the pit already; stuck on the clave for weeks',
     kit: { ...FULL_KIT, name: 'Lotte' },
     program: 'Pit grooves',
     daysAWeek: 4,

@@ -1,7 +1,7 @@
 import { createElement } from 'react';
 import { toast } from 'sonner';
-import { issueText, type Result } from '@/core/issue';
-import { Words } from './speech';
+import type { Issue, Result } from '@/core/issue';
+import { IssueWords } from './speech';
 
 /** Runs something that needs the network; null when it could not be reached. */
 export async function attempt<T>(run: () => Promise<T>): Promise<T | null> {
@@ -16,9 +16,12 @@ export async function attempt<T>(run: () => Promise<T>): Promise<T | null> {
 export async function attemptOrSay<T>(run: () => Promise<Result<T>>): Promise<{ value: T } | null> {
   const answer = await attempt(run);
   if (answer?.ok) return { value: answer.value };
-  const text = answer
-    ? answer.issues.map(issueText).join(' ')
-    : 'No connection: nothing was changed. Try it again.';
-  toast.error(createElement(Words, { text }));
+  if (answer) toastIssues(answer.issues);
+  else toast.error('No connection: nothing was changed. Try it again.');
   return null;
+}
+
+/** Says in a passing message what went wrong. */
+export function toastIssues(issues: readonly Issue[]): void {
+  toast.error(createElement(IssueWords, { issues }));
 }

@@ -3,7 +3,8 @@
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { issueText, type Result } from '@/core/issue';
+import { type Result } from '@/core/issue';
+import { sayIssues } from '@/words';
 import { contains, OptionItem, type Option } from './option-item';
 import { useSpeech } from './speech';
 
@@ -35,7 +36,7 @@ export function Choice<T extends string>({
   /** For options with long hints. */
   wide?: boolean;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
   const [trouble, setTrouble] = useState('');
@@ -60,7 +61,7 @@ export function Choice<T extends string>({
     event.preventDefault();
     const typed = onType(text);
     if (typed.ok) choose(typed.value);
-    else setTrouble(typed.issues.map(issueText).join(' '));
+    else setTrouble(sayIssues(say, typed.issues));
   }
 
   return (
@@ -102,11 +103,7 @@ export function Choice<T extends string>({
             )}
             <Command.List className="max-h-72 overflow-y-auto p-1">
               <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-                {trouble
-                  ? ''
-                  : onType
-                    ? 'Press Enter to take what you typed.'
-                    : 'Nothing like that.'}
+                {trouble ? '' : onType ? 'Press Enter to take what you typed.' : 'No match.'}
               </Command.Empty>
               {[...offered, ...options].map((option) => (
                 <OptionItem

@@ -1,4 +1,4 @@
-export { attempt, attemptOrSay } from './attempt';
+export { attempt, attemptOrSay, toastIssues } from './attempt';
 export { Button, buttonLook } from './button';
 export { Choice } from './choice';
 export { contains, OptionItem } from './option-item';
@@ -6,7 +6,7 @@ export { Field } from './field';
 export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';
 export { ProgramChoice } from './program-choice';
-export { SpeechProvider, useSpeech, Words } from './speech';
+export { CautionLine, IssueWords, SpeechProvider, useSpeech, Words } from './speech';
 export { issuesAt, Trouble } from './trouble';
 export { useFormAction } from './use-form-action';
 export { useKept } from './use-kept';

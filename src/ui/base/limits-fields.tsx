@@ -20,7 +20,7 @@ export function LimitsFields({
 }) {
   return (
     <fieldset>
-      <legend className="label mb-1">Too near under, in ms</legend>
+      <legend className="label mb-1">Warn when closer than, in ms</legend>
       {(Object.keys(LIMIT_NAMES) as (keyof Limits)[]).map((key) => (
         <LimitField
           key={key}

@@ -2,11 +2,15 @@
 
 import { Toaster } from 'sonner';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import type { Issue } from '@/core/issue';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
-import { noteWords, ownSyllables, SYLLABLES, type Syllables } from '@/core/time';
+import { noteWords, type Syllables } from '@/core/time';
+import { sayCaution, sayIn, sayIssues, type Say } from '@/words';
 
 interface Spoken {
   readonly speech: Speech;
+  /** What puts facts into words. */
+  readonly say: Say;
   /** Words with the studio's note names. */
   readonly words: (text: string) => string;
   readonly syllables: Syllables;
@@ -15,12 +19,11 @@ interface Spoken {
 const SpeechContext = createContext<Spoken>(spokenOf(PLAIN_SPEECH));
 
 function spokenOf(speech: Speech): Spoken {
-  const { notes, syllables: chosen } = speech;
-  const own = typeof chosen === 'string' ? null : ownSyllables(chosen.sixteenths, chosen.triplets);
+  const say = sayIn('en-GB', speech);
   return {
-    speech,
-    words: (text) => noteWords(text, notes),
-    syllables: own ?? (typeof chosen === 'string' ? SYLLABLES[chosen] : SYLLABLES.english),
+    ...{ speech, say },
+    words: (text) => noteWords(text, speech.notes),
+    syllables: say.syllables,
   };
 }
 
@@ -58,4 +61,14 @@ export function useSpeech(): Spoken {
 /** Words with the studio's note names, where a hook cannot be. */
 export function Words({ text }: { text: string }) {
   return <>{useSpeech().words(text)}</>;
+}
+
+/** Issues in words, where a hook cannot be. */
+export function IssueWords({ issues }: { issues: readonly Issue[] }) {
+  return <>{sayIssues(useSpeech().say, issues)}</>;
+}
+
+/** The caution that stands wherever time, tempo or load is set. */
+export function CautionLine() {
+  return <>{sayCaution(useSpeech().say)}</>;
 }

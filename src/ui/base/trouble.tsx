@@ -1,16 +1,17 @@
 'use client';
 
-import { issueText, type Issue } from '@/core/issue';
+import type { Issue } from '@/core/issue';
+import { sayIssue } from '@/words';
 import { useSpeech } from './speech';
 
 /** Issues in words, where they were made. `id` ties them to their field. */
 export function Trouble({ issues, id }: { issues: readonly Issue[]; id?: string }) {
-  const { words } = useSpeech();
+  const { say } = useSpeech();
   if (issues.length === 0) return null;
   return (
     <ul id={id} role="alert" className="my-1 border-l-3 border-warm pl-2 text-sm text-ink">
       {issues.map((issue, index) => (
-        <li key={index}>{words(issueText(issue))}</li>
+        <li key={index}>{sayIssue(say, issue)}</li>
       ))}
     </ul>
   );

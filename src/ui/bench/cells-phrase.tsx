@@ -127,7 +127,7 @@ function cellOptions(gap: number, as: PhraseCells): readonly Option<string>[] {
 
 function cellHint(cell: string, usual: string | undefined): string | undefined {
   if (cell === usual) return 'usual';
-  return cell.endsWith('L') ? 'leaves on the left' : undefined;
+  return cell.endsWith('L') ? 'ends on the left hand' : undefined;
 }
 
 function readCell(text: string, gap: number): Result<string> {

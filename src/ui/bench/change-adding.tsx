@@ -54,9 +54,9 @@ export function AddingDetails({
             value={change.to}
             onChange={(to) => onChange({ ...change, to })}
           />
-          <Row label="On one of">
+          <Row label="Every nth">
             <Stepper
-              label="On one of"
+              label="Every nth"
               value={change.nth}
               onChange={(nth) => onChange({ ...change, nth: within(nth, 32) })}
             />

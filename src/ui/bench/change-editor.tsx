@@ -15,7 +15,7 @@ const PARTS = { line: 'line', over: 'ostinato', all: 'everything' } as const;
 const WHATS = { pattern: 'all of it', accents: 'accents only', sticking: 'sticking only' } as const;
 const MIRRORS = { hands: 'hands, feet stay', 'all limbs': 'all limbs' } as const;
 const SCHOOLS = { grid: 'by the grid', groups: 'right leads each group' } as const;
-const HANDS = { kept: 'as they were', anew: 'alternate anew' } as const;
+const HANDS = { kept: 'as they were', anew: 'alternating again' } as const;
 const KEEPS = { accents: 'accents', beats: 'beats', 'every other': 'every other' } as const;
 
 type OnChange = (change: Change) => void;
@@ -124,7 +124,7 @@ function Details({
           />
           <PlayedBy
             row="To"
-            label="Given to"
+            label="Give to"
             value={change.to}
             onChange={(to) => onChange({ ...change, to })}
           />
@@ -170,7 +170,7 @@ function Details({
           </Row>
           <PlayedBy
             row="To"
-            label="Given to"
+            label="Give to"
             value={change.to}
             onChange={(to) => onChange({ ...change, to })}
           />

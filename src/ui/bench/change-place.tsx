@@ -105,7 +105,7 @@ export function PlaceDetails({
           }}
         />
       </Row>
-      <Toggle label="Notes lie" options={SPACINGS} value={spacing} onChoose={setSpacing} />
+      <Toggle label="Spacing" options={SPACINGS} value={spacing} onChoose={setSpacing} />
       <Toggle
         label="Slots"
         options={{ all: 'all', between: 'in between only' }}

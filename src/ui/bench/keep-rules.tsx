@@ -2,9 +2,8 @@
 
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { issueText } from '@/core/issue';
 import type { MaterialContents } from '@/core/materials';
-import { attempt, Button } from '../base';
+import { attempt, Button, toastIssues } from '../base';
 import { useShelf } from './library';
 
 /** Puts a rules table on the shelf under a name, so that other lines can be read by it. */
@@ -14,17 +13,19 @@ export function KeepRules({ rules }: { rules: MaterialContents['rules']['rules']
   if (name === null) {
     return (
       <button type="button" className="phrase" onClick={() => setName('')}>
-        keep these rules
+        save these rules
       </button>
     );
   }
   async function keep() {
     const saved = await attempt(() => saveRules(name ?? '', rules));
     if (saved?.ok) {
-      toast.success(`Kept ${name}. It is among the interpretations now.`);
+      toast.success(`Saved ${name}. It is among the interpretations now.`);
       setName(null);
+    } else if (saved) {
+      toastIssues(saved.issues);
     } else {
-      toast.error(saved ? saved.issues.map(issueText).join(' ') : 'Not kept: no connection.');
+      toast.error('Not saved: no connection.');
     }
   }
   return (
@@ -46,7 +47,7 @@ export function KeepRules({ rules }: { rules: MaterialContents['rules']['rules']
         onKeyDown={(event) => event.key === 'Escape' && setName(null)}
       />
       <Button look="quiet" type="submit">
-        keep
+        save
       </Button>
     </form>
   );

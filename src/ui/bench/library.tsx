@@ -46,7 +46,7 @@ const ShelfContext = createContext<Shelf>({
   exercises: [],
   load: () => Promise.resolve(null),
   findSame: () => Promise.resolve([]),
-  saveRules: () => Promise.resolve(fail({ code: 'not-found', path: [], what: 'shelf' })),
+  saveRules: () => Promise.resolve(fail({ code: 'not-found', path: [], what: 'page' })),
 });
 
 /** @param own the studio's own materials */

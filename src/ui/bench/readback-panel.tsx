@@ -5,10 +5,9 @@ import type { Readback } from '@/core/analysis';
 import { limbName } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { retypeCount, retypeLine } from '@/core/retype';
-import { CAUTION_LINE } from '@/core/safety';
 import { sayCount } from '@/core/issue';
 import type { Tempo } from '@/core/time';
-import { useSpeech } from '../base';
+import { CautionLine, useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { Composite } from './readback-composite';
 import { CycleText, LockUpList } from './readback-cycle';
@@ -53,8 +52,8 @@ export const ReadbackPanel = memo(function ReadbackPanel({
       )}
       {exercise.stale > 0 && (
         <p className="border-l-3 border-warm pl-2 text-sm">
-          {sayCount(exercise.stale, 'note')} changed by hand {exercise.stale === 1 ? 'is' : 'are'}{' '}
-          not there any more.
+          {sayCount(exercise.stale, 'note')} changed by hand{' '}
+          {exercise.stale === 1 ? 'no longer matches a note.' : 'no longer match a note.'}
         </p>
       )}
       <SameAs id={id} exercise={exercise} />
@@ -100,15 +99,17 @@ export const ReadbackPanel = memo(function ReadbackPanel({
         <Loads readback={readback} />
         <Travels readback={readback} />
       </Part>
-      <Part label="Against the beat" how={{ part: 'syncopation', ...how }}>
+      <Part label="Syncopation" how={{ part: 'syncopation', ...how }}>
         <SyncopationList exercise={exercise} readback={readback} />
       </Part>
       <Levels exercise={exercise} />
-      <Part label="Hard by" how={{ part: 'difficulty', ...how }}>
+      <Part label="Difficulty" how={{ part: 'difficulty', ...how }}>
         <Difficulty readback={readback} />
       </Part>
       <Neighbours {...{ recipe, exercise, tempo, onChange }} />
-      <p className="border-t border-faint pt-2 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
+      <p className="border-t border-faint pt-2 text-xs leading-4 text-soft">
+        <CautionLine />
+      </p>
     </section>
   );
 });

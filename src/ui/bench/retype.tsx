@@ -2,9 +2,9 @@
 
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { issueText, type Result } from '@/core/issue';
+import { type Result } from '@/core/issue';
 import type { Retyped } from '@/core/retype';
-import { useSpeech } from '../base';
+import { IssueWords, useSpeech } from '../base';
 
 /** Read text that can be typed anew where it stands: the recipe follows. Text that reads in several
  * ways lists them; Enter takes the first. */
@@ -67,7 +67,7 @@ export function Retype({
           />
           {found && !found.ok && (
             <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
-              {words(found.issues.map(issueText).join(' '))}
+              <IssueWords issues={found.issues} />
             </p>
           )}
           <ul aria-label="Readings" className="mt-1 max-h-60 overflow-y-auto">

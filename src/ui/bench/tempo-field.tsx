@@ -2,10 +2,9 @@
 
 import { Minus, Plus } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
-import { issueText } from '@/core/issue';
 import type { Exercise } from '@/core/recipe';
 import { bpm, FASTEST, parseBpm, SLOWEST, tempoFor, tempoOfTaps, type Bpm } from '@/core/time';
-import { Button } from '../base';
+import { Button, IssueWords } from '../base';
 import { TempoGlyph } from '../play';
 
 /** The tempo with its note: typed, stepped, tapped. */
@@ -74,7 +73,7 @@ export function TempoField({
           role="alert"
           className="max-w-72 border-l-3 border-warm pl-2 text-sm"
         >
-          {read.issues.map(issueText).join(' ')}
+          <IssueWords issues={read.issues} />
         </p>
       )}
     </div>

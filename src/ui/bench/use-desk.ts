@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, type Dispatch } from 'react';
 import { toast } from 'sonner';
-import { issueText, type Issue, type Result } from '@/core/issue';
+import type { Issue, Result } from '@/core/issue';
 import {
   blankRecipe,
   suggestName,
@@ -12,7 +12,7 @@ import {
   type Exercise,
 } from '@/core/recipe';
 import type { ExerciseId, ProgramId, SavedExercise } from '@/core/studio';
-import { attempt, attemptOrSay, type ProgramTarget } from '../base';
+import { attempt, attemptOrSay, toastIssues, type ProgramTarget } from '../base';
 import type { Shelf } from './library';
 import { isSaved, type DraftAction, type DraftHistory } from './draft';
 
@@ -73,7 +73,7 @@ export function useDesk({
 
   async function save(): Promise<ExerciseId | null> {
     if (!expanded.ok) {
-      toast.error(expanded.issues.map(issueText).join(' '));
+      toastIssues(expanded.issues);
       return null;
     }
     setSaving(true);
@@ -87,7 +87,7 @@ export function useDesk({
     }
     if (!answer.ok) {
       setRefused(answer.issues);
-      toast.error(answer.issues.map(issueText).join(' '));
+      toastIssues(answer.issues);
       return null;
     }
     const { id } = answer.value;
@@ -105,12 +105,10 @@ export function useDesk({
       toast.success(`Added to ${name}.`, {
         action: { label: 'Open it', onClick: () => router.push(`/programs/${answer.value}`) },
       });
+    } else if (answer) {
+      toastIssues(answer.issues);
     } else {
-      toast.error(
-        answer
-          ? answer.issues.map(issueText).join(' ')
-          : 'Not added: no connection. Choose it again.',
-      );
+      toast.error('Not added: no connection. Choose it again.');
     }
   }
 

@@ -5,7 +5,8 @@ import { GridComponent, TooltipComponent } from 'echarts/components';
 import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useCallback } from 'react';
-import { sayDay } from '@/core/studio';
+import { sayDay, type Say } from '@/words';
+import { useSpeech } from '../base';
 import { useChart } from './use-chart';
 
 register([BarChart, GridComponent, TooltipComponent, SVGRenderer]);
@@ -17,7 +18,11 @@ interface DayMinutes {
 
 /** Minutes of practice, a bar for each day. */
 export default function PracticeChart({ days }: { days: readonly DayMinutes[] }) {
-  const option = useCallback((style: CSSStyleDeclaration) => optionFor(days, style), [days]);
+  const { say } = useSpeech();
+  const option = useCallback(
+    (style: CSSStyleDeclaration) => optionFor(say, days, style),
+    [say, days],
+  );
   const place = useChart(openChart, option);
   const total = Math.round(days.reduce((sum, one) => sum + one.minutes, 0));
   return (
@@ -34,7 +39,7 @@ function openChart(node: HTMLElement) {
   return init(node, null, { renderer: 'svg' });
 }
 
-function optionFor(days: readonly DayMinutes[], style: CSSStyleDeclaration) {
+function optionFor(say: Say, days: readonly DayMinutes[], style: CSSStyleDeclaration) {
   const soft = style.getPropertyValue('--soft');
   const label = { color: soft, fontFamily: style.fontFamily };
   return {
@@ -47,12 +52,12 @@ function optionFor(days: readonly DayMinutes[], style: CSSStyleDeclaration) {
       textStyle: { color: style.getPropertyValue('--ink'), fontFamily: style.fontFamily },
       formatter: ({ dataIndex }: { dataIndex: number }) => {
         const one = days[dataIndex];
-        return one ? `${sayDay(one.day)}: ${one.minutes} min` : '';
+        return one ? `${sayDay(say, one.day)}: ${one.minutes} min` : '';
       },
     },
     xAxis: {
       type: 'category',
-      data: days.map((one) => sayDay(one.day)),
+      data: days.map((one) => sayDay(say, one.day)),
       axisLabel: { ...label, hideOverlap: true },
       axisTick: { show: false },
       axisLine: { lineStyle: { color: style.getPropertyValue('--line') } },

@@ -2,8 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { issueText } from '@/core/issue';
-import { Button } from '../base';
+import { Button, IssueWords } from '../base';
 import { useQueue, useSender } from './use-log';
 
 /** Whether all that was played is stored: nothing while it is, a quiet word while something waits, and
@@ -16,7 +15,7 @@ export function LogMark() {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-l-3 border-warm pl-2">
       <span>
-        Not stored. {stuck.issues.map(issueText).join(' ')}
+        Not saved. <IssueWords issues={stuck.issues} />
         {waiting.length > 1 && ` ${waiting.length - 1} more behind it.`}
       </span>
       <Button onClick={() => sender.retry()}>Try again</Button>
@@ -39,7 +38,7 @@ function Waits({ count }: { count: number }) {
   if (!late) return null;
   return (
     <p role="status" className="text-soft" data-log="waiting">
-      {count} not stored yet
+      {count} not saved yet
     </p>
   );
 }

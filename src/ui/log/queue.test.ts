@@ -29,7 +29,7 @@ const stored = (id: string): EntryAnswer => ({
   result: { ok: true, value: null },
 });
 const refused = (id: string): EntryAnswer => {
-  const issues = [{ code: 'not-found' as const, path: [], what: 'item' }];
+  const issues = [{ code: 'not-found' as const, path: [], what: 'item' as const }];
   return { id: id as EntryId, result: { ok: false, issues } };
 };
 
@@ -65,7 +65,7 @@ describe('the queue', () => {
   });
 
   it('stops as a whole where the batch is refused', () => {
-    const issues = [{ code: 'not-yours' as const, path: [], what: 'page' }];
+    const issues = [{ code: 'not-yours' as const, path: [], what: 'page' as const }];
     expect(afterRefusal(three, issues).stuck).toEqual({ id: 'a', issues });
   });
 
@@ -169,7 +169,7 @@ describe('LogSender', () => {
     sender.put(entry('a'));
     await vi.advanceTimersByTimeAsync(500);
     expect(sender.snapshot()).toMatchObject({ failures: 1, stuck: null });
-    const issues = [{ code: 'not-yours', path: [], what: 'page' }];
+    const issues = [{ code: 'not-yours' as const, path: [], what: 'page' as const }];
     server = () => Response.json({ ok: false, issues }, { status: 401 });
     await vi.runAllTimersAsync();
     expect(sender.snapshot().stuck).toEqual({ id: 'a', issues });

@@ -2,13 +2,13 @@
 
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { issueText, type Issue, type Result } from '@/core/issue';
+import { type Issue, type Result } from '@/core/issue';
 import type { MaterialContents } from '@/core/materials';
 import { parseLine, writeLine } from '@/core/reading';
 import { expand, recipeOfMaterial } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
 import { SUBDIVISIONS, parseMeter } from '@/core/time';
-import { attempt, Button, Field, issuesAt, Trouble, useSpeech } from '../base';
+import { attempt, Button, Field, issuesAt, IssueWords, Trouble, useSpeech } from '../base';
 import { RulesPhrase } from '../bench';
 import { ScoreSheet } from '../marks';
 import { CellsFields, KitFields } from './editor-fields';
@@ -66,7 +66,7 @@ export function MaterialEditor({
           onChange={(event) => set({ name: event.target.value })}
         />
         <Field
-          label="Trains"
+          label="Good for"
           className="w-44"
           maxLength={40}
           value={draft.trains}
@@ -266,7 +266,9 @@ function StickingFields({
         (shown.ok ? (
           <ScoreSheet exercise={shown.value} />
         ) : (
-          <p role="alert">{shown.issues.map(issueText).join(' ')}</p>
+          <p role="alert">
+            <IssueWords issues={shown.issues} />
+          </p>
         ))}
     </>
   );

@@ -119,7 +119,7 @@ export function Materials({
             )}
           </div>
           {uses.length > 1 && (
-            <div className="flex flex-wrap gap-1" role="group" aria-label="Trains">
+            <div className="flex flex-wrap gap-1" role="group" aria-label="Good for">
               {uses.map((use) => (
                 <Button
                   key={use}
@@ -142,7 +142,7 @@ export function Materials({
           )}
           {(kind === 'exercise' ? shownExercises : shown).length === 0 && (
             <p className="p-4 text-soft">
-              {sought || trains ? 'Nothing like that. Search for another word.' : 'None yet.'}
+              {sought || trains ? 'No match. Search for another word.' : 'None yet.'}
             </p>
           )}
         </div>

@@ -1,12 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { issueText } from '@/core/issue';
 import { usualLimb, voice, VOICES, type VoiceId } from '@/core/kit';
 import { ostinatoOf, readOstinato, type Lane, type MaterialContents } from '@/core/materials';
 import { editByHand, expand, toggleOstinato, blankRecipe, type ClosedRecipe } from '@/core/recipe';
 import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '@/core/time';
-import { Button, Field, useSpeech } from '../base';
+import { Button, Field, IssueWords, useSpeech } from '../base';
 import { EditableSheet } from '../bench';
 import { TapIn } from './tap-in';
 
@@ -41,7 +40,7 @@ export function OstinatoFields({
       />
       {read && !read.ok && (
         <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
-          {words(read.issues.map(issueText).join(' '))}
+          <IssueWords issues={read.issues} />
         </p>
       )}
       {read?.ok && (
@@ -119,7 +118,7 @@ export function OstinatoFields({
         />
       ) : (
         <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
-          {words(expanded.issues.map(issueText).join(' '))}
+          <IssueWords issues={expanded.issues} />
         </p>
       )}
     </>

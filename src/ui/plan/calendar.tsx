@@ -3,17 +3,10 @@
 import { clsx } from 'clsx';
 import { useRef, type KeyboardEvent } from 'react';
 import type { PlannedDay } from '@/core/plan';
-import {
-  daysAfter,
-  daysBetween,
-  sayDay,
-  WEEKDAYS,
-  weekdayOf,
-  type Day,
-  type DoneDay,
-} from '@/core/studio';
+import { daysAfter, daysBetween, WEEKDAYS, weekdayOf, type Day, type DoneDay } from '@/core/studio';
+import { sayDate, sayMinutes, sayEntryKind, sayDay, type Say } from '@/words';
+import { useSpeech } from '../base';
 import { rowsOf } from './rows';
-import { KIND_WORDS, sayDate, sayMinutes } from './words';
 
 /** What a date shows: what is planned, or what was done. */
 export interface Shown {
@@ -60,6 +53,7 @@ export function Calendar({
   onChoose: (day: Day) => void;
   onMove: (from: Day, to: Day) => void;
 }) {
+  const { say } = useSpeech();
   const place = useRef<HTMLDivElement>(null);
   const dragged = useRef<Day | null>(null);
 
@@ -95,7 +89,7 @@ export function Calendar({
               data-day={day}
               tabIndex={day === chosen ? 0 : -1}
               aria-pressed={day === chosen}
-              aria-label={sayShown(shown, names)}
+              aria-label={sayShown(say, shown, names)}
               aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight Alt+ArrowUp Alt+ArrowDown"
               draggable={movable}
               onClick={() => onChoose(day)}
@@ -137,12 +131,13 @@ function DayHead({
   shown: Shown;
   today: Day;
 }) {
+  const { say } = useSpeech();
   const number = Number(day.slice(-2));
   const first = number === 1 || daysBetween(today, day) === 0;
   return (
     <span className="flex items-baseline gap-x-1 max-sm:flex-col">
       <b className={clsx('whitespace-nowrap', day === today && 'text-warm')}>
-        {first ? sayDay(day) : number}
+        {first ? sayDay(say, day) : number}
       </b>
       <span className="whitespace-nowrap max-sm:text-xs sm:ml-auto sm:text-sm">
         {off ? 'off' : missed ? 'missed' : sayTime(done, minutes, day <= today)}
@@ -169,6 +164,7 @@ function Blocks({
   names: readonly string[];
   large: boolean;
 }) {
+  const { say } = useSpeech();
   if (!planned) return done && <span className="text-sm">{done.tries} tries</span>;
   const rows = rowsOf(planned);
   const few = large ? rows : rows.slice(0, rows.length > LINES ? LINES - 1 : LINES);
@@ -180,11 +176,11 @@ function Blocks({
           className={large ? 'text-sm' : 'truncate text-xs max-sm:hidden'}
         >
           {tries > 1 && <b>{tries}×</b>} {names[work] ?? ''}
-          {kind !== 'new' && <span className="text-soft"> {KIND_WORDS[kind]}</span>}
+          {kind !== 'new' && <span className="text-soft"> {sayEntryKind(say, kind)}</span>}
           {large && (
             <span className="text-soft">
               {' '}
-              {sayMinutes(seconds)}
+              {sayMinutes(say, seconds)}
               {on === 'pad' && ', pad'}
             </span>
           )}
@@ -200,8 +196,12 @@ function Blocks({
   );
 }
 
-function sayShown({ day, planned, done, minutes, off, missed }: Shown, names: readonly string[]) {
-  const parts = [sayDate(day)];
+function sayShown(
+  say: Say,
+  { day, planned, done, minutes, off, missed }: Shown,
+  names: readonly string[],
+) {
+  const parts = [sayDate(say, day)];
   if (off) parts.push('off');
   else if (missed) parts.push('missed');
   else if (minutes > 0) parts.push(`${minutes} minutes`);

@@ -1,11 +1,13 @@
 import { minutesOf, type Entry, type Planning } from '@/core/plan';
 import { expand } from '@/core/recipe';
-import { longestInARow, sayDose, sayInARow } from '@/core/safety';
+import { isLongInARow, longestInARow, overDose } from '@/core/safety';
 import type { PlanItem } from '@/core/studio';
 import { bpm, tempoFor } from '@/core/time';
+import { sayDose, sayInARow, type Say } from '@/words';
 
 /** What a day asks of ears and limbs, where it is much. @param items by work */
 export function cautionsOf(
+  say: Say,
   entries: readonly Entry[],
   items: readonly Pick<PlanItem, 'plays' | 'bpm'>[],
   { schedule }: Pick<Planning, 'schedule'>,
@@ -17,6 +19,10 @@ export function cautionsOf(
     const tempo = tempoFor(made.value.meter, bpm(item.bpm));
     return { exercise: made.value, tempo, seconds: playSeconds };
   });
-  const says = [sayDose(minutesOf(entries), schedule.noise), sayInARow(longestInARow(stints))];
-  return says.filter((one) => one !== null);
+  const dose = overDose(minutesOf(entries), schedule.noise);
+  const row = longestInARow(stints);
+  return [
+    ...(dose ? [sayDose(say, dose)] : []),
+    ...(isLongInARow(row) ? [sayInARow(say, row)] : []),
+  ];
 }

@@ -2,12 +2,13 @@
 
 import { hoursOn, withDay, type Planning, type Schedule } from '@/core/plan';
 import type { Day, PlanItem } from '@/core/studio';
-import { Button } from '../base';
+import { sayDate, sayMinutes, sayEntryKind } from '@/words';
+import { Button, useSpeech } from '../base';
 import type { Shown } from './calendar';
 import { cautionsOf } from './cautions';
 import { Minutes, Surfaces } from './hours-table';
 import { rowsOf } from './rows';
-import { KIND_WORDS, LAST_DATE, sayDate, sayMinutes } from './words';
+import { LAST_DATE } from './dates';
 
 /** One date: what is played and for how long, and its own minutes; or what was done. */
 export function DayPanel({
@@ -23,31 +24,32 @@ export function DayPanel({
   onSet: (schedule: Schedule) => void;
   onMove: (from: Day, to: Day) => void;
 }) {
+  const { say } = useSpeech();
   const { day, planned, done } = shown;
   const { schedule, today } = planning;
   const hours = hoursOn(schedule, day);
-  const cautions = planned ? cautionsOf(planned.entries, items, planning) : [];
+  const cautions = planned ? cautionsOf(say, planned.entries, items, planning) : [];
   return (
     <section aria-labelledby="day-title">
       <h2 id="day-title" className="font-serif text-xl">
-        {sayDate(day)}
+        {sayDate(say, day)}
       </h2>
       {done && (
         <p>
-          {sayMinutes(done.seconds)} done, {done.tries} tries.
+          {sayMinutes(say, done.seconds)} done, {done.tries} tries.
         </p>
       )}
       {planned && (
         <p className="mt-1 flex flex-wrap items-center gap-2 text-sm">
           <Minutes
             key={`${day} ${hours.minutes}`}
-            label={`Minutes on ${sayDate(day)}`}
+            label={`Minutes on ${sayDate(say, day)}`}
             value={hours.minutes}
             onSet={(minutes) => onSet(withDay(schedule, day, { ...hours, minutes }))}
           />
           min
           <Surfaces
-            name={sayDate(day)}
+            name={sayDate(say, day)}
             on={hours.on}
             onSet={(on) => onSet(withDay(schedule, day, { ...hours, on }))}
           />
@@ -89,10 +91,10 @@ export function DayPanel({
               <span className="w-6 text-right font-semibold">{tries}×</span>
               <span className="min-w-0 flex-1 truncate">
                 {items[work]?.item.name}
-                {kind !== 'new' && <span className="text-soft"> {KIND_WORDS[kind]}</span>}
+                {kind !== 'new' && <span className="text-soft"> {sayEntryKind(say, kind)}</span>}
               </span>
               <span className="text-soft">
-                {sayMinutes(seconds)}
+                {sayMinutes(say, seconds)}
                 {on === 'pad' && ', pad'}
               </span>
             </li>

@@ -11,7 +11,9 @@ import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useCallback } from 'react';
 import type { Forecast } from '@/core/plan';
-import { sayDay, type Day, type StudentPlan } from '@/core/studio';
+import { type Day, type StudentPlan } from '@/core/studio';
+import { sayDay, type Say } from '@/words';
+import { useSpeech } from '../base';
 import { useChart } from '../charts';
 
 register([
@@ -42,9 +44,10 @@ interface Drawn {
  * against done. */
 export default function ForecastChart(drawn: Drawn) {
   const { way, forecast, weeks, target } = drawn;
+  const { say } = useSpeech();
   const option = useCallback(
-    (style: CSSStyleDeclaration) => optionFor({ way, forecast, weeks, target }, style),
-    [way, forecast, weeks, target],
+    (style: CSSStyleDeclaration) => optionFor(say, { way, forecast, weeks, target }, style),
+    [say, way, forecast, weeks, target],
   );
   const place = useChart(openChart, option);
   const [now] = forecast.way;
@@ -65,7 +68,7 @@ function openChart(node: HTMLElement) {
 
 const percentOf = (share: number) => Math.round(1000 * share) / 10;
 
-function optionFor({ way, forecast, weeks, target }: Drawn, style: CSSStyleDeclaration) {
+function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSSStyleDeclaration) {
   const of = (name: string) => style.getPropertyValue(name);
   const label = { color: of('--soft'), fontFamily: style.fontFamily };
   const line = { lineStyle: { color: of('--line') } };
@@ -81,7 +84,12 @@ function optionFor({ way, forecast, weeks, target }: Drawn, style: CSSStyleDecla
     gridIndex,
     min: from,
     max: until,
-    axisLabel: { ...label, show: shows, hideOverlap: true, formatter: sayTick },
+    axisLabel: {
+      ...label,
+      show: shows,
+      hideOverlap: true,
+      formatter: (at: number) => sayTick(say, at),
+    },
     axisTick: { show: false },
     axisLine: line,
     splitLine: { show: false },
@@ -180,6 +188,6 @@ function optionFor({ way, forecast, weeks, target }: Drawn, style: CSSStyleDecla
   };
 }
 
-function sayTick(at: number): string {
-  return sayDay(new Date(at).toISOString().slice(0, 10));
+function sayTick(say: Say, at: number): string {
+  return sayDay(say, new Date(at).toISOString().slice(0, 10));
 }

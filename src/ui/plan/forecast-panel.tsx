@@ -2,23 +2,17 @@
 
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
-import {
-  hoursOn,
-  sayHelp,
-  sayRange,
-  type DateRange,
-  type Forecasting,
-  type Planning,
-} from '@/core/plan';
+import { hoursOn, type Forecasting, type Planning } from '@/core/plan';
 import { daysAfter, type DoneDay, type StudentPlan } from '@/core/studio';
-import { Button } from '../base';
+import { sayHelp, sayRange, sayRung } from '@/words';
+import { Button, useSpeech } from '../base';
 import { mondayOf } from './calendar';
 import type { WeekMinutes } from './forecast-chart';
 import { useForecast } from './use-forecast';
 
 const ForecastChart = dynamic(() => import('./forecast-chart'), {
   ssr: false,
-  loading: () => <div className="h-80 text-soft">Drawing…</div>,
+  loading: () => <div className="h-80 text-soft">Loading…</div>,
 });
 
 /** Chosen once, so that the same log always looks ahead the same way. */
@@ -30,6 +24,7 @@ const WEEKS_AHEAD = 8;
 
 /** When each ladder and all of them reach their targets, why that is thought, and what would help. */
 export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning: Planning }) {
+  const { say } = useSpeech();
   const { keeps, way, done, items } = plan;
   const asked = useMemo((): Forecasting => ({ ...planning, keeps, seed: SEED }), [planning, keeps]);
   const { forecast, help, stage, stop, again } = useForecast(asked);
@@ -41,7 +36,7 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
         Forecast
         {stage === 'working' && (
           <span role="status" className="font-sans text-sm text-soft">
-            Looking ahead…{' '}
+            Calculating…{' '}
             <Button look="quiet" onClick={stop}>
               Stop
             </Button>
@@ -49,9 +44,9 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
         )}
         {(stage === 'stopped' || stage === 'failed') && (
           <span role="status" className="font-sans text-sm text-soft">
-            {stage === 'failed' && 'It could not be worked out. '}
+            {stage === 'failed' && 'The forecast could not be calculated. '}
             <Button look="quiet" onClick={again}>
-              Look ahead again
+              Try again
             </Button>
           </span>
         )}
@@ -60,11 +55,15 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
         <>
           <p className="mt-1 text-lg" data-testid="forecast">
             All targets:{' '}
-            <b>{forecast.works.some(Boolean) ? say(forecast.program, today) : 'reached'}</b>
+            <b>
+              {forecast.works.some(Boolean)
+                ? sayRange(say, forecast.program.early, forecast.program.late, today)
+                : 'reached'}
+            </b>
             {forecast.program.inTime !== null && schedule.target && (
               <span className="text-soft">
                 {' '}
-                · in time in {Math.round(100 * forecast.program.inTime)} of 100 futures
+                · on time in {Math.round(100 * forecast.program.inTime)} of 100 simulations
               </span>
             )}
           </p>
@@ -76,17 +75,19 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
                 return (
                   <tr key={works[index]?.id ?? index} className="border-b border-faint">
                     <td className="py-0.5">{item.name}</td>
-                    <td className="text-soft">{range ? `at ${rung}` : ''}</td>
-                    <td className="text-right">{range ? say(range, today) : 'reached'}</td>
+                    <td className="text-soft">{range ? `at ${sayRung(say, rung)}` : ''}</td>
+                    <td className="text-right">
+                      {range ? sayRange(say, range.early, range.late, today) : 'reached'}
+                    </td>
                   </tr>
                 );
               })}
             </tbody>
           </table>
           <p className="mt-2 text-sm text-soft">
-            {forecast.futures.toLocaleString('en')} futures, four in five within the range: clean{' '}
-            {Math.round(100 * forecast.clean.fresh)} % on new rungs,{' '}
-            {Math.round(100 * forecast.clean.known)} % on those won before;{' '}
+            {forecast.futures.toLocaleString('en')} simulations, 4 in 5 of them within the range;
+            based on {Math.round(100 * forecast.clean.fresh)} % clean on new rungs,{' '}
+            {Math.round(100 * forecast.clean.known)} % clean on rungs passed before, and{' '}
             {Math.round(100 * forecast.keeps)} % of the planned days kept.
           </p>
           {help && help.length > 0 && (
@@ -95,7 +96,7 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
               <ol aria-label="What would help most" className="border-t border-line">
                 {help.map((one) => (
                   <li key={one.kind} className="border-b border-faint py-0.5">
-                    {sayHelp(one, works)}
+                    {sayHelp(say, one, works)}
                   </li>
                 ))}
               </ol>
@@ -105,10 +106,6 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
       )}
     </section>
   );
-}
-
-function say({ early, late }: DateRange, today: string): string {
-  return sayRange(early, late, today);
 }
 
 function weeksOf(done: readonly DoneDay[], { schedule, today }: Planning): readonly WeekMinutes[] {

@@ -1,4 +1,3 @@
 export { cautionsOf } from './cautions';
 export { rowsOf } from './rows';
-export { KIND_WORDS, sayDate, sayMinutes, sayMissed } from './words';
 export { Plan } from './plan';

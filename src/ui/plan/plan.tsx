@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
-import { issueText, type Issue, type Result } from '@/core/issue';
+import { type Issue, type Result } from '@/core/issue';
 import {
   checkSchedule,
   findUnfit,
@@ -11,20 +11,18 @@ import {
   isOff,
   moveSession,
   planDays,
-  sayUnfit,
   type Plan as PlannedDays,
   type Planning,
   type Schedule,
 } from '@/core/plan';
-import { CAUTION_LINE } from '@/core/safety';
 import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
-import { Button, buttonLook, useKept } from '../base';
+import { sayDate, sayMissed, sayIssue, sayUnfit, sayCaution } from '@/words';
+import { Button, buttonLook, toastIssues, useKept, useSpeech } from '../base';
 import { Calendar, mondayOf, type Shown } from './calendar';
 import { DayPanel } from './day-panel';
 import { ForecastPanel } from './forecast-panel';
 import { HoursTable } from './hours-table';
 import { ScheduleFields } from './schedule-fields';
-import { sayDate, sayMissed } from './words';
 
 /** Weeks of a month's view, the last one that has passed included. */
 const MONTH_WEEKS = 5;
@@ -46,6 +44,7 @@ export function Plan({
   back: string | null;
   onSet: (schedule: Schedule) => Promise<Result<null>>;
 }) {
+  const { say } = useSpeech();
   const { student, planning: stored, items, missed, scheduled } = plan;
   const { today, works } = stored;
   const [schedule, keep] = useKept(stored.schedule, onSet);
@@ -77,9 +76,9 @@ export function Plan({
   function move(from: Day, to: Day) {
     const before = schedule;
     const moved = moveSession(schedule, from, to, today);
-    if (!moved.ok) return void toast.error(moved.issues.map(issueText).join(' '));
+    if (!moved.ok) return void toastIssues(moved.issues);
     if (moved.value === before || !set(moved.value)) return;
-    toast(`${sayDate(from)} and ${sayDate(to)} have changed places.`, {
+    toast(`${sayDate(say, from)} and ${sayDate(say, to)} have changed places.`, {
       action: { label: 'Undo', onClick: () => set({ days: before.days }) },
     });
     setChosen(to);
@@ -125,7 +124,7 @@ export function Plan({
       </header>
       {missed.length > 0 && (
         <p role="status" className="mb-2 border-l-3 border-warm pl-3">
-          {sayMissed(missed)}
+          {sayMissed(say, missed)}
         </p>
       )}
       <div className="grid grid-cols-1 gap-x-8 gap-y-6 xl:grid-cols-[minmax(0,1fr)_23rem] xl:grid-rows-[auto_1fr]">
@@ -146,7 +145,7 @@ export function Plan({
             </p>
           )}
           {unfit.map((one) => {
-            const text = sayUnfit(one, works);
+            const text = sayUnfit(say, one, works);
             return (
               <p key={text} className="mt-2 border-l-3 border-warm pl-3">
                 {text}
@@ -167,7 +166,7 @@ export function Plan({
               The week
             </h2>
             {!scheduled && (
-              <p className="text-sm text-soft">Nobody has said yet: half an hour a day.</p>
+              <p className="text-sm text-soft">No schedule set; assuming 30 min a day.</p>
             )}
             <HoursTable week={fields.week} onSet={(week) => set({ week })} />
           </section>
@@ -175,7 +174,7 @@ export function Plan({
           {issues.length > 0 && (
             <div role="alert" className="border-l-3 border-warm pl-3 text-sm">
               {issues.map((issue) => (
-                <p key={issueText(issue)}>{issueText(issue)}</p>
+                <p key={issue.code}>{sayIssue(say, issue)}</p>
               ))}
               <Button
                 look="quiet"
@@ -188,7 +187,7 @@ export function Plan({
               </Button>
             </div>
           )}
-          <p className="text-sm text-soft">{CAUTION_LINE}</p>
+          <p className="text-sm text-soft">{sayCaution(say)}</p>
         </div>
         {works.length > 0 && <ForecastPanel plan={plan} planning={planning} />}
       </div>

@@ -4,9 +4,10 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { ORDERS, type Schedule } from '@/core/plan';
 import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
-import { sayDay, type Day } from '@/core/studio';
-import { Button } from '../base';
-import { LAST_DATE } from './words';
+import { type Day } from '@/core/studio';
+import { sayDay } from '@/words';
+import { Button, useSpeech } from '../base';
+import { LAST_DATE } from './dates';
 
 /** @returns whether it was right and is kept */
 type Set = (change: Partial<Schedule>) => boolean;
@@ -59,6 +60,7 @@ export function ScheduleFields({
 }
 
 function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; onSet: Set }) {
+  const { say } = useSpeech();
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
   const ahead = schedule.off.filter((one) => one.to >= today);
@@ -66,7 +68,7 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
   function remove(one: Schedule['off'][number]) {
     const before = schedule.off;
     onSet({ off: before.filter((other) => other !== one) });
-    toast(`Not off from ${sayDay(one.from)} any more.`, {
+    toast(`Days off from ${sayDay(say, one.from)} removed.`, {
       action: { label: 'Undo', onClick: () => onSet({ off: before }) },
     });
   }
@@ -107,11 +109,13 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
       <ul className="mt-1 flex flex-wrap gap-1">
         {ahead.map((one) => (
           <li key={`${one.from} ${one.to}`} className="flex items-center border border-line pl-2">
-            {one.from === one.to ? sayDay(one.from) : `${sayDay(one.from)} – ${sayDay(one.to)}`}
+            {one.from === one.to
+              ? sayDay(say, one.from)
+              : `${sayDay(say, one.from)} – ${sayDay(say, one.to)}`}
             <Button
               look="quiet"
               className="!h-6"
-              aria-label={`Not off from ${sayDay(one.from)}`}
+              aria-label={`Remove the days off from ${sayDay(say, one.from)}`}
               onClick={() => remove(one)}
             >
               ×
@@ -142,7 +146,7 @@ function NoiseFields({ noise, onSet }: { noise: Noise; onSet: (noise: Noise) => 
         onSet={(pad) => onSet({ ...noise, pad })}
       />
       <label className="flex items-center gap-1">
-        <span className="label">ears</span>
+        <span className="label">hearing protection</span>
         <select
           className="field"
           value={noise.protection}

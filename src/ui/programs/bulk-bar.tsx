@@ -5,7 +5,7 @@ import { sayCount } from '@/core/issue';
 import { USUAL_COURSE, type Course } from '@/core/ladder';
 import { COURSE_TEMPLATES, type OutlineItem, type OutlineSection } from '@/core/program';
 import { TICKS_PER_QUARTER } from '@/core/time';
-import { Button, Choice } from '../base';
+import { Button, Choice, useSpeech } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 
 /** What is done to all chosen items at once. */
@@ -26,6 +26,7 @@ export function BulkBar({
   onRemove: () => void;
   onClear: () => void;
 }) {
+  const { say } = useSpeech();
   const [course, setCourse] = useState(chosen[0]?.course ?? USUAL_COURSE);
   const [open, setOpen] = useState(false);
   const options = [
@@ -33,7 +34,7 @@ export function BulkBar({
     ...items.map(({ id, name, course: own }) => ({
       value: id as string,
       text: `as ${name}`,
-      hint: sayCourse(own),
+      hint: sayCourse(say, own),
     })),
   ];
 
@@ -77,7 +78,7 @@ export function BulkBar({
           take out
         </Button>
         <Button look="quiet" onClick={onClear}>
-          choose none
+          clear selection
         </Button>
       </div>
       {open && (

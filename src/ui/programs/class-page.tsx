@@ -14,7 +14,8 @@ import type {
   VersionItem,
 } from '@/core/studio';
 import { parseBpm } from '@/core/time';
-import { attemptOrSay, Button } from '../base';
+import { sayDifference, sayRung, sayWarning } from '@/words';
+import { attemptOrSay, Button, useSpeech } from '../base';
 
 /** One program, each student's own version: what differs, from where they start, where they stand,
  * and what may break. */
@@ -127,6 +128,7 @@ function Cell({
   version: StudentVersion;
   start: (assignment: AssignmentId, item: ItemId, bpm: number | null) => Promise<Result<null>>;
 }) {
+  const { say } = useSpeech();
   const { assignmentId, student } = version.given;
   const [typed, setTyped] = useState(String(item.startBpm));
 
@@ -151,21 +153,25 @@ function Cell({
             onBlur={() => void store()}
             onKeyDown={(event) => event.key === 'Enter' && void store()}
           />
-          {item.now !== null && <span className="text-soft">· now {item.now}</span>}
+          {item.now !== null && <span className="text-soft">· now {sayRung(say, item.now)}</span>}
         </label>
       ) : (
         <span className="mb-1 block text-soft">would start at {item.startBpm}</span>
       )}
-      {item.differs.map((text) => (
-        <span key={text} className="block">
-          {text}
-        </span>
-      ))}
-      {item.warnings.map((text) => (
-        <span key={text} className="block border-l-3 border-warm pl-1.5">
-          {text}
-        </span>
-      ))}
+      {item.differs
+        .map((one) => sayDifference(say, one))
+        .map((text) => (
+          <span key={text} className="block">
+            {text}
+          </span>
+        ))}
+      {item.warnings
+        .map((one) => sayWarning(say, one))
+        .map((text) => (
+          <span key={text} className="block border-l-3 border-warm pl-1.5">
+            {text}
+          </span>
+        ))}
     </>
   );
 }

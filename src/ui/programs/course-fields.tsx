@@ -7,7 +7,6 @@ import {
   makeCourse,
   MANNERS,
   rungsOf,
-  sayDosage,
   typeCourse,
   type Course,
   type LadderKind,
@@ -16,7 +15,8 @@ import {
   type TypedCourse,
 } from '@/core/ladder';
 import type { Tempo } from '@/core/time';
-import { Button, issuesAt, Trouble } from '../base';
+import { sayDosage, sayManner, sayRung, type Say } from '@/words';
+import { Button, issuesAt, Trouble, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 
 const KINDS: Readonly<Record<LadderKind, string>> = {
@@ -27,7 +27,7 @@ const KINDS: Readonly<Record<LadderKind, string>> = {
   hold: 'held longer and longer',
   list: 'by hand',
   ramp: 'ramp within a try',
-  stages: 'steps, not tempi',
+  stages: 'practice steps',
 };
 
 /** Ladder, dosage and rule as words with fields in them. What is typed is kept, also when it cannot be
@@ -44,6 +44,7 @@ export function CourseFields({
   steps?: () => readonly Stage[];
   onSet: (course: Course) => void;
 }) {
+  const { say } = useSpeech();
   const [typed, setTyped] = useState(typeCourse(course));
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [known, setKnown] = useState(course);
@@ -122,10 +123,11 @@ export function CourseFields({
         <Stages stages={typed.stages} steps={steps} onSet={(stages) => choose({ stages })} />
       )}
       <div className="mt-1.5 flex flex-wrap items-baseline gap-x-1.5 gap-y-1.5">
+        <span>up after</span>
         {field('clean', 'Clean tries to go up')}
-        <span>clean up,</span>
+        <span>clean, down after</span>
         {field('lost', 'Lost tries to go down')}
-        <span>lost down, stuck after</span>
+        <span>lost, stuck after</span>
         {field('plateau', 'Days without gain')}
         <span>days ·</span>
         <select
@@ -147,7 +149,7 @@ export function CourseFields({
         </label>
       </div>
       <Trouble issues={issues} />
-      {kind !== 'stages' && <p className="mt-1 text-sm text-soft">{sayRungs(course)}</p>}
+      {kind !== 'stages' && <p className="mt-1 text-sm text-soft">{sayRungs(say, course)}</p>}
     </div>
   );
 }
@@ -229,11 +231,12 @@ function Stages({
   steps: (() => readonly Stage[]) | undefined;
   onSet: (stages: Stage[]) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <div className="mt-1.5">
       <ol aria-label="Rungs" className="list-decimal pl-6">
         {stages.map((stage, index) => {
-          const says = stage.kind === 'step' ? stage.says : MANNERS[stage.manner];
+          const says = stage.kind === 'step' ? stage.says : sayManner(say, stage.manner);
           return (
             <li key={index}>
               {says}{' '}
@@ -262,9 +265,9 @@ function Stages({
           <option value="" disabled>
             + rung
           </option>
-          {Object.entries(MANNERS).map(([id, text]) => (
+          {MANNERS.map((id) => (
             <option key={id} value={id}>
-              {text}
+              {sayManner(say, id)}
             </option>
           ))}
         </select>
@@ -277,9 +280,9 @@ function Stages({
 const MOST_RUNGS = 21;
 
 /** All rungs of a ladder, or the first and last of many. */
-export function sayRungs({ ladder }: Course): string {
-  const rungs = rungsOf(ladder).map((rung) => rung.says);
-  const apart = rungs.some((says) => says.includes(' ')) ? ' · ' : ' ';
+export function sayRungs(say: Say, { ladder }: Course): string {
+  const rungs = rungsOf(ladder).map((rung) => sayRung(say, rung.asks));
+  const apart = isWordy(ladder) ? ' · ' : ' ';
   const shown =
     rungs.length <= MOST_RUNGS
       ? rungs.join(apart)
@@ -287,20 +290,24 @@ export function sayRungs({ ladder }: Course): string {
   return `${sayCount(rungs.length, 'rung')}: ${shown}`;
 }
 
+/** Whether its rungs are more than tempos. */
+function isWordy(ladder: Course['ladder']): boolean {
+  return rungsOf(ladder).some(({ asks }) => asks.kind !== 'tempo');
+}
+
 /** Rungs that fit on one line. */
 const MOST_IN_LINE = 12;
 
 /** A course in one line: its rungs, dosage and rule.
- * @example '60 65 70 75 80, 5 minutes each, 3 clean up' */
-export function sayCourse({ ladder, dosage, rule, follow }: Course): string {
+ * @example '60 65 70 75 80, 5 minutes each, up after 3 clean' */
+export function sayCourse(say: Say, { ladder, dosage, rule, follow }: Course): string {
   const rungs = rungsOf(ladder);
-  const says = rungs.map((rung) => rung.says);
-  const wordy = says.some((one) => one.includes(' '));
-  const [apart, most] = wordy ? [' · ', 4] : [' ', MOST_IN_LINE];
+  const says = rungs.map((rung) => sayRung(say, rung.asks));
+  const [apart, most] = isWordy(ladder) ? [' · ', 4] : [' ', MOST_IN_LINE];
   const way =
     rungs.length <= most
       ? says.join(apart)
       : `${says.slice(0, most / 2).join(apart)} … ${says.at(-1)} (${rungs.length} rungs)`;
-  const each = rungs[0]?.dosage ? '' : `, ${sayDosage(dosage)} each`;
-  return `${way}${each}, ${rule.clean} clean up${follow === 'proposes' ? ', waits for me' : ''}`;
+  const each = rungs[0]?.dosage ? '' : `, ${sayDosage(say, dosage)} each`;
+  return `${way}${each}, up after ${rule.clean} clean${follow === 'proposes' ? ', waits for me' : ''}`;
 }

@@ -14,7 +14,8 @@ import type {
   ProgramId,
   StudentVersion,
 } from '@/core/studio';
-import { attemptOrSay, Button, Choice } from '../base';
+import { sayDifference, sayWarning } from '@/words';
+import { attemptOrSay, Button, Choice, useSpeech } from '../base';
 
 export interface GivingActions {
   readonly give: (id: ProgramId, student: PersonId) => Promise<Result<Program>>;
@@ -168,7 +169,7 @@ function Behind({
       null,
     );
     if (!done) return;
-    toast(`${names} ${behind.length === 1 ? 'plays' : 'play'} the changes now.`, {
+    toast(`${names} ${behind.length === 1 ? 'has' : 'have'} your changes now.`, {
       action: {
         label: 'Undo',
         onClick: () =>
@@ -180,9 +181,9 @@ function Behind({
   return (
     <div role="status" className="mb-3 border-l-3 border-warm pl-2">
       <p className="mb-1">
-        {names} {behind.length === 1 ? 'keeps' : 'keep'} what was there before your changes.
+        {names} {behind.length === 1 ? 'has' : 'have'} the version before your changes.
       </p>
-      <Button onClick={() => void all()}>Let {behind.length === 1 ? 'them' : 'all'} follow</Button>
+      <Button onClick={() => void all()}>Update {behind.length === 1 ? 'them' : 'all'}</Button>
     </div>
   );
 }
@@ -197,6 +198,7 @@ function Warned({
   onGive: (id: PersonId) => void;
   onLeave: () => void;
 }) {
+  const { say } = useSpeech();
   const { student } = version.given;
   const warned = version.items
     .filter((item) => item.warnings.length > 0 || !item.recipe)
@@ -214,7 +216,10 @@ function Warned({
         {warned.map((item) => (
           <li key={item.item} className="mb-1">
             <b>{item.name}</b>
-            {(item.recipe ? item.warnings : item.differs).map((text) => (
+            {(item.recipe
+              ? item.warnings.map((one) => sayWarning(say, one))
+              : item.differs.map((one) => sayDifference(say, one))
+            ).map((text) => (
               <span key={text} className="block text-soft">
                 {text}
               </span>

@@ -1,7 +1,7 @@
 import { difficultyParts, difficultyPoints } from '@/core/analysis';
 import { leastMinutes, leastMinutesOf, rungsOf, type Course } from '@/core/ladder';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
-import { heavyLoads, sayLoad } from '@/core/safety';
+import { heavyLoads, type Load } from '@/core/safety';
 import { bpm, tempoFor } from '@/core/time';
 
 /** What can be told of an item at a glance. */
@@ -10,8 +10,9 @@ export interface Glance {
   readonly points: readonly [number, number];
   /** Least practice time to the target. */
   readonly minutes: number;
-  /** Limbs that pass their limit at the fastest rung, in words. */
-  readonly loads: readonly string[];
+  /** Limbs that pass their limit at the fastest rung. */
+  readonly loads: readonly Load[];
+  readonly fastest: number;
 }
 
 const EXPANDED = new WeakMap<ClosedRecipe, Exercise | null>();
@@ -41,6 +42,7 @@ export function glanceAt(recipe: ClosedRecipe | undefined, course: Course): Glan
     minutes:
       leastMinutes(ladder, rule, dosage) ??
       leastMinutesOf(ladder, rule, dosage, exercise, first.beatTicks),
-    loads: heavyLoads(exercise, last).map((load) => sayLoad(load, fastest)),
+    loads: heavyLoads(exercise, last),
+    fastest,
   };
 }

@@ -12,7 +12,8 @@ import type { OutlineItem } from '@/core/program';
 import { sentenceText, type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
-import { Button, Choice, Words } from '../base';
+import { sayLoad } from '@/words';
+import { Button, Choice, useSpeech, Words } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
 
@@ -49,6 +50,7 @@ export function ItemRow({
   dragged: boolean;
   actions: ItemRowActions;
 }) {
+  const { say } = useSpeech();
   const [open, setOpen] = useState(false);
   const glance = glanceAt(recipe, item.course);
   const after = others.filter((one) => item.after.includes(one.id));
@@ -111,7 +113,7 @@ export function ItemRow({
           <Link href={`/bench?x=${item.exerciseId}`} className="font-serif text-lg hover:underline">
             {item.name}
           </Link>
-          {item.kind === 'own' && <span className="text-sm text-soft"> · own version</span>}
+          {item.kind === 'own' && <span className="text-sm text-soft"> · their own version</span>}
           {after.length > 0 && (
             <span className="text-sm text-soft">
               {' '}
@@ -124,11 +126,11 @@ export function ItemRow({
           <button
             type="button"
             aria-expanded={open}
-            aria-label={`Ladder of ${item.name}: ${sayCourse(item.course)}`}
+            aria-label={`Ladder of ${item.name}: ${sayCourse(say, item.course)}`}
             className="phrase text-left text-[0.95rem]"
             onClick={() => setOpen(!open)}
           >
-            {sayCourse(item.course)}
+            {sayCourse(say, item.course)}
           </button>
           {stale && (
             <p className="text-sm">
@@ -165,7 +167,7 @@ export function ItemRow({
           recipe={recipe}
           others={others}
           template={template}
-          loads={glance?.loads ?? []}
+          loads={glance?.loads.map((load) => sayLoad(say, load, glance.fastest)) ?? []}
           actions={actions}
         />
       )}
@@ -254,7 +256,7 @@ function Details({
               }))
             }
           />
-          the student makes an own version
+          the student makes their own version
         </label>
         <select
           aria-label={`Kit or pad for ${item.name}`}
@@ -338,7 +340,7 @@ function Cues({
 const PLACES = ['derived', 'kit', 'pad'] as const;
 
 const PLACE_NAMES: Readonly<Record<(typeof PLACES)[number], string>> = {
-  derived: 'kit or pad, by its hands',
+  derived: 'kit or pad: automatic',
   kit: 'at the kit only',
   pad: 'on the pad too',
 };

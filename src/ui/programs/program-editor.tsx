@@ -16,7 +16,6 @@ import {
   withoutItems,
   type OutlineSection,
 } from '@/core/program';
-import { CAUTION_LINE } from '@/core/safety';
 import {
   type ExerciseName,
   type ItemId,
@@ -24,7 +23,8 @@ import {
   type Program,
   type ProgramId,
 } from '@/core/studio';
-import { attempt, attemptOrSay, Button, Choice, newId, Trouble } from '../base';
+import { sayCaution } from '@/words';
+import { attempt, attemptOrSay, Button, Choice, newId, Trouble, useSpeech } from '../base';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
 import { glanceAt } from './glance';
@@ -52,6 +52,7 @@ export function ProgramEditor({
   template: readonly StepKind[];
   actions: ProgramActions;
 }) {
+  const { say } = useSpeech();
   const desk = useProgram(first, actions.save);
   const { outline, program, edit } = desk;
   const [chosen, setChosen] = useState<ReadonlySet<ItemId>>(new Set());
@@ -211,7 +212,7 @@ export function ProgramEditor({
             onClear={() => setChosen(new Set())}
           />
         )}
-        <p className="mt-8 max-w-xl text-xs text-soft">{CAUTION_LINE}</p>
+        <p className="mt-8 max-w-xl text-xs text-soft">{sayCaution(say)}</p>
       </section>
       <Given program={program} students={students} actions={actions} onProgram={desk.setProgram} />
     </main>

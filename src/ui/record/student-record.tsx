@@ -5,12 +5,14 @@ import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { sayCount } from '@/core/issue';
 import { minutesByDay } from '@/core/roster';
-import { keyOf, sayDay, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
+import { keyOf, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
+import { sayDay, sayRung, sayWhy } from '@/words';
+import { useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 
 const PracticeChart = dynamic(() => import('../charts/practice-chart'), {
   ssr: false,
-  loading: () => <div className="h-32 text-soft">Drawing…</div>,
+  loading: () => <div className="h-32 text-soft">Loading…</div>,
 });
 
 /** Days that the bars cover. */
@@ -21,6 +23,7 @@ const LATELY = 12;
 
 /** A student's own record: what was done, where each ladder stands, what the teacher wrote. */
 export function StudentRecord({ record: { items, today, notes } }: { record: Record }) {
+  const { say } = useSpeech();
   const days = useMemo(
     () =>
       minutesByDay(
@@ -41,7 +44,7 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
           <ul className="border-l-3 border-warm pl-3 text-lg">
             {notes.map((note) => (
               <li key={note.id}>
-                {note.text} <span className="text-sm text-soft">{sayDay(note.day)}</span>
+                {note.text} <span className="text-sm text-soft">{sayDay(say, note.day)}</span>
               </li>
             ))}
           </ul>
@@ -72,7 +75,8 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
 
 /** Where a ladder stands: its rungs, why, and how the last tries went. */
 function Ladder({ record }: { record: ItemRecord }) {
-  const { item, state, reason, count } = record;
+  const { say } = useSpeech();
+  const { item, state, why, count } = record;
   const { rungs, rung: now, passed } = state;
   const latest = record.latest.slice(-LATELY).reverse();
   const remarks = latest.filter((one) => one.remark !== '');
@@ -82,7 +86,7 @@ function Ladder({ record }: { record: ItemRecord }) {
         <span className="font-serif text-2xl leading-7">{item.name}</span>
         <span className="ml-auto text-soft">{sayCount(count, 'try', 'tries')}</span>
       </p>
-      <p>{reason}</p>
+      <p>{sayWhy(say, why)}</p>
       <ol aria-label={`Rungs of ${item.name}`} className="mt-2 flex flex-wrap gap-1">
         {rungs.map((rung, index) => (
           <li
@@ -97,7 +101,7 @@ function Ladder({ record }: { record: ItemRecord }) {
                   : 'border-line text-soft',
             )}
           >
-            {rung.says}
+            {sayRung(say, rung.asks)}
           </li>
         ))}
       </ol>
@@ -113,7 +117,7 @@ function Ladder({ record }: { record: ItemRecord }) {
       )}
       {remarks.map((one) => (
         <p key={one.id} className="text-sm">
-          <span className="text-soft">{sayDay(one.day)}</span> {one.remark}
+          <span className="text-soft">{sayDay(say, one.day)}</span> {one.remark}
         </p>
       ))}
     </>

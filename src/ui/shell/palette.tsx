@@ -70,7 +70,7 @@ export function Palette({
               The list could not be loaded. Close this and open it again.
             </p>
           )}
-          <Command.Empty className="px-2 py-1 text-soft">Nothing by that name.</Command.Empty>
+          <Command.Empty className="px-2 py-1 text-soft">No match.</Command.Empty>
           {groups.map((group) => (
             <Command.Group key={group} heading={group} className="palette-group">
               {entries

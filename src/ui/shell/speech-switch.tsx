@@ -105,7 +105,7 @@ function OwnSyllables({ now, onSet }: { now: Own | null; onSet: (own: Own) => vo
   }
   return (
     <div className="mt-1 flex flex-col gap-1">
-      <span className="text-sm text-soft">my own: 1 and then</span>
+      <span className="text-sm text-soft">my own syllables: 1 and</span>
       <div className="flex gap-2">
         <input
           aria-label="My syllables for 16ths"

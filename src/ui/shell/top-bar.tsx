@@ -62,7 +62,7 @@ export function TopBar({
         {speak && <SpeechSwitch speak={speak} />}
         <ThemeSwitch />
         <form action={leave}>
-          <button className="px-2 text-soft hover:text-ink" title="Look as someone else">
+          <button className="px-2 text-soft hover:text-ink" title="Switch user">
             {who}
           </button>
         </form>

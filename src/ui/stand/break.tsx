@@ -2,11 +2,12 @@
 
 import { useEffect, useState } from 'react';
 import { BREAK_SECONDS } from '@/core/plan';
-import { CAUTIONS } from '@/core/safety';
+import { useSpeech } from '../base';
 import { Band } from './bands';
 
 /** A break: how long it still is, and what it is for. It ends when the student says so. */
 export function Break({ onOver }: { onOver: () => void }) {
+  const { say } = useSpeech();
   const [left, setLeft] = useState(BREAK_SECONDS);
   useEffect(() => {
     const timer = setInterval(() => setLeft((now) => Math.max(0, now - 1)), 1000);
@@ -20,7 +21,7 @@ export function Break({ onOver }: { onOver: () => void }) {
         {clock}
       </p>
       <p className="text-2xl">
-        {CAUTIONS.pain} {CAUTIONS.hearing}
+        {say.t('plan.safety.pain')} {say.t('plan.safety.hearing')}
       </p>
       <Band main onPress={onOver} className="stand-number h-40 shrink-0">
         Go on

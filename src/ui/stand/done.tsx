@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import { keyOf, type EntryId } from '@/core/studio';
-import { Button } from '../base';
+import { sayWhy } from '@/words';
+import { Button, useSpeech } from '../base';
 import { LogMark } from '../log';
 import { VerdictSign } from '../marks';
 import { Band } from './bands';
@@ -20,6 +21,7 @@ export function Done({
   onAgain: () => void;
   onFinish: () => void;
 }) {
+  const { say } = useSpeech();
   const named = new Set([...stand.slots, ...stand.judged].map((one) => one.key));
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-4">
@@ -39,7 +41,7 @@ export function Done({
                 ))}
               </span>
               <b>{one.state.bpm}</b>
-              <span className="text-lg text-soft">{one.reason}</span>
+              <span className="text-lg text-soft">{sayWhy(say, one.why)}</span>
               {last && (
                 <span className="col-span-2 text-right">
                   <Remark name={one.item.name} onWrite={(text) => onRemark(last.tryId, text)} />

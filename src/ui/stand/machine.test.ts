@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { rungAt, startLadder, USUAL_COURSE } from '@/core/ladder';
+import { rungAt, startLadder, USUAL_COURSE, whyOf } from '@/core/ladder';
 import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
 import type { Posted, Verdict } from '@/core/log';
 import { keyOf, type EntryId, type RoundSlot, type StandItem, type Standing } from '@/core/studio';
@@ -38,7 +38,7 @@ function item(name: string): StandItem {
     plays: recipe,
     recent: { late: [], lowest: [] },
     state: startLadder({ course: USUAL_COURSE }),
-    reason: '',
+    why: whyOf(startLadder({ course: USUAL_COURSE }), USUAL_COURSE),
     cues: [],
     waitsFor: [],
     resting: false,
@@ -119,7 +119,10 @@ describe('standReducer', () => {
     const stand = run(play('one', 'clean'));
     expect(stand.stage).toEqual({ kind: 'ready' });
     expect(itemOf(stand).item.id).toBe('two');
-    expect(stand.items[0]).toMatchObject({ reason: '1 of 3 clean at 60.', today: { tries: 1 } });
+    expect(stand.items[0]).toMatchObject({
+      why: { reason: { kind: 'counting', clean: 1 } },
+      today: { tries: 1 },
+    });
   });
 
   it('asks at once where it broke, then what suffered', () => {
@@ -138,7 +141,10 @@ describe('standReducer', () => {
       return start && over ? [start, part, over, { kind: 'log' as const, entry: made }] : [];
     });
     const raised = run(three, begin(slotsOf('one one one one')));
-    expect(raised.items[0]).toMatchObject({ reason: '3 clean at 60: now 65.', state: { rung: 1 } });
+    expect(raised.items[0]).toMatchObject({
+      why: { reason: { kind: 'raised', from: { kind: 'tempo', bpm: 60 } } },
+      state: { rung: 1 },
+    });
     const two = { state: { ...item('one').state, clean: 2 }, today: { tries: 2, seconds: 64 } };
     const ids = ['a', 'b'] as EntryId[];
     const learnt = { stored: ids, dropped: [], items: [standing('one', two)] };

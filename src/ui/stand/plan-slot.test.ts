@@ -29,7 +29,7 @@ function item(course: Course = USUAL_COURSE): StandItem {
     recent: { late: [], lowest: [] },
     plays: recipe,
     state: startLadder({ course }),
-    reason: '',
+    why: { kind: 'cannot-be-varied' },
     cues: [],
     waitsFor: [],
     resting: false,

@@ -1,10 +1,12 @@
 'use client';
 
 import type { ReactNode } from 'react';
-import { sufferingName, type SufferingId, type Verdict } from '@/core/log';
-import { beatPlaces, sayBeat } from '@/core/ladder';
+import { type SufferingId, type Verdict } from '@/core/log';
+import { beatPlaces } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
+import { sayBeat, saySuffering } from '@/words';
+import { useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 import { Band, Patience } from './bands';
 import { limbText, type Played, type Question } from './machine';
@@ -57,6 +59,7 @@ export function AskBroke({
   exercise: Exercise;
   onAnswer: (beat: number | null) => void;
 }) {
+  const { say } = useSpeech();
   const places = beatPlaces(exercise);
   const perBar = places.length / exercise.bars;
   const inBar = (beat: number) => (beat % perBar) + 1;
@@ -74,7 +77,7 @@ export function AskBroke({
               marked={question.cursor === index}
               onPress={() => onAnswer(beat)}
               className="stand-number flex-col gap-0 leading-none"
-              label={capital(sayBeat(exercise, beat))}
+              label={capital(sayBeat(say, exercise, beat))}
             >
               {inBar(beat)}
               {long && inBar(beat) === 1 && (
@@ -106,8 +109,9 @@ export function AskSuffered({
   question: Question<SufferingId | null>;
   onAnswer: (what: SufferingId | null) => void;
 }) {
+  const { say } = useSpeech();
   return (
-    <Ask title="What suffered?" onOver={() => onAnswer(null)}>
+    <Ask title="What went wrong?" onOver={() => onAnswer(null)}>
       <div className="grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2 lg:grid-cols-3">
         {question.options.map((what, index) => (
           <Band
@@ -116,7 +120,7 @@ export function AskSuffered({
             onPress={() => onAnswer(what)}
             className="stand-words leading-none"
           >
-            {what === null ? 'go on' : sufferingName(what)}
+            {what === null ? 'go on' : saySuffering(say, what)}
           </Band>
         ))}
       </div>
@@ -133,8 +137,9 @@ export function AskLimb({
   what: SufferingId;
   onAnswer: (limb: Limb | null) => void;
 }) {
+  const { say } = useSpeech();
   return (
-    <Ask title={`${sufferingName(what)}: which limb?`} onOver={() => onAnswer(null)}>
+    <Ask title={`${saySuffering(say, what)}: which limb?`} onOver={() => onAnswer(null)}>
       <div className="grid min-h-0 flex-1 auto-rows-fr gap-2">
         {question.options.map((limb, index) => (
           <Band

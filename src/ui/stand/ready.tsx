@@ -1,11 +1,13 @@
 'use client';
 
 import { useRef } from 'react';
-import { dosageBars, dosageNow, sayDosage } from '@/core/ladder';
+import { dosageBars, dosageNow } from '@/core/ladder';
 import { sentenceText, type Exercise } from '@/core/recipe';
+import type { Dose } from '@/core/safety';
 import type { StandItem } from '@/core/studio';
 import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
-import { Words } from '../base';
+import { sayDosage, sayRung, sayWhy, sayDose, type Say } from '@/words';
+import { useSpeech, Words } from '../base';
 import { TempoGlyph } from '../play';
 import { Band } from './bands';
 import type { SlotPlan } from './plan-slot';
@@ -32,12 +34,13 @@ export function Ready({
   /** What to watch for. */
   cue: string | null;
   notice: keyof typeof NOTICES | null;
-  caution: string | null;
+  caution: Dose | null;
   onTap: (bpm: number) => void;
   onStart: () => void;
 }) {
+  const { say } = useSpeech();
   const { item, rung, exercise, tempo, bars, score } = plan;
-  const { plays, reason, state } = item;
+  const { plays, why } = item;
   const ownMusic = rung.stage?.kind === 'manner' && rung.stage.manner === 'own-music';
   return (
     <>
@@ -53,11 +56,13 @@ export function Ready({
         <span data-testid="rung">
           <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}
         </span>
-        <span>{sayAmount(item, bars, exercise)}</span>
+        <span>{sayAmount(say, item, bars, exercise)}</span>
       </div>
-      {rung.says !== String(state.bpm) && <p className="stand-words leading-none">{rung.says}</p>}
+      {rung.asks.kind !== 'tempo' && (
+        <p className="stand-words leading-none">{sayRung(say, rung.asks)}</p>
+      )}
       <p className="text-2xl" role="status">
-        {reason}
+        {sayWhy(say, why)}
         {next > 0 && (
           <span className="text-soft"> Then {next} more, with two empty bars between.</span>
         )}
@@ -70,7 +75,7 @@ export function Ready({
         </p>
       )}
       {cue && <p className="text-2xl text-soft">{cue}</p>}
-      {caution && <p className="text-lg">{caution}</p>}
+      {caution && <p className="text-lg">{sayDose(say, caution)}</p>}
       <Shown plan={plan} />
       {ownMusic && <Tap onTap={onTap} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">
@@ -81,14 +86,14 @@ export function Ready({
 }
 
 /** The dosage as the teacher set it, or as it was cut. */
-function sayAmount({ item, state }: StandItem, bars: number, exercise: Exercise): string {
+function sayAmount(say: Say, { item, state }: StandItem, bars: number, exercise: Exercise): string {
   const dosage = dosageNow(state, item.course.dosage);
   const tempo = tempoFor(exercise.meter, state.bpm);
   if (dosage.kind !== 'minutes' || dosageBars(dosage, exercise, tempo) <= bars) {
-    return sayDosage(dosage);
+    return sayDosage(say, dosage);
   }
   const minutes = ticksToSeconds(bars * exercise.barTicks, tempo) / 60;
-  return sayDosage({ kind: 'minutes', amount: Math.round(2 * minutes) / 2 });
+  return sayDosage(say, { kind: 'minutes', amount: Math.round(2 * minutes) / 2 });
 }
 
 /** Taps the tempo of the student's own music. */

@@ -64,7 +64,7 @@ export function Steps({
   async function keep() {
     if (!(await attemptOrSay(() => actions.setTemplate(template)))) return;
     setUsual(template);
-    toast.success('Kept as your build order.');
+    toast.success('Saved as your build order.');
   }
 
   return (

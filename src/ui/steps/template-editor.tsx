@@ -68,7 +68,7 @@ export function TemplateEditor({
           + {STEP_NAMES[kind]}
         </Button>
       ))}
-      {template.join() !== usual.join() && <Button onClick={onKeep}>keep as my build order</Button>}
+      {template.join() !== usual.join() && <Button onClick={onKeep}>save as my build order</Button>}
     </div>
   );
 }

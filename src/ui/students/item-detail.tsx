@@ -5,18 +5,19 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { sayCount } from '@/core/issue';
-import { sayVariation, type Decision, type Variation } from '@/core/log';
-import { factsOf, proposalText, sayDosage, dosageNow } from '@/core/ladder';
+import { type Decision, type Variation } from '@/core/log';
+import { factsOf, dosageNow, rungAt } from '@/core/ladder';
 import { expand, sentenceText } from '@/core/recipe';
 import type { LoggedDecision } from '@/core/log';
-import { sayDay, type EntryId, type ItemRecord } from '@/core/studio';
-import { Button, Choice, Words } from '../base';
+import { type EntryId, type ItemRecord } from '@/core/studio';
+import { sayDay, sayDosage, sayProposal, sayRung, sayVariation, sayWhy, type Say } from '@/words';
+import { Button, Choice, useSpeech, Words } from '../base';
 import { VerdictSign } from '../marks';
 import { LogTable, type EarlierTries } from './log-table';
 
 const TempoChart = dynamic(() => import('./tempo-chart'), {
   ssr: false,
-  loading: () => <div className="h-56 text-soft">Drawing…</div>,
+  loading: () => <div className="h-56 text-soft">Loading…</div>,
 });
 
 type Decide = (decision: Decision, said: string) => void;
@@ -33,6 +34,7 @@ export function ItemDetail({
   onTakeBack: (id: EntryId) => void;
   earlier: EarlierTries;
 }) {
+  const { say } = useSpeech();
   const { item, state, count } = record;
   return (
     <section aria-labelledby="item-title" className="min-w-0">
@@ -47,8 +49,8 @@ export function ItemDetail({
       </p>
       <Proposal record={record} onDecide={onDecide} />
       <p className="mt-2">
-        Next: <b>{state.rungs[state.rung]?.says}</b>,{' '}
-        {sayDosage(dosageNow(state, item.course.dosage))}. {record.reason}
+        Next: <b>{sayRung(say, rungAt(state.rungs, state.rung).asks)}</b>,{' '}
+        {sayDosage(say, dosageNow(state, item.course.dosage))}. {sayWhy(say, record.why)}
       </p>
       <Rungs record={record} onDecide={onDecide} />
       <Simpler record={record} onDecide={onDecide} />
@@ -70,29 +72,30 @@ export function ItemDetail({
   );
 }
 
-/** What Mivvel would do next, why, and the tries it rests on. */
+/** What Mivvel would do next, why, and the tries it based on. */
 function Proposal({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
+  const { say } = useSpeech();
   const { proposal } = record.state;
   if (!proposal) return null;
   const { rests } = record;
   const { kind } = proposal;
   return (
     <div role="group" aria-label="Proposal" className="mt-3 border-l-3 border-warm pl-3">
-      <p className="text-lg leading-6">{proposalText(proposal)}</p>
+      <p className="text-lg leading-6">{sayProposal(say, proposal)}</p>
       <p className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1 text-sm text-soft">
-        rests on
+        based on
         {rests.map((one) => (
           <span key={one.id} className="inline-flex items-center gap-1">
-            <VerdictSign verdict={one.verdict} /> {sayDay(one.day)} at {one.bpm}
+            <VerdictSign verdict={one.verdict} /> {sayDay(say, one.day)} at {one.bpm}
           </span>
         ))}
       </p>
       <span className="mt-2 flex gap-2">
         <Button
           look="main"
-          onClick={() => onDecide({ does: 'accept', proposal: kind }, 'Done so.')}
+          onClick={() => onDecide({ does: 'accept', proposal: kind }, 'Applied.')}
         >
-          Do so
+          Apply
         </Button>
         <Button onClick={() => onDecide({ does: 'decline', proposal: kind }, 'Left as it is.')}>
           Not now
@@ -104,6 +107,7 @@ function Proposal({ record, onDecide }: { record: ItemRecord; onDecide: Decide }
 
 /** All rungs; a touch puts the student on another. */
 function Rungs({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
+  const { say } = useSpeech();
   const { rungs, rung: now, passed } = record.state;
   return (
     <ol aria-label="Rungs" className="mt-2 flex flex-wrap gap-1">
@@ -112,9 +116,10 @@ function Rungs({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
           <button
             type="button"
             aria-current={index === now ? 'step' : undefined}
-            title={index === now ? 'here now' : `Put them at ${rung.says}`}
+            title={index === now ? 'here now' : `Move them to ${sayRung(say, rung.asks)}`}
             onClick={() => {
-              if (index !== now) onDecide({ does: 'move', rung: index }, `Now at ${rung.says}.`);
+              if (index !== now)
+                onDecide({ does: 'move', rung: index }, `Now at ${sayRung(say, rung.asks)}.`);
             }}
             className={clsx(
               'rounded-sm border px-1.5 text-sm',
@@ -125,7 +130,7 @@ function Rungs({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
                   : 'border-line text-soft hover:border-soft',
             )}
           >
-            {rung.says}
+            {sayRung(say, rung.asks)}
           </button>
         </li>
       ))}
@@ -135,6 +140,7 @@ function Rungs({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
 
 /** Plays something simpler in place of the whole, or the whole again. */
 function Simpler({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
+  const { say } = useSpeech();
   const { whole, state } = record;
   const ways = useMemo((): readonly Variation[] => {
     const exercise = expand(whole);
@@ -161,7 +167,7 @@ function Simpler({ record, onDecide }: { record: ItemRecord; onDecide: Decide })
     <p className="mt-2 flex flex-wrap items-baseline gap-3 text-sm">
       {state.variation ? (
         <>
-          <span>Plays {sayVariation(state.variation)}.</span>
+          <span>Plays {sayVariation(say, state.variation)}.</span>
           <Button onClick={() => onDecide({ does: 'vary', variation: null }, 'All of it again.')}>
             all of it again
           </Button>
@@ -170,12 +176,15 @@ function Simpler({ record, onDecide }: { record: ItemRecord; onDecide: Decide })
         ways.length > 0 && (
           <Choice
             label="Play it another way"
-            options={ways.map((way, index) => ({ value: String(index), text: sayVariation(way) }))}
+            options={ways.map((way, index) => ({
+              value: String(index),
+              text: sayVariation(say, way),
+            }))}
             className="phrase"
             onChoose={(index) => {
               const variation = ways[Number(index)];
               if (variation)
-                onDecide({ does: 'vary', variation }, `Plays ${sayVariation(variation)}.`);
+                onDecide({ does: 'vary', variation }, `Plays ${sayVariation(say, variation)}.`);
             }}
           >
             another way…
@@ -194,6 +203,7 @@ function Decisions({
   decisions: readonly LoggedDecision[];
   onTakeBack: (id: EntryId) => void;
 }) {
+  const { say } = useSpeech();
   const [all, setAll] = useState(false);
   const kept = decisions.filter((one) => !one.takenBack).reverse();
   if (kept.length === 0) return null;
@@ -204,8 +214,8 @@ function Decisions({
       <ul className="text-sm">
         {rows.map((one) => (
           <li key={one.id} className="flex items-baseline gap-3">
-            <span className="w-14 text-soft">{sayDay(one.day)}</span>
-            <span>{sayDecision(one.decision)}</span>
+            <span className="w-14 text-soft">{sayDay(say, one.day)}</span>
+            <span>{sayDecision(say, one.decision)}</span>
             <Button look="quiet" onClick={() => onTakeBack(one.id)}>
               take back
             </Button>
@@ -226,19 +236,19 @@ const PROPOSALS: Readonly<{ [kind: string]: string }> = {
   lower: 'a rung lower',
   restore: 'all of it again',
   simplify: 'make it simpler',
-  plateau: 'mend the plateau',
+  plateau: 'work on the plateau',
   twist: 'a twist',
 };
 
-function sayDecision(decision: Decision): string {
+function sayDecision(say: Say, decision: Decision): string {
   switch (decision.does) {
     case 'accept':
       return `yes: ${PROPOSALS[decision.proposal] ?? decision.proposal}`;
     case 'decline':
       return `not now: ${PROPOSALS[decision.proposal] ?? decision.proposal}`;
     case 'move':
-      return `put on rung ${decision.rung + 1}`;
+      return `moved to rung ${decision.rung + 1}`;
     case 'vary':
-      return decision.variation ? sayVariation(decision.variation) : 'all of it again';
+      return decision.variation ? sayVariation(say, decision.variation) : 'all of it again';
   }
 }

@@ -2,11 +2,11 @@
 
 import { useState } from 'react';
 import { sayCount, type Result } from '@/core/issue';
-import { inOrder, sufferingName, type LoggedTry } from '@/core/log';
-import { sayBeat } from '@/core/ladder';
+import { inOrder, type LoggedTry } from '@/core/log';
 import { expand } from '@/core/recipe';
-import { sayDay, type ItemRecord } from '@/core/studio';
-import { attemptOrSay, Button } from '../base';
+import { type ItemRecord } from '@/core/studio';
+import { sayDay, sayBeat, saySuffering } from '@/words';
+import { attemptOrSay, Button, useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 
 /** Reads tries before one that is shown, latest first. */
@@ -14,8 +14,9 @@ export type EarlierTries = (
   before: Pick<LoggedTry, 'day' | 'seq'>,
 ) => Promise<Result<readonly LoggedTry[]>>;
 
-/** The tries, latest first: what each was, what suffered, where it broke. */
+/** The tries, latest first: what each was, what went wrong, where it broke. */
 export function LogTable({ record, earlier }: { record: ItemRecord; earlier: EarlierTries }) {
+  const { say } = useSpeech();
   const { latest, count, whole } = record;
   const [older, setOlder] = useState<readonly LoggedTry[]>([]);
   const [busy, setBusy] = useState(false);
@@ -36,7 +37,7 @@ export function LogTable({ record, earlier }: { record: ItemRecord; earlier: Ear
 
   const exercise = expand(whole);
   const sayBroke = (beat: number) =>
-    exercise.ok ? `broke at ${sayBeat(exercise.value, beat)}` : 'broke';
+    exercise.ok ? `broke at ${sayBeat(say, exercise.value, beat)}` : 'broke';
   return (
     <>
       <table className="mt-4 w-full text-left" aria-label="Log">
@@ -46,13 +47,13 @@ export function LogTable({ record, earlier }: { record: ItemRecord; earlier: Ear
             <th className="w-14 font-normal">tempo</th>
             <th className="w-20 font-normal">verdict</th>
             <th className="w-20 font-normal">played</th>
-            <th className="font-normal">what suffered</th>
+            <th className="font-normal">what went wrong</th>
           </tr>
         </thead>
         <tbody>
           {rows.map((one, index) => (
             <tr key={one.id} className="border-b border-faint align-baseline [&>td]:py-0.5">
-              <td>{rows[index - 1]?.day === one.day ? '' : sayDay(one.day)}</td>
+              <td>{rows[index - 1]?.day === one.day ? '' : sayDay(say, one.day)}</td>
               <td>{one.bpm}</td>
               <td>
                 <VerdictSign verdict={one.verdict} /> {one.verdict}
@@ -61,7 +62,7 @@ export function LogTable({ record, earlier }: { record: ItemRecord; earlier: Ear
               <td>
                 {[
                   ...one.suffered.map(
-                    ({ what, limb }) => sufferingName(what) + (limb ? ` (${limb})` : ''),
+                    ({ what, limb }) => saySuffering(say, what) + (limb ? ` (${limb})` : ''),
                   ),
                   ...one.broke.map(sayBroke),
                   ...(one.remark ? [`“${one.remark}”`] : []),

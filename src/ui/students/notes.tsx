@@ -5,8 +5,9 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
 import type { Posted } from '@/core/log';
-import { sayDay, type EntryId, type Note } from '@/core/studio';
-import { attempt, Button, newId, Trouble } from '../base';
+import { type EntryId, type Note } from '@/core/studio';
+import { sayDay } from '@/words';
+import { attempt, Button, newId, Trouble, useSpeech } from '../base';
 
 /** What the teacher writes to the student; it stands on their Today. */
 export function Notes({
@@ -19,6 +20,7 @@ export function Notes({
   /** Takes an entry back. Gives the entry that does so; null where it was not stored. */
   takeBack: (id: EntryId) => Promise<EntryId | null>;
 }) {
+  const { say } = useSpeech();
   const [text, setText] = useState('');
   const [issues, setIssues] = useState<readonly Issue[]>([]);
 
@@ -27,7 +29,7 @@ export function Notes({
     if (typed === '') return setIssues([{ code: 'note-empty', path: ['text'] }]);
     const id = newId<'entry'>();
     const answer = await attempt(() => log({ kind: 'note', id, agoMs: 0, body: { text: typed } }));
-    if (!answer) return void toast.error('Not stored: no connection. Your note is still here.');
+    if (!answer) return void toast.error('Not saved: no connection. Your note is still here.');
     setIssues(answer.ok ? [] : answer.issues);
     if (answer.ok) setText('');
   }
@@ -49,7 +51,7 @@ export function Notes({
         {notes.map((note) => (
           <li key={note.id} className="flex items-baseline gap-2 border-b border-faint py-0.5">
             <span className="min-w-0 flex-1">
-              {note.text} <span className="text-sm text-soft">{sayDay(note.day)}</span>
+              {note.text} <span className="text-sm text-soft">{sayDay(say, note.day)}</span>
             </span>
             <Button
               look="quiet"

@@ -4,10 +4,10 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
-import { issueText, sayCount, type Issue, type Result } from '@/core/issue';
+import { sayCount, type Issue, type Result } from '@/core/issue';
+import { rungAt } from '@/core/ladder';
 import {
   daysAfter,
-  sayDay,
   typedTicks,
   weekdayOf,
   type AssignmentId,
@@ -17,7 +17,8 @@ import {
   type SessionId,
   type StudentRecord,
 } from '@/core/studio';
-import { attempt, Button, issuesAt, newId } from '../base';
+import { sayDay, sayIssue, sayRung } from '@/words';
+import { attempt, Button, issuesAt, newId, useSpeech } from '../base';
 
 export interface TypedCell {
   readonly assignmentId: AssignmentId;
@@ -36,6 +37,7 @@ export function PaperWeek({
   record: StudentRecord;
   store: (session: SessionId, cells: readonly TypedCell[]) => Promise<Result<number>>;
 }) {
+  const { say } = useSpeech();
   const router = useRouter();
   const [last, setLast] = useState(today);
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
@@ -63,7 +65,7 @@ export function PaperWeek({
     if (busy || typed.length === 0) return;
     const cells = typed.flatMap(([key, text]): TypedCell[] => {
       const [assignmentId, itemId, day] = key.split(' ') as [AssignmentId, ItemId, Day];
-      const read = typedTicks(text, sayDay(day));
+      const read = typedTicks(text, day);
       return [
         { assignmentId, itemId, day, text, ids: idsOf(key, read.ok ? read.value.length : 0) },
       ];
@@ -71,8 +73,7 @@ export function PaperWeek({
     setBusy(true);
     const answer = await attempt(() => store(session.current, cells));
     setBusy(false);
-    if (!answer)
-      return void toast.error('Not stored: no connection. What you typed is still here.');
+    if (!answer) return void toast.error('Not saved: no connection. What you typed is still here.');
     setIssues(answer.ok ? [] : answer.issues);
     if (!answer.ok) return;
     toast.success(`${sayCount(answer.value, 'try', 'tries')} in the log.`);
@@ -111,7 +112,7 @@ export function PaperWeek({
         </span>
       </header>
       {items.length === 0 ? (
-        <p className="text-soft">Nothing was given yet.</p>
+        <p className="text-soft">Nothing to practise yet. Give a program first.</p>
       ) : (
         <table ref={table} className="w-full table-fixed text-left">
           <thead>
@@ -119,7 +120,7 @@ export function PaperWeek({
               <th className="label w-64 py-1 font-normal">exercise</th>
               {days.map((day) => (
                 <th key={day} className="px-1 py-1 font-normal">
-                  {weekdayOf(day)} <span className="text-sm text-soft">{sayDay(day)}</span>
+                  {weekdayOf(day)} <span className="text-sm text-soft">{sayDay(say, day)}</span>
                 </th>
               ))}
             </tr>
@@ -132,7 +133,7 @@ export function PaperWeek({
                     {item.item.name}
                   </span>
                   <span className="text-sm text-soft">
-                    now {item.state.rungs[item.state.rung]?.says}
+                    now {sayRung(say, rungAt(item.state.rungs, item.state.rung).asks)}
                   </span>
                 </th>
                 {days.map((day, column) => {
@@ -142,7 +143,7 @@ export function PaperWeek({
                     <td key={day} className="px-1 py-1.5 align-top">
                       <input
                         data-cell={`${row} ${column}`}
-                        aria-label={`${item.item.name}, ${weekdayOf(day)} ${sayDay(day)}`}
+                        aria-label={`${item.item.name}, ${weekdayOf(day)} ${sayDay(say, day)}`}
                         aria-invalid={issuesAt(issues, item.item.id, day).length > 0}
                         className="field w-full"
                         autoFocus={row === 0 && column === 0}
@@ -163,7 +164,7 @@ export function PaperWeek({
       {issues.length > 0 && (
         <ul role="alert" className="mt-3 border-l-3 border-warm pl-2 text-sm">
           {issues.map((issue, index) => (
-            <li key={index}>{issueText(issue)}</li>
+            <li key={index}>{sayIssue(say, issue)}</li>
           ))}
         </ul>
       )}
@@ -175,8 +176,7 @@ export function PaperWeek({
             </Button>
           )}
           <span className="text-sm text-soft">
-            c clean, s shaky, l lost; a tempo first where it was another: 70 ccs. Ctrl and Enter
-            store.
+            c clean, s shaky, l lost; a tempo first where it was another: 70 ccs. Ctrl+Enter saves.
           </span>
         </footer>
       )}

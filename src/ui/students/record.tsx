@@ -16,7 +16,8 @@ import type {
   ProgramSummary,
   StudentRecord,
 } from '@/core/studio';
-import { attemptOrSay, buttonLook, Choice, newId } from '../base';
+import { sayWhy } from '@/words';
+import { attemptOrSay, buttonLook, Choice, newId, useSpeech } from '../base';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';
 import { Notes } from './notes';
@@ -76,7 +77,7 @@ export function Record({
         <p className="min-w-0 flex-1 truncate text-soft">{student.about}</p>
         {items.length > 0 && (
           <Link href={`/students/${student.id}/paper`} className={buttonLook()}>
-            type in a paper week
+            enter a paper week
           </Link>
         )}
         <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
@@ -156,6 +157,7 @@ function Ladders({
   shown: ItemRecord;
   onChoose: (key: string) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <ul aria-label="Ladders" className="border-t border-line">
       {ordered.map((item) => {
@@ -174,7 +176,7 @@ function Ladders({
             >
               <span className="font-serif leading-5">{item.item.name}</span>
               <span className="font-serif text-2xl leading-6">{item.state.bpm}</span>
-              <span className="text-sm text-soft">{item.reason}</span>
+              <span className="text-sm text-soft">{sayWhy(say, item.why)}</span>
               <span className="text-right text-sm text-soft">
                 {item.state.rung + 1} / {item.state.rungs.length}
               </span>

@@ -3,8 +3,9 @@
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import { sayCount, type Issue } from '@/core/issue';
-import { sayDay, type StudentSummary } from '@/core/studio';
-import { Button, Field, issuesAt, useFormAction } from '../base';
+import { type StudentSummary } from '@/core/studio';
+import { sayDay, sayNeed } from '@/words';
+import { Button, Field, issuesAt, useFormAction, useSpeech } from '../base';
 
 interface Answer {
   readonly issues: readonly Issue[];
@@ -57,7 +58,7 @@ export function StudentList({
               <th className="font-normal">needs you for</th>
               <th className="w-44 font-normal">programs</th>
               <th className="w-28 font-normal">last practised</th>
-              <th className="w-36 font-normal">these seven days</th>
+              <th className="w-36 font-normal">last seven days</th>
             </tr>
           </thead>
           <tbody>
@@ -72,6 +73,7 @@ export function StudentList({
 }
 
 function Row({ row }: { row: StudentSummary }) {
+  const { say } = useSpeech();
   const { student, needs } = row;
   return (
     <tr className="border-b border-line align-top hover:bg-sheet">
@@ -84,22 +86,22 @@ function Row({ row }: { row: StudentSummary }) {
       <td className="py-2.5 pr-6 text-sm">
         {needs.slice(0, MOST_NEEDS).map((need) => (
           <p
-            key={need.says}
+            key={`${need.code} ${need.item ?? ''}`}
             className={need.kind === 'stuck' ? 'border-l-3 border-warm pl-2' : 'pl-2.75'}
           >
-            {need.says}
+            {sayNeed(say, need)}
           </p>
         ))}
         {needs.length > MOST_NEEDS && (
           <p className="pl-2.75 text-soft">and {needs.length - MOST_NEEDS} more</p>
         )}
-        {needs.length === 0 && <span className="pl-2.75 text-soft">nothing just now</span>}
+        {needs.length === 0 && <span className="pl-2.75 text-soft">nothing right now</span>}
       </td>
       <td className="py-2.5 pr-4">
         {row.programs.join(', ') || <span className="text-soft">none</span>}
       </td>
       <td className="py-2.5">
-        {row.lastDay ? sayDay(row.lastDay) : <span className="text-soft">never</span>}
+        {row.lastDay ? sayDay(say, row.lastDay) : <span className="text-soft">never</span>}
       </td>
       <td className="py-2.5">
         {row.triesThisWeek === 0 ? (

@@ -3,14 +3,16 @@
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { LIMBS } from '@/core/kit';
-import { sufferingName, VERDICTS } from '@/core/log';
+import { VERDICTS } from '@/core/log';
 import { minutesByDay, sufferedByLimb, verdictMix } from '@/core/roster';
 import type { StudentRecord } from '@/core/studio';
+import { saySuffering } from '@/words';
+import { useSpeech } from '../base';
 import { LimbSign, VerdictSign } from '../marks';
 
 const PracticeChart = dynamic(() => import('../charts/practice-chart'), {
   ssr: false,
-  loading: () => <div className="h-32 text-soft">Drawing…</div>,
+  loading: () => <div className="h-32 text-soft">Loading…</div>,
 });
 
 /** Days that the bars cover. */
@@ -21,6 +23,7 @@ const MOST = 6;
 
 /** All of a student's practice: time by day, how the tries went, what suffered in which limb. */
 export function Tallies({ record: { items, today } }: { record: StudentRecord }) {
+  const { say } = useSpeech();
   const days = useMemo(
     () =>
       minutesByDay(
@@ -58,12 +61,12 @@ export function Tallies({ record: { items, today } }: { record: StudentRecord })
       </p>
       {suffered.length > 0 && (
         <>
-          <h2 className="label mt-3 mb-1">what suffers</h2>
+          <h2 className="label mt-3 mb-1">what goes wrong</h2>
           <ul className="text-sm">
             {suffered.map(({ what, times, limbs }) => (
               <li key={what} className="flex items-center gap-2 border-b border-faint py-0.5">
                 <span className="w-6 text-right font-semibold">{times}</span>
-                <span>{sufferingName(what)}</span>
+                <span>{saySuffering(say, what)}</span>
                 <span className="ml-auto inline-flex gap-2">
                   {LIMBS.filter((limb) => limbs[limb]).map((limb) => (
                     <span key={limb} className="inline-flex items-center gap-1">

@@ -6,7 +6,9 @@ import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useCallback } from 'react';
 import type { Verdict } from '@/core/log';
-import { sayDay, type ItemRecord } from '@/core/studio';
+import { type ItemRecord } from '@/core/studio';
+import { sayDay, sayVerdict, type Say } from '@/words';
+import { useSpeech } from '../base';
 import { useChart } from '../charts';
 
 register([
@@ -28,7 +30,11 @@ const SYMBOLS: Readonly<Record<Verdict, string>> = {
 /** Tempo over time: the last tries one by one, those long before as the fastest of each week; the target
  * as a line. */
 export default function TempoChart({ record }: { record: ItemRecord }) {
-  const option = useCallback((style: CSSStyleDeclaration) => optionFor(record, style), [record]);
+  const { say } = useSpeech();
+  const option = useCallback(
+    (style: CSSStyleDeclaration) => optionFor(say, record, style),
+    [say, record],
+  );
   const place = useChart(openChart, option);
   return (
     <div
@@ -44,7 +50,7 @@ function openChart(node: HTMLElement) {
   return init(node, null, { renderer: 'svg' });
 }
 
-function optionFor({ curve: tries, state }: ItemRecord, style: CSSStyleDeclaration) {
+function optionFor(say: Say, { curve: tries, state }: ItemRecord, style: CSSStyleDeclaration) {
   const ink = style.getPropertyValue('--ink');
   const soft = style.getPropertyValue('--soft');
   const line = style.getPropertyValue('--line');
@@ -98,14 +104,14 @@ function optionFor({ curve: tries, state }: ItemRecord, style: CSSStyleDeclarati
       },
       ...(['clean', 'shaky', 'lost'] as const).map((verdict) => ({
         type: 'scatter',
-        name: verdict,
+        name: sayVerdict(say, verdict),
         symbol: SYMBOLS[verdict],
         symbolSize: verdict === 'lost' ? 9 : 8,
         itemStyle: { color: verdict === 'lost' ? warm : ink, opacity: 1 },
         tooltip: {
           formatter: ({ dataIndex }: { dataIndex: number }) => {
             const one = tries.filter((entry) => entry.verdict === verdict)[dataIndex];
-            return one ? `${sayDay(one.day)}: ${one.bpm}, ${verdict}` : '';
+            return one ? `${sayDay(say, one.day)}: ${one.bpm}, ${sayVerdict(say, verdict)}` : '';
           },
         },
         data: tries.filter((one) => one.verdict === verdict).map((one) => [one.at, one.bpm]),

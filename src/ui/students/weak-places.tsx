@@ -8,7 +8,8 @@ import type { Limb } from '@/core/kit';
 import { expand, writeLink } from '@/core/recipe';
 import type { ItemId, WeakPlace } from '@/core/studio';
 import { bpm } from '@/core/time';
-import { Button, buttonLook } from '../base';
+import { sayStepPlace } from '@/words';
+import { Button, buttonLook, useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { useHear } from '../play';
 
@@ -27,6 +28,7 @@ export function WeakPlaces({
   weak: readonly WeakPlace[];
   onItem: (id: ItemId) => void;
 }) {
+  const { say } = useSpeech();
   const { heard, hear } = useHear<string>(HEAR_BPM);
   const [all, setAll] = useState(false);
   const rows = all ? weak : weak.slice(0, MOST);
@@ -53,7 +55,7 @@ export function WeakPlaces({
                   </span>
                 </div>
                 <p className="text-sm text-soft">
-                  {place.where} in{' '}
+                  {sayStepPlace(say, place.place)} in{' '}
                   <button type="button" className="underline" onClick={() => onItem(place.item)}>
                     {place.name}
                   </button>
@@ -62,7 +64,7 @@ export function WeakPlaces({
                 <span className="mt-1 flex gap-2">
                   <Button
                     aria-pressed={playing}
-                    aria-label={`${playing ? 'Stop' : 'Hear'} the bridge ${place.where}`}
+                    aria-label={`${playing ? 'Stop' : 'Hear'} the bridge ${sayStepPlace(say, place.place)}`}
                     onClick={() => hear(count.key, must(expand(loop)))}
                   >
                     {playing ? <Square size={13} aria-hidden /> : <Play size={13} aria-hidden />}

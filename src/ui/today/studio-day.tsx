@@ -2,12 +2,14 @@
 
 import { useSyncExternalStore } from 'react';
 import { dayOf, type Day } from '@/core/studio';
-import { sayDate } from '../plan';
+import { sayDate } from '@/words';
+import { useSpeech } from '../base';
 
 const never = () => () => {};
 
 /** Practice days are counted where the studio is: said where this device has another date. */
 export function StudioDay({ today }: { today: Day }) {
+  const { say } = useSpeech();
   const here = useSyncExternalStore(
     never,
     () => dayOf(Date.now(), Intl.DateTimeFormat().resolvedOptions().timeZone),
@@ -16,7 +18,7 @@ export function StudioDay({ today }: { today: Day }) {
   if (here === today) return null;
   return (
     <p role="status" className="text-lg">
-      At the studio it is {sayDate(today)}: what you play now counts for that day.
+      At the studio it is {sayDate(say, today)}: what you play now counts for that day.
     </p>
   );
 }

@@ -1,22 +1,34 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
 import { must, sayCount } from '@/core/issue';
-import { dosageNow, dueDay, rungAt, sayDosage } from '@/core/ladder';
+import { dosageNow, dueDay, rungAt } from '@/core/ladder';
 import { hoursOn, type Entry, type Surface } from '@/core/plan';
 import { sentenceText } from '@/core/recipe';
-import { CAUTION_LINE } from '@/core/safety';
 import {
   daysAfter,
   isDue,
   keyOf,
-  sayDay,
   type Note,
   type StandItem,
+  type Speech,
   type StudentPlan,
 } from '@/core/studio';
 import { parseMeter, tempoFor } from '@/core/time';
+import {
+  sayDate,
+  sayMinutes,
+  sayMissed,
+  sayEntryKind,
+  sayDay,
+  sayDosage,
+  sayRung,
+  sayCaution,
+  sayIn,
+  sayWhy,
+  type Say,
+} from '@/words';
 import { Words } from '../base';
-import { cautionsOf, KIND_WORDS, rowsOf, sayDate, sayMinutes, sayMissed } from '../plan';
+import { cautionsOf, rowsOf } from '../plan';
 import { TempoGlyph } from '../play';
 import { StudioDay } from './studio-day';
 
@@ -30,6 +42,7 @@ interface Now {
  * waits, and what the teacher wrote. */
 export function Today({
   name,
+  speech,
   items,
   plan,
   entries,
@@ -37,6 +50,7 @@ export function Today({
   notes,
 }: {
   name: string;
+  speech: Speech;
   items: readonly StandItem[];
   plan: StudentPlan;
   /** What is planned, or what there is time for. */
@@ -45,6 +59,7 @@ export function Today({
   now: Now | null;
   notes: readonly Note[];
 }) {
+  const say = sayIn('en-GB', speech);
   const { planning, missed, done } = plan;
   const { today, schedule, works } = planning;
   const byKey = new Map(items.map((item) => [keyOf(item), item]));
@@ -64,8 +79,9 @@ export function Today({
           <h1 className="font-serif text-4xl">Today</h1>
           <p className="text-lg text-soft">
             {name}
-            {rows.length > 0 && ` · ${sayCount(planned.size, 'exercise')}, ${sayMinutes(seconds)}`}
-            {doneToday && ` · ${sayMinutes(doneToday.seconds)} done`}
+            {rows.length > 0 &&
+              ` · ${sayCount(planned.size, 'exercise')}, ${sayMinutes(say, seconds)}`}
+            {doneToday && ` · ${sayMinutes(say, doneToday.seconds)} done`}
           </p>
         </div>
         {rows.length + also.length > 0 && (
@@ -80,14 +96,14 @@ export function Today({
       <StudioDay today={today} />
       {missed.length > 0 && (
         <p role="status" className="border-l-3 border-warm pl-3 text-lg">
-          {sayMissed(missed)}
+          {sayMissed(say, missed)}
         </p>
       )}
       {notes.length > 0 && (
         <ul aria-label="From your teacher" className="border-l-3 border-warm pl-3 text-lg">
           {notes.map((note) => (
             <li key={note.id}>
-              {note.text} <span className="text-sm text-soft">{sayDay(note.day)}</span>
+              {note.text} <span className="text-sm text-soft">{sayDay(say, note.day)}</span>
             </li>
           ))}
         </ul>
@@ -100,27 +116,27 @@ export function Today({
         <Minutes now={now} usual={hoursOn(schedule, today).on} />
       )}
       {items.length > 0 && rows.length === 0 && (
-        <p className="text-lg">{whyNothing(plan, now, also.length > 0)}</p>
+        <p className="text-lg">{whyNothing(say, plan, now, also.length > 0)}</p>
       )}
-      {rows.length > 0 && <Rows rows={rows} now={now} />}
+      {rows.length > 0 && <Rows say={say} rows={rows} now={now} />}
       <Others
         title="also due"
         items={also.map((item) => ({
           item,
           href: standOf(now, item),
-          why: item.reason,
+          why: sayWhy(say, item.why),
         }))}
       />
       <Others
         title="later"
-        items={later.map((item) => ({ item, href: null, why: whyLater(item) }))}
+        items={later.map((item) => ({ item, href: null, why: whyLater(say, item) }))}
       />
-      {cautionsOf(entries, plan.items, planning).map((text) => (
+      {cautionsOf(say, entries, plan.items, planning).map((text) => (
         <p key={text} className="border-l-3 border-warm pl-3">
           {text}
         </p>
       ))}
-      <p className="text-sm text-soft">{CAUTION_LINE}</p>
+      <p className="text-sm text-soft">{sayCaution(say)}</p>
     </main>
   );
 }
@@ -138,15 +154,16 @@ function standOf(now: Now | null, item?: StandItem): string {
 const LOOK_AHEAD = 14;
 
 function whyNothing(
+  say: Say,
   { planning: { schedule, today }, done }: StudentPlan,
   now: Now | null,
   open: boolean,
 ): string {
-  if (now) return 'Nothing fits into that.';
+  if (now) return 'Nothing fits into that time.';
   const next = Array.from({ length: LOOK_AHEAD }, (_, index) => daysAfter(today, index + 1)).find(
     (day) => hoursOn(schedule, day).minutes > 0,
   );
-  const then = next ? ` Next: ${sayDate(next)}, ${hoursOn(schedule, next).minutes} min.` : '';
+  const then = next ? ` Next: ${sayDate(say, next)}, ${hoursOn(schedule, next).minutes} min.` : '';
   if (!open) return `Nothing is due today. What you have passed comes back later.${then}`;
   if (hoursOn(schedule, today).minutes === 0) return `No practice is planned today.${then}`;
   if (done.some((one) => one.day === today)) return `Done for today.${then}`;
@@ -250,16 +267,18 @@ function Others({
   );
 }
 
-function whyLater({ waitsFor, state }: StandItem): string {
+function whyLater(say: Say, { waitsFor, state }: StandItem): string {
   if (waitsFor.length > 0) return `after ${waitsFor.join(' and ')}`;
   const due = dueDay(state);
-  return due ? `passed; again on ${sayDay(due)}` : '';
+  return due ? `passed; again on ${sayDay(say, due)}` : '';
 }
 
 function Rows({
+  say,
   rows,
   now,
 }: {
+  say: Say;
   now: Now | null;
   rows: readonly (ReturnType<typeof rowsOf>[number] & { readonly item: StandItem })[];
 }) {
@@ -275,7 +294,9 @@ function Rows({
             <span>
               <span className="block font-serif text-2xl leading-7">
                 {item.item.name}
-                {kind !== 'new' && <span className="text-lg text-soft"> · {KIND_WORDS[kind]}</span>}
+                {kind !== 'new' && (
+                  <span className="text-lg text-soft"> · {sayEntryKind(say, kind)}</span>
+                )}
                 {on === 'pad' && <span className="text-lg text-soft"> · on the pad</span>}
                 {item.item.kind === 'own' && (
                   <span className="text-lg text-soft"> · make your own version</span>
@@ -285,7 +306,7 @@ function Rows({
                 <Words text={sentenceText(item.plays)} />
               </span>
               <span className="mt-1 block">
-                {item.reason}
+                {sayWhy(say, item.why)}
                 {item.today.tries > 0 && (
                   <span className="text-soft">
                     {' '}
@@ -300,10 +321,10 @@ function Rows({
                 <TempoGlyph tempo={tempoOf(item)} size={26} /> {item.state.bpm}
               </span>
               <span className="block text-soft">
-                {rungText(item)}
-                {tries} × {sayDosage(dosageNow(item.state, item.item.course.dosage))}
+                {rungText(say, item)}
+                {tries} × {sayDosage(say, dosageNow(item.state, item.item.course.dosage))}
               </span>
-              <span className="block text-sm text-soft">{sayMinutes(seconds)} in all</span>
+              <span className="block text-sm text-soft">{sayMinutes(say, seconds)} in all</span>
             </span>
           </Link>
         </li>
@@ -313,9 +334,9 @@ function Rows({
 }
 
 /** The rung, where it is more than a tempo. */
-function rungText({ state }: StandItem): string {
-  const { says } = rungAt(state.rungs, state.rung);
-  return says === String(state.bpm) ? '' : `${says} · `;
+function rungText(say: Say, { state }: StandItem): string {
+  const { asks } = rungAt(state.rungs, state.rung);
+  return asks.kind === 'tempo' ? '' : `${sayRung(say, asks)} · `;
 }
 
 function tempoOf({ plays, state }: StandItem) {

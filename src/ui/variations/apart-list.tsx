@@ -1,7 +1,7 @@
 'use client';
 
 import { deadValues, memberAt, sayMember, type Impossible, type OpenedFamily } from '@/core/family';
-import { issueText } from '@/core/issue';
+import { sayIssues } from '@/words';
 import { Button, useSpeech } from '../base';
 import type { ShownMember } from './use-family-work';
 
@@ -46,10 +46,10 @@ export function CannotBePlayed({
   played: readonly ShownMember[];
   impossible: readonly Impossible[];
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const reasons = new Map<string, Impossible[]>();
   for (const one of impossible) {
-    const reason = one.issues.map(issueText).join(' ');
+    const reason = sayIssues(say, one.issues);
     const list = reasons.get(reason);
     if (list) list.push(one);
     else reasons.set(reason, [one]);
@@ -66,7 +66,7 @@ export function CannotBePlayed({
       <ul>
         {[...reasons].slice(0, MOST).map(([reason, list]) => (
           <li key={reason} className="border-b border-faint py-1.5">
-            <p>{words(reason)}</p>
+            <p>{reason}</p>
             <p className="text-sm text-soft">
               {list.length === 1 ? '' : `${list.length}: `}
               {words(

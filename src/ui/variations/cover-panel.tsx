@@ -65,7 +65,7 @@ export function CoverPanel({
         <Toggle label="Cover of" bare options={OF} value={of} onChoose={setOf} />
         <Button onClick={() => void keep()}>Keep</Button>
         <Button look="quiet" onClick={onAll}>
-          all again
+          keep all
         </Button>
       </div>
       {wrong && (
@@ -83,10 +83,10 @@ export function CoverPanel({
 
 const UNITS = { pairs: 'pairs', values: 'values' } as const;
 
-/** @example sayHeld(10, 29, 39, 'pairs') // => '10 hold 29 of 39 pairs, 10 are left out.' */
+/** @example sayHeld(10, 29, 39, 'pairs') // => '10 cover 29 of 39 pairs; 10 are not covered.' */
 function sayHeld(count: number, held: number, all: number, unit: string): string {
-  if (held === all) return `${count} hold all ${all} ${unit}.`;
-  return `${count} hold ${held} of ${all} ${unit}, ${all - held} are left out.`;
+  if (held === all) return `${count} cover all ${all} ${unit}.`;
+  return `${count} cover ${held} of ${all} ${unit}; ${all - held} are not covered.`;
 }
 
 interface CoverCell {

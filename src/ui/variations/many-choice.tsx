@@ -59,9 +59,7 @@ export function ManyChoice({
               className="w-full border-b border-line px-3 py-2 outline-none"
             />
             <Command.List className="max-h-80 overflow-y-auto p-1">
-              <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-                Nothing like that.
-              </Command.Empty>
+              <Command.Empty className="px-2 py-1.5 text-sm text-soft">No match.</Command.Empty>
               {[...offered, ...options].map((one) => (
                 <OptionItem
                   key={one.value}

@@ -10,10 +10,10 @@ import {
   type Family,
   type OpenedFamily,
 } from '@/core/family';
-import { issueText } from '@/core/issue';
 import { writeLink } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import type { Bpm } from '@/core/time';
+import { sayIssue } from '@/words';
 import { useSpeech } from '../base';
 import { useHear } from '../play';
 import { CannotBePlayed, LeftOut, SameAsOthers } from './apart-list';
@@ -63,7 +63,7 @@ export function PathDesk({
 }) {
   const router = useRouter();
   const { playback, heard, hear } = useHear<number | 'run'>(tempo);
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const [picked, setPicked] = useState<number | null>(null);
   const [compared, setCompared] = useState<number | null>(null);
   const { keyOf, recipeOf, exerciseOf } = members;
@@ -184,7 +184,7 @@ export function PathDesk({
             <p className="p-4 text-soft">
               {standing.out.length > 0
                 ? 'All are left out. Take some back.'
-                : issueText({ code: 'family-empty', path: [] })}
+                : sayIssue(say, { code: 'family-empty', path: [] })}
             </p>
           )}
         </div>

@@ -9,7 +9,7 @@ export function Progress({ work, waiting }: { work: FamilyWork; waiting: boolean
   if (state === 'died') {
     return (
       <span role="alert" className="text-sm">
-        The work on this broke off; nothing is lost.{' '}
+        The calculation stopped; nothing is lost.{' '}
         <Button look="quiet" onClick={work.again}>
           try again
         </Button>
@@ -21,7 +21,7 @@ export function Progress({ work, waiting }: { work: FamilyWork; waiting: boolean
       <span role="status" className="text-sm text-soft">
         stopped at {done.toLocaleString('en')} of {size.toLocaleString('en')}{' '}
         <Button look="quiet" onClick={work.again}>
-          begin again
+          start again
         </Button>
       </span>
     );
@@ -38,7 +38,7 @@ export function Progress({ work, waiting }: { work: FamilyWork; waiting: boolean
   }
   return (
     <span role="status" className="text-sm text-soft">
-      {waiting ? 'putting in order…' : ''}
+      {waiting ? 'sorting…' : ''}
     </span>
   );
 }

@@ -5,12 +5,18 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
-import { issueText } from '@/core/issue';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
-import { CAUTION_LINE } from '@/core/safety';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { attemptOrSay, Button, ProgramChoice, useSpeech, type ProgramTarget } from '../base';
+import { sayCaution } from '@/words';
+import {
+  attemptOrSay,
+  Button,
+  ProgramChoice,
+  toastIssues,
+  useSpeech,
+  type ProgramTarget,
+} from '../base';
 import { TempoField, Toggle } from '../bench';
 import type { SentExercise, VariationActions } from './variation-actions';
 
@@ -56,7 +62,7 @@ export function RunBar({
   children?: ReactNode;
 }) {
   const router = useRouter();
-  const { words, syllables } = useSpeech();
+  const { say, words, syllables } = useSpeech();
   const [bars, setBars] = useState<number>(1);
   const [as, setAs] = useState<keyof typeof SEND_STEPS_AS>('items');
   const [seams, setSeams] = useState<readonly string[] | null>(null);
@@ -81,7 +87,7 @@ export function RunBar({
     const made = run && expand(run);
     if (!made) return;
     if (!made.ok) {
-      toast.error(words(made.issues.map(issueText).join(' ')));
+      toastIssues(made.issues);
       return;
     }
     const recipes = part.map((one) => one.recipe);
@@ -94,7 +100,7 @@ export function RunBar({
     const each = partOf(order, 0);
     if (as === 'run' && each.length > MOST_OF_A_RUN) {
       const count = each.length;
-      toast.error(issueText({ code: 'members-too-many', path: [], count, most: MOST_OF_A_RUN }));
+      toastIssues([{ code: 'members-too-many', path: [], count, most: MOST_OF_A_RUN }]);
       return;
     }
     const run = as === 'run' ? runOf(each, bars) : null;
@@ -158,7 +164,7 @@ export function RunBar({
           {`to program… ${order.length}`}
         </ProgramChoice>
       </div>
-      <p className="mt-1 text-xs leading-4 text-soft">{CAUTION_LINE}</p>
+      <p className="mt-1 text-xs leading-4 text-soft">{sayCaution(say)}</p>
     </section>
   );
 }

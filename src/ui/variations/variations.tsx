@@ -125,11 +125,11 @@ function FamilyDesk({
               aria-pressed={family.fold}
               onClick={() => edit({ fold: !family.fold })}
             >
-              fold what sounds the same
+              hide what sounds the same
             </Button>
             {family.order !== null && (
               <Button look="quiet" onClick={() => edit({ order: null })}>
-                order anew
+                sort again
               </Button>
             )}
             <Progress work={work} waiting={path.waiting} />

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { planToday } from '@/core/plan';
-import { getDay, listNotes } from '@/server';
+import { getDay, getSpeech, listNotes } from '@/server';
 import { Today } from '@/ui/today';
 import { found, studentVisit } from '../../viewer';
 import { readNow, type NowQuery } from '../now';
@@ -17,6 +17,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
       <StudentBar who={name} />
       <Today
         name={name}
+        speech={getSpeech(me)}
         items={items}
         plan={plan}
         entries={planToday(plan.planning, now && { ...now, at: plan.clock })}

@@ -85,8 +85,8 @@ export function EditableSheet({
         />
       </div>
       <p id="lane-keys" className="mt-1 text-xs text-soft">
-        arrows move, shift chooses, alt carries · x on and off · a g n levels · r l k f limbs · m d
-        u i o z ornaments · ctrl c v
+        Arrows move, Shift selects, Alt moves notes · x on and off · a g n levels · r l k f limbs ·
+        m d u i o z ornaments · Ctrl c v
       </p>
       <p role="status" className="sr-only">
         {cursor ? `${place}: ${says.join(', ') || 'empty'}` : ''}

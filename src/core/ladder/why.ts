@@ -1,0 +1,23 @@
+import type { Variation } from '../log';
+import type { Course } from './course';
+import type { RungFacts } from './rung-key';
+import { rungAt, type LadderState, type Proposal, type RungReason } from './state';
+
+/** Why a ladder stands where it stands, with all that is said of it. */
+export type Why =
+  | {
+      readonly kind: 'ladder';
+      readonly reason: RungReason;
+      readonly here: RungFacts;
+      readonly rule: Course['rule'];
+      readonly variation: Variation | null;
+      readonly proposal: Proposal | null;
+    }
+  /** The exercise was changed since, and the step or variation cannot be made of it any more. */
+  | { readonly kind: 'cannot-be-varied' };
+
+export function whyOf(state: LadderState, { rule }: Pick<Course, 'rule'>): Why {
+  const { reason, variation, proposal } = state;
+  const here = rungAt(state.rungs, state.rung).asks;
+  return { kind: 'ladder', reason, here, rule, variation, proposal };
+}

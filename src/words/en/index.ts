@@ -1,0 +1,7 @@
+import { issue, misfit, thing } from './issue';
+import { notes } from './notes';
+import { plan } from './plan';
+import { practice } from './practice';
+
+/** The English of the app: every message, by its key, in ICU message format. */
+export const en = { issue, misfit, notes, plan, practice, thing } as const;

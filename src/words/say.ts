@@ -1,0 +1,61 @@
+import { createTranslator } from 'use-intl/core';
+import { PLAIN_SPEECH, type Speech } from '@/core/studio';
+import { ownSyllables, SYLLABLES, type NoteNames, type Syllables } from '@/core/time';
+import { en } from './en';
+
+type Messages<T> = {
+  readonly [Key in keyof T]: T[Key] extends string ? string : Messages<T[Key]>;
+};
+
+/** What a language is made of: the same keys as English, each with its message. */
+export type Catalogue = Messages<typeof en>;
+
+/** Languages by their tag. English is written with the day first. */
+const LANGUAGES = { 'en-GB': en } satisfies Readonly<Record<string, Catalogue>>;
+
+export type Locale = keyof typeof LANGUAGES;
+
+function translatorOf(locale: Locale, messages: typeof en) {
+  return createTranslator({
+    locale,
+    messages,
+    onError: (error) => {
+      throw error;
+    },
+  });
+}
+
+/** A language, and how a studio names note values and counts: all that it takes to put facts into words. */
+export interface Say {
+  readonly t: ReturnType<typeof translatorOf>;
+  readonly locale: Locale;
+  readonly notes: NoteNames;
+  readonly syllables: Syllables;
+}
+
+const TRANSLATORS = new Map<Locale, Say['t']>();
+
+/** @throws on a message that is missing or cannot be read, which would be a bug */
+export function sayIn(locale: Locale, { notes, syllables }: Speech = PLAIN_SPEECH): Say {
+  let t = TRANSLATORS.get(locale);
+  if (!t) TRANSLATORS.set(locale, (t = translatorOf(locale, LANGUAGES[locale])));
+  return { t, locale, notes, syllables: syllablesOf(syllables) };
+}
+
+function syllablesOf(chosen: Speech['syllables']): Syllables {
+  if (typeof chosen === 'string') return SYLLABLES[chosen];
+  return ownSyllables(chosen.sixteenths, chosen.triplets) ?? SYLLABLES.english;
+}
+
+/** English as a new studio speaks it. */
+export const ENGLISH: Say = sayIn('en-GB');
+
+/** @example sayList(ENGLISH, ['ride', 'snare', 'bass drum']) // => 'ride, snare and bass drum' */
+export function sayList({ locale }: Pick<Say, 'locale'>, parts: readonly string[]): string {
+  return new Intl.ListFormat(locale, { type: 'conjunction' }).format(parts);
+}
+
+/** The first letter large. */
+export function asStart({ locale }: Pick<Say, 'locale'>, text: string): string {
+  return text.slice(0, 1).toLocaleUpperCase(locale) + text.slice(1);
+}
