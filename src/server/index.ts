@@ -36,7 +36,7 @@ export {
   setTemplate,
   takeBack,
 } from './programs';
-export { listRoster, listStudents } from './roster';
+export { listRoster, listStudents, warmRosters } from './roster';
 export { getRecord, getToday, listNotes, setKit } from './students';
 export {
   addStudent,

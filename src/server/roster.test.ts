@@ -2,7 +2,15 @@ import { describe, expect, it, vi } from 'vitest';
 import { must } from '@/core/issue';
 import { openDb } from '@/db';
 import { connectionOf } from '@/db/connection';
-import { asTeacher, listStudents, renameProgram, viewerOf, type Context, type Teacher } from '.';
+import {
+  asTeacher,
+  listStudents,
+  renameProgram,
+  viewerOf,
+  warmRosters,
+  type Context,
+  type Teacher,
+} from '.';
 import {
   log,
   smallStudio,
@@ -59,6 +67,17 @@ describe('the roster after a start', () => {
     const renamed = restarted(context);
     must(renameProgram(renamed.teacher, studio.program, 'Winter'));
     expect(programs(renamed.teacher)).toEqual(['Winter']);
+  });
+
+  it('is worked out ahead of the first visit, a student at a time', async () => {
+    const { context } = spoilt();
+    code.version = 'two';
+    const later = restarted(context);
+    let pauses = 0;
+    await warmRosters(later.context, () => Promise.resolve((pauses += 1)));
+    expect(pauses).toBe(must(listStudents(later.teacher)).length);
+    expect(connectionOf(later.context.db).$client.prepare(SPOILT).run().changes).toBe(1);
+    expect(programs(restarted(later.context).teacher)).toEqual(['kept']);
   });
 
   it('believes nothing that other code has made', () => {

@@ -12,10 +12,12 @@ import {
   type StudentSummary,
 } from '@/core/studio';
 import type { Assigned, StudentStore } from '@/db';
-import type { Teacher } from './authority';
+import { asTeacher, type Teacher } from './authority';
+import type { Context } from './context';
 import { Projection } from './projection';
 import { progressOf, type Progress } from './progress';
 import { itemStandings, lastDayOf, practiceDay } from './standing';
+import { listDoors, viewerOf } from './studios';
 import { codeVersion } from './version';
 
 /** The studio's students, in the order in which they came. */
@@ -46,16 +48,44 @@ interface RosterLine {
 const LINES = new Projection<LineFrom, RosterLine>(5000);
 const KEPT_AS = 'roster';
 
-/** The studio's students, the one who needs the teacher most first, with what they did this week. Lines that
- * were worked out before the last start are taken from the file. */
+/** The studio's students, the one who needs the teacher most first, with what they did this week. */
 export function listStudents(me: Teacher): Result<readonly StudentSummary[]> {
-  const { store } = me;
   const today = practiceDay(me);
+  const lines = linesOf(me);
+  const summaries = me.store
+    .students()
+    .map((own): StudentSummary => summaryOf(own.person, lines.of(own), today));
+  lines.keep();
+  return ok(summaries.sort((a, b) => b.urgency - a.urgency));
+}
+
+/** Works out the lines of every studio of a file, one student at a time: a build that has none of its own yet
+ * has them when a teacher asks.
+ * @param pause lets others work between one student and the next */
+export async function warmRosters(context: Context, pause: () => Promise<unknown>): Promise<void> {
+  for (const { people } of listDoors(context)) {
+    const teacher = people.find((one) => one.role === 'teacher');
+    const me = asTeacher(context, teacher ? viewerOf(context, teacher.id) : null);
+    if (!me.ok) continue;
+    const lines = linesOf(me.value);
+    for (const own of me.value.store.students()) {
+      lines.of(own);
+      lines.keep();
+      await pause();
+    }
+  }
+}
+
+/** Lines of a studio's roster: those that are known, those that were worked out before the last start and kept
+ * in the file, and the others, which `keep` puts there. */
+function linesOf(me: Teacher) {
+  const { store } = me;
   const fromOf = sources(me);
   const version = codeVersion();
   let kept: ReturnType<typeof store.projections.read> | null = null;
   const fresh: { studentId: PersonId; source: string; value: string }[] = [];
-  const summaries = store.students().map((own): StudentSummary => {
+
+  function of(own: StudentStore): RosterLine {
     const { from, held } = fromOf(own);
     let line = LINES.find(store.file, own.id, from);
     if (!line && version !== null) {
@@ -64,13 +94,18 @@ export function listStudents(me: Teacher): Result<readonly StudentSummary[]> {
     }
     if (!line) {
       line = lineOf(progressOf(own, held));
-      const value = JSON.stringify(line);
-      fresh.push({ studentId: own.id, source: JSON.stringify(from), value });
+      fresh.push({ studentId: own.id, source: JSON.stringify(from), value: JSON.stringify(line) });
     }
-    return summaryOf(own.person, LINES.put(store.file, own.id, from, line), today);
-  });
-  if (version !== null && fresh.length > 0) store.projections.keep(KEPT_AS, version, fresh);
-  return ok(summaries.sort((a, b) => b.urgency - a.urgency));
+    return LINES.put(store.file, own.id, from, line);
+  }
+
+  function keep(): void {
+    if (version !== null && fresh.length > 0) {
+      store.projections.keep(KEPT_AS, version, fresh.splice(0));
+    }
+  }
+
+  return { of, keep };
 }
 
 /** A line that was kept, where it was worked out from the same. */

@@ -206,6 +206,7 @@ export const NO_USE_CASES = [
   'listDoors',
   'openStudio',
   'viewerOf',
+  'warmRosters',
 ];
 
 const EMPTY = { sections: [] };
