@@ -149,10 +149,16 @@ export async function lookAs(page: Page, name: string): Promise<void> {
 /** Changes a phrase of the sentence by typing. */
 export async function phrase(page: Page, label: string | RegExp, typed: string): Promise<void> {
   const name = typeof label === 'string' ? new RegExp(`^${label}:`) : label;
+  const input = page.locator('[cmdk-input]');
   await page.getByRole('button', { name }).last().focus();
   await page.keyboard.press('Enter');
+  await expect(input).toBeFocused();
   await page.keyboard.type(typed);
   await page.keyboard.press('Enter');
+  const refused = page.getByRole('dialog').getByRole('alert');
+  await expect(async () => {
+    expect((await input.isHidden()) || (await refused.isVisible())).toBe(true);
+  }).toPass();
 }
 
 /** Waits until the page answers to keys: what the server drew stands there before React listens. */

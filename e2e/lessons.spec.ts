@@ -138,7 +138,7 @@ test.describe('a ladder follows the log', () => {
     await expect(proposal).toContainText('as a loop.');
     await proposal.getByRole('button', { name: 'Apply' }).click();
     await expect(proposal).toBeHidden();
-    await expect(page.getByText('yes: mend the plateau')).toBeVisible();
+    await expect(page.getByText('yes: work on the plateau')).toBeVisible();
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect(proposal).toBeVisible();
     await proposal.getByRole('button', { name: 'Apply' }).click();

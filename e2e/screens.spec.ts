@@ -205,7 +205,7 @@ test('what does not exist is said, with a way on', async ({ page }) => {
   expect((await page.goto('/nowhere'))?.status()).toBe(404);
   for (const address of ['/nowhere', '/programs/x', '/students/01m88049gqy8q6h8yq14sa']) {
     await page.goto(address);
-    await expect(page.getByRole('heading', { name: 'Nothing rests here.' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Nothing here.' })).toBeVisible();
   }
   await page.getByRole('link', { name: 'To the start' }).click();
   await expect(page.getByText('Mole End').first()).toBeVisible();

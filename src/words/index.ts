@@ -1,4 +1,5 @@
 export { sayDate, sayDay, sayMinutes, sayWeekday, sayWeekdayName } from './calendar';
+export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';
 export { sayIssue, sayIssues } from './issue';
 export { sayLimb, sayLimbs, sayVoice } from './kit';
 export { sayBeat, sayCrossing, sayLength, sayPlace, sayStepPlace, sayWeakPlace } from './place';
@@ -16,6 +17,16 @@ export {
   sayWarning,
   sayWhy,
 } from './practice';
+export {
+  isCueAbout,
+  sayCue,
+  sayCueLine,
+  sayDifficulty,
+  sayDifficultyPart,
+  sayHindrance,
+  sayRunSeam,
+} from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
 export { asStart, ENGLISH, sayIn, sayList } from './say';
+export type { Asked, DerivedPart } from './derivation';
 export type { Catalogue, Locale, Say } from './say';

@@ -174,9 +174,9 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t(`issue.${code}`, { name: issue.name });
     case 'after-circle': {
       const { names } = issue;
-      const waits = names.map((one, nth) => {
-        const other = names[(nth + 1) % names.length] ?? '';
-        return t('issue.after-waits', { one, other });
+      const waits = names.map((name, nth) => {
+        const first = names[(nth + 1) % names.length] ?? '';
+        return t('issue.after-waits', { name, first });
       });
       return t('issue.after-circle', { circle: sayList(say, waits) });
     }
@@ -189,8 +189,8 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.off-order', { from: sayDay(say, issue.from), to: sayDay(say, issue.to) });
     case 'off-overlap':
       return t('issue.off-overlap', {
-        one: sayDates(say, issue.one),
-        other: sayDates(say, issue.other),
+        first: sayDates(say, issue.one),
+        second: sayDates(say, issue.other),
       });
     case 'target-past':
       return t('issue.target-past', {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayHindrance } from '@/words';
 import { must } from '../issue';
 import {
   blankRecipe,
@@ -16,7 +17,6 @@ import {
   differingLimbs,
   hatBeforeFoot,
   hindrances,
-  hindranceText,
   limbLoads,
   lineReading,
   lockUp,
@@ -200,7 +200,7 @@ describe('hi-hat before foot (common practice, no source)', () => {
       limb: 'RH',
       gapMs: 250,
     });
-    expect(found && hindranceText(found, exercise)).toEqual({
+    expect(found && sayHindrance(ENGLISH, found, exercise)).toEqual({
       where: 'Bar 1, & of 2',
       reason: 'The hi-hat stroke lies 250 ms before the foot closes it on 3: it sounds open.',
       mend: 'Play that stroke on the snare or bass drum, or slow down.',
@@ -272,7 +272,7 @@ describe('hindrances', () => {
       { kit },
     );
     expect(
-      hindrances(exercise, at(60, exercise)).map((h) => hindranceText(h, exercise).reason),
+      hindrances(exercise, at(60, exercise)).map((h) => sayHindrance(ENGLISH, h, exercise).reason),
     ).toEqual(['The right hand has snare 2 times at once.']);
     expect(exercise.replaced).toEqual([{ voice: 'ride', by: 'snare' }]);
   });
@@ -301,7 +301,7 @@ describe('more that hinders (common practice, no source)', () => {
     expect(rules(exercise, 120)).toEqual([]);
     const [fast] = hindrances(exercise, at(220, exercise));
     expect(fast).toMatchObject({ rule: 'fast-run', limb: 'LH', strokes: 5, at: quarters(1) });
-    expect(fast && hindranceText(fast, exercise)).toMatchObject({
+    expect(fast && sayHindrance(ENGLISH, fast, exercise)).toMatchObject({
       where: 'Bar 1, 2',
       reason: 'The left hand plays 5 in a row, 91 ms apart.',
     });

@@ -1,14 +1,13 @@
-import { isHand, limbName, LIMBS, limitsOf, type Limb } from '../kit';
+import { isHand, LIMBS, limitsOf, type Limb } from '../kit';
 import { gracesOf, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import {
   beatIndexAt,
   beats,
-  countName,
   onBeat,
   SUBDIVISIONS,
   ticksToSeconds,
-  type Syllables,
+  type SubdivisionId,
   type Tempo,
   type Tick,
 } from '../time';
@@ -24,12 +23,24 @@ import {
 } from './instants';
 import { hatBeforeFoot } from './playability';
 
-/** One thing to watch for, said to the player. */
-export interface Cue {
-  readonly kind:
-    'opens' | 'hat' | 'seam' | 'accent' | 'follow' | 'return' | 'unison' | 'graces' | 'bare';
-  readonly says: string;
-}
+/** One thing to watch for. Places are ticks in the cycle. */
+export type Cue =
+  | { readonly kind: 'opens'; readonly at: Tick }
+  | { readonly kind: 'hat'; readonly at: Tick; readonly closes: Tick }
+  | { readonly kind: 'seam'; readonly limb: Limb }
+  | { readonly kind: 'accent'; readonly at: Tick; readonly limb: Limb }
+  | { readonly kind: 'follow'; readonly foot: Limb; readonly hand: Limb }
+  /** Back in `slot` after faster ones; null where a slot has no name. */
+  | {
+      readonly kind: 'return';
+      readonly at: Tick;
+      readonly slot: SubdivisionId | null;
+      readonly was: SubdivisionId | null;
+    }
+  /** `at` where they meet only once. */
+  | { readonly kind: 'unison'; readonly limbs: readonly Limb[]; readonly at: Tick | null }
+  | { readonly kind: 'graces' }
+  | { readonly kind: 'bare'; readonly beats: number; readonly at: Tick };
 
 /** Most cues that help; more are not listened to. Common practice, no source. */
 const MOST = 3;
@@ -42,33 +53,30 @@ const BARE_MS = 900;
 
 /** What may go wrong in this exercise, the most likely to break first: what collides, hides, changes or
  * waits. Nothing where nothing of the kind is there; three at the most. */
-export function cuesOf(exercise: Exercise, tempo: Tempo, syllables?: Syllables): readonly Cue[] {
-  const name = (at: Tick) => countName(at, exercise.meter, syllables);
+export function cuesOf(exercise: Exercise, tempo: Tempo): readonly Cue[] {
   const found: Cue[] = [];
   for (const look of LOOKS) {
-    const cue = look(exercise, tempo, name);
+    const cue = look(exercise, tempo);
     if (cue) found.push(cue);
     if (found.length === MOST) break;
   }
   return found;
 }
 
-type Name = (at: Tick) => string;
-type Look = (exercise: Exercise, tempo: Tempo, name: Name) => Cue | null;
+type Look = (exercise: Exercise, tempo: Tempo) => Cue | null;
 
 /** A stick on the hi-hat so short before the foot closes it that it may ring. */
-function opensCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
+function opensCue(exercise: Exercise, tempo: Tempo): Cue | null {
   const within = limitsOf(exercise.kit).hatBeforeFoot;
   const [first] = hatBeforeFoot(exercise, tempo, within);
   if (first?.rule !== 'hat-before-foot') return null;
-  const says = `The foot closes the hi-hat right after the stick on ${name(first.at)}: do not let it ring open.`;
-  return { kind: 'opens', says };
+  return { kind: 'opens', at: first.at };
 }
 
 const OPEN_HATS = voiceBits(['hat-open', 'hat-half']);
 
 /** An open hi-hat waits for what closes it. */
-function hatCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
+function hatCue(exercise: Exercise): Cue | null {
   if ((soundingVoices(exercise) & OPEN_HATS) === 0) return null;
   const chain = instantsOf(exercise);
   for (const [index, { at, strokes }] of chain.entries()) {
@@ -77,8 +85,7 @@ function hatCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
       one.strokes.some(({ voice }) => voice === 'hat' || voice === 'hat-foot'),
     );
     if (!closes) continue;
-    const says = `The hi-hat opens on ${name(at)}: close it on ${name(closes.at)}, not before.`;
-    return { kind: 'hat', says };
+    return { kind: 'hat', at, closes: closes.at };
   }
   return null;
 }
@@ -100,11 +107,11 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
     return seam <= NEAR_MS && as.length === 0;
   });
   if (!hand) return null;
-  return { kind: 'seam', says: `The ${limbName(hand)} plays twice over the repeat.` };
+  return { kind: 'seam', limb: hand };
 }
 
 /** An accent off the beat wants to go to the beat before it, where its limb has none. */
-function accentCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
+function accentCue(exercise: Exercise): Cue | null {
   const { strokes, meter, barTicks } = exercise;
   if (!strokes.some(({ dynamic }) => dynamic === 'accent')) return null;
   const accented = new Set<number>();
@@ -118,7 +125,7 @@ function accentCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
     return !accented.has(placeOfLimb(at - inBar + beat, limb));
   });
   if (!off) return null;
-  return { kind: 'accent', says: `The accent on ${name(off.at)} tends to creep back to the beat.` };
+  return { kind: 'accent', at: off.at, limb: off.limb };
 }
 
 /** A number for a limb at a place. */
@@ -144,31 +151,29 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
     if (times > 0 && (best === null || times > best.times)) best = { hand, foot, times };
   }
   if (!best) return null;
-  const says = `The ${limbName(best.foot)} tends to follow the ${limbName(best.hand)}: keep its notes apart.`;
-  return { kind: 'follow', says };
+  return { kind: 'follow', foot: best.foot, hand: best.hand };
 }
 
 /** Back to slower notes after faster ones of the same part: they tend to come too fast. */
-function returnCue({ layers }: Exercise, _: Tempo, name: Name): Cue | null {
+function returnCue({ layers }: Exercise): Cue | null {
   for (const { strokes } of layers) {
     let before: Stroke | undefined = strokes.at(-1);
     for (const stroke of strokes) {
       const [was, is] = [before?.slot, stroke.slot];
       before = stroke;
       if (was === undefined || is === undefined || was >= is) continue;
-      const says = `Back in ${slotName(is)} on ${name(stroke.at)} after the ${slotName(was)}: do not let them rush.`;
-      return { kind: 'return', says };
+      return { kind: 'return', at: stroke.at, slot: slotId(is), was: slotId(was) };
     }
   }
   return null;
 }
 
-function slotName(slot: Tick): string {
-  return SUBDIVISIONS.find((one) => one.slotTicks === slot)?.name ?? 'slots';
+function slotId(slot: Tick): SubdivisionId | null {
+  return SUBDIVISIONS.find((one) => one.slotTicks === slot)?.id ?? null;
 }
 
 /** Two limbs that meet, and elsewhere play without each other: they may come apart. */
-function unisonCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
+function unisonCue(exercise: Exercise): Cue | null {
   let best: PairCount | null = null;
   for (const pair of pairCounts(exercise)) {
     const risky = pair.first > 0 && pair.second > 0;
@@ -177,21 +182,17 @@ function unisonCue(exercise: Exercise, _: Tempo, name: Name): Cue | null {
   if (!best) return null;
   const both = LIMB_BITS[best.limbs[0]] | LIMB_BITS[best.limbs[1]];
   const first = instantsOf(exercise).find(({ mask }) => (mask & both) === both);
-  const where = best.both === 1 && first ? ` on ${name(first.at)}` : '';
-  const names = best.limbs.map(limbName).join(' and ');
-  return {
-    kind: 'unison',
-    says: `Keep ${names} together where they meet${where}, without a flam.`,
-  };
+  const at = best.both === 1 && first ? first.at : null;
+  return { kind: 'unison', limbs: best.limbs, at };
 }
 
 function gracesCue({ strokes }: Exercise): Cue | null {
   if (!strokes.some((stroke) => gracesOf(stroke).length > 0)) return null;
-  return { kind: 'graces', says: 'Keep the grace notes low, next to the head.' };
+  return { kind: 'graces' };
 }
 
 /** A long silence. */
-function bareCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
+function bareCue(exercise: Exercise, tempo: Tempo): Cue | null {
   const chain = instantsOf(exercise);
   const [first] = chain;
   if (!first) return null;
@@ -207,8 +208,7 @@ function bareCue(exercise: Exercise, tempo: Tempo, name: Name): Cue | null {
   const ms = ticksToSeconds(longest, tempo) * 1000;
   const beatMs = ticksToSeconds(tempo.beatTicks, tempo) * 1000;
   if (ms < BARE_MS || ms < beatMs * 1.01) return null;
-  const where = `${Math.round((ms / beatMs) * 100) / 100} beats of silence after ${name(from.at)}`;
-  return { kind: 'bare', says: `${where} get rushed: keep counting.` };
+  return { kind: 'bare', beats: Math.round((ms / beatMs) * 100) / 100, at: from.at };
 }
 
 /** The most likely to break first. */

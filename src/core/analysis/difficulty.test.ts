@@ -1,17 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayDifficulty } from '@/words';
 import type { VoiceId } from '../kit';
 import { SHIPPED_OSTINATOS } from '../materials';
 import type { Exercise } from '../recipe';
 import { quarters } from '../time';
-import {
-  difficultyParts,
-  difficultyPoints,
-  motionsOf,
-  sayDifficulty,
-  smallestPart,
-  transitionsOf,
-} from '.';
+import { difficultyParts, difficultyPoints, motionsOf, smallestPart, transitionsOf } from '.';
 import { at, exerciseOf, type Part } from './analysis.fixture';
 
 const hats: Part = ['RH', 'hat', '8', 'xxxxxxxx'];
@@ -97,7 +91,7 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
         for (const { count, weight, points, facts } of parts) {
           expect(Math.abs(points - count * weight)).toBeLessThan(0.0051);
           expect(Math.round(points * 100) / 100).toBe(points);
-          expect(sayDifficulty(facts)).not.toBe('');
+          expect(sayDifficulty(ENGLISH, facts)).not.toBe('');
           hundredths += Math.round(points * 100);
         }
         expect(difficultyPoints(parts)).toBe(hundredths / 100);

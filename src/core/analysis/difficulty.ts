@@ -11,17 +11,17 @@ import { travelOf } from './travel';
 export type DifficultyFacts =
   | { readonly part: 'limbs'; readonly limbs: readonly Limb[] }
   | {
-      readonly part: 'combinations' | 'changes' | 'takeovers' | 'feet in a row';
+      readonly part: 'combinations' | 'changes' | 'takeovers' | 'feet-in-a-row';
       readonly number: number;
     }
-  | { readonly part: 'notes a beat'; readonly instants: number; readonly beats: number }
-  | { readonly part: 'off the beat'; readonly shares: readonly OffBeatShare[] }
-  | { readonly part: 'over the beat'; readonly notes: number; readonly bars: number }
+  | { readonly part: 'notes-a-beat'; readonly instants: number; readonly beats: number }
+  | { readonly part: 'off-the-beat'; readonly shares: readonly OffBeatShare[] }
+  | { readonly part: 'over-the-beat'; readonly notes: number; readonly bars: number }
   | { readonly part: 'grids'; readonly kinds: number }
   | { readonly part: 'speed'; readonly limbs: readonly LimbSpeed[] }
   | { readonly part: 'nearest'; readonly limb: Limb; readonly ms: number; readonly easyMs: number }
   | { readonly part: 'travel'; readonly ways: number; readonly ms: number; readonly easyMs: number }
-  | { readonly part: 'foot to foot'; readonly from: readonly Limb[] }
+  | { readonly part: 'foot-to-foot'; readonly from: readonly Limb[] }
   | { readonly part: 'ornaments'; readonly ornaments: readonly Ornament[] };
 
 /** Where the strokes of a limb lie, of `all`: on a half of the counted note, between halves. */
@@ -126,21 +126,21 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   add(found, { part: 'takeovers', number: takeovers }, takeovers, WEIGHT.takeover);
   const instants = instantsOf(exercise).length;
   const felt = beats(meter).length * bars;
-  add(found, { part: 'notes a beat', instants, beats: felt }, instants / felt, WEIGHT.density);
+  add(found, { part: 'notes-a-beat', instants, beats: felt }, instants / felt, WEIGHT.density);
   const shares = limbs.map((limb) => offBeatShare(exercise, limb));
   const off = shares.reduce(
     (sum, { halves, between, all }) => sum + (halves / 2 + between) / all,
     0,
   );
-  add(found, { part: 'off the beat', shares }, off, WEIGHT.offBeat);
+  add(found, { part: 'off-the-beat', shares }, off, WEIGHT.offBeat);
   const notes = limbs.reduce((sum, limb) => sum + heldOver(exercise, limb), 0);
-  add(found, { part: 'over the beat', notes, bars }, notes / bars, WEIGHT.overBeat);
+  add(found, { part: 'over-the-beat', notes, bars }, notes / bars, WEIGHT.overBeat);
   const kinds = gridsOf(exercise);
   add(found, { part: 'grids', kinds }, kinds - 1, WEIGHT.grid);
   const feet = feetInARow(exercise);
-  add(found, { part: 'feet in a row', number: feet }, feet, WEIGHT.feetInARow);
+  add(found, { part: 'feet-in-a-row', number: feet }, feet, WEIGHT.feetInARow);
   const from = feetCrossings(exercise);
-  add(found, { part: 'foot to foot', from }, from.length, WEIGHT.footToFoot);
+  add(found, { part: 'foot-to-foot', from }, from.length, WEIGHT.footToFoot);
   const ornaments = ornamentsOf(exercise);
   const points = ornaments.reduce((sum, one) => sum + ORNAMENT_POINTS[one], 0);
   add(found, { part: 'ornaments', ornaments }, points, 1);

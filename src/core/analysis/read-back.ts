@@ -70,7 +70,7 @@ export function readBack(
     syncopation: syncopationOf(exercise),
     felt: feltPulses(exercise, tempo),
     travel: travelOf(exercise, tempo),
-    cues: cuesOf(exercise, tempo, syllables),
+    cues: cuesOf(exercise, tempo),
     density: densityOf(exercise),
   };
 }

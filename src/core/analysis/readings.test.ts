@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayCue, sayDerivation, type DerivedPart } from '@/words';
 import { must } from '../issue';
 import type { Exercise } from '../recipe';
 import {
@@ -15,7 +16,6 @@ import { at, exerciseOf, type Part } from './analysis.fixture';
 import {
   countStrings,
   cuesOf,
-  derive,
   difficultyParts,
   difficultyPoints,
   disguiseOf,
@@ -156,7 +156,9 @@ describe('cuesOf', () => {
     ]);
     const cues = cuesOf(exercise, at(120, exercise));
     expect(cues.map((cue) => cue.kind)).toEqual(['seam', 'accent', 'unison']);
-    expect(cues[1]?.says).toBe('The accent on a of 1 tends to creep back to the beat.');
+    expect(cues[1] && sayCue(ENGLISH, cues[1], '4/4')).toBe(
+      'The accent on a of 1 tends to creep back to the beat.',
+    );
   });
 
   it('a foot right before a hand tends to follow it', () => {
@@ -164,7 +166,8 @@ describe('cuesOf', () => {
       ['LH', 'snare', '8', 'xxxxxxxx'],
       ['RF', 'bass', '16', '-x-x-x-x-x-x-x-x'],
     ]);
-    expect(cuesOf(exercise, at(80, exercise))[0]?.says).toBe(
+    const [first] = cuesOf(exercise, at(80, exercise));
+    expect(first && sayCue(ENGLISH, first, '4/4')).toBe(
       'The right foot tends to follow the left hand: keep its notes apart.',
     );
   });
@@ -218,7 +221,7 @@ describe('derivations', () => {
 
   it('show the sum behind the cycle and the seam', () => {
     const exercise = exerciseOf([['RH', 'snare', '16', 'x--']]);
-    expect(derive('cycle', asked(exercise))).toEqual([
+    expect(sayDerivation(ENGLISH, 'cycle', asked(exercise))).toEqual([
       'A beat is a quarter. The bar: 4 beats',
       'parts: 0.75 beats',
       'All begin together again after 12 beats, the least that all divide.',
@@ -229,22 +232,24 @@ describe('derivations', () => {
 
   it('count the same beat everywhere: in 6/8 the dotted quarter', () => {
     const exercise = exerciseOf([['RH', 'hat', '8', 'x--x--']], { meter: '6/8' });
-    expect(derive('cycle', asked(exercise))).toEqual([
+    expect(sayDerivation(ENGLISH, 'cycle', asked(exercise))).toEqual([
       'A beat is a dotted quarter. The bar: 2 beats',
       'parts: 2 beats',
       'All begin together again after 2 beats, the least that all divide.',
       '2 beats ÷ 2 beats = 1 bar',
       'Seam: 1 of a beat × 60000 ÷ 60 = 1000 ms',
     ]);
-    expect(derive('load', asked(exercise))[0]).toBe('One cycle: 2 beats × 60 ÷ 60 = 2 s');
+    expect(sayDerivation(ENGLISH, 'load', asked(exercise))[0]).toBe(
+      'One cycle: 2 beats × 60 ÷ 60 = 2 s',
+    );
   });
 
   it('say that a cycle is cut, and what it would be', () => {
     const exercise = exerciseOf([['RH', 'snare', '16', 'x--']], { cut: 2 });
-    expect(derive('cycle', asked(exercise)).slice(2, 5)).toEqual([
+    expect(sayDerivation(ENGLISH, 'cycle', asked(exercise)).slice(2, 5)).toEqual([
       'All begin together again after 12 beats, the least that all divide.',
       '12 beats ÷ 4 beats = 3 bars',
-      'Cut after 2 bars: there all begin anew.',
+      'Cut after 2 bars: there all begin again.',
     ]);
   });
 
@@ -253,10 +258,12 @@ describe('derivations', () => {
       ['RF', 'bass', '8', 'x--x----'],
       ['LH', 'snare', '4', 'x---'],
     ]);
-    const says = (part: Parameters<typeof derive>[0]) => derive(part, asked(exercise));
+    const says = (part: DerivedPart) => sayDerivation(ENGLISH, part, asked(exercise));
     expect(says('count')[0]).toBe('L, bar 1: slots of quarters, from 0: 0 = 1');
     expect(says('composite')).toEqual(['1: L + K = T', '& of 2: K']);
-    expect(derive('composite', { ...asked(exercise), limbs: ['LH'] })).toEqual(['1: L']);
+    expect(sayDerivation(ENGLISH, 'composite', { ...asked(exercise), limbs: ['LH'] })).toEqual([
+      '1: L',
+    ]);
     expect(says('together')).toEqual([
       '3 strokes fall on 2 instants.',
       '1 of them holds one limb, 1 two or more.',
@@ -269,7 +276,7 @@ describe('derivations', () => {
       'right foot: 2 in all; 2 from the strongest rhythm of 2 notes',
     );
     const three = exerciseOf([['RF', 'bass', '8', 'x--']]);
-    expect(derive('count', asked(three))).toEqual([
+    expect(sayDerivation(ENGLISH, 'count', asked(three))).toEqual([
       'K, bar 1: slots of 8ths, from 0: 0 = 1, 3 = &, 6 = 4',
       'K, bar 2: slots of 8ths, from 0: 1 = &, 4 = 3, 7 = &',
       'K, bar 3: slots of 8ths, from 0: 2 = 2, 5 = &',
@@ -278,12 +285,12 @@ describe('derivations', () => {
 
   it('motions say which level is loud', () => {
     const one = exerciseOf([['LH', 'snare', '4', 'x---']]);
-    expect(derive('motions', asked(one))).toEqual([
+    expect(sayDerivation(ENGLISH, 'motions', asked(one))).toEqual([
       'L: all are normal: full strokes throughout.',
       'L on 1: normal, next normal = full',
     ]);
     const two = exerciseOf([['LH', 'snare', '4', 'Xxgx']]);
-    expect(derive('motions', asked(two))[0]).toBe(
+    expect(sayDerivation(ENGLISH, 'motions', asked(two))[0]).toBe(
       'L: accent, its loudest, is loud; ghost and normal are soft.',
     );
   });

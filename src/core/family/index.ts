@@ -24,3 +24,4 @@ export type { Impossible, Judged, Played } from './judge';
 export type { Member, OpenedFamily } from './members';
 export type { RangeOffer } from './ranges';
 export type { Axis, ChangeValue, Family } from './schema';
+export type { RunSeam } from './run';

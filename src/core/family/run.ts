@@ -1,6 +1,6 @@
-import { hindrances, hindranceText } from '../analysis';
+import { hindrances, type Hindrance } from '../analysis';
 import { expand, type ClosedRecipe, type Exercise } from '../recipe';
-import type { Syllables, Tempo } from '../time';
+import type { Tempo } from '../time';
 
 /** Most exercises of a run. */
 export const MOST_OF_A_RUN = 64;
@@ -18,16 +18,22 @@ export function runOf(
   return others.length === 0 ? first.recipe : { ...first.recipe, then: { bars, members: others } };
 }
 
+/** What hinders where one exercise goes into the next; the numbers are theirs in the path. */
+export interface RunSeam {
+  readonly from: number;
+  readonly to: number;
+  readonly hindrance: Hindrance;
+}
+
 /** What hinders a run only because one exercise follows the other: at the seams of its members.
  * @param first number of the run’s first member in the path that it is a part of
- * @returns sentences, each with the numbers of the two */
+ */
 export function runSeams(
   run: Exercise,
   members: readonly ClosedRecipe[],
   tempo: Tempo,
-  syllables?: Syllables,
   first = 1,
-): readonly string[] {
+): readonly RunSeam[] {
   const own = new Set<string>();
   run.members.forEach(({ fromBar, bars, cycleBars }, nth) => {
     const recipe = members[nth];
@@ -45,6 +51,6 @@ export function runSeams(
       const bar = Math.floor(one.at / run.barTicks);
       const nth = run.members.findLastIndex((member) => member.fromBar <= bar);
       const next = (nth + 1) % Math.max(1, run.members.length);
-      return `${first + nth} into ${first + next}: ${hindranceText(one, run, syllables).reason}`;
+      return { from: first + nth, to: first + next, hindrance: one };
     });
 }

@@ -1,5 +1,3 @@
-import type { KitProfile } from './profile';
-
 /** What is too near to be played well on a kit, by whoever plays it; in ms. */
 export interface Limits {
   /** A stick on the hi-hat before the foot closes it. */
@@ -34,8 +32,11 @@ export const LIMIT_NAMES: Readonly<Record<keyof Limits, string>> = {
 /** Shortest and longest that can be set, in ms. */
 export const LIMIT_RANGE = { least: 20, most: 1000 } as const;
 
+/** Limits that a kit sets itself. */
+export type OwnLimits = { readonly [Key in keyof Limits]?: number | undefined };
+
 /** The limits of a kit; the usual ones where it sets none. */
-export function limitsOf({ limits }: Pick<KitProfile, 'limits'>): Limits {
+export function limitsOf({ limits }: { readonly limits?: OwnLimits | undefined }): Limits {
   if (!limits) return USUAL_LIMITS;
   const set = Object.entries(limits).filter(([, ms]) => ms !== undefined);
   return { ...USUAL_LIMITS, ...Object.fromEntries(set) };

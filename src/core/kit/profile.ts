@@ -1,5 +1,5 @@
 import { mirrorLimb, isHand, type Limb } from './limb';
-import type { Limits } from './limits';
+import type { OwnLimits } from './limits';
 import { VOICE_IDS, type VoiceId } from './voice';
 
 /** How the kit stands and which hand leads: three different kinds of left-handed.
@@ -12,7 +12,7 @@ export interface KitProfile {
   readonly handedness: Handedness;
   readonly voices: readonly VoiceId[];
   /** What is too near for this kit and player; the usual limits where left out. */
-  readonly limits?: { readonly [Key in keyof Limits]?: number | undefined } | undefined;
+  readonly limits?: OwnLimits | undefined;
 }
 
 export const FULL_KIT: KitProfile = { name: 'full kit', handedness: 'right', voices: VOICE_IDS };

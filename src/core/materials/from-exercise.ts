@@ -1,12 +1,19 @@
 import { formatGrid, type Stroke } from '../pattern';
-import type { Exercise } from '../recipe';
-import { formatMeter, slotTicks, SUBDIVISION_IDS } from '../time';
+import { formatMeter, slotTicks, SUBDIVISION_IDS, type Feel, type Meter } from '../time';
 import type { Lane, LaneMark, Ostinato } from './ostinato';
+
+/** What an exercise plays, and how it is counted. */
+interface Played {
+  readonly strokes: readonly Stroke[];
+  readonly cycleTicks: number;
+  readonly meter: Meter;
+  readonly feel: Feel;
+}
 
 /** What an exercise plays as an ostinato of its own: a lane for each limb and voice, on the coarsest
  * grid that holds it, as long as the cycle.
  * @returns null where nothing plays, or something lies on no grid that can be written */
-export function ostinatoOf(exercise: Exercise, name: string): Ostinato | null {
+export function ostinatoOf(exercise: Played, name: string): Ostinato | null {
   const parts = new Map<string, Stroke[]>();
   for (const stroke of exercise.strokes) {
     const key = `${stroke.limb} ${stroke.voice}`;

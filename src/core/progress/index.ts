@@ -4,4 +4,4 @@ export { onStand } from './on-stand';
 export type { CurvePoint } from './curve';
 export type { Fitted } from './fitted';
 export type { ItemDay, ItemSource, ItemSums, SufferedCount } from './item-progress';
-export type { OnStand } from './on-stand';
+export type { CueLine, OnStand } from './on-stand';

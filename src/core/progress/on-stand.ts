@@ -1,4 +1,4 @@
-import { cuesOf } from '../analysis';
+import { cuesOf, type Cue } from '../analysis';
 import { recipeOnRung, rungAt, whyOf, type Course, type LadderState, type Why } from '../ladder';
 import type { ClosedRecipe } from '../recipe';
 import { parseMeter, tempoFor } from '../time';
@@ -10,8 +10,11 @@ export interface OnStand {
   /** What is played: on this kit, as the rung asks, varied. */
   readonly plays: ClosedRecipe;
   readonly why: Why;
-  readonly cues: readonly string[];
+  readonly cues: readonly CueLine[];
 }
+
+/** What to watch for: the teacher's own words, or what was found. */
+export type CueLine = Cue | { readonly kind: 'own'; readonly text: string };
 
 /** @param item its course, and the cues that were written for it */
 export function onStand(
@@ -23,10 +26,8 @@ export function onStand(
   const now = playedOn(fitted, rung, state.variation);
   const asked = recipeOnRung(fitted.whole, rung, state.variation);
   const meter = must(parseMeter(fitted.whole.meter));
-  const cues =
-    item.cues.length > 0 || !now
-      ? item.cues
-      : cuesOf(now, tempoFor(meter, state.bpm)).map((cue) => cue.says);
+  const own = item.cues.map((text) => ({ kind: 'own', text }) as const);
+  const cues = own.length > 0 || !now ? own : cuesOf(now, tempoFor(meter, state.bpm));
   return {
     plays: asked.ok ? asked.value : fitted.whole,
     why: asked.ok ? whyOf(state, item.course) : { kind: 'cannot-be-varied' },

@@ -24,7 +24,7 @@ export {
   recipeSchema,
 } from './schema';
 export { sayChange, sayPart } from './say-change';
-export { sayPartOfCycle } from './sequence';
+export {} from './sequence';
 export { roundOf, sayPolicy, sentence, sentenceText } from './sentence';
 export type { InterpretationStart } from './blank';
 export type { IngredientKind, Lookup } from './close';

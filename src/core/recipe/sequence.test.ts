@@ -1,13 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayIssue } from '@/words';
+import { ENGLISH, sayIssue, sayPartOfCycle } from '@/words';
 import { must } from '../issue';
 import { quarters } from '../time';
 import {
   blankRecipe,
   expand,
   placeName,
-  sayPartOfCycle,
   toggleOstinato,
   type ClosedMember,
   type ClosedRecipe,
@@ -85,7 +84,7 @@ describe('sayPartOfCycle', () => {
     [8, 4, ''],
     [4, 1, ''],
   ])('%i bars of a cycle of %i: “%s”', (bars, cycleBars, says) => {
-    expect(sayPartOfCycle({ bars, cycleBars })).toBe(says);
+    expect(sayPartOfCycle(ENGLISH, { bars, cycleBars })).toBe(says);
   });
 });
 

@@ -1,4 +1,4 @@
-import { fail, ok, sayCount, type Issue, type Result } from '../issue';
+import { fail, ok, type Issue, type Result } from '../issue';
 import { asTail, inTimeOrder, mergeStrokes, type Layer, type Stroke } from '../pattern';
 import { formatFeel, formatMeter, tick } from '../time';
 import type { Exercise, Member } from './exercise';
@@ -125,15 +125,4 @@ function withoutTwice(
       .filter((one) => isOwn(layer, one) || !own.has(key(one)))
       .sort(inTimeOrder),
   }));
-}
-
-/** What of its own cycle a member plays, where that is not all of it; else empty.
- * @example sayPartOfCycle({ bars: 3, cycleBars: 4, … }) // => 'bars 1 to 3 of its cycle of 4' */
-export function sayPartOfCycle({ bars, cycleBars }: Pick<Member, 'bars' | 'cycleBars'>): string {
-  const last = bars % cycleBars;
-  if (last === 0) return '';
-  const times = Math.floor(bars / cycleBars);
-  const whole = times === 0 ? '' : `${sayCount(times, 'time')} and `;
-  const played = last === 1 ? 'bar 1' : `bars 1 to ${last}`;
-  return `${whole}${played} of its cycle of ${cycleBars}`;
 }

@@ -9,7 +9,7 @@ import type { LoggedTry } from '@/core/log';
 import { writeLink } from '@/core/recipe';
 import type { DoneDay } from '@/core/studio';
 import { closeDb, openDb } from '@/db';
-import { ENGLISH, sayNeed, sayStepPlace, sayWhy } from '@/words';
+import { ENGLISH, sayNeed, sayStepPlace, sayWhy, sayCueLine } from '@/words';
 import {
   asTeacher,
   getPlan,
@@ -98,7 +98,7 @@ describe('a file from before', () => {
           gain: { rung: state.best, days: state.stuckDays, asked: state.askedDays },
           keep: dueDay(state) && { times: state.keepTimes, due: dueDay(state) },
           reason: inFormerWords(sayWhy(ENGLISH, one.why)),
-          cues: one.cues,
+          cues: one.cues.map((cue) => sayCueLine(ENGLISH, cue, one.plays.meter)),
           resting: one.resting,
           waitsFor: one.waitsFor,
           plays: writeLink(one.plays).length,

@@ -1,10 +1,11 @@
 'use client';
 
-import { sayGrid, type Readback } from '@/core/analysis';
+import { type Readback } from '@/core/analysis';
 import { sayCount } from '@/core/issue';
 import { limbName } from '@/core/kit';
-import { sayPartOfCycle, type Exercise } from '@/core/recipe';
+import { type Exercise } from '@/core/recipe';
 import { tempoBeatTicks, type Tick } from '@/core/time';
+import { sayGrid, sayPartOfCycle } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { sayPlaces } from './readback-part';
@@ -44,6 +45,7 @@ export function LockUpList({ exercise, readback }: { exercise: Exercise; readbac
 
 /** Length, seam and smallest repeating part. */
 export function CycleText({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
+  const { say } = useSpeech();
   const { bars, seam, smallest } = readback;
   const { density } = readback;
   return (
@@ -81,14 +83,16 @@ export function CycleText({ exercise, readback }: { exercise: Exercise; readback
         </>
       )}{' '}
       <span className="text-soft">
-        {density.taken} of {sayCount(density.slots, 'slot')} ({sayGrid(density.slotTicks)}) sound:{' '}
-        {Math.round((100 * density.taken) / density.slots)} %.
+        {density.taken} of {sayCount(density.slots, 'slot')} ({sayGrid(say, density.slotTicks)})
+        sound: {Math.round((100 * density.taken) / density.slots)} %.
       </span>
-      {exercise.members.filter(sayPartOfCycle).map((member) => (
-        <span key={member.fromBar} className="block border-l-3 border-warm pl-2">
-          {member.name || 'This exercise'}: {sayPartOfCycle(member)}.
-        </span>
-      ))}
+      {exercise.members
+        .filter((one) => one.bars % one.cycleBars > 0)
+        .map((member) => (
+          <span key={member.fromBar} className="block border-l-3 border-warm pl-2">
+            {member.name || 'This exercise'}: {sayPartOfCycle(say, member)}.
+          </span>
+        ))}
     </p>
   );
 }

@@ -1,8 +1,12 @@
-import { difficultyPoints, sayDifficulty, type MotionAt, type Readback } from '@/core/analysis';
+'use client';
+
+import { difficultyPoints, type MotionAt, type Readback } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
 import { footingDifferences } from '@/core/transform';
 import { loudestFirst, voice } from '@/core/kit';
 import type { Tempo } from '@/core/time';
+import { sayDifficulty, sayDifficultyPart } from '@/words';
+import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { MOST_PLACES, Part, sayPlaces } from './readback-part';
 
@@ -65,18 +69,19 @@ export function Feet({ exercise }: { exercise: Exercise }) {
 
 /** What makes it hard, part by part; never one number alone. */
 export function Difficulty({ readback }: { readback: Readback }) {
+  const { say } = useSpeech();
   const most = Math.max(...readback.difficulty.map((one) => one.points));
   return (
     <dl className="flex flex-col gap-1">
       {readback.difficulty.map(({ facts, count, weight, points }) => (
         <div key={facts.part} className="grid grid-cols-[1fr_3rem_2.5rem] items-center gap-x-2">
-          <dt>{facts.part}</dt>
+          <dt>{sayDifficultyPart(say, facts)}</dt>
           <dd className="h-1.5" aria-hidden>
             <span className="block h-full bg-ink" style={{ width: `${(100 * points) / most}%` }} />
           </dd>
           <dd className="text-right">{points.toFixed(2)}</dd>
           <dd className="col-span-3 text-xs leading-4 text-soft">
-            {sayDifficulty(facts)} = {count}, × {weight}
+            {sayDifficulty(say, facts)} = {count}, × {weight}
           </dd>
         </div>
       ))}

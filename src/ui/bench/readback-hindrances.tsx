@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { hindranceText, type Hindrance } from '@/core/analysis';
+import type { Hindrance } from '@/core/analysis';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
-import type { Syllables } from '@/core/time';
+import { sayHindrance, type Say } from '@/words';
 import { Button, useSpeech } from '../base';
 import { MOST_PLACES } from './readback-part';
 
@@ -20,12 +20,12 @@ export function Hindrances({
   exercise: Exercise;
   onKeep: (kept: Kept) => void;
 }) {
-  const { words, syllables } = useSpeech();
+  const { say, words } = useSpeech();
   const { kept } = exercise;
   const groups = groupsOf(
     hindrances.filter(({ rule }) => !kept.some((one) => one.rule === rule)),
     exercise,
-    syllables,
+    say,
   );
   return (
     <ul className="flex flex-col gap-2">
@@ -54,10 +54,10 @@ export function Hindrances({
   );
 }
 
-function groupsOf(hindrances: readonly Hindrance[], exercise: Exercise, syllables: Syllables) {
+function groupsOf(hindrances: readonly Hindrance[], exercise: Exercise, say: Say) {
   const groups = new Map<string, { rule: Rule; places: string[]; reason: string; mend: string }>();
   for (const hindrance of hindrances) {
-    const { where, reason, mend } = hindranceText(hindrance, exercise, syllables);
+    const { where, reason, mend } = sayHindrance(say, hindrance, exercise);
     const group = groups.get(reason) ?? { rule: hindrance.rule, places: [], reason, mend };
     group.places.push(where);
     groups.set(reason, group);

@@ -6,6 +6,7 @@ import { limbName } from '@/core/kit';
 import { quarters } from '@/core/time';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
+import { sayCue } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { useShelf } from './library';
@@ -43,14 +44,14 @@ export function FeltText({ readback }: { readback: Readback }) {
 }
 
 /** One to three things to watch for. */
-export function Cues({ readback }: { readback: Readback }) {
-  const { words } = useSpeech();
+export function Cues({ readback, meter }: { readback: Readback; meter: string }) {
+  const { say, words } = useSpeech();
   if (readback.cues.length === 0) return null;
   return (
     <Part label="Watch for">
       <ul className="flex flex-col gap-0.5" data-testid="cues">
-        {readback.cues.map(({ kind, says }) => (
-          <li key={kind}>{words(says)}</li>
+        {readback.cues.map((cue) => (
+          <li key={cue.kind}>{words(sayCue(say, cue, meter))}</li>
         ))}
       </ul>
     </Part>

@@ -92,7 +92,7 @@ export const ReadbackPanel = memo(function ReadbackPanel({
         <CycleText exercise={exercise} readback={readback} />
         <FeltText readback={readback} />
       </Part>
-      <Cues readback={readback} />
+      <Cues readback={readback} meter={recipe.meter} />
       <Motions readback={readback} how={how} />
       <Feet exercise={exercise} />
       <Part label="Load" how={{ part: 'load', ...how }}>

@@ -2,9 +2,9 @@
 
 import { Popover } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
-import { derive, type Asked, type DerivedPart } from '@/core/analysis';
 import { placeName, type Exercise } from '@/core/recipe';
 import type { Syllables, Tick } from '@/core/time';
+import { sayDerivation, type Asked, type DerivedPart } from '@/words';
 import { useSpeech } from '../base';
 
 /** A part of the readback with its word in the margin; where it can be worked out by hand, the word
@@ -37,7 +37,7 @@ function How({
   readonly label: string;
   readonly part: DerivedPart;
 }) {
-  const { words, syllables } = useSpeech();
+  const { say, words } = useSpeech();
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -49,7 +49,7 @@ function How({
       <Popover.Portal>
         <Popover.Content align="start" side="left" sideOffset={8} className="pop max-w-md p-3">
           <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
-            {derive(part, { ...asked, syllables }).map((line, index) => (
+            {sayDerivation(say, part, asked).map((line, index) => (
               <li key={index}>{words(line)}</li>
             ))}
           </ol>

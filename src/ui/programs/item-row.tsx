@@ -12,7 +12,7 @@ import type { OutlineItem } from '@/core/program';
 import { sentenceText, type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
-import { sayLoad } from '@/words';
+import { sayLoad, sayCue } from '@/words';
 import { Button, Choice, useSpeech, Words } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
@@ -304,6 +304,7 @@ function Cues({
   recipe: ClosedRecipe | undefined;
   actions: ItemRowActions;
 }) {
+  const { say } = useSpeech();
   const [text, setText] = useState(item.cues.join(' / '));
   const [known, setKnown] = useState(item.cues);
   if (known !== item.cues) {
@@ -328,7 +329,7 @@ function Cues({
         className="field min-w-0 flex-1"
         value={text}
         maxLength={480}
-        placeholder={derived.map((cue) => cue.says).join(' / ')}
+        placeholder={derived.map((cue) => sayCue(say, cue, recipe?.meter ?? '4/4')).join(' / ')}
         onChange={(event) => setText(event.target.value)}
         onBlur={take}
         onKeyDown={(event) => event.key === 'Enter' && take()}

@@ -3,6 +3,7 @@ import { rungAt, startLadder, USUAL_COURSE, whyOf } from '@/core/ladder';
 import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
 import type { Posted, Verdict } from '@/core/log';
 import { keyOf, type EntryId, type RoundSlot, type StandItem, type Standing } from '@/core/studio';
+import { ENGLISH } from '@/words';
 import {
   cueOf,
   itemAt,
@@ -193,10 +194,15 @@ describe('standReducer', () => {
     const made = said('suffered', { what: 'flam', limb: 'LF' });
     const asked = run([...play('one', 'shaky'), { kind: 'nowhere' }]);
     const stand = run([{ kind: 'log', entry: made }], asked);
-    const cues = ['Keep the count.', 'The left foot comes late.'];
-    expect(cueOf(stand, { ...item('one'), cues })).toBe(cues[1]);
-    expect(cueOf(stand, { ...item('two'), cues })).toBe(cues[0]);
-    expect(cueOf(stand, item('one'))).toBeNull();
+    const cues = [
+      { kind: 'own', text: 'Keep the count.' },
+      { kind: 'own', text: 'The left foot comes late.' },
+    ] as const;
+    const found = [{ kind: 'graces' }, { kind: 'seam', limb: 'LF' }] as const;
+    expect(cueOf(ENGLISH, stand, { ...item('one'), cues })).toBe(cues[1]);
+    expect(cueOf(ENGLISH, stand, { ...item('one'), cues: found })).toBe(found[1]);
+    expect(cueOf(ENGLISH, stand, { ...item('two'), cues })).toBe(cues[0]);
+    expect(cueOf(ENGLISH, stand, item('one'))).toBeNull();
   });
 
   it('a beat that was named leads on to what suffered', () => {

@@ -11,6 +11,8 @@ import {
   type RoundSlot,
   type StandItem,
 } from '@/core/studio';
+import type { CueLine } from '@/core/progress';
+import { isCueAbout, type Say } from '@/words';
 import type { Learnt } from '../log';
 
 /** A question with its answers in the order in which a pedal steps through them. The first is what
@@ -404,9 +406,9 @@ function isPassedBy(stand: Stand, place: number): boolean {
 }
 
 /** What to watch for next: what is about the limb that suffered last, else what comes first. */
-export function cueOf({ watch }: Pick<Stand, 'watch'>, item: StandItem): string | null {
-  const named = watch?.key === keyOf(item) ? limbName(watch.limb) : null;
-  const about = item.cues.find((cue) => named !== null && cue.toLowerCase().includes(named));
+export function cueOf(say: Say, { watch }: Pick<Stand, 'watch'>, item: StandItem): CueLine | null {
+  const limb = watch?.key === keyOf(item) ? watch.limb : null;
+  const about = item.cues.find((cue) => limb !== null && isCueAbout(say, cue, limb));
   return about ?? item.cues[0] ?? null;
 }
 

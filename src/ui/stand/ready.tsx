@@ -3,10 +3,11 @@
 import { useRef } from 'react';
 import { dosageBars, dosageNow } from '@/core/ladder';
 import { sentenceText, type Exercise } from '@/core/recipe';
+import type { CueLine } from '@/core/progress';
 import type { Dose } from '@/core/safety';
 import type { StandItem } from '@/core/studio';
 import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
-import { sayDosage, sayRung, sayWhy, sayDose, type Say } from '@/words';
+import { sayDosage, sayRung, sayWhy, sayDose, sayCueLine, type Say } from '@/words';
 import { useSpeech, Words } from '../base';
 import { TempoGlyph } from '../play';
 import { Band } from './bands';
@@ -32,7 +33,7 @@ export function Ready({
   /** Tries that follow without a hand on the screen. */
   next: number;
   /** What to watch for. */
-  cue: string | null;
+  cue: CueLine | null;
   notice: keyof typeof NOTICES | null;
   caution: Dose | null;
   onTap: (bpm: number) => void;
@@ -74,7 +75,7 @@ export function Ready({
             : 'Bars of your own are called one ahead.'}
         </p>
       )}
-      {cue && <p className="text-2xl text-soft">{cue}</p>}
+      {cue && <p className="text-2xl text-soft">{sayCueLine(say, cue, plays.meter)}</p>}
       {caution && <p className="text-lg">{sayDose(say, caution)}</p>}
       <Shown plan={plan} />
       {ownMusic && <Tap onTap={onTap} />}

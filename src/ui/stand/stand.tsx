@@ -8,7 +8,7 @@ import type { SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
 import type { Day, EntryId, PersonId, Round, StandItem } from '@/core/studio';
-import { attemptOrSay, newId } from '../base';
+import { attemptOrSay, newId, useSpeech } from '../base';
 import { usePlayback } from '../play';
 import { Break } from './break';
 import { Broken } from './broken';
@@ -37,6 +37,7 @@ export function Stand({
   /** What is left to play, or all that is due once more. */
   more: () => Promise<Result<Round>>;
 }) {
+  const { say } = useSpeech();
   const { stand, dispatch, log, settings, set, session } = useRound(person, round, fresh);
   const { stage } = stand;
   const item = itemOf(stand);
@@ -183,7 +184,7 @@ export function Stand({
           key={`ready ${stand.place} ${stand.slots.length}`}
           plan={now}
           next={playable.length - 1}
-          cue={cueOf(stand, now.item)}
+          cue={cueOf(say, stand, now.item)}
           notice={stand.notice}
           caution={stand.place === 0 ? round.caution : null}
           onTap={(bpm) => setTapped({ of: now.item.item.id, bpm })}

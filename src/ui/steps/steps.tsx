@@ -18,6 +18,7 @@ import {
 } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
+import { sayCue } from '@/words';
 import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
 import { LimbSign, ScoreSheet } from '../marks';
 import { useHear, type Playback } from '../play';
@@ -283,7 +284,7 @@ function StepPanel({
   /** What can be done with it. */
   children?: ReactNode;
 }) {
-  const { words, syllables } = useSpeech();
+  const { say, words, syllables } = useSpeech();
   const exercise = step?.exercise;
   if (!step || !exercise) return null;
   const read = readBack(exercise, tempoFor(exercise.meter, tempo), undefined, syllables);
@@ -301,7 +302,7 @@ function StepPanel({
       </ul>
       {read.cues.map((cue) => (
         <p key={cue.kind} className="text-sm text-soft">
-          {words(cue.says)}
+          {words(sayCue(say, cue, step.recipe.meter))}
         </p>
       ))}
     </section>

@@ -3,9 +3,10 @@
 import { Play, Square } from 'lucide-react';
 import Link from 'next/link';
 import { memberAt, sayMember, sayStep, type OpenedFamily } from '@/core/family';
-import { difficultyParts, hindrances, hindranceText } from '@/core/analysis';
+import { difficultyParts, hindrances } from '@/core/analysis';
 import { writeLink, type Exercise } from '@/core/recipe';
 import { tempoFor, type Bpm } from '@/core/time';
+import { sayDifficultyPart, sayHindrance } from '@/words';
 import { Button, buttonLook, useSpeech } from '../base';
 import { ScoreSheet } from '../marks';
 import type { Playback } from '../play';
@@ -118,17 +119,19 @@ export function MemberPanel({
 }
 
 function Facts({ exercise, tempo: bpm }: { exercise: Exercise; tempo: Bpm }) {
-  const { words, syllables } = useSpeech();
+  const { say, words } = useSpeech();
   const tempo = tempoFor(exercise.meter, bpm);
   const parts = difficultyParts(exercise, tempo);
   const warned = hindrances(exercise, tempo);
   return (
     <div className="text-sm">
       <p className="text-soft">
-        {words(parts.map((one) => `${one.facts.part} ${one.points.toFixed(2)}`).join(' · '))}
+        {parts
+          .map((one) => `${sayDifficultyPart(say, one.facts)} ${one.points.toFixed(2)}`)
+          .join(' · ')}
       </p>
       {warned.slice(0, 3).map((one, nth) => {
-        const { where, reason } = hindranceText(one, exercise, syllables);
+        const { where, reason } = sayHindrance(say, one, exercise);
         return (
           <p key={nth} className="border-l-3 border-warm pl-2">
             <b>{words(where)}.</b> {words(reason)}

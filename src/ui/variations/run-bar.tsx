@@ -8,7 +8,7 @@ import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { sayCaution } from '@/words';
+import { sayCaution, sayRunSeam } from '@/words';
 import {
   attemptOrSay,
   Button,
@@ -62,7 +62,7 @@ export function RunBar({
   children?: ReactNode;
 }) {
   const router = useRouter();
-  const { say, words, syllables } = useSpeech();
+  const { say, words } = useSpeech();
   const [bars, setBars] = useState<number>(1);
   const [as, setAs] = useState<keyof typeof SEND_STEPS_AS>('items');
   const [seams, setSeams] = useState<readonly string[] | null>(null);
@@ -92,7 +92,9 @@ export function RunBar({
     }
     const recipes = part.map((one) => one.recipe);
     const at = tempoFor(made.value.meter, tempo);
-    setSeams(heard ? null : runSeams(made.value, recipes, at, syllables, start + 1));
+    const whole = made.value;
+    const found = runSeams(whole, recipes, at, start + 1);
+    setSeams(heard ? null : found.map((one) => sayRunSeam(say, one, whole)));
     onHear(made.value);
   }
 

@@ -2,6 +2,7 @@ import { issue, misfit, thing } from './issue';
 import { notes } from './notes';
 import { plan } from './plan';
 import { practice } from './practice';
+import { readback } from './readback';
 
 /** The English of the app: every message, by its key, in ICU message format. */
-export const en = { issue, misfit, notes, plan, practice, thing } as const;
+export const en = { issue, misfit, notes, plan, practice, readback, thing } as const;

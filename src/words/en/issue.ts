@@ -98,7 +98,7 @@ export const issue = {
   'after-missing':
     '{name} waits for something that is not in the program. Choose again what it comes after.',
   'after-circle': '{circle}: none could ever begin. Let one of them wait for nothing.',
-  'after-waits': '{one} waits for {other}',
+  'after-waits': '{name} waits for {first}',
   'program-changed':
     'This program was changed elsewhere in the meantime. Nothing was overwritten: reload to see it, then make your change again.',
   'not-asked':
@@ -109,7 +109,7 @@ export const issue = {
   'day-past': '{day} has passed. Choose today or a later day.',
   'week-empty': 'No day has any minutes, so nothing can be planned. Give at least one day some.',
   'off-order': 'The dates off from {from} to {to} end before they begin. Swap them.',
-  'off-overlap': 'The dates off {one} and {other} overlap. Make them one, or change an end.',
+  'off-overlap': 'The dates off {first} and {second} overlap. Make them one, or change an end.',
   'target-past': 'The target date {target} has passed. Choose one from {today} on, or none.',
   'quiet-empty':
     'Quiet from {at} to {at} is no time at all. Change an end, or take the quiet hours out.',

@@ -1,0 +1,65 @@
+import { createTranslator } from 'use-intl/core';
+import { describe, expect, it } from 'vitest';
+import { en } from './en';
+
+type Node = string | { readonly [key: string]: Node };
+
+/** Every message with its key, as `practice.reason.start`. */
+function messagesOf(
+  node: Node,
+  path: readonly string[] = [],
+): readonly (readonly [string, string])[] {
+  if (typeof node === 'string') return [[path.join('.'), node]];
+  return Object.entries(node).flatMap(([key, inner]) => messagesOf(inner, [...path, key]));
+}
+
+const MESSAGES = messagesOf(en);
+
+/** The arguments of a message by their kind, read off its text. */
+function argumentsOf(
+  message: string,
+): ReadonlyMap<string, 'plural' | 'select' | 'number' | 'text'> {
+  const found = new Map<string, 'plural' | 'select' | 'number' | 'text'>();
+  for (const match of message.matchAll(/\{(\w+)(?:, (plural|select|number)|\})/g)) {
+    const [, name = '', kind = 'text'] = match;
+    // What stands in the branches of a choice is no argument.
+    if (/^(one|other)$/.test(name)) continue;
+    if (!found.has(name) || found.get(name) === 'text') found.set(name, kind as 'text');
+  }
+  return found;
+}
+
+const t = createTranslator({
+  locale: 'en-GB',
+  messages: en as unknown as Record<string, never>,
+  onError: (error) => {
+    throw error;
+  },
+}) as (key: string, values?: Record<string, string | number>) => string;
+
+describe('every message', () => {
+  it.each(MESSAGES)('%s can be said, of one and of many', (key, message) => {
+    const kinds = argumentsOf(message);
+    for (const count of [0, 1, 2, 12000]) {
+      const values = Object.fromEntries(
+        [...kinds].map(([name, kind]) => [
+          name,
+          kind === 'text' || kind === 'select' ? `‹${name}›` : count,
+        ]),
+      );
+      const said = t(key, values);
+      expect(said).not.toMatch(/[{}#]/);
+      expect(said.trim()).toBe(said);
+    }
+  });
+
+  it('has no straight quotes, no double spaces, and ends a sentence once', () => {
+    for (const [key, message] of MESSAGES) {
+      expect(message, key).not.toMatch(/["']| {2}|\.\.$/);
+    }
+  });
+
+  it('of many has its plural: no bare “s” is glued to a number', () => {
+    for (const [key, message] of MESSAGES) expect(message, key).not.toMatch(/\}s\b/);
+  });
+});
