@@ -1,7 +1,9 @@
 export { clockOf, dayOf, daysAfter, daysBetween, WEEKDAYS, weekdayOf } from '../calendar';
 export { isDue } from './due';
 export { idSchema, makeId, parseId } from '../id';
-export { keyOf, PLAIN_SPEECH, speechSchema } from './records';
+export { PLAIN_SPEECH } from './plain-speech';
+export { keyOf } from './records';
+export { speechSchema } from './speech';
 export { afterEntries } from './local';
 export { typedTicks } from './paper';
 export type { Day } from '../calendar';
@@ -19,6 +21,7 @@ export type {
   StudioId,
 } from '../id';
 export type { PaperTick } from './paper';
+export type { Speech } from './speech';
 export type {
   BatchAnswer,
   BreakWarning,
@@ -39,7 +42,6 @@ export type {
   RoundSlot,
   SavedExercise,
   SavedFamily,
-  Speech,
   Standing,
   StandItem,
   StudentPlan,

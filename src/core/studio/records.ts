@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import type { Day } from '../calendar';
 import type { CrossingCount, StepPlace } from '../breaks';
 import type { Family } from '../family';
@@ -22,7 +21,6 @@ import type { Outline, OutlineItem } from '../program';
 import type { ClosedRecipe } from '../recipe';
 import type { BreakPlace, Need } from '../roster';
 import type { Dose } from '../safety';
-import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
 
 /** Who looks. */
 export interface Viewer {
@@ -40,20 +38,6 @@ export interface Person {
   /** What a student plays on and how; null until somebody says so. */
   readonly kit: KitProfile | null;
 }
-
-/** How a studio names note values and counts. */
-export const speechSchema = z.strictObject({
-  notes: z.enum(NOTE_NAMES),
-  /** A system by its id, or the studio's own syllables: three for 16ths, two for triplets. */
-  syllables: z.union([
-    z.enum(SYLLABLES_IDS),
-    z.strictObject({ sixteenths: z.string().max(40), triplets: z.string().max(40) }),
-  ]),
-});
-
-export type Speech = z.infer<typeof speechSchema>;
-
-export const PLAIN_SPEECH: Speech = { notes: 'american', syllables: 'english' };
 
 export interface SavedExercise {
   readonly id: ExerciseId;

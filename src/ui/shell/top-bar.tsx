@@ -1,15 +1,19 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { clsx } from 'clsx';
 import type { Result } from '@/core/issue';
 import type { Speech } from '@/core/studio';
 import { lastPlace } from './last-place';
-import { SpeechSwitch } from './speech-switch';
 import { ThemeSwitch } from './theme-switch';
-import { Palette, type PaletteEntry } from './palette';
+import type { PaletteEntry } from './palette';
 import type { Place } from './place';
+
+/** What a student’s bar has not, it need not load. */
+const Palette = dynamic(() => import('./palette').then((file) => file.Palette));
+const SpeechSwitch = dynamic(() => import('./speech-switch').then((file) => file.SpeechSwitch));
 
 /** The bar over every desk screen: where one can go, who looks, the light. */
 export function TopBar({

@@ -1,0 +1,14 @@
+import { z } from 'zod';
+import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
+
+/** How a studio names note values and counts. */
+export const speechSchema = z.strictObject({
+  notes: z.enum(NOTE_NAMES),
+  /** A system by its id, or the studio's own syllables: three for 16ths, two for triplets. */
+  syllables: z.union([
+    z.enum(SYLLABLES_IDS),
+    z.strictObject({ sixteenths: z.string().max(40), triplets: z.string().max(40) }),
+  ]),
+});
+
+export type Speech = z.infer<typeof speechSchema>;
