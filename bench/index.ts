@@ -1,4 +1,5 @@
 /** Speed, as ratios against a named baseline in the same run. Nothing here passes or fails. */
+import { bundles } from './bundles';
 import { clicks } from './clicks';
 import { coldStart } from './cold-start';
 import { expandAndAnalyse } from './expand';
@@ -22,6 +23,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   variations: variationScreen,
   clicks,
   start: coldStart,
+  bundles,
 };
 
 const wanted = process.argv.slice(2);
