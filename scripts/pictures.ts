@@ -100,7 +100,7 @@ async function teacher(): Promise<void> {
   await page.locator('[aria-label^="Tempo over time"] svg').waitFor();
   await page.locator('[aria-label^="Practice by day"] svg').waitFor();
   await take(page, 'student');
-  await page.getByRole('link', { name: 'type in a paper week' }).click();
+  await page.getByRole('link', { name: 'enter a paper week' }).click();
   await page.locator('[data-cell="0 0"]:focus').waitFor();
   for (const key of [...'ccs', 'ArrowRight', ...'cc', 'Enter', ...'c'])
     await page.keyboard.press(key);
