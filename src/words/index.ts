@@ -3,6 +3,7 @@ export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';
 export { sayIssue, sayIssues } from './issue';
 export { sayLimb, sayLimbs, sayVoice } from './kit';
 export { sayBeat, sayCrossing, sayLength, sayPlace, sayStepPlace, sayWeakPlace } from './place';
+export { sayAnyLimb, sayCall, sayChanges, sayClickMode, sayClickSound } from './playing';
 export { sayEntryKind, sayHelp, sayMissed, sayRange, sayUnfit } from './plan';
 export {
   sayDifference,

@@ -14,8 +14,3 @@ export function callBars(bars: number, count: number, random: () => number): rea
   }
   return calls;
 }
-
-/** @example sayCall(2) // => 'bar 3' */
-export function sayCall(call: Call): string {
-  return call === 'own' ? 'your own' : `bar ${call + 1}`;
-}

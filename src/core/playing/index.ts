@@ -1,4 +1,5 @@
-export { callBars, sayCall } from './call';
-export { partAt, sayChangeAt } from './change';
+export { callBars } from './call';
+export { changesAt, partAt } from './change';
 export { CLICK_MODES, CLICK_SOUNDS, eventsBetween, positionAt, scoreOf } from './score';
+export type { ScoreChange } from './change';
 export type { Call, ClickMode, ClickSound, Position, Score, SoundEvent } from './score';

@@ -1,20 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayCall, sayChanges } from '@/words';
 import { must } from '../issue';
 import { blankRecipe, editByHand, expand, startOf, toggleOstinato } from '../recipe';
 import { quarters } from '../time';
 import { seeded } from '../chance';
 import { bpm, tempoFor } from '../time';
-import {
-  callBars,
-  eventsBetween,
-  partAt,
-  positionAt,
-  sayCall,
-  sayChangeAt,
-  scoreOf,
-  type Score,
-} from '.';
+import { callBars, eventsBetween, partAt, positionAt, changesAt, scoreOf, type Score } from '.';
 
 const exercise = must(
   expand({
@@ -188,11 +180,14 @@ describe('bars that are called', () => {
       call: 1,
       inCycle: bar + 5,
     });
-    expect([sayCall(1), sayCall('own')]).toEqual(['bar 2', 'your own']);
+    expect([sayCall(ENGLISH, 1), sayCall(ENGLISH, 'own')]).toEqual(['bar 2', 'your own']);
   });
 });
 
-describe('sayChangeAt', () => {
+describe('changesAt', () => {
+  const sayChangeAt = (...of: Parameters<typeof changesAt>) =>
+    sayChanges(ENGLISH, changesAt(...of));
+
   const tempo = tempoFor(exercise.meter, bpm(60));
   const steady = [{ at: 0, tempo }] as const;
 

@@ -28,20 +28,14 @@ export type SoundEvent =
 
 /** Where the click sounds after the count-in: on every felt beat, on every second one (2 and 4), for two
  * bars and then not for two, on the beats that the tempo counts and all alike, or not at all. */
-export const CLICK_MODES = {
-  beats: 'every beat',
-  'second beats': '2 and 4',
-  'drops out': 'two bars in, two out',
-  pulse: 'true pulse only',
-  off: 'off',
-} as const;
+export const CLICK_MODES = ['beats', 'second beats', 'drops out', 'pulse', 'off'] as const;
 
-export type ClickMode = keyof typeof CLICK_MODES;
+export type ClickMode = (typeof CLICK_MODES)[number];
 
 /** What the click sounds like. */
-export const CLICK_SOUNDS = { beep: 'beep', wood: 'wood', stick: 'stick', low: 'low' } as const;
+export const CLICK_SOUNDS = ['beep', 'wood', 'stick', 'low'] as const;
 
-export type ClickSound = keyof typeof CLICK_SOUNDS;
+export type ClickSound = (typeof CLICK_SOUNDS)[number];
 
 const BARS_TO_DROP_OUT = 2;
 

@@ -29,8 +29,8 @@ export function readSetUp(): SetUp {
   const kept = read<Partial<SetUp>>(SET_UP) ?? {};
   const { click, sound, hear, inches, metres, handsFree } = kept;
   return {
-    click: click && click in CLICK_MODES ? click : USUAL_SET_UP.click,
-    sound: sound && sound in CLICK_SOUNDS ? sound : USUAL_SET_UP.sound,
+    click: click && CLICK_MODES.includes(click) ? click : USUAL_SET_UP.click,
+    sound: sound && CLICK_SOUNDS.includes(sound) ? sound : USUAL_SET_UP.sound,
     hear: LIMBS.filter((limb) => hear?.includes(limb)),
     handsFree: handsFree === true,
     inches: inRange(inches, SEAT_RANGE.inches) ?? USUAL_SET_UP.inches,

@@ -5,11 +5,9 @@ import type { Posted, Verdict } from '@/core/log';
 import { keyOf, type EntryId, type RoundSlot, type StandItem, type Standing } from '@/core/studio';
 import { ENGLISH } from '@/words';
 import {
-  cueOf,
   itemAt,
   itemOf,
   keepOf,
-  placesFrom,
   standReducer,
   startStand,
   type Kept,
@@ -17,6 +15,8 @@ import {
   type Stand,
   type StandAction,
 } from './machine';
+import { cueOf } from './cue';
+import { placesFrom } from './places';
 
 function item(name: string): StandItem {
   const recipe = toggleOstinato(blankRecipe(), 'jazz-ride');

@@ -1,6 +1,6 @@
 import { SUFFERINGS, type Posted, type SufferingId, type Verdict } from '@/core/log';
 import { beatPlaces } from '@/core/ladder';
-import { isHand, limbName, LIMBS, type Limb } from '@/core/kit';
+import { isHand, LIMBS, type Limb } from '@/core/kit';
 import { expand } from '@/core/recipe';
 import { BREAK_AFTER } from '@/core/plan';
 import {
@@ -11,8 +11,6 @@ import {
   type RoundSlot,
   type StandItem,
 } from '@/core/studio';
-import type { CueLine } from '@/core/progress';
-import { isCueAbout, type Say } from '@/words';
 import type { Learnt } from '../log';
 
 /** A question with its answers in the order in which a pedal steps through them. The first is what
@@ -162,22 +160,6 @@ export function itemOf(stand: Stand): StandItem {
   const [first] = stand.items;
   if (!first) throw new RangeError('no item on the stand');
   return first;
-}
-
-/** Most tries that are played without a hand on the screen. */
-const MOST_IN_A_ROW = 6;
-
-/** The places that are played from here on without stopping: up to a break, and to what was found out
- * only then. @param handsFree otherwise just this one */
-export function placesFrom(stand: Stand, handsFree: boolean): readonly number[] {
-  const places: number[] = [];
-  for (let place = stand.place; place < stand.slots.length; place += 1) {
-    const item = itemAt(stand, place);
-    if (!item || (places.length > 0 && item.state.climbing)) break;
-    places.push(place);
-    if (!handsFree || item.state.climbing || places.length === MOST_IN_A_ROW) break;
-  }
-  return places;
 }
 
 export function standReducer(stand: Stand, action: StandAction): Stand {
@@ -405,20 +387,9 @@ function isPassedBy(stand: Stand, place: number): boolean {
   return stand.slots[place]?.kind === 'new' && itemAt(stand, place)?.state.passed === true;
 }
 
-/** What to watch for next: what is about the limb that suffered last, else what comes first. */
-export function cueOf(say: Say, { watch }: Pick<Stand, 'watch'>, item: StandItem): CueLine | null {
-  const limb = watch?.key === keyOf(item) ? watch.limb : null;
-  const about = item.cues.find((cue) => limb !== null && isCueAbout(say, cue, limb));
-  return about ?? item.cues[0] ?? null;
-}
-
 /** The limbs that play in an item. */
 function limbsOf({ plays }: StandItem): readonly Limb[] {
   const exercise = expand(plays);
   if (!exercise.ok) return [];
   return LIMBS.filter((limb) => exercise.value.strokes.some((stroke) => stroke.limb === limb));
-}
-
-export function limbText(limb: Limb | null): string {
-  return limb === null ? 'not sure which' : limbName(limb);
 }

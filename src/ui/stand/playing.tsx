@@ -1,7 +1,9 @@
 'use client';
 
 import { rampBpm } from '@/core/ladder';
-import { partAt, sayCall, sayChangeAt, type Position } from '@/core/playing';
+import { changesAt, partAt, type Position } from '@/core/playing';
+import { sayCall, sayChanges, type Say } from '@/words';
+import { useSpeech } from '../base';
 import { TempoGlyph, type Playback } from '../play';
 import { Band } from './bands';
 import type { SlotPlan } from './plan-slot';
@@ -20,6 +22,7 @@ export function Playing({
   playback: Playback;
   onStop: () => void;
 }) {
+  const { say } = useSpeech();
   const { position, part } = usePosition(
     playback.subscribe,
     plans.map((plan) => plan.score),
@@ -30,7 +33,7 @@ export function Playing({
   const counting = position.phase === 'count-in';
   const last = position.barsLeft === 0;
   const bpm = rampBpm(rung, counting ? 0 : position.bar);
-  const change = counting ? '' : sayChangeAt(score, tempi, position.bar + 1);
+  const change = counting ? '' : sayChanges(say, changesAt(score, tempi, position.bar + 1));
   const named = partAt(score, counting ? 0 : position.bar);
   return (
     <>
@@ -46,7 +49,7 @@ export function Playing({
         <span>
           <TempoGlyph tempo={tempo} size={54} /> {bpm}
         </span>
-        <span>{counting ? 'count-in' : sayBar(position)}</span>
+        <span>{counting ? 'count-in' : sayBar(say, position)}</span>
         <span className={last ? 'text-warm' : ''} role="status">
           {last ? 'last bar' : `${position.barsLeft} left`}
         </span>
@@ -76,6 +79,6 @@ export function Playing({
 }
 
 /** The bar that is played; where bars are called, the one that was called. */
-function sayBar({ bar, call }: Position): string {
-  return call === null ? `bar ${bar + 1}` : sayCall(call);
+function sayBar(say: Say, { bar, call }: Position): string {
+  return sayCall(say, call ?? bar);
 }

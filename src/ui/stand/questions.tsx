@@ -5,11 +5,11 @@ import { type SufferingId, type Verdict } from '@/core/log';
 import { beatPlaces } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
-import { sayBeat, saySuffering } from '@/words';
+import { sayAnyLimb, sayBeat, saySuffering } from '@/words';
 import { useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 import { Band, Patience } from './bands';
-import { limbText, type Played, type Question } from './machine';
+import type { Played, Question } from './machine';
 
 /** Seconds without a press after which a question answers itself. */
 const PATIENCE_SECONDS = 20;
@@ -148,7 +148,7 @@ export function AskLimb({
             onPress={() => onAnswer(limb)}
             className="stand-words"
           >
-            {limbText(limb)}
+            {sayAnyLimb(say, limb)}
           </Band>
         ))}
       </div>

@@ -6,7 +6,8 @@ import type { ReactNode } from 'react';
 import { limbName, LIMBS } from '@/core/kit';
 import { CLICK_MODES, CLICK_SOUNDS } from '@/core/playing';
 import { readableSize } from '@/core/sight';
-import { Button, buttonLook } from '../base';
+import { sayClickMode, sayClickSound } from '@/words';
+import { Button, buttonLook, useSpeech } from '../base';
 import { ThemeSwitch } from '../shell';
 import { inRange, SEAT_RANGE, type SetUp as Settings } from './kept';
 
@@ -18,6 +19,7 @@ export function SetUp({
   settings: Settings;
   onSet: (change: Partial<Settings>) => void;
 }) {
+  const { say } = useSpeech();
   const { click, sound, hear, handsFree } = settings;
   return (
     <Dialog.Root>
@@ -32,10 +34,20 @@ export function SetUp({
         >
           <Dialog.Title className="font-serif text-2xl">Set up</Dialog.Title>
           <Row name="Click">
-            <Picks names={CLICK_MODES} chosen={click} onPick={(mode) => onSet({ click: mode })} />
+            <Picks
+              ids={CLICK_MODES}
+              say={(mode) => sayClickMode(say, mode)}
+              chosen={click}
+              onPick={(mode) => onSet({ click: mode })}
+            />
           </Row>
           <Row name="Sound">
-            <Picks names={CLICK_SOUNDS} chosen={sound} onPick={(one) => onSet({ sound: one })} />
+            <Picks
+              ids={CLICK_SOUNDS}
+              say={(one) => sayClickSound(say, one)}
+              chosen={sound}
+              onPick={(one) => onSet({ sound: one })}
+            />
           </Row>
           <Row name="Hear">
             {LIMBS.map((limb) => (
@@ -86,18 +98,19 @@ function Row({ name, children }: { name: string; children: ReactNode }) {
 
 /** One of several, by its name. */
 function Picks<Id extends string>({
-  names,
+  ids,
+  say,
   chosen,
   onPick,
 }: {
-  names: Readonly<Record<Id, string>>;
+  ids: readonly Id[];
+  say: (id: Id) => string;
   chosen: Id;
   onPick: (id: Id) => void;
 }) {
-  const ids = Object.keys(names) as Id[];
   return ids.map((id) => (
     <Pick key={id} on={chosen === id} onPick={() => onPick(id)}>
-      {names[id]}
+      {say(id)}
     </Pick>
   ));
 }

@@ -1,8 +1,9 @@
 import { issue, misfit, thing } from './issue';
 import { notes } from './notes';
 import { plan } from './plan';
+import { playing } from './playing';
 import { practice } from './practice';
 import { readback } from './readback';
 
 /** The English of the app: every message, by its key, in ICU message format. */
-export const en = { issue, misfit, notes, plan, practice, readback, thing } as const;
+export const en = { issue, misfit, notes, plan, playing, practice, readback, thing } as const;

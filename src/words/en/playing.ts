@@ -1,0 +1,17 @@
+/** What is said while playing. */
+export const playing = {
+  click: {
+    beats: 'every beat',
+    'second beats': '2 and 4',
+    'drops out': 'two bars in, two out',
+    pulse: 'true pulse only',
+    off: 'off',
+  },
+  sound: { beep: 'beep', wood: 'wood', stick: 'stick', low: 'low' },
+  bar: 'bar {bar, number}',
+  own: 'your own',
+  top: 'from the top',
+  clickOut: 'click out',
+  clickIn: 'click',
+  anyLimb: 'not sure which',
+} as const;
