@@ -28,6 +28,7 @@ export {
   sayRunSeam,
 } from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
+export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { asStart, ENGLISH, sayIn, sayList } from './say';
 export type { Asked, DerivedPart } from './derivation';
 export type { Catalogue, Locale, Say } from './say';

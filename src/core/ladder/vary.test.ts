@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayBeat, sayVariation } from '@/words';
+import { ENGLISH, sayBeat, sayStep, sayVariation } from '@/words';
 import { must } from '../issue';
 import { buildSteps } from '../path';
 import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
@@ -78,7 +78,11 @@ describe('recipeOnRung', () => {
     const ladder: Ladder = {
       kind: 'stages',
       bpm: 60,
-      stages: steps.map(({ says, recipe: own }) => ({ kind: 'step', says, recipe: own })),
+      stages: steps.map(({ facts, recipe: own }) => ({
+        kind: 'step',
+        says: sayStep(ENGLISH, facts),
+        recipe: own,
+      })),
     };
     const rungs = rungsOf(ladder);
     expect(rungs.at(-1)?.asks).toEqual({ kind: 'step', name: 'all of it' });

@@ -2,5 +2,5 @@ export { neighboursOf } from './neighbours';
 export type { Neighbour } from './neighbours';
 export { keepOrder, nearestNeighbourWalk, orderPath, pathCost, stepCost } from './order';
 export type { Pins, Stop } from './order';
-export { buildSteps, STEP_KINDS, STEP_NAMES } from './steps';
-export type { BuildStep, StepKind } from './steps';
+export { buildSteps, STEP_KINDS } from './steps';
+export type { BuildStep, StepFacts, StepKind } from './steps';

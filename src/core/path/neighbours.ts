@@ -1,20 +1,16 @@
 import { difficultyParts, difficultyPoints } from '../analysis';
-import { voice, type Limb, type VoiceId } from '../kit';
+import type { Limb, VoiceId } from '../kit';
 import type { Stroke } from '../pattern';
-import {
-  editByHand,
-  expand,
-  placeName,
-  type ClosedRecipe,
-  type Exercise,
-  type SeenEdit,
-} from '../recipe';
-import { gcd, slotTicks, tick, wrap, type Syllables, type Tempo } from '../time';
+import { editByHand, expand, type ClosedRecipe, type Exercise, type SeenEdit } from '../recipe';
+import { gcd, slotTicks, tick, wrap, type Tempo } from '../time';
 
 /** An exercise that is one note away from another. */
 export interface Neighbour {
   readonly kind: 'added' | 'removed' | 'moved';
-  readonly says: string;
+  readonly voice: VoiceId;
+  /** Ticks in the cycle: where the note was, and where it is; null where it is not. */
+  readonly from: number | null;
+  readonly to: number | null;
   readonly recipe: ClosedRecipe;
   /** Points of difficulty more than the exercise itself; negative is easier. */
   readonly harder: number;
@@ -31,7 +27,6 @@ export function neighboursOf(
   recipe: ClosedRecipe,
   exercise: Exercise,
   tempo: Tempo,
-  syllables?: Syllables,
 ): readonly Neighbour[] {
   if (exercise.members.length > 0 || exercise.strokes.length > MOST_STROKES) return [];
   const own = difficultyPoints(difficultyParts(exercise, tempo));
@@ -41,8 +36,10 @@ export function neighboursOf(
       const expanded = expand(next);
       if (!expanded.ok) return [];
       const points = difficultyPoints(difficultyParts(expanded.value, tempo));
-      const says = say(kind, edit, exercise, syllables);
-      return [{ kind, says, recipe: next, harder: points - own }];
+      const { from, to } = edit;
+      const voice = (to ?? from)?.voice ?? 'snare';
+      const places = { from: from?.at ?? null, to: to?.at ?? null };
+      return [{ kind, voice, ...places, recipe: next, harder: points - own }];
     })
     .sort((a, b) => a.harder - b.harder);
 }
@@ -82,17 +79,4 @@ function changesOf(exercise: Exercise): readonly Change[] {
 
 function edited({ limb, voice: id, dynamic, ornament, texture }: Stroke, at: number) {
   return { at, limb, voice: id, dynamic, ornament: ornament ?? null, texture };
-}
-
-function say(
-  kind: Neighbour['kind'],
-  { from, to }: SeenEdit,
-  exercise: Exercise,
-  syllables?: Syllables,
-): string {
-  const place = (at: number) => placeName(at, exercise, syllables);
-  const name = voice((to ?? from)?.voice ?? 'snare').name;
-  if (kind === 'moved' && from && to) return `${name} from ${place(from.at)} to ${place(to.at)}`;
-  if (kind === 'added' && to) return `${name} added on ${place(to.at)}`;
-  return `${name} on ${place(from?.at ?? 0)} left out`;
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { ENGLISH, sayStep } from '@/words';
 import { must } from '../issue';
 import { findShipped, SHIPPED_STICKINGS } from '../materials';
 import { blankRecipe, expand, startOf, toggleOstinato, type ClosedRecipe } from '../recipe';
@@ -12,7 +13,7 @@ const fourLimbs: ClosedRecipe = {
 };
 
 function says(recipe: ClosedRecipe, ...kinds: StepKind[]): string[] {
-  return buildSteps(recipe, kinds).map((step) => step.says);
+  return buildSteps(recipe, kinds).map((step) => sayStep(ENGLISH, step.facts));
 }
 
 /** Slots of 16ths on which a limb plays. */
@@ -26,9 +27,9 @@ describe('buildSteps', () => {
   it('four limbs: four alone, six pairs, four threes, all of it', () => {
     const steps = buildSteps(fourLimbs, ['limbs', 'pairs', 'threes']);
     expect(steps).toHaveLength(4 + 6 + 4 + 1);
-    expect(steps[0]?.says).toBe('right hand');
-    expect(steps[4]?.says).toBe('right hand and left hand');
-    expect(steps.at(-1)).toMatchObject({ kind: 'whole', says: 'all of it' });
+    expect(steps[0]?.facts).toEqual({ plays: 'limbs', limbs: ['RH'] });
+    expect(steps[4]?.facts).toEqual({ plays: 'limbs', limbs: ['RH', 'LH'] });
+    expect(steps.at(-1)).toMatchObject({ kind: 'whole', facts: { plays: 'whole' } });
     for (const { recipe } of steps) expect(expand(recipe).ok).toBe(true);
     const [alone] = steps;
     expect(new Set(must(expand(alone?.recipe ?? fourLimbs)).strokes.map((s) => s.limb))).toEqual(
@@ -42,7 +43,7 @@ describe('buildSteps', () => {
     const mirrored = { ...fourLimbs, kit: { content: { ...kit, voices: [...kit.voices] } } };
     const [first] = buildSteps(mirrored, ['limbs']);
     const limb = must(expand(first?.recipe ?? mirrored)).strokes[0]?.limb;
-    expect(first?.says).toBe(limb === 'LH' ? 'left hand' : 'right hand');
+    expect(first?.facts).toEqual({ plays: 'limbs', limbs: [limb] });
   });
 
   it('a line is replaced by its pulse first; 7/8 by its groups', () => {
@@ -82,14 +83,14 @@ describe('buildSteps', () => {
   it('a ride with a skip note is plain first', () => {
     const jazz = toggleOstinato(blankRecipe(), 'jazz-ride');
     const [plain] = buildSteps(jazz, ['beats']);
-    expect(plain?.says).toBe('plain: beats only');
+    expect(plain?.facts).toEqual({ plays: 'beats' });
     expect(places(plain?.recipe ?? jazz, 'RH')).toEqual([0, 4, 8, 12]);
   });
 
   it('ornaments: the skeleton, then grace notes from triplets to 16ths', () => {
     const flams = { ...blankRecipe(), play: { content: stickingStart('fR L R L fR L R L') } };
     const steps = buildSteps(flams, ['skeleton', 'graces']);
-    expect(steps.map((step) => step.says)).toEqual([
+    expect(steps.map((step) => sayStep(ENGLISH, step.facts))).toEqual([
       'without ornaments',
       'grace notes as triplets',
       'all of it',

@@ -1,5 +1,5 @@
 import { instantsOf } from '../analysis';
-import { limbName, LIMBS, type Limb } from '../kit';
+import { LIMBS, type Limb } from '../kit';
 import { expand, type Change, type ClosedRecipe, type Exercise } from '../recipe';
 import { beats, parseMeter, slotTicks, type Meter } from '../time';
 
@@ -19,24 +19,20 @@ export const STEP_KINDS = [
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
-/** What each kind is called. */
-export const STEP_NAMES: Readonly<Record<StepKind, string>> = {
-  limbs: 'each limb alone',
-  pairs: 'pairs of limbs',
-  threes: 'three limbs',
-  pulse: 'pulse for the line',
-  beats: 'plain, then skip notes',
-  nth: 'every nth, one after the other',
-  skeleton: 'skeleton, then ornaments',
-  graces: 'grace notes tightened',
-  shares: 'each hand’s share',
-  halves: 'halves, then the join',
-};
+/** What a step plays of the exercise. */
+export type StepFacts =
+  | { readonly plays: 'limbs'; readonly limbs: readonly Limb[] }
+  | { readonly plays: 'pulse' | 'beats' | 'plain' | 'full-grid' | 'whole' }
+  | { readonly plays: 'graces'; readonly slot: '8t' | '16' }
+  /** The first `count` of `of` rules that add notes. */
+  | { readonly plays: 'nth'; readonly count: number; readonly of: number }
+  | { readonly plays: 'share'; readonly limb: Limb }
+  | { readonly plays: 'half'; readonly half: 'first' | 'second' };
 
 /** One stage of building an exercise. */
 export interface BuildStep {
   readonly kind: StepKind | 'whole';
-  readonly says: string;
+  readonly facts: StepFacts;
   readonly recipe: ClosedRecipe;
 }
 
@@ -65,7 +61,7 @@ export function buildSteps(
       steps.push({ kind, ...step });
     }
   }
-  return [...steps, { kind: 'whole', says: 'all of it', recipe: alone }];
+  return [...steps, { kind: 'whole', facts: { plays: 'whole' }, recipe: alone }];
 }
 
 function soundOf({ strokes, cycleTicks }: Exercise): string {
@@ -83,24 +79,20 @@ const STAGES: Readonly<
   threes: (recipe, whole) => groups(recipe, whole, 3),
   pulse: pulseStages,
   beats: (recipe) => [
-    changed(recipe, { kind: 'thin', part: 'over', limb: 'RH', keep: 'beats' }, 'plain: beats only'),
+    changed(recipe, { kind: 'thin', part: 'over', limb: 'RH', keep: 'beats' }, { plays: 'beats' }),
   ],
   nth: nthStages,
-  skeleton: (recipe) => [changed(recipe, { kind: 'plain' }, 'without ornaments')],
+  skeleton: (recipe) => [changed(recipe, { kind: 'plain' }, { plays: 'plain' })],
   graces: (recipe) =>
     (['8t', '16'] as const).map((slot) =>
-      changed(
-        recipe,
-        { kind: 'open-graces', slot },
-        slot === '8t' ? 'grace notes as triplets' : 'grace notes as 16ths',
-      ),
+      changed(recipe, { kind: 'open-graces', slot }, { plays: 'graces', slot }),
     ),
   shares: shareStages,
   halves: halfStages,
 };
 
-function changed(recipe: ClosedRecipe, change: Change, says: string): Stage {
-  return { says, recipe: { ...recipe, changes: [...recipe.changes, change] } };
+function changed(recipe: ClosedRecipe, change: Change, facts: StepFacts): Stage {
+  return { facts, recipe: { ...recipe, changes: [...recipe.changes, change] } };
 }
 
 /** Limbs by how they are written, with those that play them on this kit. */
@@ -124,8 +116,9 @@ function groups(recipe: ClosedRecipe, whole: Exercise, size: number): readonly S
           index < from ? [] : choose(index + 1, count - 1).map((rest) => [limb, ...rest]),
         );
   return choose(0, size).map((group) => {
-    const says = group.map(({ plays }) => limbName(plays)).join(' and ');
-    return changed(recipe, { kind: 'only', limbs: group.map(({ written }) => written) }, says);
+    const limbs = group.map(({ plays }) => plays);
+    const only = { kind: 'only', limbs: group.map(({ written }) => written) } as const;
+    return changed(recipe, only, { plays: 'limbs', limbs });
   });
 }
 
@@ -135,7 +128,7 @@ function pulseStages(recipe: ClosedRecipe): readonly Stage[] {
   const content = recipe.play?.content;
   if (!meter.ok || !content || 'sticking' in content) return [];
   const play = { content: { text: pulseText(meter.value) } };
-  return [{ says: 'the pulse for the line', recipe: { ...recipe, play } }];
+  return [{ facts: { plays: 'pulse' }, recipe: { ...recipe, play } }];
 }
 
 /** @example 4/4 // => '4 4 4 4'; 7/8 // => '4 4 4.' */
@@ -158,8 +151,8 @@ function nthStages(recipe: ClosedRecipe): readonly Stage[] {
     const changes = recipe.changes.filter(
       (change) => change.kind !== 'every-nth' || kept.has(change),
     );
-    const says = count === 0 ? 'without the added notes' : `the first ${count} of ${rules.length}`;
-    return { says, recipe: { ...recipe, changes } };
+    const facts: StepFacts = { plays: 'nth', count, of: rules.length };
+    return { facts, recipe: { ...recipe, changes } };
   });
 }
 
@@ -171,11 +164,11 @@ function shareStages(recipe: ClosedRecipe, whole: Exercise): readonly Stage[] {
   if (hands.length < 2 || meets || whole.reads !== 'sticking') return [];
   const feet = limbsOf(whole).filter(({ written }) => written === 'RF' || written === 'LF');
   return hands.flatMap(({ written, plays }): Stage[] => [
-    { says: 'the full grid', recipe },
+    { facts: { plays: 'full-grid' }, recipe },
     changed(
       recipe,
       { kind: 'only', limbs: [written, ...feet.map((foot) => foot.written)] },
-      `the ${limbName(plays)}’s share`,
+      { plays: 'share', limb: plays },
     ),
   ]);
 }
@@ -193,7 +186,7 @@ function halfStages(recipe: ClosedRecipe, whole: Exercise): readonly Stage[] {
   );
   const [split, end] = [middle / slot, cycleTicks / slot];
   if (split <= 0 || !Number.isInteger(split) || !Number.isInteger(end)) return [];
-  const half = (from: number, slots: number, says: string) =>
-    changed(recipe, { kind: 'excerpt', from, slots, slot: '16' }, says);
-  return [half(0, split, 'the first half'), half(split, end - split, 'the second half')];
+  const half = (from: number, slots: number, which: 'first' | 'second') =>
+    changed(recipe, { kind: 'excerpt', from, slots, slot: '16' }, { plays: 'half', half: which });
+  return [half(0, split, 'first'), half(split, end - split, 'second')];
 }

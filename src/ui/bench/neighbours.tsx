@@ -6,6 +6,7 @@ import { useMemo, useState } from 'react';
 import { neighboursOf, type Neighbour } from '@/core/path';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { Tempo } from '@/core/time';
+import { sayNeighbour } from '@/words';
 import { useSpeech } from '../base';
 import { useHear } from '../play';
 import { Part } from './readback-part';
@@ -61,11 +62,7 @@ function Sides({
   tempo: Tempo;
   onTake: (recipe: ClosedRecipe) => void;
 }) {
-  const { syllables } = useSpeech();
-  const all = useMemo(
-    () => neighboursOf(recipe, exercise, tempo, syllables),
-    [recipe, exercise, tempo, syllables],
-  );
+  const all = useMemo(() => neighboursOf(recipe, exercise, tempo), [recipe, exercise, tempo]);
   const { heard, hear } = useHear<ClosedRecipe>(tempo.bpm);
   function onHear(next: ClosedRecipe) {
     const made = expand(next);
@@ -76,8 +73,8 @@ function Sides({
   const harder = all.filter((one) => one.harder >= -SAME);
   return (
     <div className="grid grid-cols-2 gap-3">
-      <List title="easier" all={easier} {...{ heard, onHear, onTake }} />
-      <List title="as hard, or harder" all={harder} {...{ heard, onHear, onTake }} />
+      <List title="easier" all={easier} {...{ exercise, heard, onHear, onTake }} />
+      <List title="as hard, or harder" all={harder} {...{ exercise, heard, onHear, onTake }} />
     </div>
   );
 }
@@ -85,29 +82,32 @@ function Sides({
 function List({
   title,
   all,
+  exercise,
   heard,
   onHear,
   onTake,
 }: {
   title: string;
   all: readonly Neighbour[];
+  exercise: Exercise;
   /** What plays just now. */
   heard: ClosedRecipe | null;
   onHear: (recipe: ClosedRecipe) => void;
   onTake: (recipe: ClosedRecipe) => void;
 }) {
-  const { words } = useSpeech();
+  const { say } = useSpeech();
+  const shown = all.slice(0, MOST).map((one) => ({ one, says: sayNeighbour(say, one, exercise) }));
   return (
     <section aria-label={title} className="min-w-0">
       <h3 className="label mb-1">
         {title}: {all.length}
       </h3>
       <ul className="max-h-80 overflow-y-auto">
-        {all.slice(0, MOST).map((one) => (
-          <li key={one.says} className="flex items-center">
+        {shown.map(({ one, says }) => (
+          <li key={says} className="flex items-center">
             <button
               type="button"
-              aria-label={`Hear ${words(one.says)}`}
+              aria-label={`Hear ${says}`}
               aria-pressed={heard === one.recipe}
               className="inline-flex size-6 shrink-0 items-center justify-center rounded-sm text-soft hover:bg-faint hover:text-ink aria-pressed:text-warm"
               onClick={() => onHear(one.recipe)}
@@ -123,7 +123,7 @@ function List({
               className="min-w-0 flex-1 rounded-sm px-1 py-0.5 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
               onClick={() => onTake(one.recipe)}
             >
-              {words(one.says)}
+              {says}
             </button>
           </li>
         ))}

@@ -12,7 +12,7 @@ import type { OutlineItem } from '@/core/program';
 import { sentenceText, type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
-import { sayLoad, sayCue } from '@/words';
+import { sayLoad, sayCue, sayStep, type Say } from '@/words';
 import { Button, Choice, useSpeech, Words } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
@@ -195,6 +195,7 @@ function Details({
   loads: readonly string[];
   actions: ItemRowActions;
 }) {
+  const { say } = useSpeech();
   const { id } = item;
   const free = others.filter((one) => one.id !== id && !item.after.includes(one.id));
   const meter = must(parseMeter(recipe?.meter ?? '4/4'));
@@ -203,7 +204,7 @@ function Details({
       <CourseFields
         course={item.course}
         tempo={{ beatTicks: tempoBeatTicks(meter) }}
-        steps={() => stagesOf(recipe, template)}
+        steps={() => stagesOf(say, recipe, template)}
         onSet={(course) => actions.change(id, (one) => ({ ...one, course }))}
       />
       {loads.map((text) => (
@@ -283,13 +284,14 @@ function Details({
 
 /** The steps of an exercise as rungs. */
 function stagesOf(
+  say: Say,
   recipe: ClosedRecipe | undefined,
   template: readonly StepKind[],
 ): readonly Stage[] {
   if (!recipe) return [];
   return buildSteps(recipe, template).map((step) => ({
     kind: 'step',
-    says: step.says,
+    says: sayStep(say, step.facts),
     recipe: step.recipe,
   }));
 }

@@ -18,7 +18,7 @@ import {
 } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
-import { sayCue } from '@/words';
+import { sayCue, sayStep } from '@/words';
 import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
 import { LimbSign, ScoreSheet } from '../marks';
 import { useHear, type Playback } from '../play';
@@ -128,6 +128,7 @@ function StepDesk({
   actions: StepActions;
 }) {
   const router = useRouter();
+  const { say } = useSpeech();
   const [tempo, setTempo] = useState<Bpm>(bpm(60));
   const { playback, heard, hear } = useHear<number | 'run'>(tempo);
   const [order, setOrder] = useState<readonly number[]>(() => built.map((_, index) => index));
@@ -144,6 +145,11 @@ function StepDesk({
   );
   const recipeOf = (index: number) => (built[index] ?? built[0])?.recipe as ClosedRecipe;
 
+  function nameAt(index: number): string {
+    const step = built[index];
+    return step ? sayStep(say, step.facts) : '';
+  }
+
   function hearStep(index: number) {
     const exercise = built[index]?.exercise;
     if (exercise) hear(index, exercise);
@@ -153,7 +159,7 @@ function StepDesk({
     const place = order.indexOf(index);
     setPicked(order[place + 1] ?? order[place - 1] ?? 0);
     setOrder((now) => now.filter((one) => one !== index));
-    toast(`Left out ${built[index]?.says}.`, {
+    toast(`Left out ${nameAt(index)}.`, {
       action: { label: 'Undo', onClick: () => setOrder((now) => insert(now, index, place)) },
     });
   }
@@ -193,7 +199,7 @@ function StepDesk({
       number: place + 1,
       exercise,
       before: built[order[place - 1] ?? -1]?.exercise ?? null,
-      says: [step?.says ?? ''],
+      says: [step ? sayStep(say, step.facts) : ''],
       points: points[index] ?? 0,
       warnings: exercise ? hindrances(exercise, tempoFor(exercise.meter, tempo)).length : 0,
       bars: exercise?.bars ?? 1,
@@ -249,7 +255,7 @@ function StepDesk({
         heard={heard === 'run'}
         onHear={(run) => hear('run', run)}
         from={chosen}
-        nameOf={(index, nth) => `${nth + 1}. ${built[index]?.says ?? ''}`}
+        nameOf={(index, nth) => `${nth + 1}. ${nameAt(index)}`}
         send={actions.send}
         runName="Steps as a run"
         whole={{ name: suggestName(whole), recipe: whole }}
@@ -290,7 +296,7 @@ function StepPanel({
   const read = readBack(exercise, tempoFor(exercise.meter, tempo), undefined, syllables);
   return (
     <section aria-label="Step" className="flex flex-col gap-2">
-      <h2 className="font-serif text-xl">{words(step.says)}</h2>
+      <h2 className="font-serif text-xl">{sayStep(say, step.facts)}</h2>
       {children && <div className="flex flex-wrap gap-2">{children}</div>}
       <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
       <ul aria-label="Count">

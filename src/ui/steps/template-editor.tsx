@@ -1,8 +1,9 @@
 'use client';
 
 import { ChevronLeft, ChevronRight, X } from 'lucide-react';
-import { STEP_KINDS, STEP_NAMES, type StepKind } from '@/core/path';
-import { Button } from '../base';
+import { STEP_KINDS, type StepKind } from '@/core/path';
+import { sayStepKind } from '@/words';
+import { Button, useSpeech } from '../base';
 
 /** Kinds of steps in the teacher’s order: taken in, out, and moved. */
 export function TemplateEditor({
@@ -17,6 +18,7 @@ export function TemplateEditor({
   onChange: (template: readonly StepKind[]) => void;
   onKeep: () => void;
 }) {
+  const { say } = useSpeech();
   const others = STEP_KINDS.filter((kind) => !template.includes(kind));
   function move(kind: StepKind, by: -1 | 1) {
     const place = template.indexOf(kind);
@@ -36,18 +38,18 @@ export function TemplateEditor({
             <button
               type="button"
               className={icon}
-              aria-label={`${STEP_NAMES[kind]} earlier`}
+              aria-label={`${sayStepKind(say, kind)} earlier`}
               onClick={() => move(kind, -1)}
             >
               <ChevronLeft size={14} aria-hidden />
             </button>
           )}
-          <span className="px-1">{STEP_NAMES[kind]}</span>
+          <span className="px-1">{sayStepKind(say, kind)}</span>
           {place < template.length - 1 && (
             <button
               type="button"
               className={icon}
-              aria-label={`${STEP_NAMES[kind]} later`}
+              aria-label={`${sayStepKind(say, kind)} later`}
               onClick={() => move(kind, 1)}
             >
               <ChevronRight size={14} aria-hidden />
@@ -56,7 +58,7 @@ export function TemplateEditor({
           <button
             type="button"
             className={icon}
-            aria-label={`Without ${STEP_NAMES[kind]}`}
+            aria-label={`Without ${sayStepKind(say, kind)}`}
             onClick={() => onChange(template.filter((one) => one !== kind))}
           >
             <X size={12} aria-hidden />
@@ -65,7 +67,7 @@ export function TemplateEditor({
       ))}
       {others.map((kind) => (
         <Button key={kind} look="quiet" onClick={() => onChange([...template, kind])}>
-          + {STEP_NAMES[kind]}
+          + {sayStepKind(say, kind)}
         </Button>
       ))}
       {template.join() !== usual.join() && <Button onClick={onKeep}>save as my build order</Button>}

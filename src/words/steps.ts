@@ -1,0 +1,42 @@
+import type { Neighbour, StepFacts, StepKind } from '@/core/path';
+import { placeName, type Exercise } from '@/core/recipe';
+import { sayLimb, sayLimbs, sayVoice } from './kit';
+import type { Say } from './say';
+
+/** What a kind of steps is called. */
+export function sayStepKind({ t }: Say, kind: StepKind): string {
+  return t(`steps.kind.${kind}`);
+}
+
+/** What a step plays. @example 'right hand and left foot', 'the first half' */
+export function sayStep(say: Say, facts: StepFacts): string {
+  const { t, notes } = say;
+  switch (facts.plays) {
+    case 'limbs':
+      return sayLimbs(say, facts.limbs);
+    case 'graces':
+      return facts.slot === '8t'
+        ? t('steps.plays.gracesTriplets')
+        : t('steps.plays.graces16ths', { sixteenths: t(`notes.${notes}.sixteenths`) });
+    case 'nth':
+      return facts.count === 0
+        ? t('steps.plays.nthNone')
+        : t('steps.plays.nth', { count: facts.count, of: facts.of });
+    case 'share':
+      return t('steps.plays.share', { limb: sayLimb(say, facts.limb) });
+    case 'half':
+      return t('steps.plays.half', { half: facts.half });
+    default:
+      return t(`steps.plays.${facts.plays}`);
+  }
+}
+
+/** How an exercise that is one note away differs. @example 'bass drum added on & of 2' */
+export function sayNeighbour(say: Say, neighbour: Neighbour, exercise: Exercise): string {
+  const place = (at: number | null) => placeName(at ?? 0, exercise, say.syllables);
+  return say.t(`steps.note.${neighbour.kind}`, {
+    voice: sayVoice(say, neighbour.voice),
+    from: place(neighbour.from),
+    to: place(neighbour.to),
+  });
+}
