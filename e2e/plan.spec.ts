@@ -128,6 +128,18 @@ test('what cannot be planned is said, and what was typed stays', async ({ page }
   await expect(page.getByLabel('Minutes on Sun', { exact: true })).toHaveValue('15');
 });
 
+test('what protects the ears is chosen by its name, and kept', async ({ page }) => {
+  await lookAs(page, 'Deniz');
+  await page.goto('/plan');
+  const protection = page.getByLabel('hearing protection');
+  const stored = page.waitForResponse((response) => response.request().method() === 'POST');
+  await protection.selectOption('earmuffs');
+  await expect(page.getByLabel('Rated in dB')).toBeVisible();
+  await stored;
+  await page.reload();
+  await expect(protection.locator('option:checked')).toHaveText('earmuffs');
+});
+
 test('the day is cut to the minutes there are', async ({ page }) => {
   await lookAs(page, 'Deniz');
   await page.getByRole('link', { name: '5 min', exact: true }).click();

@@ -25,6 +25,7 @@ import {
   type Tempo,
 } from '@/core/time';
 import { sayLimb } from './kit';
+import { saySubdivision } from './place';
 import { sayDifficulty, sayDifficultyPart } from './readback';
 import { sayList, type Say } from './say';
 
@@ -88,11 +89,11 @@ function ofCount(say: Say, exercise: Exercise): readonly string[] {
 }
 
 /** @example sayGrid(ENGLISH, slotTicks('16')) // => '16ths' */
-export function sayGrid({ t }: Say, ticks: number): string {
+export function sayGrid(say: Say, ticks: number): string {
   const known = SUBDIVISIONS.find((one) => one.slotTicks === ticks);
-  if (known) return known.name;
+  if (known) return saySubdivision(say, known.id);
   const part = gcd(ticks, TICKS_PER_QUARTER);
-  return t('readback.derived.partOfQuarter', {
+  return say.t('readback.derived.partOfQuarter', {
     count: ticks / part,
     of: TICKS_PER_QUARTER / part,
   });

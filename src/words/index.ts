@@ -2,7 +2,7 @@ export { sayDate, sayDay, sayMinutes, sayWeekday, sayWeekdayName } from './calen
 export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';
 export { sayIssue, sayIssues } from './issue';
 export { sayLimb, sayLimbs, sayVoice } from './kit';
-export { sayBeat, sayCrossing, sayLength, sayPlace, sayStepPlace, sayWeakPlace } from './place';
+export { sayBeat, sayCrossing, sayStepPlace } from './place';
 export { sayAnyLimb, sayCall, sayChanges, sayClickMode, sayClickSound } from './playing';
 export { sayEntryKind, sayHelp, sayMissed, sayRange, sayUnfit } from './plan';
 export {
@@ -29,6 +29,6 @@ export {
 } from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
-export { asStart, ENGLISH, sayIn, sayList } from './say';
+export { ENGLISH, sayIn } from './say';
 export type { Asked, DerivedPart } from './derivation';
 export type { Catalogue, Locale, Say } from './say';

@@ -61,7 +61,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'nothing-to-play': {},
   'off-order': { from: '2026-03-02', to: '2026-03-01' },
   'off-overlap': { one: dates, other: { from: dates.to, to: dates.to } },
-  'onset-off-grid': { ...at, grid: '16ths' },
+  'onset-off-grid': { ...at, grid: '16' },
   'only-rests': { what: 'line' },
   'part-empty': {},
   'part-who': { text: 'gong' },
@@ -139,6 +139,9 @@ describe('sayIssue', () => {
     expect(sayIssue(british, { code: 'bar-length', path, ...ISSUES['bar-length'] })).toContain(
       'holds 7 quavers, a quaver short',
     );
+    expect(
+      sayIssue(british, { code: 'onset-off-grid', path, ...ISSUES['onset-off-grid'] }),
+    ).toContain('between the semiquavers');
     expect(sayIssue(british, { code: 'gap-off-grid', path, ...ISSUES['gap-off-grid'] })).toContain(
       'Bar 2, und',
     );

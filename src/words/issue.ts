@@ -1,7 +1,7 @@
 import { unreachable, type Issue, type Misfit } from '@/core/issue';
 import { sayDay } from './calendar';
 import { sayLimbs } from './kit';
-import { sayLength, sayPlace } from './place';
+import { sayLength, sayPlace, saySubdivision } from './place';
 import { signed } from './practice';
 import { sayList, type Say } from './say';
 
@@ -93,7 +93,7 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.onset-off-grid', {
         bar: issue.bar,
         count: sayPlace(say, issue.at, issue.meter),
-        grid: issue.grid,
+        grid: saySubdivision(say, issue.grid),
       });
     case 'gap-off-grid': {
       const count = sayPlace(say, issue.at, issue.meter);

@@ -1,7 +1,15 @@
 import type { Crossing, StepPlace } from '@/core/breaks';
 import { must } from '@/core/issue';
 import type { Exercise } from '@/core/recipe';
-import { beats, countName, parseMeter, quarters } from '@/core/time';
+import {
+  beats,
+  countName,
+  noteWords,
+  parseMeter,
+  quarters,
+  subdivision,
+  type SubdivisionId,
+} from '@/core/time';
 import { sayLimbs } from './kit';
 import type { Say } from './say';
 
@@ -45,6 +53,11 @@ export function sayBeat(
   const beat = (index % perBar) + 1;
   if (bars === 1) return say.t('practice.place.beat', { beat });
   return say.t('practice.place.beatInBar', { bar: Math.floor(index / perBar) + 1, beat });
+}
+
+/** A grid by its name, in the studio's own. @example saySubdivision(british, '16') // => 'semiquavers' */
+export function saySubdivision({ notes }: Say, id: SubdivisionId): string {
+  return noteWords(subdivision(id).name, notes);
 }
 
 /** A length in whole quarters, 8ths, 16ths or 32nds, whichever is whole; else in parts of a quarter.

@@ -10,9 +10,9 @@ import { unreachable } from '@/core/issue';
 import { letterOf, mirrorLimb, type Limb, type VoiceId } from '@/core/kit';
 import type { CueLine } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
-import { formatMeter, subdivision } from '@/core/time';
+import { formatMeter } from '@/core/time';
 import { sayLimb, sayLimbs, sayVoice } from './kit';
-import { sayPlace } from './place';
+import { sayPlace, saySubdivision } from './place';
 import { sayList, type Say } from './say';
 
 /** One thing to watch for. @param meter as `4/4` */
@@ -35,7 +35,7 @@ export function sayCue(say: Say, cue: Cue, meter: string): string {
     }
     case 'return': {
       const [slot, was] = [cue.slot, cue.was].map((one) =>
-        one === null ? t('readback.cue.slots') : subdivision(one).name,
+        one === null ? t('readback.cue.slots') : saySubdivision(say, one),
       );
       return t('readback.cue.return', {
         at: sayPlace(say, cue.at, meter),

@@ -86,7 +86,7 @@ describe('accents in a filled grid (common practice, no source)', () => {
   it('names the note that falls between the slots', () => {
     const answer = interpret(must(parseLine('8. 16 2.', fourFour)), { ...accents, grid: '8' });
     expect(answer).toMatchObject({
-      issues: [{ code: 'onset-off-grid', bar: 1, at: 15120, meter: '4/4', grid: '8ths' }],
+      issues: [{ code: 'onset-off-grid', bar: 1, at: 15120, meter: '4/4', grid: '8' }],
     });
     expect(answer.ok ? '' : answer.issues.map((one) => sayIssue(ENGLISH, one)).join()).toContain(
       'Bar 1, a of 1: this note falls between the 8ths.',

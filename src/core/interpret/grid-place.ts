@@ -7,7 +7,6 @@ import {
   isBinarySlot,
   quarters,
   slotTicks,
-  subdivision,
   swingOfSlot,
   tick,
   TICKS_PER_QUARTER,
@@ -53,6 +52,6 @@ export function offGridIssue(onset: Onset, grid: SubdivisionId, line: ReadingLin
     bar: Math.floor(onset.at / bar) + 1,
     at: onset.at % bar,
     meter: formatMeter(line.meter),
-    grid: subdivision(grid).name,
+    grid,
   };
 }

@@ -34,7 +34,7 @@ export type Issue =
   | Issued<'voice', { text: string; near: string | null }>
   | Issued<'limb', { text: string }>
   | Issued<'tempo', { text: string; least: number; most: number }>
-  | Issued<'onset-off-grid', InBar & { grid: string }>
+  | Issued<'onset-off-grid', InBar & { grid: SubdivisionId }>
   | Issued<'gap-off-grid', InBar & { slot: number }>
   | Issued<'gap-without-cell', InBar & { slot: number; gap: number; proposals: readonly string[] }>
   | Issued<'rule-none', InBar & { length: number; gap: number; onBeat: boolean }>
@@ -92,6 +92,8 @@ interface InBar {
 }
 
 type Limb = 'RH' | 'LH' | 'RF' | 'LF';
+
+type SubdivisionId = '4t' | '4' | '8' | '8t' | '16' | '16t' | '5' | '7' | '32' | '9' | '12';
 
 /** What a name, or a right, is about. */
 export type Thing =

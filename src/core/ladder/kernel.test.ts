@@ -20,7 +20,7 @@ import {
   type Ladder,
 } from '.';
 import { isRung, rungNames } from './rung-key';
-import { MANNERS, type Manner } from './stage';
+import { MANNERS } from './stage';
 
 const RULE: Counting = { clean: 3, lost: 2, plateau: 4, top: 8, varies: true };
 const NAMES: Readonly<Record<string, Verdict>> = { C: 'clean', S: 'shaky', L: 'lost' };
@@ -149,9 +149,10 @@ describe('how logs name rungs', () => {
   });
 
   it('knows both names of a rung, and none of another', () => {
-    for (const manner of Object.keys(MANNERS) as Manner[]) {
+    for (const manner of MANNERS) {
       const names = rungNames({ kind: 'stage', stage: { kind: 'manner', manner }, bpm: 72 });
       expect([isRung(names, names.key), isRung(names, names.was)]).toEqual([true, true]);
+      expect(names.was).toMatch(/^[a-z][a-z0-9 ]+, 72$/);
       expect(isRung(names, 'tempo:72')).toBe(false);
     }
   });

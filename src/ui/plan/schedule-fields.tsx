@@ -5,7 +5,7 @@ import { toast } from 'sonner';
 import { ORDERS, type Schedule } from '@/core/plan';
 import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
 import { type Day } from '@/core/studio';
-import { sayDay } from '@/words';
+import { sayDay, sayProtection } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LAST_DATE } from './dates';
 
@@ -129,6 +129,7 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
 
 /** How loud kit and pad are at the ear, and what protects it. */
 function NoiseFields({ noise, onSet }: { noise: Noise; onSet: (noise: Noise) => void }) {
+  const { say } = useSpeech();
   return (
     <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
       <Level
@@ -152,9 +153,9 @@ function NoiseFields({ noise, onSet }: { noise: Noise; onSet: (noise: Noise) => 
           value={noise.protection}
           onChange={(event) => onSet({ ...noise, protection: event.target.value as Protection })}
         >
-          {Object.entries(PROTECTIONS).map(([id, name]) => (
+          {PROTECTIONS.map((id) => (
             <option key={id} value={id}>
-              {name}
+              {sayProtection(say, id)}
             </option>
           ))}
         </select>

@@ -139,7 +139,10 @@ export function AskLimb({
 }) {
   const { say } = useSpeech();
   return (
-    <Ask title={`${saySuffering(say, what)}: which limb?`} onOver={() => onAnswer(null)}>
+    <Ask
+      title={say.t('practice.sufferingWhich', { what: saySuffering(say, what) })}
+      onOver={() => onAnswer(null)}
+    >
       <div className="grid min-h-0 flex-1 auto-rows-fr gap-2">
         {question.options.map((limb, index) => (
           <Band

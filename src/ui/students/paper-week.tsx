@@ -9,7 +9,6 @@ import { rungAt } from '@/core/ladder';
 import {
   daysAfter,
   typedTicks,
-  weekdayOf,
   type AssignmentId,
   type Day,
   type EntryId,
@@ -17,7 +16,7 @@ import {
   type SessionId,
   type StudentRecord,
 } from '@/core/studio';
-import { sayDay, sayIssue, sayRung } from '@/words';
+import { sayDay, sayIssue, sayRung, sayDate, sayWeekday } from '@/words';
 import { attempt, Button, issuesAt, newId, useSpeech } from '../base';
 
 export interface TypedCell {
@@ -120,7 +119,8 @@ export function PaperWeek({
               <th className="label w-64 py-1 font-normal">exercise</th>
               {days.map((day) => (
                 <th key={day} className="px-1 py-1 font-normal">
-                  {weekdayOf(day)} <span className="text-sm text-soft">{sayDay(say, day)}</span>
+                  {sayWeekday(say, day)}{' '}
+                  <span className="text-sm text-soft">{sayDay(say, day)}</span>
                 </th>
               ))}
             </tr>
@@ -143,7 +143,7 @@ export function PaperWeek({
                     <td key={day} className="px-1 py-1.5 align-top">
                       <input
                         data-cell={`${row} ${column}`}
-                        aria-label={`${item.item.name}, ${weekdayOf(day)} ${sayDay(say, day)}`}
+                        aria-label={`${item.item.name}, ${sayDate(say, day)}`}
                         aria-invalid={issuesAt(issues, item.item.id, day).length > 0}
                         className="field w-full"
                         autoFocus={row === 0 && column === 0}
