@@ -3,13 +3,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../scripts/lib/port.mjs';
-import {
-  test as base,
-  expect,
-  type BrowserContext,
-  type Locator,
-  type Page,
-} from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 
 /** Mivvel on its own database file. */
 export class App {
@@ -113,7 +107,35 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
     await end(app);
   },
   baseURL: async ({ app }, provide) => provide(app.url),
+  page: async ({ page }, provide) => {
+    const { goto, reload } = page;
+    page.goto = async (...args) => {
+      const response = await goto.apply(page, args);
+      await listens(page);
+      return response;
+    };
+    page.reload = async (...args) => {
+      const response = await reload.apply(page, args);
+      await listens(page);
+      return response;
+    };
+    await provide(page);
+    Object.assign(page, { goto, reload });
+  },
 });
+
+/** Waits until all that can be pressed or typed into answers: what the server drew stands there before
+ * React listens, and a key pressed in between is lost. */
+async function listens(page: Page): Promise<void> {
+  function all(): boolean {
+    const found = [
+      ...document.querySelectorAll('button, input:not([type=hidden]), select, textarea'),
+    ];
+    return found.every((one) => Object.keys(one).some((key) => key.startsWith('__react')));
+  }
+  // A page that goes on to another one meanwhile is asked again.
+  await expect.poll(() => page.evaluate(all).catch(() => false)).toBe(true);
+}
 
 export { expect };
 
@@ -161,20 +183,10 @@ export async function phrase(page: Page, label: string | RegExp, typed: string):
   }).toPass();
 }
 
-/** Waits until the page answers to keys: what the server drew stands there before React listens. */
-async function answers(button: Locator): Promise<void> {
-  await expect
-    .poll(() =>
-      button.evaluate((element) => Object.keys(element).some((key) => key.startsWith('__react'))),
-    )
-    .toBe(true);
-}
-
 /** Gives a phrase of a family several values by typing. */
 export async function giveMany(page: Page, label: string, typed: readonly string[]): Promise<void> {
   const input = page.locator('[cmdk-input]');
   const button = page.getByRole('button', { name: label, exact: true });
-  await answers(button);
   await button.press('Enter');
   for (const text of typed) {
     await input.fill(text);
