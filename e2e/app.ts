@@ -161,8 +161,10 @@ export async function openStudio(page: Page, studio = 'Mole End', teacher = 'Ada
   await page.waitForURL('**/students');
 }
 
-/** Looks as somebody of the start page. */
+/** Looks as somebody of the start page, once all that was played is stored. */
 export async function lookAs(page: Page, name: string): Promise<void> {
+  const waits = () => Object.keys(localStorage).some((key) => key.startsWith('mivvel log '));
+  await expect.poll(() => page.evaluate(waits).catch(() => false)).toBe(false);
   await page.goto('/');
   await page.getByRole('button', { name: new RegExp(`^${name} `) }).click();
   await page.waitForURL(/bench|today/);

@@ -84,6 +84,22 @@ test('an unknown voice, meter and feel are refused where they were typed', async
   await expect(dialog).toContainText('“lazy” is not a feel.');
 });
 
+test('a list that closes leaves the focus where it has gone meanwhile', async ({ page }) => {
+  const name = page.getByLabel('Exercise name');
+  await page.getByRole('button', { name: /^Meter:/ }).press('Enter');
+  await expect(page.locator('[cmdk-input]')).toBeFocused();
+  // Closed, and gone elsewhere before the browser does anything else.
+  await name.evaluate(async (field) => {
+    const escape = new KeyboardEvent('keydown', { key: 'Escape', bubbles: true });
+    document.activeElement?.dispatchEvent(escape);
+    for (let n = 0; n < 20; n += 1) await Promise.resolve();
+    field.focus();
+  });
+  await expect(page.locator('[cmdk-input]')).toHaveCount(0);
+  await page.keyboard.type('Two', { delay: 30 });
+  await expect(name).toHaveValue('Two');
+});
+
 test('a tempo outside 20 to 400 stays in its field with the reason', async ({ page }) => {
   const tempo = page.getByLabel('Tempo', { exact: true });
   const trouble = page.getByRole('region', { name: 'Playing' }).getByRole('alert');

@@ -1,15 +1,16 @@
 'use client';
 
-import { Button } from '@/ui/base';
+import { Button, useSpeech } from '@/ui/base';
 import { Message } from '@/ui/shell';
 
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
+  const { say } = useSpeech();
   return (
-    <Message title="Something went wrong, and it is our fault.">
-      <p>What was saved is safe. Try the page again; if it breaks again, restart Mivvel.</p>
+    <Message title={say.t('screen.shell.wentWrong')}>
+      <p>{say.t('screen.shell.whatIsSafe')}</p>
       <p>
         <Button look="main" onClick={reset}>
-          Try again
+          {say.t('screen.common.tryAgainCapital')}
         </Button>
       </p>
     </Message>

@@ -1,24 +1,32 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { LanguageProvider } from '@/ui/base';
+import { languageNow, sayNow } from './language';
 import './globals.css';
 
-export const metadata: Metadata = {
-  title: { default: 'Mivvel', template: '%s · Mivvel' },
-  description: 'Coordination and independence practice for drum teachers and their students.',
-};
+export async function generateMetadata(): Promise<Metadata> {
+  const say = await sayNow();
+  return {
+    title: { default: 'Mivvel', template: '%s · Mivvel' },
+    description: say.t('screen.shell.about'),
+  };
+}
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('mivvel-theme')?.value;
+  const locale = await languageNow();
   return (
     <html
-      lang="en"
+      lang={locale}
       data-theme={theme === 'dark' || theme === 'light' ? theme : undefined}
       suppressHydrationWarning
     >
-      <body>{children}</body>
+      <body>
+        <LanguageProvider locale={locale}>{children}</LanguageProvider>
+      </body>
     </html>
   );
 }

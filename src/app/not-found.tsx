@@ -2,16 +2,20 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { buttonLook } from '@/ui/base';
 import { Message } from '@/ui/shell';
+import { sayNow } from './language';
 
-export const metadata: Metadata = { title: 'Not here' };
+export async function generateMetadata(): Promise<Metadata> {
+  return { title: (await sayNow()).t('screen.shell.notHere') };
+}
 
-export default function NotFound() {
+export default async function NotFound() {
+  const say = await sayNow();
   return (
-    <Message title="Nothing here.">
-      <p>This page does not exist, or has been removed.</p>
+    <Message title={say.t('screen.shell.nothingHere')}>
+      <p>{say.t('screen.shell.notThere')}</p>
       <p>
         <Link href="/" className={buttonLook('main')}>
-          To the start
+          {say.t('screen.shell.toTheStart')}
         </Link>
       </p>
     </Message>

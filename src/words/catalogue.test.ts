@@ -35,7 +35,18 @@ const t = createTranslator({
   onError: (error) => {
     throw error;
   },
-}) as (key: string, values?: Record<string, string | number>) => string;
+});
+
+type Value = string | number | ((chunks: string) => string);
+const markup = t.markup as unknown as (key: string, values: Record<string, Value>) => string;
+
+/** What stands where a tag is: its words, or its name where it holds a field. */
+function tagsOf(message: string): Record<string, Value> {
+  const names = [...message.matchAll(/<(\w+)>/g)].map(([, name = '']) => name);
+  return Object.fromEntries(
+    names.map((name) => [name, (chunks: string) => String(chunks) || `‹${name}›`]),
+  );
+}
 
 describe('every message', () => {
   it.each(MESSAGES)('%s can be said, of one and of many', (key, message) => {
@@ -47,7 +58,7 @@ describe('every message', () => {
           kind === 'text' || kind === 'select' ? `‹${name}›` : count,
         ]),
       );
-      const said = t(key, values);
+      const said = markup(key, { ...values, ...tagsOf(message) });
       expect(said).not.toMatch(/[{}#]/);
       expect(said.trim()).toBe(said);
     }
@@ -56,6 +67,12 @@ describe('every message', () => {
   it('has no straight quotes, no double spaces, and ends a sentence once', () => {
     for (const [key, message] of MESSAGES) {
       expect(message, key).not.toMatch(/["']| {2}|\.\.$/);
+    }
+  });
+
+  it('is whole: none is glued to what stands before it or after it', () => {
+    for (const [key, message] of MESSAGES) {
+      expect(message, key).not.toMatch(/^[\s,;:.·)]|[\s,;:(]$/);
     }
   });
 

@@ -1,8 +1,9 @@
 export { sayDate, sayDay, sayMinutes, sayWeekday, sayWeekdayName } from './calendar';
+export { sayChosenNotes, sayDynamic, sayDynamics, sayOrnament } from './change';
 export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';
 export { sayIssue, sayIssues } from './issue';
-export { sayLimb, sayLimbs, sayVoice } from './kit';
-export { sayBeat, sayCrossing, sayStepPlace } from './place';
+export { sayHandedness, sayLimb, sayLimbs, sayVoice } from './kit';
+export { sayBeat, sayCrossing, sayNote, saySixteenths, sayStepPlace } from './place';
 export { sayAnyLimb, sayCall, sayChanges, sayClickMode, sayClickSound } from './playing';
 export { sayEntryKind, sayHelp, sayMissed, sayRange, sayUnfit } from './plan';
 export {
@@ -29,6 +30,6 @@ export {
 } from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
-export { ENGLISH, sayIn } from './say';
+export { ENGLISH, isLocale, sayEach, sayIn, sayList } from './say';
 export type { Asked, DerivedPart } from './derivation';
-export type { Catalogue, Locale, Say } from './say';
+export type { Catalogue, Key, Locale, Say } from './say';

@@ -70,3 +70,12 @@ export function sayLength({ t, notes }: Say, ticks: number): string {
   const count = Math.round((ticks / quarters(1)) * 100) / 100;
   return t(`notes.${notes}.4`, { count });
 }
+/** @example sayNote(ENGLISH, '8') // => '8th' */
+export function sayNote({ t, notes }: Say, value: '4' | '8' | '16'): string {
+  return t(`notes.${notes}.note${value}`);
+}
+
+/** @example saySixteenths(ENGLISH) // => '16ths' */
+export function saySixteenths({ t, notes }: Say): string {
+  return t(`notes.${notes}.sixteenths`);
+}

@@ -15,6 +15,10 @@ const LANGUAGES = { 'en-GB': en } satisfies Readonly<Record<string, Catalogue>>;
 
 export type Locale = keyof typeof LANGUAGES;
 
+export function isLocale(tag: string | undefined): tag is Locale {
+  return tag !== undefined && Object.hasOwn(LANGUAGES, tag);
+}
+
 function translatorOf(locale: Locale, messages: typeof en) {
   return createTranslator({
     locale,
@@ -45,6 +49,28 @@ export function sayIn(locale: Locale, { notes, syllables }: Speech = PLAIN_SPEEC
 function syllablesOf(chosen: Speech['syllables']): Syllables {
   if (typeof chosen === 'string') return SYLLABLES[chosen];
   return ownSyllables(chosen.sixteenths, chosen.triplets) ?? SYLLABLES.english;
+}
+
+type Leaves<T, Path extends string = ''> = {
+  [Name in keyof T & string]: T[Name] extends string
+    ? `${Path}${Name}`
+    : Leaves<T[Name], `${Path}${Name}.`>;
+}[keyof T & string];
+
+/** The key of a message. */
+export type Key = Leaves<typeof en>;
+
+/** Says each entry of a table of messages that need no facts. */
+export function sayEach<T extends Readonly<Record<string, Key>>>(
+  say: Say,
+  table: T,
+): { readonly [K in keyof T]: string } {
+  const plain: (key: never) => string = say.t;
+  return Object.fromEntries(
+    Object.entries(table).map(([name, key]) => [name, plain(key as never)]),
+  ) as {
+    readonly [K in keyof T]: string;
+  };
 }
 
 /** English as a new studio speaks it. */

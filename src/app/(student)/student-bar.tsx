@@ -3,10 +3,10 @@ import { TopBar } from '@/ui/shell';
 import { leave } from '../actions';
 
 const PLACES = [
-  { href: '/today', name: 'Today' },
-  { href: '/plan', name: 'Plan' },
-  { href: '/record', name: 'Record' },
-];
+  { href: '/today', id: 'today' },
+  { href: '/plan', id: 'plan' },
+  { href: '/record', id: 'record' },
+] as const;
 
 /** The bar over a student's screens, the Stand left out. */
 export function StudentBar({ who }: { who: string }) {

@@ -11,18 +11,18 @@ export const findTargets = teacherAction([], (me) => {
   const programs = listPrograms(me);
   const students = listRoster(me);
   return ok<readonly PaletteEntry[]>([
-    ...(exercises.ok ? exercises.value : []).map((one) => ({
-      group: 'Exercises',
+    ...(exercises.ok ? exercises.value : []).map((one): PaletteEntry => ({
+      group: 'exercises',
       name: one.name,
       href: `/bench?x=${one.id}`,
     })),
-    ...(programs.ok ? programs.value : []).map((one) => ({
-      group: 'Programs',
+    ...(programs.ok ? programs.value : []).map((one): PaletteEntry => ({
+      group: 'programs',
       name: one.name,
       href: `/programs/${one.id}`,
     })),
-    ...(students.ok ? students.value : []).map((student) => ({
-      group: 'Students',
+    ...(students.ok ? students.value : []).map((student): PaletteEntry => ({
+      group: 'students',
       name: student.name,
       href: `/students/${student.id}`,
     })),

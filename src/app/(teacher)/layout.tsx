@@ -7,12 +7,12 @@ import { teacherVisit } from '../viewer';
 import { findTargets } from './find';
 
 const PLACES = [
-  { href: '/bench', name: 'Bench' },
-  { href: '/variations', name: 'Variations' },
-  { href: '/materials', name: 'Materials' },
-  { href: '/programs', name: 'Programs' },
-  { href: '/students', name: 'Students' },
-];
+  { href: '/bench', id: 'bench' },
+  { href: '/variations', id: 'variations' },
+  { href: '/materials', id: 'materials' },
+  { href: '/programs', id: 'programs' },
+  { href: '/students', id: 'students' },
+] as const;
 
 export default async function TeacherLayout({ children }: { children: ReactNode }) {
   const { me, name } = await teacherVisit();

@@ -1,6 +1,6 @@
 export { isHand, letterOf, limbName, LIMBS, mirrorLimb, parseLimb, STICKING_LETTERS } from './limb';
 export { LIMIT_NAMES, LIMIT_RANGE, limitsOf, USUAL_LIMITS } from './limits';
-export { FULL_KIT, mirrorHand } from './profile';
+export { FULL_KIT, HANDEDNESS, mirrorHand } from './profile';
 export {
   isStickedHat,
   parseVoice,

@@ -1,7 +1,7 @@
 import { createElement } from 'react';
 import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
-import { IssueWords } from './speech';
+import { IssueWords, NoConnection } from './speech';
 
 /** Runs something that needs the network; null when it could not be reached. */
 export async function attempt<T>(run: () => Promise<T>): Promise<T | null> {
@@ -17,7 +17,7 @@ export async function attemptOrSay<T>(run: () => Promise<Result<T>>): Promise<{ 
   const answer = await attempt(run);
   if (answer?.ok) return { value: answer.value };
   if (answer) toastIssues(answer.issues);
-  else toast.error('No connection: nothing was changed. Try it again.');
+  else toast.error(createElement(NoConnection));
   return null;
 }
 

@@ -7,6 +7,7 @@ import { type Result } from '@/core/issue';
 import { sayIssues } from '@/words';
 import { contains, OptionItem, type Option } from './option-item';
 import { useSpeech } from './speech';
+import { Pop } from './pop';
 
 /** A phrase that is read as text and changed in place: click it, press Enter, or just type.
  * `onType` takes typed text that is none of the options, and answers what is wrong with it. */
@@ -79,45 +80,43 @@ export function Choice<T extends string>({
       >
         {typeof children === 'string' ? words(children) : children}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="start"
-          sideOffset={4}
-          className={wide ? 'pop w-[36rem]' : 'pop w-80'}
-        >
-          <Command label={label} loop filter={contains} onKeyDown={takeTyped}>
-            <Command.Input
-              value={query}
-              onValueChange={(text) => {
-                setQuery(text);
-                setTrouble('');
-              }}
-              placeholder={placeholder ?? label}
-              className="w-full border-b border-line px-3 py-2 outline-none"
-              aria-invalid={trouble !== ''}
-            />
-            {trouble && (
-              <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
-                {trouble}
-              </p>
-            )}
-            <Command.List className="max-h-72 overflow-y-auto p-1">
-              <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-                {trouble ? '' : onType ? 'Press Enter to take what you typed.' : 'No match.'}
-              </Command.Empty>
-              {[...offered, ...options].map((option) => (
-                <OptionItem
-                  key={option.value}
-                  option={option}
-                  on={option.value === value}
-                  found={offered.includes(option) ? query : null}
-                  onSelect={choose}
-                />
-              ))}
-            </Command.List>
-          </Command>
-        </Popover.Content>
-      </Popover.Portal>
+      <Pop className={wide ? 'w-[36rem]' : 'w-80'}>
+        <Command label={label} loop filter={contains} onKeyDown={takeTyped}>
+          <Command.Input
+            value={query}
+            onValueChange={(text) => {
+              setQuery(text);
+              setTrouble('');
+            }}
+            placeholder={placeholder ?? label}
+            className="w-full border-b border-line px-3 py-2 outline-none"
+            aria-invalid={trouble !== ''}
+          />
+          {trouble && (
+            <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
+              {trouble}
+            </p>
+          )}
+          <Command.List className="max-h-72 overflow-y-auto p-1">
+            <Command.Empty className="px-2 py-1.5 text-sm text-soft">
+              {trouble
+                ? ''
+                : onType
+                  ? say.t('screen.common.pressEnterToTakeWhatYou')
+                  : say.t('screen.common.noMatch')}
+            </Command.Empty>
+            {[...offered, ...options].map((option) => (
+              <OptionItem
+                key={option.value}
+                option={option}
+                on={option.value === value}
+                found={offered.includes(option) ? query : null}
+                onSelect={choose}
+              />
+            ))}
+          </Command.List>
+        </Command>
+      </Pop>
     </Popover.Root>
   );
 }

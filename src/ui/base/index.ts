@@ -5,8 +5,17 @@ export { contains, OptionItem } from './option-item';
 export { Field } from './field';
 export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';
+export { Pop } from './pop';
 export { ProgramChoice } from './program-choice';
-export { CautionLine, IssueWords, SpeechProvider, useSpeech, Words } from './speech';
+export {
+  CautionLine,
+  IssueWords,
+  LanguageProvider,
+  Loading,
+  SpeechProvider,
+  useSpeech,
+  Words,
+} from './speech';
 export { issuesAt, Trouble } from './trouble';
 export { useFormAction } from './use-form-action';
 export { useKept } from './use-kept';

@@ -9,6 +9,7 @@ import {
   type KitProfile,
   type Limits,
 } from '@/core/kit';
+import { useSpeech } from './speech';
 
 /** What is too near on a kit, in ms: each limit a field; an empty one is the usual. */
 export function LimitsFields({
@@ -18,9 +19,10 @@ export function LimitsFields({
   limits: KitProfile['limits'];
   onSet: (limits: NonNullable<KitProfile['limits']>) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <fieldset>
-      <legend className="label mb-1">Warn when closer than, in ms</legend>
+      <legend className="label mb-1">{say.t('screen.common.warnWhenCloserThanInMs')}</legend>
       {(Object.keys(LIMIT_NAMES) as (keyof Limits)[]).map((key) => (
         <LimitField
           key={key}
@@ -45,6 +47,7 @@ function LimitField({
   usual: number;
   onSet: (ms: number | undefined) => void;
 }) {
+  const { say } = useSpeech();
   const [text, setText] = useState(String(ms));
   const value = Number(text.trim() || NaN);
   const { least, most } = LIMIT_RANGE;
@@ -71,7 +74,7 @@ function LimitField({
       {name}
       {wrong && (
         <span role="alert" className="text-sm">
-          Set {least} to {most}.
+          {say.t('screen.common.setTo', { least, most })}
         </span>
       )}
     </label>

@@ -5,7 +5,7 @@ import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
 import { noteWords, type Syllables } from '@/core/time';
-import { sayCaution, sayIn, sayIssues, type Say } from '@/words';
+import { sayCaution, sayIn, sayIssues, type Locale, type Say } from '@/words';
 
 interface Spoken {
   readonly speech: Speech;
@@ -16,10 +16,10 @@ interface Spoken {
   readonly syllables: Syllables;
 }
 
-const SpeechContext = createContext<Spoken>(spokenOf(PLAIN_SPEECH));
+const SpeechContext = createContext<Spoken>(spokenOf('en-GB', PLAIN_SPEECH));
 
-function spokenOf(speech: Speech): Spoken {
-  const say = sayIn('en-GB', speech);
+function spokenOf(locale: Locale, speech: Speech): Spoken {
+  const say = sayIn(locale, speech);
   return {
     ...{ speech, say },
     words: (text) => noteWords(text, speech.notes),
@@ -43,9 +43,16 @@ const TOAST = {
   actionButtonStyle: { background: 'var(--ink)', color: 'var(--paper)', borderRadius: 3 },
 } as const;
 
+/** The language of everything below. */
+export function LanguageProvider({ locale, children }: { locale: Locale; children: ReactNode }) {
+  const spoken = useMemo(() => spokenOf(locale, PLAIN_SPEECH), [locale]);
+  return <SpeechContext value={spoken}>{children}</SpeechContext>;
+}
+
 /** How the studio names note values and counts, for everything below, passing messages too. */
 export function SpeechProvider({ speech, children }: { speech: Speech; children: ReactNode }) {
-  const spoken = useMemo(() => spokenOf(speech), [speech]);
+  const { locale } = useSpeech().say;
+  const spoken = useMemo(() => spokenOf(locale, speech), [locale, speech]);
   return (
     <SpeechContext value={spoken}>
       {children}
@@ -66,6 +73,16 @@ export function Words({ text }: { text: string }) {
 /** Issues in words, where a hook cannot be. */
 export function IssueWords({ issues }: { issues: readonly Issue[] }) {
   return <>{sayIssues(useSpeech().say, issues)}</>;
+}
+
+/** Stands where something is still on its way. */
+export function Loading() {
+  return <>{useSpeech().say.t('screen.common.loading')}</>;
+}
+
+/** Said when the server could not be reached. */
+export function NoConnection() {
+  return <>{useSpeech().say.t('screen.common.noConnectionNothingWasChangedTry')}</>;
 }
 
 /** The caution that stands wherever time, tempo or load is set. */

@@ -1,11 +1,13 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { ok, unreachable, type Issue, type Result } from '@/core/issue';
 import { interpretationName } from '@/core/interpret';
 import { parseSticking } from '@/core/pattern';
 import { INTERPRETATION_STARTS, type ClosedRecipe } from '@/core/recipe';
 import { subdivision, type SubdivisionId } from '@/core/time';
-import { Choice, Trouble, type Option } from '../base';
+import { sayNote } from '@/words';
+import { Choice, type Option, Trouble, useSpeech } from '../base';
 import { CellsPhrase } from './cells-phrase';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 import { KeepRules } from './keep-rules';
@@ -23,11 +25,8 @@ const STARTS: readonly Option<string>[] = INTERPRETATION_STARTS.map(({ id, name,
 /** Marks a studio's own rules among the interpretations. */
 const OWN = 'own ';
 
-const LONG_FROM: readonly Option<SubdivisionId>[] = [
-  { value: '4', text: 'quarter' },
-  { value: '8', text: '8th' },
-  { value: '16', text: '16th' },
-];
+/** From which length on a note can be called long. */
+const LONG_FROM = ['4', '8', '16'] as const;
 
 const GRIDS: readonly Option<SubdivisionId>[] = (['8', '8t', '16', '16t', '32'] as const).map(
   (id) => ({ value: id, text: subdivision(id).name }),
@@ -46,10 +45,15 @@ export function AsPhrase({
   /** Reads the line another way, by the id of its start. */
   onRead: (id: string) => void;
 }) {
+  const { say } = useSpeech();
   const { as } = recipe;
   const rules = useMaterials('rules').filter((one) => !one.archived);
   const options = [
-    ...rules.map(({ id, name }) => ({ value: OWN + id, text: name, hint: 'own rules' })),
+    ...rules.map(({ id, name }) => ({
+      value: OWN + id,
+      text: name,
+      hint: say.t('screen.common.ownRules'),
+    })),
     ...STARTS,
   ];
   function choose(value: string) {
@@ -60,87 +64,114 @@ export function AsPhrase({
   }
   return (
     <>
-      <Choice label="Interpretation" options={options} onChoose={choose} wide>
-        {interpretationName(as.kind)}
-      </Choice>
-      <Options recipe={recipe} onChange={onChange} />
+      <Options
+        name={
+          <Choice
+            label={say.t('screen.bench.interpretation')}
+            options={options}
+            onChoose={choose}
+            wide
+          >
+            {interpretationName(as.kind)}
+          </Choice>
+        }
+        {...{ recipe, onChange }}
+      />
       <Trouble issues={issues} />
     </>
   );
 }
 
-function Options({ recipe, onChange }: { recipe: ClosedRecipe; onChange: (as: As) => void }) {
+function Options({
+  name,
+  recipe,
+  onChange,
+}: {
+  /** The interpretation itself. */
+  name: ReactNode;
+  recipe: ClosedRecipe;
+  onChange: (as: As) => void;
+}) {
+  const { say } = useSpeech();
   const { as } = recipe;
   switch (as.kind) {
     case 'verbatim':
-      return (
-        <>
-          {' on '}
-          <AssignmentPhrase label="On" value={as.on} onChange={(on) => onChange({ ...as, on })} />
-        </>
-      );
-    case 'short-long':
-      return (
-        <>
-          {': short = '}
+      return say.t.rich('screen.bench.asWritten', {
+        as: () => name,
+        on: () => (
           <AssignmentPhrase
-            label="Short notes"
+            label={say.t('screen.bench.onCapital')}
+            value={as.on}
+            onChange={(on) => onChange({ ...as, on })}
+          />
+        ),
+      });
+    case 'short-long':
+      return say.t.rich('screen.bench.asShortLong', {
+        as: () => name,
+        short: () => (
+          <AssignmentPhrase
+            label={say.t('screen.bench.shortNotes')}
             value={as.short}
             onChange={(short) => onChange({ ...as, short })}
           />
-          {', long = '}
+        ),
+        long: () => (
           <AssignmentPhrase
-            label="Long notes"
+            label={say.t('screen.bench.longNotes')}
             value={as.long}
             onChange={(long) => onChange({ ...as, long })}
           />
-          {', from a '}
+        ),
+        from: () => (
           <LongFrom value={as.longFrom} onChoose={(longFrom) => onChange({ ...as, longFrom })} />
-        </>
-      );
+        ),
+      });
     case 'phrase-cells':
-      return <CellsPhrase as={as} recipe={recipe} onChange={onChange} />;
+      return <CellsPhrase {...{ name, as, recipe, onChange }} />;
     case 'accent-grid':
-      return (
-        <>
-          {': '}
-          <GridPhrase value={as.grid} onChoose={(grid) => onChange({ ...as, grid })} />
-          {', '}
+      return say.t.rich('screen.bench.asGrid', {
+        as: () => name,
+        grid: () => <GridPhrase value={as.grid} onChoose={(grid) => onChange({ ...as, grid })} />,
+        sticking: () => (
           <Choice
-            label="Sticking"
-            options={STICKINGS}
+            label={say.t('screen.common.sticking')}
+            options={STICKINGS.map(({ value, key }) => ({ value, text: value, hint: say.t(key) }))}
             value={as.sticking}
             onChoose={(sticking) => onChange({ ...as, sticking })}
             onType={readSticking}
           >
             {as.sticking}
           </Choice>
-          {' on '}
+        ),
+        on: () => (
           <VoicePhrase
-            label="Grid sounds"
+            label={say.t('screen.bench.gridSounds')}
             value={as.voice}
             onChoose={(voice) => onChange({ ...as, voice })}
           />
-          {', the rest '}
+        ),
+        rest: () => (
           <button
             type="button"
             className="phrase"
             aria-pressed={as.doubled}
             onClick={() => onChange({ ...as, doubled: !as.doubled })}
           >
-            {as.doubled ? 'doubled' : 'single'}
+            {as.doubled ? say.t('screen.bench.doubled') : say.t('screen.bench.single')}
           </button>
-        </>
-      );
+        ),
+      });
     case 'rules':
       return (
         <>
+          {name}
           <RulesPhrase as={as} onChange={onChange} />
           <KeepRules rules={as.rules} />
         </>
       );
     case 'line-fill':
-      return <LineFill as={as} onChange={onChange} />;
+      return <LineFill name={name} as={as} onChange={onChange} />;
     default:
       return unreachable(as);
   }
@@ -153,9 +184,16 @@ function LongFrom({
   value: SubdivisionId;
   onChoose: (value: SubdivisionId) => void;
 }) {
+  const { say } = useSpeech();
+  const options = LONG_FROM.map((id) => ({ value: id, text: sayNote(say, id) }));
   return (
-    <Choice label="Long from a" options={LONG_FROM} value={value} onChoose={onChoose}>
-      {LONG_FROM.find((one) => one.value === value)?.text ?? value}
+    <Choice<SubdivisionId>
+      label={say.t('screen.bench.longFromA')}
+      options={options}
+      value={value}
+      onChoose={onChoose}
+    >
+      {options.find((one) => one.value === value)?.text ?? value}
     </Choice>
   );
 }
@@ -167,21 +205,27 @@ function GridPhrase({
   value: SubdivisionId;
   onChoose: (value: SubdivisionId) => void;
 }) {
+  const { say } = useSpeech();
   return (
-    <Choice label="Grid" options={GRIDS} value={value} onChoose={onChoose}>
+    <Choice
+      label={say.t('screen.common.gridCapital')}
+      options={GRIDS}
+      value={value}
+      onChoose={onChoose}
+    >
       {subdivision(value).name}
     </Choice>
   );
 }
 
 /** Hand orders that the trade has names for; others are typed. */
-const STICKINGS: readonly Option<string>[] = [
-  { value: 'RL', text: 'RL', hint: 'singles' },
-  { value: 'LR', text: 'LR', hint: 'singles, left lead' },
-  { value: 'RRLL', text: 'RRLL', hint: 'doubles' },
-  { value: 'RLRRLRLL', text: 'RLRRLRLL', hint: 'paradiddles' },
-  { value: 'RLLRLL', text: 'RLLRLL', hint: 'single and double' },
-];
+const STICKINGS = [
+  { value: 'RL', key: 'screen.bench.singles' },
+  { value: 'LR', key: 'screen.bench.singlesLeftLead' },
+  { value: 'RRLL', key: 'screen.bench.doubles' },
+  { value: 'RLRRLRLL', key: 'screen.bench.paradiddles' },
+  { value: 'RLLRLL', key: 'screen.bench.singleAndDouble' },
+] as const;
 
 function readSticking(text: string): Result<string> {
   const words = parseSticking(text.toUpperCase(), ['as', 'sticking']);
@@ -190,11 +234,20 @@ function readSticking(text: string): Result<string> {
 
 type LineFillAs = Extract<As, { kind: 'line-fill' }>;
 
-function LineFill({ as, onChange }: { as: LineFillAs; onChange: (as: As) => void }) {
+function LineFill({
+  name,
+  as,
+  onChange,
+}: {
+  name: ReactNode;
+  as: LineFillAs;
+  onChange: (as: As) => void;
+}) {
+  const { say } = useSpeech();
   const part = (key: 'short' | 'long', label: string) =>
     as[key].map((one, index) => (
       <span key={index}>
-        {index > 0 && ' and '}
+        {index > 0 && ` ${say.t('screen.common.andThen')} `}
         <AssignmentPhrase
           label={as[key].length > 1 ? `${label} ${index + 1}` : label}
           value={one}
@@ -204,22 +257,20 @@ function LineFill({ as, onChange }: { as: LineFillAs; onChange: (as: As) => void
         />
       </span>
     ));
-  return (
-    <>
-      {': short = '}
-      {part('short', 'Short notes')}
-      {', long = '}
-      {part('long', 'Long notes')}
-      {', from a '}
+  return say.t.rich('screen.bench.asFill', {
+    as: () => name,
+    short: () => part('short', say.t('screen.bench.shortNotes')),
+    long: () => part('long', say.t('screen.bench.longNotes')),
+    from: () => (
       <LongFrom value={as.longFrom} onChoose={(longFrom) => onChange({ ...as, longFrom })} />
-      {'; '}
+    ),
+    fill: () => (
       <AssignmentPhrase
-        label="Fill"
+        label={say.t('screen.bench.fill')}
         value={as.fill}
         onChange={(fill) => onChange({ ...as, fill })}
       />
-      {' fills the '}
-      <GridPhrase value={as.grid} onChoose={(grid) => onChange({ ...as, grid })} />
-    </>
-  );
+    ),
+    grid: () => <GridPhrase value={as.grid} onChoose={(grid) => onChange({ ...as, grid })} />,
+  });
 }

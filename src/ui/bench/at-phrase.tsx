@@ -1,10 +1,11 @@
 'use client';
 
-import { ok, sayCount } from '@/core/issue';
+import { ok } from '@/core/issue';
 import { STYLES, type Style } from '@/core/kit';
 import type { ClosedRecipe, Recipe } from '@/core/recipe';
 import { formatFeel, formatMeter, parseFeel, parseMeter } from '@/core/time';
-import { Choice, type Option } from '../base';
+import { sayEach, type Key } from '@/words';
+import { Choice, type Option, useSpeech } from '../base';
 
 const METERS: readonly Option<string>[] = [
   { value: '4/4', text: '4/4' },
@@ -25,12 +26,19 @@ type OnChange = (recipe: ClosedRecipe) => void;
 
 const WHOLE = 'whole';
 
+/** Note values in the plural. */
+const NOTES = {
+  american: { eighths: 'notes.american.eighths', sixteenths: 'notes.american.sixteenths' },
+  british: { eighths: 'notes.british.eighths', sixteenths: 'notes.british.sixteenths' },
+} as const;
+
 export function MeterPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+  const { say } = useSpeech();
   const meter = parseMeter(recipe.meter);
   const shown = meter.ok ? formatMeter(meter.value) : recipe.meter;
   return (
     <Choice
-      label="Meter"
+      label={say.t('screen.common.meter')}
       options={METERS}
       value={shown}
       onChoose={(text) => onChange({ ...recipe, meter: text })}
@@ -45,19 +53,24 @@ export function MeterPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChan
 }
 
 export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+  const { say } = useSpeech();
   function take(feel: Recipe['feel']) {
     onChange({ ...recipe, feel });
   }
+  const { eighths, sixteenths } = sayEach(say, NOTES[say.notes]);
   const options = FEELS.flatMap((text): Option<string>[] => {
     const feel = parseFeel(text);
     if (!feel.ok) return [];
     const said = formatFeel(feel.value);
-    const hint = feel.value.kind === 'straight' ? undefined : '8ths as 8ths, 16ths as 16ths';
+    const hint =
+      feel.value.kind === 'straight'
+        ? undefined
+        : say.t('screen.bench.straight', { eighths, sixteenths });
     return [{ value: said, text: said, hint }];
   });
   return (
     <Choice
-      label="Feel"
+      label={say.t('screen.bench.feel')}
       options={options}
       value={formatFeel(recipe.feel)}
       onChoose={(text) => {
@@ -74,59 +87,64 @@ export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
   );
 }
 
-const LEVEL_WORDS: Readonly<Record<Style, string>> = {
-  jazz: 'jazz levels',
-  rock: 'rock levels',
-  full: 'full strokes',
-};
+export const LEVEL_WORDS = {
+  jazz: 'screen.bench.jazzLevels',
+  rock: 'screen.bench.rockLevels',
+  full: 'screen.bench.fullStrokes',
+} as const satisfies Record<Style, Key>;
 
-const LEVEL_HINTS: Readonly<Record<Style, string>> = {
-  jazz: 'ride over snare over bass drum',
-  rock: 'bass drum and snare over cymbals',
-  full: 'all alike, for stamina',
-};
-
-const LEVELS: readonly Option<Style | 'none'>[] = [
-  { value: 'none', text: 'as the dynamics say' },
-  ...STYLES.map((style) => ({ value: style, text: LEVEL_WORDS[style], hint: LEVEL_HINTS[style] })),
-];
+const LEVEL_HINTS = {
+  jazz: 'screen.bench.rideOverSnareOverBassDrum',
+  rock: 'screen.bench.bassDrumAndSnareOverCymbals',
+  full: 'screen.bench.allAlikeForStamina',
+} as const satisfies Record<Style, Key>;
 
 /** How loud the voices are against each other. */
 export function LevelsPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+  const { say } = useSpeech();
+  const levels: readonly Option<Style | 'none'>[] = [
+    { value: 'none', text: say.t('screen.bench.asTheDynamicsSay') },
+    ...STYLES.map((style) => ({
+      value: style,
+      text: say.t(LEVEL_WORDS[style]),
+      hint: say.t(LEVEL_HINTS[style]),
+    })),
+  ];
   return (
     <Choice
-      label="Levels"
-      options={LEVELS}
+      label={say.t('screen.bench.levels')}
+      options={levels}
       value={recipe.levels ?? 'none'}
       wide
       className={recipe.levels ? 'phrase' : 'phrase-add'}
       onChoose={(style) => onChange({ ...recipe, levels: style === 'none' ? undefined : style })}
     >
-      {recipe.levels ? LEVEL_WORDS[recipe.levels] : '+ levels'}
+      {recipe.levels ? say.t(LEVEL_WORDS[recipe.levels]) : say.t('screen.bench.addLevels')}
     </Choice>
   );
 }
 
-const CUTS: readonly Option<string>[] = [
-  { value: WHOLE, text: 'the whole cycle' },
-  ...[1, 2, 4, 8, 12, 16, 32, 64].map((bars) => ({
-    value: String(bars),
-    text: `cut to ${sayCount(bars, 'bar')}`,
-  })),
-];
+const CUTS = [1, 2, 4, 8, 12, 16, 32, 64];
 
 /** Ends a cycle that is too long, or longer than it is wanted; said, never done in silence. */
 export function CutPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+  const { say } = useSpeech();
+  const options: readonly Option<string>[] = [
+    { value: WHOLE, text: say.t('screen.bench.theWholeCycle') },
+    ...CUTS.map((bars) => ({ value: String(bars), text: say.t('screen.bench.cutTo', { bars }) })),
+  ];
   return (
     <Choice
-      label="Cycle"
-      options={CUTS}
+      label={say.t('screen.bench.cycle')}
+      options={options}
       value={recipe.cut === undefined ? WHOLE : String(recipe.cut)}
       onChoose={(value) =>
         onChange({ ...recipe, cut: value === WHOLE ? undefined : Number(value) })
       }
     >
-      {recipe.cut === undefined ? 'the whole cycle' : `cut to ${sayCount(recipe.cut, 'bar')}`}
+      {recipe.cut === undefined
+        ? say.t('screen.bench.theWholeCycle')
+        : say.t('screen.bench.cutTo', { bars: recipe.cut })}
     </Choice>
   );
 }

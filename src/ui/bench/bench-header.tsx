@@ -4,7 +4,7 @@ import { Archive, FilePlus2, Link2, ListOrdered, Redo2, Save, Shapes, Undo2 } fr
 import Link from 'next/link';
 import { suggestName } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
-import { Button, buttonLook, ProgramChoice } from '../base';
+import { Button, buttonLook, ProgramChoice, useSpeech } from '../base';
 import { isSaved, type DraftHistory } from './draft';
 import type { Desk } from './use-desk';
 
@@ -29,61 +29,68 @@ export function BenchHeader({
   onUndo: () => void;
   onRedo: () => void;
 }) {
+  const { say } = useSpeech();
   const { draft } = history;
   return (
     <header className="flex flex-wrap items-center gap-x-2 gap-y-1 px-4 pt-3 pb-1">
       <input
-        aria-label="Exercise name"
+        aria-label={say.t('screen.bench.exerciseName')}
         className="title-field min-w-0 flex-1 font-serif text-xl"
-        placeholder={nothing ? 'New exercise' : suggestName(draft.recipe)}
+        placeholder={nothing ? say.t('screen.bench.newExercise') : suggestName(draft.recipe)}
         maxLength={80}
         value={draft.name}
         onChange={(event) => onName(event.target.value)}
         onBlur={onSettle}
       />
       <span className="text-sm text-soft" role="status">
-        {desk.saving ? 'Saving…' : isSaved(history) ? 'Saved' : nothing ? '' : 'Not saved'}
+        {desk.saving
+          ? say.t('screen.common.saving')
+          : isSaved(history)
+            ? say.t('screen.common.saved')
+            : nothing
+              ? ''
+              : say.t('screen.common.notSaved')}
       </span>
       {history.past.length > 0 && (
-        <Button look="quiet" onClick={onUndo} title="Undo (Ctrl Z)">
-          <Undo2 size={16} aria-hidden /> undo
+        <Button look="quiet" onClick={onUndo} title={say.t('screen.common.undoCtrlZ')}>
+          <Undo2 size={16} aria-hidden /> {say.t('screen.common.undo')}
         </Button>
       )}
       {history.future.length > 0 && (
-        <Button look="quiet" onClick={onRedo} title="Redo (Ctrl Shift Z)">
-          <Redo2 size={16} aria-hidden /> redo
+        <Button look="quiet" onClick={onRedo} title={say.t('screen.common.redoCtrlShiftZ')}>
+          <Redo2 size={16} aria-hidden /> {say.t('screen.common.redo')}
         </Button>
       )}
       <Button look="quiet" onClick={desk.startNew}>
-        <FilePlus2 size={16} aria-hidden /> new
+        <FilePlus2 size={16} aria-hidden /> {say.t('screen.bench.new')}
       </Button>
       {draft.id !== null && (
         <Button look="quiet" onClick={() => draft.id && void desk.archive(draft.id)}>
-          <Archive size={16} aria-hidden /> archive
+          <Archive size={16} aria-hidden /> {say.t('screen.common.archive')}
         </Button>
       )}
       <Button look="quiet" onClick={() => void desk.copyLink()}>
-        <Link2 size={16} aria-hidden /> link
+        <Link2 size={16} aria-hidden /> {say.t('screen.bench.link')}
       </Button>
       {!nothing && (
         <Link className={buttonLook('quiet')} href={desk.varyLink()}>
-          <Shapes size={16} aria-hidden /> vary
+          <Shapes size={16} aria-hidden /> {say.t('screen.bench.vary')}
         </Link>
       )}
       {!nothing && (
         <Link className={buttonLook('quiet')} href={desk.stepsLink()}>
-          <ListOrdered size={16} aria-hidden /> steps
+          <ListOrdered size={16} aria-hidden /> {say.t('screen.bench.steps')}
         </Link>
       )}
       <ProgramChoice
-        label="Program to add it to, or a new name"
+        label={say.t('screen.bench.programToAddItToOr')}
         programs={programs}
         onChoose={(to, name) => void desk.addToProgram(to, name)}
       >
-        to program…
+        {say.t('screen.bench.toProgram')}
       </ProgramChoice>
       <Button look="main" onClick={() => void desk.save()} aria-keyshortcuts="Control+S">
-        <Save size={15} aria-hidden /> Save
+        <Save size={15} aria-hidden /> {say.t('screen.common.saveCapital')}
       </Button>
     </header>
   );

@@ -1,12 +1,14 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { fail, ok, type Result } from '@/core/issue';
 import { cellAlternates, cellsOf, firstAlternates } from '@/core/interpret';
 import { parseSticking } from '@/core/pattern';
 import { parseLine } from '@/core/reading';
 import type { ClosedRecipe } from '@/core/recipe';
 import { parseMeter } from '@/core/time';
-import { Choice, type Option } from '../base';
+import { saySixteenths, type Say } from '@/words';
+import { Choice, type Option, useSpeech } from '../base';
 import { VoicePhrase } from './phrase-parts';
 import { useMaterials } from './library';
 import { VersionNote } from './version-note';
@@ -15,14 +17,18 @@ type As = ClosedRecipe['as'];
 type PhraseCells = Extract<As, { kind: 'phrase-cells' }>;
 
 export function CellsPhrase({
+  name,
   as,
   recipe,
   onChange,
 }: {
+  /** The interpretation itself. */
+  name: ReactNode;
   as: PhraseCells;
   recipe: ClosedRecipe;
   onChange: (as: As) => void;
 }) {
+  const { say } = useSpeech();
   const meter = parseMeter(recipe.meter);
   const content = recipe.play?.content;
   const text = content && 'text' in content ? content.text : null;
@@ -30,15 +36,22 @@ export function CellsPhrase({
   const cells = line?.ok ? cellsOf(line.value, { cells: as.cells.content, chosen: as.chosen }) : [];
   const setCell = (gap: number, cell: string) =>
     onChange({ ...as, chosen: { ...as.chosen, [gap]: cell } });
+  const sounds = (letter: 'R' | 'L' | 'K') => (
+    <VoicePhrase
+      label={say.t('screen.bench.sounds', { limb: letter })}
+      value={as.voices[letter]}
+      onChoose={(id) => onChange({ ...as, voices: { ...as.voices, [letter]: id } })}
+    />
+  );
   return (
     <>
-      <CellSetPhrase as={as} onChange={onChange} />
+      <CellSetPhrase name={name} as={as} onChange={onChange} />
       {cells.length > 0 && ': '}
       {cells.map(({ gap, cell }, index) => (
         <span key={index}>
           <Choice
-            label={`Cell for ${gap} 16ths`}
-            options={cellOptions(gap, as)}
+            label={say.t('screen.bench.cellForSlots', { gap, sixteenths: saySixteenths(say) })}
+            options={cellOptions(gap, as, say)}
             value={cell ?? undefined}
             onChoose={(next) => setCell(gap, next)}
             onType={(text) => readCell(text, gap)}
@@ -48,40 +61,39 @@ export function CellsPhrase({
         </span>
       ))}
       <span className="block text-[0.85rem] leading-7 text-soft">
-        R on{' '}
-        <VoicePhrase
-          label="R sounds"
-          value={as.voices.R}
-          onChoose={(id) => onChange({ ...as, voices: { ...as.voices, R: id } })}
-        />
-        , L on{' '}
-        <VoicePhrase
-          label="L sounds"
-          value={as.voices.L}
-          onChoose={(id) => onChange({ ...as, voices: { ...as.voices, L: id } })}
-        />
-        , K on{' '}
-        <VoicePhrase
-          label="K sounds"
-          value={as.voices.K}
-          onChoose={(id) => onChange({ ...as, voices: { ...as.voices, K: id } })}
-        />
-        ,{' '}
-        <button
-          type="button"
-          className="phrase"
-          aria-pressed={as.accentLastOfSix}
-          onClick={() => onChange({ ...as, accentLastOfSix: !as.accentLastOfSix })}
-        >
-          last left of a six {as.accentLastOfSix ? 'accented' : 'ghosted'}
-        </button>
+        {say.t.rich('screen.bench.cellVoices', {
+          right: () => sounds('R'),
+          left: () => sounds('L'),
+          kick: () => sounds('K'),
+          last: () => (
+            <button
+              type="button"
+              className="phrase"
+              aria-pressed={as.accentLastOfSix}
+              onClick={() => onChange({ ...as, accentLastOfSix: !as.accentLastOfSix })}
+            >
+              {as.accentLastOfSix
+                ? say.t('screen.bench.lastLeftAccented')
+                : say.t('screen.bench.lastLeftGhosted')}
+            </button>
+          ),
+        })}
       </span>
     </>
   );
 }
 
 /** Which set the cells come from, where there is more than one. */
-function CellSetPhrase({ as, onChange }: { as: PhraseCells; onChange: (as: As) => void }) {
+function CellSetPhrase({
+  name,
+  as,
+  onChange,
+}: {
+  name: ReactNode;
+  as: PhraseCells;
+  onChange: (as: As) => void;
+}) {
+  const { say } = useSpeech();
   const sets = useMaterials('cells');
   const free = sets.filter((one) => !one.archived);
   const take = ({ id, version, content }: (typeof sets)[number]) =>
@@ -90,21 +102,25 @@ function CellSetPhrase({ as, onChange }: { as: PhraseCells; onChange: (as: As) =
       cells: { id, version, content: { name: content.name, cells: { ...content.cells } } },
       chosen: {},
     });
-  if (free.length < 2) return null;
+  if (free.length < 2) return name;
   return (
     <>
-      {' from '}
-      <Choice
-        label="Cell set"
-        options={free.map(({ id, name }) => ({ value: id, text: name }))}
-        value={as.cells.id}
-        onChoose={(id) => {
-          const set = free.find((one) => one.id === id);
-          if (set) take(set);
-        }}
-      >
-        {as.cells.content.name}
-      </Choice>
+      {say.t.rich('screen.bench.cellsFrom', {
+        cells: () => name,
+        set: () => (
+          <Choice
+            label={say.t('screen.bench.cellSetCapital')}
+            options={free.map(({ id, name }) => ({ value: id, text: name }))}
+            value={as.cells.id}
+            onChoose={(id) => {
+              const set = free.find((one) => one.id === id);
+              if (set) take(set);
+            }}
+          >
+            {as.cells.content.name}
+          </Choice>
+        ),
+      })}
       <VersionNote of={as.cells} kind="cells" onUpdate={take} />
     </>
   );
@@ -113,7 +129,7 @@ function CellSetPhrase({ as, onChange }: { as: PhraseCells; onChange: (as: As) =
 /** Most alternates that a chooser lists. */
 const MOST_CELLS = 40;
 
-function cellOptions(gap: number, as: PhraseCells): readonly Option<string>[] {
+function cellOptions(gap: number, as: PhraseCells, say: Say): readonly Option<string>[] {
   const usual = as.cells.content.cells[gap];
   const others = (gap <= 16 ? cellAlternates(gap) : firstAlternates(gap, MOST_CELLS)).filter(
     (cell) => cell !== usual,
@@ -122,12 +138,12 @@ function cellOptions(gap: number, as: PhraseCells): readonly Option<string>[] {
   const all = new Set([usual, chosen, ...others].filter((cell) => cell !== undefined));
   return [...all]
     .slice(0, MOST_CELLS)
-    .map((cell) => ({ value: cell, text: cell, hint: cellHint(cell, usual) }));
+    .map((cell) => ({ value: cell, text: cell, hint: cellHint(cell, usual, say) }));
 }
 
-function cellHint(cell: string, usual: string | undefined): string | undefined {
-  if (cell === usual) return 'usual';
-  return cell.endsWith('L') ? 'ends on the left hand' : undefined;
+function cellHint(cell: string, usual: string | undefined, say: Say): string | undefined {
+  if (cell === usual) return say.t('screen.bench.usual');
+  return cell.endsWith('L') ? say.t('screen.bench.endsOnTheLeftHand') : undefined;
 }
 
 function readCell(text: string, gap: number): Result<string> {

@@ -1,11 +1,10 @@
 'use client';
 
 import { unreachable } from '@/core/issue';
-import { voice, VOICES, type Limb, type VoiceId } from '@/core/kit';
-import { DYNAMICS, type Dynamic } from '@/core/pattern';
+import { VOICES, type Limb, type VoiceId } from '@/core/kit';
 import type { Change } from '@/core/recipe';
-import { CHOSEN_NOTES } from '@/core/transform';
-import { Choice } from '../base';
+import { sayChosenNotes, sayDynamics, sayEach, sayVoice } from '@/words';
+import { Choice, useSpeech } from '../base';
 import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
 import { Stepper } from './phrase-parts';
 import { PlaceDetails } from './change-place';
@@ -16,24 +15,14 @@ export type AddingChange = Extract<
   { kind: 'place' | 'every-nth' | 'thicken' | 'orchestrate' | 'aim' }
 >;
 
-const DYNAMIC_WORDS = Object.fromEntries(DYNAMICS.map((one) => [one, one])) as Record<
-  Dynamic,
-  string
->;
-const SIDES = { before: 'before', after: 'after', both: 'both' } as const;
-const PASSES = { every: 'every time', second: 'every second time' } as const;
-const LANDS = { end: 'its end', 'last note': 'its last note' } as const;
-const UNDER = { 'goes on': 'goes on', rests: 'rests' } as const;
-const NOTES = Object.fromEntries(CHOSEN_NOTES.map((one) => [one, one])) as Record<
-  (typeof CHOSEN_NOTES)[number],
-  string
->;
-const WHOSE = { hands: 'both hands', ...LIMB_WORDS } as const;
-
-const AROUND = [
-  { value: 'accents', text: 'accent' },
-  ...VOICES.map(({ id, name }) => ({ value: id, text: name })),
-] as const;
+const SIDES = {
+  before: 'screen.bench.before',
+  after: 'screen.bench.after',
+  both: 'screen.bench.both',
+} as const;
+const PASSES = { every: 'screen.bench.everyTime', second: 'screen.bench.everySecondTime' } as const;
+const LANDS = { end: 'screen.bench.itsEnd', 'last note': 'screen.bench.itsLastNote' } as const;
+const UNDER = { 'goes on': 'screen.bench.goesOn', rests: 'screen.bench.rests' } as const;
 
 export function AddingDetails({
   change,
@@ -42,6 +31,7 @@ export function AddingDetails({
   change: AddingChange;
   onChange: (change: AddingChange) => void;
 }) {
+  const { say } = useSpeech();
   switch (change.kind) {
     case 'place':
       return <PlaceDetails change={change} onChange={onChange} />;
@@ -49,33 +39,38 @@ export function AddingDetails({
       return (
         <>
           <PlayedBy
-            row="Add"
-            label="Added"
+            row={say.t('screen.common.add')}
+            label={say.t('screen.bench.added')}
             value={change.to}
             onChange={(to) => onChange({ ...change, to })}
           />
-          <Row label="Every nth">
-            <Stepper
-              label="Every nth"
-              value={change.nth}
-              onChange={(nth) => onChange({ ...change, nth: within(nth, 32) })}
-            />
-            from note
-            <Stepper
-              label="From note"
-              value={change.first}
-              onChange={(first) => onChange({ ...change, first: within(first, 32) })}
-            />
+          <Row label={say.t('screen.bench.everyNthCapital')}>
+            {say.t.rich('screen.bench.everyNthFrom', {
+              nth: () => (
+                <Stepper
+                  label={say.t('screen.bench.everyNthCapital')}
+                  value={change.nth}
+                  onChange={(nth) => onChange({ ...change, nth: within(nth, 32) })}
+                />
+              ),
+              first: () => (
+                <Stepper
+                  label={say.t('screen.bench.fromNote')}
+                  value={change.first}
+                  onChange={(first) => onChange({ ...change, first: within(first, 32) })}
+                />
+              ),
+            })}
           </Row>
           <Toggle
-            label="Of the"
+            label={say.t('screen.bench.ofThe')}
             options={LIMB_WORDS}
             value={change.of.limb}
             onChoose={(limb) => onChange({ ...change, of: { limb, voice: null } })}
           />
           <Toggle
-            label="Level"
-            options={DYNAMIC_WORDS}
+            label={say.t('screen.bench.level')}
+            options={sayDynamics(say)}
             value={change.dynamic}
             onChoose={(dynamic) => onChange({ ...change, dynamic })}
           />
@@ -85,38 +80,43 @@ export function AddingDetails({
       return (
         <>
           <PlayedBy
-            row="Add"
-            label="Added"
+            row={say.t('screen.common.add')}
+            label={say.t('screen.bench.added')}
             value={change.to}
             onChange={(to) => onChange({ ...change, to })}
           />
-          <Row label="Around each">
+          <Row label={say.t('screen.bench.aroundEach')}>
             <Choice
-              label="Around each"
-              options={AROUND}
+              label={say.t('screen.bench.aroundEach')}
+              options={[
+                { value: 'accents', text: say.t('screen.bench.accent') },
+                ...VOICES.map(({ id }) => ({ value: id, text: sayVoice(say, id) })),
+              ]}
               value={change.around}
               onChoose={(around) => onChange({ ...change, around: around as 'accents' | VoiceId })}
             >
-              {change.around === 'accents' ? 'accent' : voice(change.around).name}
+              {change.around === 'accents'
+                ? say.t('screen.bench.accent')
+                : sayVoice(say, change.around)}
             </Choice>
           </Row>
           <Toggle
-            label="Side"
-            options={SIDES}
+            label={say.t('screen.bench.side')}
+            options={sayEach(say, SIDES)}
             value={change.side}
             onChoose={(side) => onChange({ ...change, side })}
           />
-          <Row label="Notes">
+          <Row label={say.t('screen.bench.notes')}>
             <Stepper
-              label="Notes"
+              label={say.t('screen.bench.notes')}
               value={change.count}
               onChange={(count) => onChange({ ...change, count: within(count, 8) })}
             />
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
           <Toggle
-            label="Level"
-            options={DYNAMIC_WORDS}
+            label={say.t('screen.bench.level')}
+            options={sayDynamics(say)}
             value={change.dynamic}
             onChoose={(dynamic) => onChange({ ...change, dynamic })}
           />
@@ -126,28 +126,28 @@ export function AddingDetails({
       return (
         <>
           <Toggle
-            label="Notes"
-            options={NOTES}
+            label={say.t('screen.bench.notes')}
+            options={sayChosenNotes(say)}
             value={change.notes}
             onChoose={(notes) => onChange({ ...change, notes })}
           />
           <Toggle
-            label="Of"
-            options={WHOSE}
+            label={say.t('screen.bench.of')}
+            options={{ hands: say.t('screen.bench.bothHands'), ...LIMB_WORDS }}
             value={change.limb ?? 'hands'}
             onChoose={(whose) =>
               onChange({ ...change, limb: whose === 'hands' ? null : (whose as Limb) })
             }
           />
           <VoiceRow
-            row="To"
-            label="To voice"
+            row={say.t('screen.common.toCapital')}
+            label={say.t('screen.bench.toVoice')}
             value={change.to}
             onChoose={(to) => onChange({ ...change, to })}
           />
           <Toggle
-            label="Pass"
-            options={PASSES}
+            label={say.t('screen.bench.pass')}
+            options={sayEach(say, PASSES)}
             value={change.pass}
             onChoose={(pass) => onChange({ ...change, pass })}
           />
@@ -156,29 +156,33 @@ export function AddingDetails({
     case 'aim':
       return (
         <>
-          <Row label="In all">
-            <Stepper
-              label="Bars in all"
-              value={change.bars}
-              onChange={(bars) => onChange({ ...change, bars: within(bars, 64) })}
-            />
-            bars, the line
-            <Stepper
-              label="Times"
-              value={change.times}
-              onChange={(times) => onChange({ ...change, times: within(times, 16) })}
-            />
-            times
+          <Row label={say.t('screen.bench.inAll')}>
+            {say.t.rich('screen.bench.barsTheLineTimes', {
+              bars: () => (
+                <Stepper
+                  label={say.t('screen.bench.barsInAll')}
+                  value={change.bars}
+                  onChange={(bars) => onChange({ ...change, bars: within(bars, 64) })}
+                />
+              ),
+              times: () => (
+                <Stepper
+                  label={say.t('screen.bench.times')}
+                  value={change.times}
+                  onChange={(times) => onChange({ ...change, times: within(times, 16) })}
+                />
+              ),
+            })}
           </Row>
           <Toggle
-            label="Landing"
-            options={LANDS}
+            label={say.t('screen.bench.landing')}
+            options={sayEach(say, LANDS)}
             value={change.by}
             onChoose={(by) => onChange({ ...change, by })}
           />
-          <Row label="After beat 1">
+          <Row label={say.t('screen.bench.afterBeat1')}>
             <Stepper
-              label="After beat 1"
+              label={say.t('screen.bench.afterBeat1')}
               signed
               value={change.lands}
               onChange={(lands) =>
@@ -188,8 +192,8 @@ export function AddingDetails({
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
           <Toggle
-            label="Ostinato"
-            options={UNDER}
+            label={say.t('screen.bench.ostinato')}
+            options={sayEach(say, UNDER)}
             value={change.over}
             onChoose={(over) => onChange({ ...change, over })}
           />

@@ -3,7 +3,8 @@
 import { unreachable } from '@/core/issue';
 import { LIMBS } from '@/core/kit';
 import { type Change } from '@/core/recipe';
-import { Button } from '../base';
+import { sayEach } from '@/words';
+import { Button, useSpeech } from '../base';
 import { AddingDetails, type AddingChange } from './change-adding';
 import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
 import { Stepper } from './phrase-parts';
@@ -11,23 +12,42 @@ import { TurnDetails } from './change-turn';
 
 const FURTHEST = 64;
 
-const PARTS = { line: 'line', over: 'ostinato', all: 'everything' } as const;
-const WHATS = { pattern: 'all of it', accents: 'accents only', sticking: 'sticking only' } as const;
-const MIRRORS = { hands: 'hands, feet stay', 'all limbs': 'all limbs' } as const;
-const SCHOOLS = { grid: 'by the grid', groups: 'right leads each group' } as const;
-const HANDS = { kept: 'as they were', anew: 'alternating again' } as const;
-const KEEPS = { accents: 'accents', beats: 'beats', 'every other': 'every other' } as const;
+const PARTS = {
+  line: 'screen.bench.partLine',
+  over: 'screen.bench.partOver',
+  all: 'screen.bench.partAll',
+} as const;
+const WHATS = {
+  pattern: 'screen.bench.allOfIt',
+  accents: 'screen.bench.accentsOnly',
+  sticking: 'screen.bench.stickingOnly',
+} as const;
+const MIRRORS = {
+  hands: 'screen.bench.handsFeetStay',
+  'all limbs': 'screen.bench.allLimbs',
+} as const;
+const SCHOOLS = {
+  grid: 'screen.bench.byTheGrid',
+  groups: 'screen.bench.rightLeadsEachGroup',
+} as const;
+const HANDS = { kept: 'screen.bench.asTheyWere', anew: 'screen.bench.alternatingAgain' } as const;
+const KEEPS = {
+  accents: 'screen.bench.accents',
+  beats: 'screen.bench.beats',
+  'every other': 'screen.bench.everyOther',
+} as const;
 
 type OnChange = (change: Change) => void;
 
 /** One change of the recipe, all of its choices at hand. */
 export function ChangeEditor({ change, onChange }: { change: Change; onChange: OnChange }) {
+  const { say } = useSpeech();
   return (
     <div className="flex flex-col gap-2">
       {'part' in change && (
         <Toggle
-          label="Of"
-          options={PARTS}
+          label={say.t('screen.bench.of')}
+          options={sayEach(say, PARTS)}
           value={change.part}
           onChoose={(part) => onChange({ ...change, part })}
         />
@@ -52,19 +72,20 @@ function Details({
   change: Exclude<Change, AddingChange>;
   onChange: OnChange;
 }) {
+  const { say } = useSpeech();
   switch (change.kind) {
     case 'displace':
       return (
         <>
           <Toggle
-            label="Move"
-            options={WHATS}
+            label={say.t('screen.bench.move')}
+            options={sayEach(say, WHATS)}
             value={change.what}
             onChoose={(what) => onChange({ ...change, what })}
           />
-          <Row label="Later by">
+          <Row label={say.t('screen.bench.laterBy')}>
             <Stepper
-              label="Later by"
+              label={say.t('screen.bench.laterBy')}
               signed
               value={change.by}
               onChange={(by) => onChange({ ...change, by: within(by, -FURTHEST) })}
@@ -78,16 +99,16 @@ function Details({
     case 'push':
       return (
         <>
-          <Row label="Note">
+          <Row label={say.t('screen.bench.note')}>
             <Stepper
-              label="Note"
+              label={say.t('screen.bench.note')}
               value={change.note}
               onChange={(note) => onChange({ ...change, note: within(note, 1) })}
             />
           </Row>
-          <Row label="Earlier by">
+          <Row label={say.t('screen.bench.earlierBy')}>
             <Stepper
-              label="Earlier by"
+              label={say.t('screen.bench.earlierBy')}
               value={change.by}
               onChange={(by) => onChange({ ...change, by: within(by, 1) })}
             />
@@ -98,8 +119,8 @@ function Details({
     case 'mirror':
       return (
         <Toggle
-          label="Mirror"
-          options={MIRRORS}
+          label={say.t('screen.bench.mirror')}
+          options={sayEach(say, MIRRORS)}
           value={change.what}
           onChoose={(what) => onChange({ ...change, what })}
         />
@@ -107,8 +128,8 @@ function Details({
     case 'footing':
       return (
         <Toggle
-          label="Feet"
-          options={SCHOOLS}
+          label={say.t('screen.bench.feet')}
+          options={sayEach(say, SCHOOLS)}
           value={change.school}
           onChoose={(school) => onChange({ ...change, school })}
         />
@@ -117,14 +138,14 @@ function Details({
       return (
         <>
           <Toggle
-            label="From"
+            label={say.t('screen.common.fromCapital')}
             options={LIMB_WORDS}
             value={change.from}
             onChoose={(from) => onChange({ ...change, from })}
           />
           <PlayedBy
-            row="To"
-            label="Give to"
+            row={say.t('screen.common.toCapital')}
+            label={say.t('screen.bench.giveTo')}
             value={change.to}
             onChange={(to) => onChange({ ...change, to })}
           />
@@ -134,14 +155,14 @@ function Details({
       return (
         <>
           <VoiceRow
-            row="From"
-            label="From voice"
+            row={say.t('screen.common.fromCapital')}
+            label={say.t('screen.bench.fromVoice')}
             value={change.from}
             onChoose={(from) => onChange({ ...change, from })}
           />
           <VoiceRow
-            row="To"
-            label="To voice"
+            row={say.t('screen.common.toCapital')}
+            label={say.t('screen.bench.toVoice')}
             value={change.to}
             onChoose={(to) => onChange({ ...change, to })}
           />
@@ -150,33 +171,38 @@ function Details({
     case 'substitute':
       return (
         <>
-          <Row label="Stroke">
-            <Stepper
-              label="Stroke"
-              value={change.place}
-              onChange={(place) =>
-                onChange({ ...change, place: Math.min(within(place, 1), change.every) })
-              }
-            />
-            of every
-            <Stepper
-              label="Of every"
-              value={change.every}
-              onChange={(every) => {
-                const most = within(every, 1);
-                onChange({ ...change, every: most, place: Math.min(change.place, most) });
-              }}
-            />
+          <Row label={say.t('screen.bench.stroke')}>
+            {say.t.rich('screen.bench.strokeOfEvery', {
+              stroke: () => (
+                <Stepper
+                  label={say.t('screen.bench.stroke')}
+                  value={change.place}
+                  onChange={(place) =>
+                    onChange({ ...change, place: Math.min(within(place, 1), change.every) })
+                  }
+                />
+              ),
+              every: () => (
+                <Stepper
+                  label={say.t('screen.bench.ofEvery')}
+                  value={change.every}
+                  onChange={(every) => {
+                    const most = within(every, 1);
+                    onChange({ ...change, every: most, place: Math.min(change.place, most) });
+                  }}
+                />
+              ),
+            })}
           </Row>
           <PlayedBy
-            row="To"
-            label="Give to"
+            row={say.t('screen.common.toCapital')}
+            label={say.t('screen.bench.giveTo')}
             value={change.to}
             onChange={(to) => onChange({ ...change, to })}
           />
           <Toggle
-            label="Hands"
-            options={HANDS}
+            label={say.t('screen.bench.hands')}
+            options={sayEach(say, HANDS)}
             value={change.hands}
             onChoose={(hands) => onChange({ ...change, hands })}
           />
@@ -188,14 +214,14 @@ function Details({
       return (
         <>
           <Toggle
-            label="Limb"
+            label={say.t('screen.bench.limbCapital')}
             options={LIMB_WORDS}
             value={change.limb}
             onChoose={(limb) => onChange({ ...change, limb })}
           />
           <Toggle
-            label="Keep"
-            options={KEEPS}
+            label={say.t('screen.common.keepCapital')}
+            options={sayEach(say, KEEPS)}
             value={change.keep}
             onChoose={(keep) => onChange({ ...change, keep })}
           />
@@ -204,13 +230,13 @@ function Details({
     case 'open-graces':
     case 'reverse':
       return (
-        <Row label="In">
+        <Row label={say.t('screen.bench.in')}>
           <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
         </Row>
       );
     case 'only':
       return (
-        <Row label="Limbs">
+        <Row label={say.t('screen.bench.limbs')}>
           {LIMBS.map((limb) => {
             const on = change.limbs.includes(limb);
             const others = change.limbs.filter((one) => one !== limb);
@@ -233,17 +259,17 @@ function Details({
     case 'excerpt':
       return (
         <>
-          <Row label="From">
+          <Row label={say.t('screen.common.fromCapital')}>
             <Stepper
-              label="From"
+              label={say.t('screen.common.fromCapital')}
               value={change.from}
               onChange={(from) => onChange({ ...change, from: within(from, 0) })}
             />
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
-          <Row label="Long">
+          <Row label={say.t('screen.bench.long')}>
             <Stepper
-              label="Long"
+              label={say.t('screen.bench.long')}
               value={change.slots}
               onChange={(slots) => onChange({ ...change, slots: within(slots, 1) })}
             />
@@ -251,7 +277,11 @@ function Details({
         </>
       );
     case 'hand':
-      return <p className="max-w-72 text-sm text-soft">Made on the lanes, and changed there.</p>;
+      return (
+        <p className="max-w-72 text-sm text-soft">
+          {say.t('screen.bench.madeOnTheLanesAndChanged')}
+        </p>
+      );
     case 'plain':
     case 'swap-feet':
       return null;

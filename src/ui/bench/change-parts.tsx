@@ -71,7 +71,16 @@ export function Slots({
   value: SubdivisionId;
   onChoose: (value: SubdivisionId) => void;
 }) {
-  return <Toggle label="Unit" bare options={SLOTS} value={value} onChoose={onChoose} />;
+  const { say } = useSpeech();
+  return (
+    <Toggle
+      label={say.t('screen.bench.unit')}
+      bare
+      options={SLOTS}
+      value={value}
+      onChoose={onChoose}
+    />
+  );
 }
 
 /** One of a few choices, all in sight. */

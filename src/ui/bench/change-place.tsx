@@ -10,20 +10,30 @@ import {
 } from '@/core/placement';
 import type { Change } from '@/core/recipe';
 import { slotTicks, TICKS_PER_QUARTER } from '@/core/time';
+import { sayEach } from '@/words';
+import { useSpeech } from '../base';
 import { PlayedBy, Row, Slots, Toggle } from './change-parts';
 import { Stepper } from './phrase-parts';
 
 type Place = Extract<Change, { kind: 'place' }>;
 
 const SPACINGS = {
-  any: 'anywhere',
-  adjacent: 'next to each other',
-  apart: 'never next to each other',
-  even: 'as even as can be',
+  any: 'screen.bench.anywhere',
+  adjacent: 'screen.bench.nextToEachOther',
+  apart: 'screen.bench.neverNextToEachOther',
+  even: 'screen.common.asEvenAsCanBe',
 } as const;
 
-const SPANS = { beat: 'each beat', two: 'two beats', bar: 'four beats' } as const;
-const LEVELS = { ghost: 'ghosts', normal: 'normal', accent: 'accents' } as const;
+const SPANS = {
+  beat: 'screen.bench.eachBeat',
+  two: 'screen.bench.twoBeats',
+  bar: 'screen.bench.fourBeats',
+} as const;
+const LEVELS = {
+  ghost: 'screen.bench.ghosts',
+  normal: 'screen.bench.normal',
+  accent: 'screen.bench.accents',
+} as const;
 
 type Level = keyof typeof LEVELS;
 
@@ -38,6 +48,7 @@ export function PlaceDetails({
   change: Place;
   onChange: (change: Place) => void;
 }) {
+  const { say } = useSpeech();
   const [spacing, setSpacing] = useState<keyof typeof SPACINGS>('any');
   const [offBeats, setOffBeats] = useState(false);
   const placed = placementSlots(change.grid);
@@ -74,29 +85,34 @@ export function PlaceDetails({
   return (
     <>
       <PlayedBy
-        row="Add"
-        label="Added"
+        row={say.t('screen.common.add')}
+        label={say.t('screen.bench.added')}
         value={change.to}
         onChange={(to) => onChange({ ...change, to })}
       />
-      <Row label="Notes">
-        <Stepper
-          label="Notes"
-          value={placed.length}
-          onChange={(notes) => begin(Math.max(1, notes), slots)}
-        />
-        in
-        <Toggle
-          label="Span"
-          bare
-          options={SPANS}
-          value={span}
-          onChoose={(next) =>
-            begin(placed.length, beat * (next === 'beat' ? 1 : next === 'two' ? 2 : 4))
-          }
-        />
+      <Row label={say.t('screen.bench.notes')}>
+        {say.t.rich('screen.bench.notesInSpan', {
+          notes: () => (
+            <Stepper
+              label={say.t('screen.bench.notes')}
+              value={placed.length}
+              onChange={(notes) => begin(Math.max(1, notes), slots)}
+            />
+          ),
+          span: () => (
+            <Toggle
+              label={say.t('screen.bench.span')}
+              bare
+              options={sayEach(say, SPANS)}
+              value={span}
+              onChoose={(next) =>
+                begin(placed.length, beat * (next === 'beat' ? 1 : next === 'two' ? 2 : 4))
+              }
+            />
+          ),
+        })}
       </Row>
-      <Row label="Grid">
+      <Row label={say.t('screen.common.gridCapital')}>
         <Slots
           value={change.slot}
           onChoose={(slot) => {
@@ -105,23 +121,31 @@ export function PlaceDetails({
           }}
         />
       </Row>
-      <Toggle label="Spacing" options={SPACINGS} value={spacing} onChoose={setSpacing} />
       <Toggle
-        label="Slots"
-        options={{ all: 'all', between: 'in between only' }}
+        label={say.t('screen.common.spacing')}
+        options={sayEach(say, SPACINGS)}
+        value={spacing}
+        onChoose={setSpacing}
+      />
+      <Toggle
+        label={say.t('screen.common.slots')}
+        options={{
+          all: say.t('screen.bench.all2'),
+          between: say.t('screen.variations.inBetweenOnly'),
+        }}
         value={offBeats ? 'between' : 'all'}
         onChoose={(next) => setOffBeats(next === 'between')}
       />
       <Toggle
-        label="Level"
-        options={LEVELS}
+        label={say.t('screen.bench.level')}
+        options={sayEach(say, LEVELS)}
         value={level}
         onChoose={(next) => onChange({ ...change, grid: placementGrid(placed, slots, next) })}
       />
-      <Row label={`${count} ways`}>
+      <Row label={say.t('screen.bench.ways', { count })}>
         <div
           role="group"
-          aria-label="Placements"
+          aria-label={say.t('screen.bench.placements')}
           className="grid max-h-48 max-w-[30rem] grid-cols-3 gap-1 overflow-y-auto"
         >
           {grids.map((grid) => (
@@ -137,7 +161,9 @@ export function PlaceDetails({
           ))}
         </div>
         {count > grids.length && (
-          <p className="text-sm text-soft">the first {grids.length}; narrow them for the others</p>
+          <p className="text-sm text-soft">
+            {say.t('screen.bench.theFirstNarrowThemForThe', { grids: grids.length })}
+          </p>
         )}
       </Row>
     </>

@@ -1,4 +1,5 @@
 import { sayChange, type Change } from '@/core/recipe';
+import type { Say } from '@/words';
 import type { Option } from '../base';
 
 const BASS = { limb: 'RF', voice: 'bass' } as const;
@@ -70,56 +71,16 @@ export const CHANGE_STARTS: readonly Change[] = [
   { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end', over: 'goes on' },
 ];
 
-export const CHANGE_OPTIONS: readonly Option<string>[] = CHANGE_STARTS.map((change, index) => ({
-  value: String(index),
-  text: sayChange(change),
-  hint: tradeWord(change),
-}));
+export function changeOptions(say: Say): readonly Option<string>[] {
+  return CHANGE_STARTS.map((change, index) => ({
+    value: String(index),
+    text: sayChange(change),
+    hint: tradeWord(say, change),
+  }));
+}
 
 /** The trade's word for a change, so that it can be found by typing it. */
-function tradeWord(change: Change): string {
-  switch (change.kind) {
-    case 'displace':
-      return 'displace';
-    case 'push':
-      return 'push';
-    case 'mirror':
-      return 'mirror';
-    case 'reverse':
-      return 'retrograde';
-    case 'turn':
-      return 'rotate, invert';
-    case 'swap-feet':
-      return 'swap feet';
-    case 'footing':
-      return 'double pedal';
-    case 'give':
-      return 'letters to limbs';
-    case 'substitute':
-      return 'substitute';
-    case 'revoice':
-      return 're-voice';
-    case 'orchestrate':
-      return change.pass === 'second' ? 'second pass' : 'orchestrate';
-    case 'place':
-      return 'placement';
-    case 'every-nth':
-      return 'every nth';
-    case 'thicken':
-      return 'thicken';
-    case 'thin':
-      return 'thin';
-    case 'aim':
-      return 'place in time';
-    case 'only':
-      return 'one limb’s share';
-    case 'excerpt':
-      return 'part of it';
-    case 'plain':
-      return 'skeleton';
-    case 'open-graces':
-      return 'slowed ornaments';
-    case 'hand':
-      return 'by hand';
-  }
+function tradeWord(say: Say, change: Change): string {
+  const second = change.kind === 'orchestrate' && change.pass === 'second';
+  return say.t(`change.trade.${second ? 'second-pass' : change.kind}`);
 }

@@ -4,7 +4,7 @@ import type { VoiceId } from '@/core/kit';
 import { VOICES } from '@/core/kit';
 import type { Change } from '@/core/recipe';
 import { turnLetters } from '@/core/transform';
-import { Button } from '../base';
+import { Button, useSpeech } from '../base';
 import { Row, Toggle } from './change-parts';
 import { TakeAway, VoicePhrase } from './phrase-parts';
 
@@ -20,6 +20,7 @@ export function TurnDetails({
   change: Turn;
   onChange: (change: Turn) => void;
 }) {
+  const { say } = useSpeech();
   const { voices } = change;
   const orders = [false, true].flatMap((reversed) =>
     voices.map((_, turn) => ({ turn, reversed, text: turnLetters({ voices, turn, reversed }) })),
@@ -33,7 +34,7 @@ export function TurnDetails({
       {voices.map((id, index) => (
         <Row key={index} label={String.fromCharCode(65 + index)}>
           <VoicePhrase
-            label={`Voice ${String.fromCharCode(65 + index)}`}
+            label={say.t('screen.bench.voiceCapital', { index: String.fromCharCode(65 + index) })}
             value={id}
             onChoose={(next) =>
               setVoices(voices.map((one, at) => (at === index ? next : one === next ? id : one)))
@@ -41,7 +42,7 @@ export function TurnDetails({
           />
           {voices.length > 2 && (
             <TakeAway
-              what={`voice ${String.fromCharCode(65 + index)}`}
+              what={say.t('screen.bench.voice', { index: String.fromCharCode(65 + index) })}
               onClick={() => setVoices(voices.filter((_, at) => at !== index))}
             />
           )}
@@ -49,11 +50,11 @@ export function TurnDetails({
       ))}
       {voices.length < MOST_VOICES && unused && (
         <Button look="quiet" onClick={() => setVoices([...voices, unused.id])}>
-          + voice
+          {say.t('screen.bench.addVoice')}
         </Button>
       )}
       <Toggle
-        label="Becomes"
+        label={say.t('screen.bench.becomes')}
         options={words}
         value={turnLetters(change)}
         onChoose={(text) => {

@@ -2,17 +2,18 @@
 
 import { Popover } from 'radix-ui';
 import { sayChange, type Change } from '@/core/recipe';
-import { Choice, useSpeech } from '../base';
+import { Choice, Pop, useSpeech } from '../base';
 import { ChangeEditor } from './change-editor';
-import { CHANGE_OPTIONS, CHANGE_STARTS } from './change-starts';
+import { changeOptions, CHANGE_STARTS } from './change-starts';
 import { TakeAway } from './phrase-parts';
 
 /** Adds a change; empty sentences show nothing else. */
 export function AddChange({ onAdd }: { onAdd: (change: Change) => void }) {
+  const { say } = useSpeech();
   return (
     <Choice
-      label="Change it by"
-      options={CHANGE_OPTIONS}
+      label={say.t('screen.bench.changeItBy')}
+      options={changeOptions(say)}
       wide
       className="phrase-add"
       onChoose={(key) => {
@@ -20,7 +21,7 @@ export function AddChange({ onAdd }: { onAdd: (change: Change) => void }) {
         if (start) onAdd(start);
       }}
     >
-      + change
+      {say.t('screen.bench.addChange')}
     </Choice>
   );
 }
@@ -33,7 +34,7 @@ export function ChangesPhrase({
   changes: readonly Change[];
   onChange: (changes: Change[], about?: string) => void;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   return (
     <>
       {changes.map((change, index) => {
@@ -44,18 +45,12 @@ export function ChangesPhrase({
           );
         return (
           <span key={index}>
-            {index > 0 && <span className="text-soft">then </span>}
+            {index > 0 && <span className="text-soft">{say.t('screen.bench.then')} </span>}
             <Popover.Root>
               <Popover.Trigger className="phrase">{words(sayChange(change))}</Popover.Trigger>
-              <Popover.Portal>
-                <Popover.Content
-                  align="start"
-                  sideOffset={4}
-                  className="pop max-h-[70vh] max-w-[44rem] overflow-y-auto p-3"
-                >
-                  <ChangeEditor change={change} onChange={replace} />
-                </Popover.Content>
-              </Popover.Portal>
+              <Pop className="max-h-[70vh] max-w-[44rem] overflow-y-auto p-3">
+                <ChangeEditor change={change} onChange={replace} />
+              </Pop>
             </Popover.Root>
             <TakeAway
               what={words(sayChange(change))}

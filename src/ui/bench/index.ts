@@ -4,6 +4,7 @@ export { EditableSheet } from './edit/editable-sheet';
 export type { BenchActions } from './use-desk';
 export type { Draft } from './draft';
 export { Toggle } from './change-parts';
+export { LEVEL_WORDS } from './at-phrase';
 export { CHANGE_STARTS } from './change-starts';
 export { ShelfProvider, useMaterials } from './library';
 export { Stepper } from './phrase-parts';

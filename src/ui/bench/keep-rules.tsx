@@ -3,29 +3,30 @@
 import { useState } from 'react';
 import { toast } from 'sonner';
 import type { MaterialContents } from '@/core/materials';
-import { attempt, Button, toastIssues } from '../base';
+import { attempt, Button, toastIssues, useSpeech } from '../base';
 import { useShelf } from './library';
 
 /** Puts a rules table on the shelf under a name, so that other lines can be read by it. */
 export function KeepRules({ rules }: { rules: MaterialContents['rules']['rules'] }) {
+  const { say } = useSpeech();
   const { saveRules } = useShelf();
   const [name, setName] = useState<string | null>(null);
   if (name === null) {
     return (
       <button type="button" className="phrase" onClick={() => setName('')}>
-        save these rules
+        {say.t('screen.bench.saveTheseRules')}
       </button>
     );
   }
   async function keep() {
     const saved = await attempt(() => saveRules(name ?? '', rules));
     if (saved?.ok) {
-      toast.success(`Saved ${name}. It is among the interpretations now.`);
+      toast.success(say.t('screen.bench.savedItIsAmongTheInterpretations', { name: name ?? '' }));
       setName(null);
     } else if (saved) {
       toastIssues(saved.issues);
     } else {
-      toast.error('Not saved: no connection.');
+      toast.error(say.t('screen.common.notSavedNoConnection'));
     }
   }
   return (
@@ -37,8 +38,8 @@ export function KeepRules({ rules }: { rules: MaterialContents['rules']['rules']
       }}
     >
       <input
-        aria-label="Name of these rules"
-        placeholder="name"
+        aria-label={say.t('screen.bench.nameOfTheseRules')}
+        placeholder={say.t('screen.bench.name')}
         maxLength={80}
         autoFocus
         className="w-48 rounded-sm border border-line px-1.5 leading-6"
@@ -47,7 +48,7 @@ export function KeepRules({ rules }: { rules: MaterialContents['rules']['rules']
         onKeyDown={(event) => event.key === 'Escape' && setName(null)}
       />
       <Button look="quiet" type="submit">
-        save
+        {say.t('screen.bench.save')}
       </Button>
     </form>
   );

@@ -1,8 +1,9 @@
 'use client';
 
-import { voice, type KitProfile } from '@/core/kit';
+import type { KitProfile } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
-import { Choice, type Option } from '../base';
+import { sayHandedness, sayVoice, type Say } from '@/words';
+import { Choice, type Option, useSpeech } from '../base';
 import { useMaterials, useShelf } from './library';
 import { VersionNote } from './version-note';
 
@@ -17,17 +18,18 @@ export function KitPhrase({
   recipe: ClosedRecipe;
   onChange: (recipe: ClosedRecipe) => void;
 }) {
+  const { say } = useSpeech();
   const { students } = useShelf();
   const kits = useMaterials('kit');
   const options: readonly Option<string>[] = [
     ...students.map(({ id, name, kit }) => ({
       value: STUDENT + id,
       text: name,
-      hint: sayKit(kit),
+      hint: sayKit(say, kit),
     })),
     ...kits
       .filter((one) => !one.archived)
-      .map(({ id, name, content }) => ({ value: id, text: name, hint: sayKit(content) })),
+      .map(({ id, name, content }) => ({ value: id, text: name, hint: sayKit(say, content) })),
   ];
   function choose(value: string) {
     const student = students.find(({ id }) => value === STUDENT + id);
@@ -44,20 +46,19 @@ export function KitPhrase({
   }
   return (
     <>
-      <Choice label="Kit" options={options} value={recipe.kit.id} onChoose={choose} wide>
+      <Choice
+        label={say.t('screen.common.kit')}
+        options={options}
+        value={recipe.kit.id}
+        onChoose={choose}
+        wide
+      >
         {recipe.kit.content.name}
       </Choice>
       <VersionNote of={recipe.kit} kind="kit" onUpdate={({ id }) => choose(id)} />
     </>
   );
 }
-
-const HANDS: Readonly<Record<KitProfile['handedness'], string>> = {
-  right: '',
-  mirrored: 'mirrored',
-  'open-handed': 'open-handed',
-  'left-lead': 'left lead',
-};
 
 /** Most missing voices that are named one by one. */
 const MOST_NAMED = 3;
@@ -73,25 +74,26 @@ const USUAL = [
   'hat-foot',
 ] as const;
 
-function sayKit(kit: KitProfile): string {
-  if (kit.voices.length === 1 && kit.voices[0] === 'pad') return 'pad only';
-  const missing = USUAL.filter((id) => !kit.voices.includes(id)).map((id) => voice(id).name);
+function sayKit(say: Say, kit: KitProfile): string {
+  if (kit.voices.length === 1 && kit.voices[0] === 'pad') return say.t('screen.common.padOnly');
+  const hands = kit.handedness === 'right' ? '' : sayHandedness(say, kit.handedness);
+  const missing = USUAL.filter((id) => !kit.voices.includes(id)).map((id) => sayVoice(say, id));
   const without =
     missing.length === 0
       ? ''
       : missing.length > MOST_NAMED
-        ? `${kit.voices.length} voices`
-        : `no ${missing.join(', ')}`;
-  return [HANDS[kit.handedness], without].filter(Boolean).join(', ');
+        ? say.t('screen.bench.voices', { voices: kit.voices.length })
+        : say.t('screen.bench.noVoices', { voices: missing.join(', ') });
+  return [hands, without].filter(Boolean).join(', ');
 }
 
-/** @example 'ride on the closed hi-hat, the left foot taps the floor' */
-export function sayReplaced({ replaced }: Exercise): string {
+/** @example sayReplaced(ENGLISH, exercise) // => 'ride on the closed hi-hat, left foot: tap the floor' */
+export function sayReplaced(say: Say, { replaced }: Exercise): string {
   return replaced
     .map(({ voice: id, by }) =>
       by === null
-        ? `${voice(id).name}: tap the floor`
-        : `${voice(id).name} on the ${voice(by).name}`,
+        ? say.t('screen.bench.tapTheFloor', { voice: sayVoice(say, id) })
+        : say.t('screen.bench.onThe', { voice: sayVoice(say, id), by: sayVoice(say, by) }),
     )
     .join(', ');
 }

@@ -2,13 +2,14 @@
 
 import { CircleHelp } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
 import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking';
 import { parseMeter, subdivision } from '@/core/time';
-import { Trouble, useSpeech } from '../base';
+import { sayNote, type Say } from '@/words';
+import { Pop, Trouble, useSpeech } from '../base';
 import { useMaterials } from './library';
 import { VersionNote } from './version-note';
 
@@ -21,18 +22,18 @@ interface Offer {
   readonly play: NonNullable<Play>;
 }
 
+/** What can be typed, and what it means. */
 const EXAMPLES = [
-  ['4  8  16', 'quarter, 8th, 16th'],
+  ['4  8  16', 'lengths'],
   ['4.', 'dotted'],
   ['8r', 'rest'],
   ['4~8', 'tied'],
-  ['3(8 8 8)', 'triplet; also 5( ), 6( ), 7( )'],
-  ['|', 'bar line'],
-  ['RLLK RL', 'a sticking: R L hands, K F feet, T both, - rest'],
-  ['fR dR uR >R', 'flam, drag, three-note ruff, accent'],
-  ['iR oR zR', 'diddle, roll, buzz'],
-  ['8t: RLL', 'from here in 8th triplets'],
-  ['dotted quarter, 8th rest', 'words do, too'],
+  ['3(8 8 8)', 'triplet'],
+  ['|', 'barLine'],
+  ['RLLK RL', 'sticking'],
+  ['fR dR uR >R', 'graces'],
+  ['iR oR zR', 'rolls'],
+  ['8t: RLL', 'grid'],
 ] as const;
 
 /** The reading line, typed in the sentence itself; shipped lines complete what is typed. */
@@ -53,12 +54,12 @@ export function LineField({
   const input = useRef<HTMLInputElement>(null);
   const [active, setActive] = useState<number | null>(null);
   const [open, setOpen] = useState(false);
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const lines = useMaterials('line');
   const stickings = useMaterials('sticking');
   const text = play ? textOf(play.content) : '';
   const round = roundOf({ play, meter });
-  const offersNow = () => offersFor(text, meter, lines, stickings);
+  const offersNow = () => offersFor(text, meter, lines, stickings, say);
   const offers = open ? offersNow() : [];
 
   function choose(offer: Offer) {
@@ -90,7 +91,7 @@ export function LineField({
         <input
           ref={input}
           role="combobox"
-          aria-label="Reading line"
+          aria-label={say.t('screen.bench.readingLine')}
           aria-expanded={offers.length > 0}
           aria-controls={`${id}-list`}
           aria-activedescendant={active === null ? undefined : `${id}-${active}`}
@@ -99,7 +100,7 @@ export function LineField({
           autoComplete="off"
           spellCheck={false}
           maxLength={2000}
-          placeholder="type a line, such as 4. 4 8 4, or a sticking, RLLK RL"
+          placeholder={say.t('screen.bench.typeALineSuchAs4')}
           className="phrase-field w-full"
           value={text}
           onChange={(event) => {
@@ -118,7 +119,7 @@ export function LineField({
         />
         {round !== null && (
           <span className="shrink-0 text-sm text-soft" data-testid="round">
-            round after {round} bars
+            {say.t('screen.bench.roundAfterBars', { round })}
           </span>
         )}
         {play?.content.name && (
@@ -139,7 +140,7 @@ export function LineField({
         <ul
           id={`${id}-list`}
           role="listbox"
-          aria-label="Lines"
+          aria-label={say.t('screen.common.lines')}
           className="pop absolute top-full left-0 z-20 max-h-64 w-96 overflow-y-auto p-1"
         >
           {offers.map((offer, index) => (
@@ -188,13 +189,14 @@ function offersFor(
   meter: string,
   lines: readonly Material<'line'>[],
   stickings: readonly Material<'sticking'>[],
+  say: Say,
 ): readonly Offer[] {
   const typed = text.trim().toLowerCase();
   const fits = (one: string, name: string) =>
     one !== text.trim() &&
     (one.toLowerCase().startsWith(typed) || name.toLowerCase().includes(typed));
   return [
-    ...compositeOffers(text, meter),
+    ...compositeOffers(text, meter, say),
     ...lines
       .filter((one) => one.meter !== null && meter.startsWith(one.meter))
       .filter(({ content, name }) => fits(content.text, name))
@@ -215,44 +217,59 @@ function offersFor(
   ].slice(0, MOST_OFFERS);
 }
 
-function compositeOffers(text: string, meterText: string): readonly Offer[] {
+function compositeOffers(text: string, meterText: string, say: Say): readonly Offer[] {
   const meter = parseMeter(meterText);
   const letters = text.toUpperCase().replace(/\s/g, '');
   if (!meter.ok) return [];
   return compositeReadings(letters, meter.value).map(({ sticking, slot, says }) => ({
     key: `${sticking} ${slot}`,
     name: says.split(',')[0] ?? '',
-    text: `${sticking} in ${subdivision(slot).name}`,
+    text: say.t('screen.bench.stickingInGrid', { sticking, grid: subdivision(slot).name }),
     play: { content: { ...stickingStart(sticking), slot, accents: 'none' } },
   }));
 }
 
+function Example({ sign, children }: { sign: string; children: ReactNode }) {
+  return (
+    <tr>
+      <th scope="row" className="pr-4 text-left font-semibold whitespace-pre">
+        {sign}
+      </th>
+      <td className="text-soft">{children}</td>
+    </tr>
+  );
+}
+
 function ShorthandHelp() {
-  const { words } = useSpeech();
+  const { say } = useSpeech();
+  const names = {
+    quarter: sayNote(say, '4'),
+    eighth: sayNote(say, '8'),
+    sixteenth: sayNote(say, '16'),
+    triplets: say.t(`notes.${say.notes}.eighthTriplets`),
+  };
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label="How to type a line"
+        aria-label={say.t('screen.bench.howToTypeALine')}
         className="inline-flex size-6 shrink-0 items-center justify-center text-soft hover:text-ink"
       >
         <CircleHelp size={16} aria-hidden />
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="end" sideOffset={4} className="pop p-3">
-          <table className="text-sm">
-            <tbody>
-              {EXAMPLES.map(([sign, meaning]) => (
-                <tr key={sign}>
-                  <th scope="row" className="pr-4 text-left font-semibold whitespace-pre">
-                    {sign}
-                  </th>
-                  <td className="text-soft">{words(meaning)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </Popover.Content>
-      </Popover.Portal>
+      <Pop align="end" className="p-3">
+        <table className="text-sm">
+          <tbody>
+            {EXAMPLES.map(([sign, meaning]) => (
+              <Example key={sign} sign={sign}>
+                {say.t(`screen.bench.type.${meaning}`, { ...names })}
+              </Example>
+            ))}
+            <Example sign={say.t('screen.bench.type.spelledLine', { ...names })}>
+              {say.t('screen.bench.type.spelled')}
+            </Example>
+          </tbody>
+        </table>
+      </Pop>
     </Popover.Root>
   );
 }

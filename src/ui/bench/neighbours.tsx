@@ -7,7 +7,7 @@ import { neighboursOf, type Neighbour } from '@/core/path';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { Tempo } from '@/core/time';
 import { sayNeighbour } from '@/words';
-import { useSpeech } from '../base';
+import { Pop, useSpeech } from '../base';
 import { useHear } from '../play';
 import { Part } from './readback-part';
 
@@ -29,23 +29,22 @@ export function Neighbours({
   tempo: Tempo;
   onChange: (recipe: ClosedRecipe) => void;
 }) {
+  const { say } = useSpeech();
   const [open, setOpen] = useState(false);
   if (exercise.members.length > 0) return null;
   return (
-    <Part label="One note">
+    <Part label={say.t('screen.bench.oneNote')}>
       <Popover.Root open={open} onOpenChange={setOpen}>
-        <Popover.Trigger className="phrase">easier or harder</Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content side="left" align="end" sideOffset={8} className="pop w-[34rem] p-3">
-            <Sides
-              {...{ recipe, exercise, tempo }}
-              onTake={(next) => {
-                setOpen(false);
-                onChange(next);
-              }}
-            />
-          </Popover.Content>
-        </Popover.Portal>
+        <Popover.Trigger className="phrase">{say.t('screen.bench.easierOrHarder')}</Popover.Trigger>
+        <Pop side="left" align="end" sideOffset={8} className="w-[34rem] p-3">
+          <Sides
+            {...{ recipe, exercise, tempo }}
+            onTake={(next) => {
+              setOpen(false);
+              onChange(next);
+            }}
+          />
+        </Pop>
       </Popover.Root>
     </Part>
   );
@@ -62,19 +61,28 @@ function Sides({
   tempo: Tempo;
   onTake: (recipe: ClosedRecipe) => void;
 }) {
+  const { say } = useSpeech();
   const all = useMemo(() => neighboursOf(recipe, exercise, tempo), [recipe, exercise, tempo]);
   const { heard, hear } = useHear<ClosedRecipe>(tempo.bpm);
   function onHear(next: ClosedRecipe) {
     const made = expand(next);
     if (made.ok) hear(next, made.value);
   }
-  if (all.length === 0) return <p>Too many notes to go through one by one.</p>;
+  if (all.length === 0) return <p>{say.t('screen.bench.tooManyNotesToGoThrough')}</p>;
   const easier = all.filter((one) => one.harder < -SAME).reverse();
   const harder = all.filter((one) => one.harder >= -SAME);
   return (
     <div className="grid grid-cols-2 gap-3">
-      <List title="easier" all={easier} {...{ exercise, heard, onHear, onTake }} />
-      <List title="as hard, or harder" all={harder} {...{ exercise, heard, onHear, onTake }} />
+      <List
+        title={say.t('screen.bench.easier')}
+        all={easier}
+        {...{ exercise, heard, onHear, onTake }}
+      />
+      <List
+        title={say.t('screen.bench.asHardOrHarder')}
+        all={harder}
+        {...{ exercise, heard, onHear, onTake }}
+      />
     </div>
   );
 }
@@ -107,7 +115,7 @@ function List({
           <li key={says} className="flex items-center">
             <button
               type="button"
-              aria-label={`Hear ${says}`}
+              aria-label={say.t('screen.bench.hear', { says })}
               aria-pressed={heard === one.recipe}
               className="inline-flex size-6 shrink-0 items-center justify-center rounded-sm text-soft hover:bg-faint hover:text-ink aria-pressed:text-warm"
               onClick={() => onHear(one.recipe)}

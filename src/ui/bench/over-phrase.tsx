@@ -5,6 +5,7 @@ import { ok, type Result } from '@/core/issue';
 import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { toggleOstinato, type ClosedRecipe } from '@/core/recipe';
 import { parseMeter, type Syllables } from '@/core/time';
+import type { Say } from '@/words';
 import { Choice, useSpeech, type Option } from '../base';
 import { useMaterials } from './library';
 import { TakeAway } from './phrase-parts';
@@ -15,15 +16,22 @@ const MOST_OSTINATI = 4;
 type OnChange = (recipe: ClosedRecipe) => void;
 type Ostinati = readonly Material<'ostinato'>[];
 
-function optionOf({ id, name, meter, own }: Material<'ostinato'>): Option<string> {
-  return { value: id, text: name, hint: own ? `own, ${meter}` : (meter ?? '') };
+function optionOf(say: Say, { id, name, meter, own }: Material<'ostinato'>): Option<string> {
+  return {
+    value: id,
+    text: name,
+    hint: own ? say.t('screen.bench.own', { meter: meter ?? '' }) : (meter ?? ''),
+  };
 }
 
 export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
   const { over } = recipe;
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   const ostinati = useMaterials('ostinato');
-  const options = useMemo(() => ostinati.filter((one) => !one.archived).map(optionOf), [ostinati]);
+  const options = useMemo(
+    () => ostinati.filter((one) => !one.archived).map((one) => optionOf(say, one)),
+    [ostinati, say],
+  );
   const free = options.filter((option) => !over.some((one) => one.id === option.value));
   return (
     <>
@@ -31,11 +39,11 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
         <span key={index} className="whitespace-nowrap">
           {index > 0 && <span className="text-soft">+ </span>}
           <Choice
-            label="What keeps going"
+            label={say.t('screen.bench.whatKeepsGoingCapital')}
             options={options}
             value={one.id}
             wide
-            placeholder={TYPE_IT}
+            placeholder={say.t('screen.common.aNameOrTypedKX')}
             offer={(text) => typedOptions(text, recipe, syllables)}
             onType={(text) => readTyped(text, recipe, syllables)}
             onChoose={(id) => onChange(replaceOstinato(recipe, index, id, ostinati))}
@@ -68,23 +76,21 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
       ))}
       {over.length < MOST_OSTINATI && (
         <Choice
-          label="What keeps going"
+          label={say.t('screen.bench.whatKeepsGoingCapital')}
           options={free}
           className="phrase-add"
           wide
-          placeholder={TYPE_IT}
+          placeholder={say.t('screen.common.aNameOrTypedKX')}
           offer={(text) => typedOptions(text, recipe, syllables)}
           onType={(text) => readTyped(text, recipe, syllables)}
           onChoose={(id) => onChange(addOstinato(recipe, id, ostinati))}
         >
-          {over.length === 0 ? '+ what keeps going' : '+'}
+          {over.length === 0 ? say.t('screen.bench.addWhatKeepsGoing') : '+'}
         </Choice>
       )}
     </>
   );
 }
-
-const TYPE_IT = 'a name, or typed: K: x--x--x-, or K: 1 & 3 &; S: 2 4';
 
 /** Marks an ostinato that was typed and has no id: its content follows as JSON. */
 const TYPED = 'typed ';

@@ -12,7 +12,7 @@ import {
   type VoiceId,
 } from '@/core/kit';
 import type { Assignment } from '@/core/interpret';
-import { Choice, type Option } from '../base';
+import { Choice, type Option, useSpeech } from '../base';
 
 const VOICE_OPTIONS: readonly Option<VoiceId>[] = VOICES.map(({ id, name, letter }) => ({
   value: id,
@@ -57,15 +57,16 @@ export function AssignmentPhrase({
   value: Assignment;
   onChange: (value: Assignment) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <>
       <VoicePhrase
-        label={`${label}: voice`}
+        label={say.t('screen.bench.voice2', { label })}
         value={value.voice}
         onChoose={(id) => onChange({ voice: id, limb: usualLimb(id, value.limb) })}
       />{' '}
       <Choice
-        label={`${label}: limb`}
+        label={say.t('screen.bench.limb', { label })}
         options={LIMB_OPTIONS}
         value={value.limb}
         onChoose={(limb) => onChange({ ...value, limb })}
@@ -83,12 +84,13 @@ function usualLimb(id: VoiceId, before: Limb): Limb {
 }
 
 export function TakeAway({ what, onClick }: { what: string; onClick: () => void }) {
+  const { say } = useSpeech();
   return (
     <button
       type="button"
       onClick={onClick}
-      aria-label={`Take away ${what}`}
-      title={`Take away ${what}`}
+      aria-label={say.t('screen.bench.takeAway', { what })}
+      title={say.t('screen.bench.takeAway', { what })}
       className="inline-flex size-6 items-center justify-center rounded-sm align-middle text-soft hover:bg-faint hover:text-ink"
     >
       <X size={14} aria-hidden />
@@ -109,14 +111,25 @@ export function Stepper({
   signed?: boolean;
   onChange: (value: number) => void;
 }) {
+  const { say } = useSpeech();
   const look = 'hover:bg-faint inline-flex size-7 items-center justify-center rounded-sm';
   return (
     <span className="inline-flex items-center" role="group" aria-label={label}>
-      <button type="button" className={look} aria-label="less" onClick={() => onChange(value - 1)}>
+      <button
+        type="button"
+        className={look}
+        aria-label={say.t('screen.bench.less')}
+        onClick={() => onChange(value - 1)}
+      >
         <Minus size={14} aria-hidden />
       </button>
       <output className="min-w-7 text-center">{signed && value > 0 ? `+${value}` : value}</output>
-      <button type="button" className={look} aria-label="more" onClick={() => onChange(value + 1)}>
+      <button
+        type="button"
+        className={look}
+        aria-label={say.t('screen.bench.more')}
+        onClick={() => onChange(value + 1)}
+      >
         <Plus size={14} aria-hidden />
       </button>
     </span>

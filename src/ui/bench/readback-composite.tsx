@@ -2,10 +2,12 @@
 
 import { useState } from 'react';
 import { differingLimbs, spokenComposite } from '@/core/analysis';
-import { limbName, LIMBS, type Limb } from '@/core/kit';
+import { LIMBS, type Limb } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { retypeComposite } from '@/core/retype';
 import type { Tempo } from '@/core/time';
+import { sayLimb } from '@/words';
+import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { Part } from './readback-part';
 import { Retype } from './retype';
@@ -23,14 +25,18 @@ export function Composite({
   /** Null where it stands for several exercises and cannot be typed anew. */
   onChange: ((recipe: ClosedRecipe) => void) | null;
 }) {
+  const { say } = useSpeech();
   const [chosen, setChosen] = useState<readonly Limb[] | null>(null);
   const playing = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
   if (playing.length < 2) return null;
   const limbs = (chosen ?? differingLimbs(exercise) ?? []).filter((limb) => playing.includes(limb));
   const said = spokenComposite(exercise, limbs);
   return (
-    <Part label="Said as one" how={{ part: 'composite', exercise, tempo, limbs }}>
-      <div className="flex gap-1" role="group" aria-label="Limbs said as one">
+    <Part
+      label={say.t('screen.bench.saidAsOne')}
+      how={{ part: 'composite', exercise, tempo, limbs }}
+    >
+      <div className="flex gap-1" role="group" aria-label={say.t('screen.bench.limbsSaidAsOne')}>
         {playing.map((limb) => {
           const on = limbs.includes(limb);
           return (
@@ -38,7 +44,7 @@ export function Composite({
               key={limb}
               type="button"
               aria-pressed={on}
-              aria-label={limbName(limb)}
+              aria-label={sayLimb(say, limb)}
               className="rounded-sm border border-line px-1.5 py-0.5 aria-pressed:border-ink aria-pressed:bg-faint"
               onClick={() => setChosen(on ? limbs.filter((one) => one !== limb) : [...limbs, limb])}
             >
@@ -50,7 +56,7 @@ export function Composite({
       <div className="mt-1" data-testid="composite">
         {said && onChange ? (
           <Retype
-            label="Said as one"
+            label={say.t('screen.bench.saidAsOne')}
             text={said}
             read={(text) => retypeComposite(recipe, exercise, limbs, text)}
             onChoose={(one) => onChange(one.recipe)}
@@ -58,7 +64,7 @@ export function Composite({
             {shorten(said)}
           </Retype>
         ) : (
-          shorten(said) || <span className="text-soft">Choose a limb.</span>
+          shorten(said) || <span className="text-soft">{say.t('screen.bench.chooseALimb')}</span>
         )}
       </div>
     </Part>

@@ -1,19 +1,17 @@
 'use client';
 
 import { type Readback } from '@/core/analysis';
-import { sayCount } from '@/core/issue';
-import { limbName } from '@/core/kit';
 import { type Exercise } from '@/core/recipe';
 import { tempoBeatTicks, type Tick } from '@/core/time';
-import { sayGrid, sayPartOfCycle } from '@/words';
+import { sayGrid, sayLimbs, sayPartOfCycle } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { sayPlaces } from './readback-part';
+import { LOUD, sayPlaces } from './readback-part';
 
 /** Limbs that meet, and notes that stand alone. */
 export function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
   const { together, alone } = readback.lockUp;
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   return (
     <ul className="flex flex-col gap-0.5">
       {together.map(({ limbs, at }) => (
@@ -24,18 +22,24 @@ export function LockUpList({ exercise, readback }: { exercise: Exercise; readbac
             ))}
           </span>
           <span>
-            <b>{at.length}</b> <span className="text-soft">on</span>{' '}
-            {sayPlaces(at, exercise, syllables)}
+            {say.t.rich('screen.bench.countOn', {
+              ...LOUD,
+              count: at.length,
+              places: sayPlaces(say, at, exercise, syllables),
+            })}
           </span>
         </li>
       ))}
-      {together.length === 0 && <li>no two limbs: linear</li>}
+      {together.length === 0 && <li>{say.t('screen.bench.noTwoLimbsLinear')}</li>}
       {alone.map(({ limb, at }) => (
         <li key={limb} className="flex items-baseline gap-2">
           <LimbSign limb={limb} />
           <span>
-            <b>{at.length}</b> <span className="text-soft">alone on</span>{' '}
-            {sayPlaces(at, exercise, syllables)}
+            {say.t.rich('screen.bench.countAloneOn', {
+              ...LOUD,
+              count: at.length,
+              places: sayPlaces(say, at, exercise, syllables),
+            })}
           </span>
         </li>
       ))}
@@ -50,54 +54,54 @@ export function CycleText({ exercise, readback }: { exercise: Exercise; readback
   const { density } = readback;
   return (
     <p>
-      <b>{bars}</b> {bars === 1 ? 'bar' : 'bars'}
-      {seam && (
-        <>
-          {', '}
-          {Math.round(seam.gapMs)} ms across the seam
-          {seam.doubled.length > 0 && (
-            <>
-              , <b>{seam.doubled.map(limbName).join(' and ')}</b> on both sides of it
-            </>
-          )}
-          {seam.tails > 0 && (
-            <>
-              ; the first {seam.tails} {seam.tails === 1 ? 'stroke belongs' : 'strokes belong'} to
-              the end and {seam.tails === 1 ? 'is' : 'are'} silent the first time
-            </>
-          )}
-        </>
-      )}
-      .
+      {say.t.rich('screen.bench.cycleIs', {
+        b: (text) => <b>{text}</b>,
+        bars,
+        seam: seam ? 'yes' : 'no',
+        gap: Math.round(seam?.gapMs ?? 0),
+        doubled: seam?.doubled.length ?? 0,
+        limbs: sayLimbs(say, seam?.doubled ?? []),
+        tails: seam?.tails ?? 0,
+      })}
       {exercise.cutFrom !== null && (
         <span className="text-soft">
           {' '}
-          Cut: the whole would be {sayCount(exercise.cutFrom, 'bar')}.
+          {say.t('screen.bench.cutWhole', { bars: exercise.cutFrom })}
         </span>
       )}
       {smallest && smallest.times > 1 && (
         <>
           {' '}
-          {sayPart(smallest.ticks, exercise)}, {sayCount(smallest.events, 'event')},{' '}
-          {smallest.times} times.
+          {say.t('screen.bench.smallestPart', {
+            beats: beatsOf(smallest.ticks, exercise),
+            events: smallest.events,
+            times: smallest.times,
+          })}
         </>
       )}{' '}
       <span className="text-soft">
-        {density.taken} of {sayCount(density.slots, 'slot')} ({sayGrid(say, density.slotTicks)})
-        sound: {Math.round((100 * density.taken) / density.slots)} %.
+        {say.t('screen.bench.density', {
+          taken: density.taken,
+          slots: density.slots,
+          grid: sayGrid(say, density.slotTicks),
+          percent: Math.round((100 * density.taken) / density.slots),
+        })}
       </span>
       {exercise.members
         .filter((one) => one.bars % one.cycleBars > 0)
         .map((member) => (
           <span key={member.fromBar} className="block border-l-3 border-warm pl-2">
-            {member.name || 'This exercise'}: {sayPartOfCycle(say, member)}.
+            {say.t('screen.bench.memberCycle', {
+              name: member.name || say.t('screen.bench.thisExercise'),
+              part: sayPartOfCycle(say, member),
+            })}
           </span>
         ))}
     </p>
   );
 }
 
-/** A length in beats of the tempo, perhaps parts of one. */
-function sayPart(ticks: Tick, exercise: Exercise): string {
-  return sayCount(Math.round((ticks / tempoBeatTicks(exercise.meter)) * 100) / 100, 'beat');
+/** A length in beats of the tempo, to two places. */
+function beatsOf(ticks: Tick, exercise: Exercise): number {
+  return Math.round((ticks / tempoBeatTicks(exercise.meter)) * 100) / 100;
 }

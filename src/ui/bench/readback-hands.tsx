@@ -3,12 +3,12 @@
 import { difficultyPoints, type MotionAt, type Readback } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
 import { footingDifferences } from '@/core/transform';
-import { loudestFirst, voice } from '@/core/kit';
+import { loudestFirst } from '@/core/kit';
 import type { Tempo } from '@/core/time';
-import { sayDifficulty, sayDifficultyPart } from '@/words';
+import { sayDifficulty, sayDifficultyPart, sayVoice, type Say } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { MOST_PLACES, Part, sayPlaces } from './readback-part';
+import { LOUD, MOST_PLACES, Part, sayPlaces } from './readback-part';
 
 /** Motions of the hands within the smallest part: full, down, tap, up. */
 export function Motions({
@@ -18,16 +18,17 @@ export function Motions({
   readback: Readback;
   how: { readonly exercise: Exercise; readonly tempo: Tempo };
 }) {
+  const { say } = useSpeech();
   const times = readback.smallest?.times ?? 1;
   if (readback.motions.length === 0) return null;
   return (
-    <Part label="Motions" how={{ part: 'motions', ...how }}>
+    <Part label={say.t('screen.bench.motions')} how={{ part: 'motions', ...how }}>
       <ul className="flex flex-col gap-0.5">
         {readback.motions.map(({ limb, motions }) => (
           <li key={limb} className="flex items-baseline gap-2">
             <LimbSign limb={limb} />
             <span data-testid={`motions-${limb}`}>
-              {sayMotions(motions.slice(0, motions.length / times))}
+              {sayMotions(say, motions.slice(0, motions.length / times))}
             </span>
           </li>
         ))}
@@ -36,14 +37,17 @@ export function Motions({
   );
 }
 
-function sayMotions(motions: readonly MotionAt[]): string {
+function sayMotions(say: Say, motions: readonly MotionAt[]): string {
   const [first] = motions;
   const same = motions.every(({ motion }) => motion === first?.motion);
-  return first && same ? `all ${first.motion}` : motions.map(({ motion }) => motion).join(' ');
+  return first && same
+    ? say.t('screen.bench.all', { motion: say.t(`change.motion.${first.motion}`) })
+    : motions.map(({ motion }) => say.t(`change.motion.${motion}`)).join(' ');
 }
 
 /** With a double pedal: where the two schools of footing differ, and which foot each takes. */
 export function Feet({ exercise }: { exercise: Exercise }) {
+  const { say } = useSpeech();
   const double = exercise.strokes.some(({ limb, voice }) => limb === 'LF' && voice === 'bass');
   if (!double) return null;
   const differences = footingDifferences(exercise.layers);
@@ -54,13 +58,17 @@ export function Feet({ exercise }: { exercise: Exercise }) {
       .join(' ');
   const places = differences.map(({ at }) => at);
   return (
-    <Part label="Feet">
+    <Part label={say.t('screen.bench.feet')}>
       {differences.length === 0 ? (
-        <p>By the grid and by groups the feet are the same here.</p>
+        <p>{say.t('screen.bench.byTheGridAndByGroups')}</p>
       ) : (
         <p data-testid="feet">
-          The schools differ on {sayPlaces(places, exercise)}: by the grid <b>{feet('byGrid')}</b>,
-          right leading each group <b>{feet('byGroups')}</b>.
+          {say.t.rich('screen.bench.schoolsDiffer', {
+            ...LOUD,
+            places: sayPlaces(say, places, exercise),
+            grid: feet('byGrid'),
+            groups: feet('byGroups'),
+          })}
         </p>
       )}
     </Part>
@@ -81,12 +89,12 @@ export function Difficulty({ readback }: { readback: Readback }) {
           </dd>
           <dd className="text-right">{points.toFixed(2)}</dd>
           <dd className="col-span-3 text-xs leading-4 text-soft">
-            {sayDifficulty(say, facts)} = {count}, × {weight}
+            {say.t('screen.bench.weighed', { counted: sayDifficulty(say, facts), count, weight })}
           </dd>
         </div>
       ))}
       <div className="grid grid-cols-[1fr_2.5rem] gap-x-2 border-t border-faint pt-1">
-        <dt>sum</dt>
+        <dt>{say.t('screen.bench.sum')}</dt>
         <dd className="text-right font-semibold" data-testid="difficulty-sum">
           {difficultyPoints(readback.difficulty).toFixed(2)}
         </dd>
@@ -97,16 +105,17 @@ export function Difficulty({ readback }: { readback: Readback }) {
 
 /** How fast and how often each limb plays. */
 export function Loads({ readback }: { readback: Readback }) {
+  const { say } = useSpeech();
   return (
     <table className="w-full text-left">
       <thead>
         <tr className="label">
           <th className="font-normal">
-            <span className="sr-only">limb</span>
+            <span className="sr-only">{say.t('screen.bench.limb2')}</span>
           </th>
-          <th className="font-normal">a second</th>
-          <th className="font-normal">nearest</th>
-          <th className="font-normal">in a row</th>
+          <th className="font-normal">{say.t('screen.bench.aSecond')}</th>
+          <th className="font-normal">{say.t('screen.bench.nearest')}</th>
+          <th className="font-normal">{say.t('screen.bench.inARow')}</th>
         </tr>
       </thead>
       <tbody>
@@ -116,7 +125,7 @@ export function Loads({ readback }: { readback: Readback }) {
               <LimbSign limb={load.limb} />
             </th>
             <td>{load.perSecond.toFixed(1)}</td>
-            <td>{Math.round(load.shortestGapMs)} ms</td>
+            <td>{say.t('screen.bench.ms', { ms: Math.round(load.shortestGapMs) })}</td>
             <td>{load.longestRun}</td>
           </tr>
         ))}
@@ -127,12 +136,17 @@ export function Loads({ readback }: { readback: Readback }) {
 
 /** Where a hand has to get from one surface to another, and how long it has. */
 export function Travels({ readback }: { readback: Readback }) {
+  const { say } = useSpeech();
   return readback.travel.map(({ limb, moves, shortest }) => (
     <p key={limb} className="mt-1 flex items-baseline gap-2 text-sm" data-testid={`travel-${limb}`}>
       <LimbSign limb={limb} />
       <span>
-        {moves} {moves === 1 ? 'move' : 'moves'}, shortest {voice(shortest.from).name} to{' '}
-        {voice(shortest.to).name} in {Math.round(shortest.ms)} ms
+        {say.t('screen.bench.travels', {
+          moves,
+          from: sayVoice(say, shortest.from),
+          to: sayVoice(say, shortest.to),
+          ms: Math.round(shortest.ms),
+        })}
       </span>
     </p>
   ));
@@ -140,14 +154,15 @@ export function Travels({ readback }: { readback: Readback }) {
 
 /** How loud the voices are in the chosen style, from the loudest down. */
 export function Levels({ exercise }: { exercise: Exercise }) {
+  const { say } = useSpeech();
   if (!exercise.levels) return null;
   const voices = [...new Set(exercise.strokes.map((stroke) => stroke.voice))];
   return (
-    <Part label="Levels">
+    <Part label={say.t('screen.bench.levels')}>
       <p data-testid="levels">
         {loudestFirst(exercise.levels, voices)
-          .map((group) => group.voices.map((id) => voice(id).name).join(', '))
-          .join(' over ')}
+          .map((group) => group.voices.map((id) => sayVoice(say, id)).join(', '))
+          .reduce((upper, lower) => say.t('screen.bench.over2', { upper, lower }))}
       </p>
     </Part>
   );

@@ -31,7 +31,7 @@ export function Hindrances({
     <ul className="flex flex-col gap-2">
       {groups.map(({ rule, places, reason, mend }) => (
         <li key={reason} className="border-l-3 border-warm pl-2 text-sm leading-5">
-          <b>{words(sayWheres(places))}.</b> {words(reason)}{' '}
+          <b>{words(sayWheres(say, places))}.</b> {words(reason)}{' '}
           <span className="text-soft">{words(mend)}</span>{' '}
           <Keep onKeep={(note) => onKeep([...kept, { rule, note }])} />
         </li>
@@ -40,13 +40,13 @@ export function Hindrances({
         .filter(({ rule }) => hindrances.some((one) => one.rule === rule))
         .map(({ rule, note }) => (
           <li key={rule} className="border-l-3 border-line pl-2 text-sm leading-5 text-soft">
-            kept: {note}{' '}
+            {say.t('screen.bench.keptWith', { note })}{' '}
             <button
               type="button"
               className="phrase"
               onClick={() => onKeep(kept.filter((one) => one.rule !== rule))}
             >
-              warn again
+              {say.t('screen.bench.warnAgain')}
             </button>
           </li>
         ))}
@@ -65,18 +65,21 @@ function groupsOf(hindrances: readonly Hindrance[], exercise: Exercise, say: Say
   return [...groups.values()];
 }
 
-function sayWheres(places: readonly string[]): string {
+function sayWheres(say: Say, places: readonly string[]): string {
   const said = places.slice(0, MOST_PLACES).join('; ');
-  return places.length > MOST_PLACES ? `${said} and ${places.length - MOST_PLACES} more` : said;
+  return places.length > MOST_PLACES
+    ? say.t('screen.bench.andMore', { said, count: places.length - MOST_PLACES })
+    : said;
 }
 
 /** Asks why before it keeps. */
 function Keep({ onKeep }: { onKeep: (note: string) => void }) {
+  const { say } = useSpeech();
   const [note, setNote] = useState<string | null>(null);
   if (note === null) {
     return (
       <button type="button" className="phrase" onClick={() => setNote('')}>
-        keep
+        {say.t('screen.common.keep')}
       </button>
     );
   }
@@ -89,8 +92,8 @@ function Keep({ onKeep }: { onKeep: (note: string) => void }) {
       }}
     >
       <input
-        aria-label="Why it is kept"
-        placeholder="why"
+        aria-label={say.t('screen.bench.whyItIsKept')}
+        placeholder={say.t('screen.bench.why')}
         maxLength={200}
         autoFocus
         className="min-w-0 flex-1 rounded-sm border border-line px-1.5"
@@ -99,7 +102,7 @@ function Keep({ onKeep }: { onKeep: (note: string) => void }) {
         onKeyDown={(event) => event.key === 'Escape' && setNote(null)}
       />
       <Button look="quiet" type="submit">
-        keep
+        {say.t('screen.common.keep')}
       </Button>
     </form>
   );

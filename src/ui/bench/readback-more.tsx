@@ -2,43 +2,51 @@
 
 import { disguiseOf, type Readback } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
-import { limbName } from '@/core/kit';
 import { quarters } from '@/core/time';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { sayCue } from '@/words';
+import { sayCue, sayLimb, sayNote, type Say } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { useShelf } from './library';
-import { Part, sayPlaces } from './readback-part';
+import { LOUD, Part, sayPlaces } from './readback-part';
 
 /** Most leads that are written one by one. */
 const MOST_LEADS = 16;
 
 /** Which hand leads each cell and bar, and which would follow. */
 export function LeadsText({ readback }: { readback: Readback }) {
+  const { say } = useSpeech();
   const { leads } = readback;
   if (!leads) return null;
-  const say = (list: readonly (string | null)[]) =>
-    list
+  const list = (all: readonly (string | null)[]) =>
+    all
       .slice(0, MOST_LEADS)
       .map((one) => one ?? '–')
-      .join(' ') + (list.length > MOST_LEADS ? ' …' : '');
+      .join(' ') + (all.length > MOST_LEADS ? ' …' : '');
   return (
     <p className="text-sm text-soft" data-testid="leads">
-      led by {say(leads.cells)}
-      {leads.bars.length > 1 && <>, bars {say(leads.bars)}</>}
-      {leads.next && <>; {leads.next} follows</>}
+      {say.t('screen.bench.ledBy', {
+        cells: list(leads.cells),
+        several: leads.bars.length > 1 ? 'yes' : 'no',
+        bars: list(leads.bars),
+        next: leads.next ?? 'none',
+      })}
     </p>
   );
 }
 
 /** A pulse that is felt against the meter's own. */
 export function FeltText({ readback }: { readback: Readback }) {
+  const { say } = useSpeech();
   return readback.felt.map(({ limb, ratio: [felt, real], bpm }) => (
     <p key={limb} className="text-sm" data-testid="felt">
-      The {limbName(limb)} is felt at {Math.round(bpm * 10) / 10}: {felt} felt bars are {real} real{' '}
-      {real === 1 ? 'one' : 'ones'}.
+      {say.t('screen.bench.felt', {
+        limb: sayLimb(say, limb),
+        bpm: Math.round(bpm * 10) / 10,
+        felt,
+        real,
+      })}
     </p>
   ));
 }
@@ -48,7 +56,7 @@ export function Cues({ readback, meter }: { readback: Readback; meter: string })
   const { say, words } = useSpeech();
   if (readback.cues.length === 0) return null;
   return (
-    <Part label="Watch for">
+    <Part label={say.t('screen.bench.watchForCapital')}>
       <ul className="flex flex-col gap-0.5" data-testid="cues">
         {readback.cues.map((cue) => (
           <li key={cue.kind}>{words(sayCue(say, cue, meter))}</li>
@@ -66,21 +74,25 @@ export function SyncopationList({
   exercise: Exercise;
   readback: Readback;
 }) {
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   const against = readback.syncopation.filter(({ value }) => value > 0);
-  if (against.length === 0) return <p>nothing</p>;
+  if (against.length === 0) return <p>{say.t('screen.common.nothing')}</p>;
   return (
     <ul className="flex flex-col gap-0.5" data-testid="syncopation">
       {against.map(({ limb, value, places }) => (
         <li key={limb} className="flex items-baseline gap-2">
           <LimbSign limb={limb} />
           <span>
-            <b>{value}</b> <span className="text-soft">on</span>{' '}
-            {sayPlaces(
-              places.map(({ at }) => quarters(at, quarters(1))),
-              exercise,
-              syllables,
-            )}
+            {say.t.rich('screen.bench.valueOn', {
+              ...LOUD,
+              value,
+              places: sayPlaces(
+                say,
+                places.map(({ at }) => quarters(at, quarters(1))),
+                exercise,
+                syllables,
+              ),
+            })}
           </span>
         </li>
       ))}
@@ -91,7 +103,7 @@ export function SyncopationList({
 /** A saved exercise that is this one in disguise. */
 export function SameAs({ id: self, exercise }: { id: string | null; exercise: Exercise }) {
   const { findSame } = useShelf();
-  const { words } = useSpeech();
+  const { say } = useSpeech();
   const [same, setSame] = useState<Awaited<ReturnType<typeof findSame>>>([]);
   useEffect(() => {
     let current = true;
@@ -109,15 +121,15 @@ export function SameAs({ id: self, exercise }: { id: string | null; exercise: Ex
   });
   if (found.length === 0) return null;
   return (
-    <Part label="Same as">
+    <Part label={say.t('screen.bench.sameAs')}>
       <ul data-testid="same-as">
         {found.map(({ id, name, disguise }) => (
           <li key={id}>
             <Link href={`/bench?x=${id}`} className="underline decoration-line underline-offset-3">
               {name}
             </Link>
-            {disguise.kind === 'limbs' && ', by other limbs'}
-            {disguise.laterTicks > 0 && `, ${words(sayLater(disguise.laterTicks))} later`}
+            {disguise.kind === 'limbs' && `, ${say.t('screen.bench.byOtherLimbs')}`}
+            {disguise.laterTicks > 0 && `, ${sayLater(say, disguise.laterTicks)}`}
           </li>
         ))}
       </ul>
@@ -128,10 +140,16 @@ export function SameAs({ id: self, exercise }: { id: string | null; exercise: Ex
 /** Typing is not followed letter by letter. */
 const LOOK_AFTER_MS = 400;
 
-function sayLater(ticks: number): string {
-  const sixteenths = ticks / quarters(1, 4);
-  if (sixteenths % 4 === 0) return sixteenths === 4 ? 'a quarter' : `${sixteenths / 4} quarters`;
-  if (sixteenths % 2 === 0) return sixteenths === 2 ? 'an 8th' : `${sixteenths / 2} 8ths`;
-  if (Number.isInteger(sixteenths)) return sixteenths === 1 ? 'a 16th' : `${sixteenths} 16ths`;
-  return `${Math.round((ticks / quarters(1)) * 100) / 100} of a quarter`;
+function sayLater(say: Say, ticks: number): string {
+  const whole = ([4, 8, 16] as const).find((value) =>
+    Number.isInteger((ticks * value) / quarters(4)),
+  );
+  if (!whole) {
+    return say.t('screen.bench.partOfQuarterLater', {
+      part: Math.round((ticks / quarters(1)) * 100) / 100,
+      quarter: sayNote(say, '4'),
+    });
+  }
+  const notes = say.t(`notes.${say.notes}.${whole}`, { count: (ticks * whole) / quarters(4) });
+  return say.t('screen.bench.later', { notes });
 }

@@ -2,11 +2,10 @@
 
 import { memo } from 'react';
 import type { Readback } from '@/core/analysis';
-import { limbName } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { retypeCount, retypeLine } from '@/core/retype';
-import { sayCount } from '@/core/issue';
 import type { Tempo } from '@/core/time';
+import { sayLimb } from '@/words';
 import { CautionLine, useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { Composite } from './readback-composite';
@@ -36,13 +35,14 @@ export const ReadbackPanel = memo(function ReadbackPanel({
   tempo: Tempo;
   onChange: (recipe: ClosedRecipe) => void;
 }) {
+  const { say } = useSpeech();
   const how = { exercise, tempo };
   const warned = readback.hindrances.length > 0;
   const whole = exercise.members.length > 0;
   return (
-    <section aria-label="Readback" className="flex flex-col gap-4">
+    <section aria-label={say.t('screen.bench.readback')} className="flex flex-col gap-4">
       {warned && (
-        <Part label="Watch out">
+        <Part label={say.t('screen.bench.watchOut')}>
           <Hindrances
             hindrances={readback.hindrances}
             exercise={exercise}
@@ -52,15 +52,14 @@ export const ReadbackPanel = memo(function ReadbackPanel({
       )}
       {exercise.stale > 0 && (
         <p className="border-l-3 border-warm pl-2 text-sm">
-          {sayCount(exercise.stale, 'note')} changed by hand{' '}
-          {exercise.stale === 1 ? 'no longer matches a note.' : 'no longer match a note.'}
+          {say.t('screen.bench.noLongerMatch', { notes: exercise.stale })}
         </p>
       )}
       <SameAs id={id} exercise={exercise} />
       {readback.line && (
-        <Part label="Line">
+        <Part label={say.t('screen.common.line')}>
           <Retype
-            label="Line, read back"
+            label={say.t('screen.bench.lineReadBack')}
             text={readback.line}
             read={(text) => retypeLine(recipe, exercise, text)}
             onChoose={(one) => onChange(one.recipe)}
@@ -71,7 +70,7 @@ export const ReadbackPanel = memo(function ReadbackPanel({
           <LeadsText readback={readback} />
         </Part>
       )}
-      <Part label="Count" how={{ part: 'count', ...how }}>
+      <Part label={say.t('screen.common.count')} how={{ part: 'count', ...how }}>
         <Counts
           recipe={recipe}
           exercise={exercise}
@@ -85,25 +84,25 @@ export const ReadbackPanel = memo(function ReadbackPanel({
         tempo={tempo}
         onChange={whole ? null : onChange}
       />
-      <Part label="Together" how={{ part: 'together', ...how }}>
+      <Part label={say.t('screen.bench.together')} how={{ part: 'together', ...how }}>
         <LockUpList exercise={exercise} readback={readback} />
       </Part>
-      <Part label="Cycle" how={{ part: 'cycle', ...how }}>
+      <Part label={say.t('screen.bench.cycle')} how={{ part: 'cycle', ...how }}>
         <CycleText exercise={exercise} readback={readback} />
         <FeltText readback={readback} />
       </Part>
       <Cues readback={readback} meter={recipe.meter} />
       <Motions readback={readback} how={how} />
       <Feet exercise={exercise} />
-      <Part label="Load" how={{ part: 'load', ...how }}>
+      <Part label={say.t('screen.bench.load')} how={{ part: 'load', ...how }}>
         <Loads readback={readback} />
         <Travels readback={readback} />
       </Part>
-      <Part label="Syncopation" how={{ part: 'syncopation', ...how }}>
+      <Part label={say.t('screen.bench.syncopation')} how={{ part: 'syncopation', ...how }}>
         <SyncopationList exercise={exercise} readback={readback} />
       </Part>
       <Levels exercise={exercise} />
-      <Part label="Difficulty" how={{ part: 'difficulty', ...how }}>
+      <Part label={say.t('screen.bench.difficulty')} how={{ part: 'difficulty', ...how }}>
         <Difficulty readback={readback} />
       </Part>
       <Neighbours {...{ recipe, exercise, tempo, onChange }} />
@@ -129,7 +128,7 @@ function Counts({
   /** Null where a count stands for several exercises and cannot be typed anew. */
   onChange: ((recipe: ClosedRecipe) => void) | null;
 }) {
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   return (
     <ul className="flex flex-col gap-0.5">
       {readback.counts.map(({ limb, bars }) => {
@@ -149,7 +148,7 @@ function Counts({
             <LimbSign limb={limb} />
             {onChange ? (
               <Retype
-                label={`Count of the ${limbName(limb)}`}
+                label={say.t('screen.bench.countOfThe', { limb: sayLimb(say, limb) })}
                 text={bars.join(' | ')}
                 read={(text) => retypeCount(recipe, exercise, limb, text, syllables)}
                 onChoose={(one) => onChange(one.recipe)}

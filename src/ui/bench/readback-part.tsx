@@ -4,8 +4,8 @@ import { Popover } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
 import { placeName, type Exercise } from '@/core/recipe';
 import type { Syllables, Tick } from '@/core/time';
-import { sayDerivation, type Asked, type DerivedPart } from '@/words';
-import { useSpeech } from '../base';
+import { sayDerivation, type Asked, type DerivedPart, type Say } from '@/words';
+import { Pop, useSpeech } from '../base';
 
 /** A part of the readback with its word in the margin; where it can be worked out by hand, the word
  * shows how. */
@@ -42,19 +42,19 @@ function How({
     <Popover.Root>
       <Popover.Trigger
         className="text-left underline decoration-line decoration-dotted underline-offset-4 hover:text-ink"
-        title={`How ${label.toLowerCase()} comes about`}
+        title={say.t('screen.bench.howItComesAbout', {
+          label: label.toLocaleLowerCase(say.locale),
+        })}
       >
         {label}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="start" side="left" sideOffset={8} className="pop max-w-md p-3">
-          <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
-            {sayDerivation(say, part, asked).map((line, index) => (
-              <li key={index}>{words(line)}</li>
-            ))}
-          </ol>
-        </Popover.Content>
-      </Popover.Portal>
+      <Pop side="left" sideOffset={8} className="max-w-md p-3">
+        <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
+          {sayDerivation(say, part, asked).map((line, index) => (
+            <li key={index}>{words(line)}</li>
+          ))}
+        </ol>
+      </Pop>
     </Popover.Root>
   );
 }
@@ -64,11 +64,21 @@ export const MOST_PLACES = 8;
 
 /** Places of the cycle, with their bar where there are several; long lists are cut. */
 export function sayPlaces(
+  say: Say,
   places: readonly Tick[],
   exercise: Exercise,
   syllables?: Syllables,
 ): string {
-  const said = places.slice(0, MOST_PLACES).map((at) => placeName(at, exercise, syllables));
-  const more = places.length - said.length;
-  return said.join(', ') + (more > 0 ? ` and ${more} more` : '');
+  const said = places
+    .slice(0, MOST_PLACES)
+    .map((at) => placeName(at, exercise, syllables))
+    .join(', ');
+  const more = places.length - MOST_PLACES;
+  return more > 0 ? say.t('screen.bench.placesMore', { places: said, more }) : said;
 }
+
+/** What stands out in a line of the readback, and what steps back. */
+export const LOUD = {
+  b: (text: ReactNode) => <b>{text}</b>,
+  soft: (text: ReactNode) => <span className="text-soft">{text}</span>,
+};

@@ -4,7 +4,7 @@ import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { type Result } from '@/core/issue';
 import type { Retyped } from '@/core/retype';
-import { IssueWords, useSpeech } from '../base';
+import { IssueWords, Pop, useSpeech } from '../base';
 
 /** Read text that can be typed anew where it stands: the recipe follows. Text that reads in several
  * ways lists them; Enter takes the first. */
@@ -23,7 +23,7 @@ export function Retype({
   children: ReactNode;
   className?: string;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState(text);
   const changed = typed.trim() !== text.trim();
@@ -53,38 +53,36 @@ export function Retype({
       <Popover.Trigger className={className ?? 'phrase text-left'} aria-label={`${label}: ${text}`}>
         {children}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="start" sideOffset={4} className="pop w-96 p-2">
-          <input
-            aria-label={label}
-            className="w-full border-b border-line px-1 py-1.5 outline-none"
-            value={typed}
-            autoComplete="off"
-            spellCheck={false}
-            aria-invalid={found !== null && !found.ok}
-            onChange={(event) => setTyped(event.target.value)}
-            onKeyDown={onKeyDown}
-          />
-          {found && !found.ok && (
-            <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
-              <IssueWords issues={found.issues} />
-            </p>
-          )}
-          <ul aria-label="Readings" className="mt-1 max-h-60 overflow-y-auto">
-            {readings.map((one, index) => (
-              <li key={index}>
-                <button
-                  type="button"
-                  className="w-full rounded-sm px-2 py-1 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
-                  onClick={() => take(one)}
-                >
-                  {words(one.says)}
-                </button>
-              </li>
-            ))}
-          </ul>
-        </Popover.Content>
-      </Popover.Portal>
+      <Pop className="w-96 p-2">
+        <input
+          aria-label={label}
+          className="w-full border-b border-line px-1 py-1.5 outline-none"
+          value={typed}
+          autoComplete="off"
+          spellCheck={false}
+          aria-invalid={found !== null && !found.ok}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={onKeyDown}
+        />
+        {found && !found.ok && (
+          <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
+            <IssueWords issues={found.issues} />
+          </p>
+        )}
+        <ul aria-label={say.t('screen.common.readings')} className="mt-1 max-h-60 overflow-y-auto">
+          {readings.map((one, index) => (
+            <li key={index}>
+              <button
+                type="button"
+                className="w-full rounded-sm px-2 py-1 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
+                onClick={() => take(one)}
+              >
+                {words(one.says)}
+              </button>
+            </li>
+          ))}
+        </ul>
+      </Pop>
     </Popover.Root>
   );
 }

@@ -1,46 +1,33 @@
 'use client';
 
 import { useState } from 'react';
-import type { Rule } from '@/core/interpret';
-import { DYNAMICS } from '@/core/pattern';
 import { ANY_NOTE, type ClosedRecipe } from '@/core/recipe';
-import { Choice, type Option } from '../base';
+import { sayDynamics, sayEach, saySixteenths } from '@/words';
+import { Choice, type Option, useSpeech } from '../base';
 import { AssignmentPhrase, TakeAway } from './phrase-parts';
 
 type RulesAs = Extract<ClosedRecipe['as'], { kind: 'rules' }>;
 type EditableRule = RulesAs['rules'][number];
 
-const BY: readonly Option<Rule['by']>[] = [
-  { value: 'length', text: 'long' },
-  { value: 'gap', text: 'to the next note' },
-];
+const BY = { length: 'screen.bench.long2', gap: 'screen.bench.toTheNextNote' } as const;
 
-const PLACES: readonly Option<Rule['place']>[] = [
-  { value: 'any', text: 'anywhere' },
-  { value: 'on', text: 'on the beat' },
-  { value: 'off', text: 'off the beat' },
-];
+const PLACES = {
+  any: 'screen.bench.anywhere',
+  on: 'screen.bench.onTheBeat',
+  off: 'screen.bench.offTheBeat',
+} as const;
 
-const ORDERS: readonly Option<Rule['order']>[] = [
-  { value: 'any', text: 'any note' },
-  { value: 'first', text: 'first of the bar' },
-  { value: 'last', text: 'last of the bar' },
-];
-
-const LEVELS: readonly Option<Rule['dynamic']>[] = DYNAMICS.map((value) => ({
-  value,
-  text: value,
-}));
-
-const FILLS: readonly Option<'none' | 'some'>[] = [
-  { value: 'none', text: 'nothing' },
-  { value: 'some', text: 'low 16ths up to the next note' },
-];
+const ORDERS = {
+  any: 'screen.bench.anyNote',
+  first: 'screen.bench.firstOfTheBar',
+  last: 'screen.bench.lastOfTheBar',
+} as const;
 
 const MOST_RULES = 24;
 
 /** A teacher's own interpretation, a line for each rule; the first that fits a note counts. */
 export function RulesPhrase({ as, onChange }: { as: RulesAs; onChange: (as: RulesAs) => void }) {
+  const { say } = useSpeech();
   const { rules } = as;
   const set = (index: number, rule: EditableRule) =>
     onChange({ ...as, rules: rules.map((one, at) => (at === index ? rule : one)) });
@@ -48,12 +35,12 @@ export function RulesPhrase({ as, onChange }: { as: RulesAs; onChange: (as: Rule
     <>
       <ol className="text-[0.95rem] leading-8">
         {rules.map((rule, index) => (
-          <li key={index} aria-label={`Rule ${index + 1}`}>
+          <li key={index} aria-label={say.t('screen.bench.ruleCapital', { index: index + 1 })}>
             <span className="mr-1.5 text-sm text-soft">{index + 1}</span>
             <RuleLine rule={rule} onChange={(next) => set(index, next)} />
             {rules.length > 1 && (
               <TakeAway
-                what={`rule ${index + 1}`}
+                what={say.t('screen.bench.rule', { index: index + 1 })}
                 onClick={() => onChange({ ...as, rules: rules.filter((_, at) => at !== index) })}
               />
             )}
@@ -66,7 +53,7 @@ export function RulesPhrase({ as, onChange }: { as: RulesAs; onChange: (as: Rule
           className="phrase-add text-[0.95rem]"
           onClick={() => onChange({ ...as, rules: [...rules, structuredClone(ANY_NOTE)] })}
         >
-          + rule
+          {say.t('screen.bench.addRule')}
         </button>
       )}
     </>
@@ -80,54 +67,88 @@ function RuleLine({
   rule: EditableRule;
   onChange: (rule: EditableRule) => void;
 }) {
+  const { say } = useSpeech();
   const choose = <K extends 'by' | 'place' | 'order' | 'dynamic'>(
     key: K,
     label: string,
-    options: readonly Option<EditableRule[K]>[],
-  ) => (
-    <Choice
-      label={label}
-      options={options}
-      value={rule[key]}
-      onChoose={(value) => onChange({ ...rule, [key]: value })}
-    >
-      {options.find((one) => one.value === rule[key])?.text}
-    </Choice>
-  );
+    texts: Readonly<Record<EditableRule[K], string>>,
+  ) => {
+    const options = Object.entries<string>(texts).map(([value, text]) => ({
+      value: value as EditableRule[K],
+      text,
+    }));
+    return (
+      <Choice
+        label={label}
+        options={options}
+        value={rule[key]}
+        onChoose={(value) => onChange({ ...rule, [key]: value })}
+      >
+        {texts[rule[key]]}
+      </Choice>
+    );
+  };
   const [first] = rule.plays;
-  const { fill } = rule;
-  return (
-    <>
-      <Sixteenths label="From" value={rule.from} onChange={(from) => onChange({ ...rule, from })} />
-      {' to '}
-      <Sixteenths label="To" value={rule.to} onChange={(to) => onChange({ ...rule, to })} />
-      {' 16ths '}
-      {choose('by', 'Measured', BY)}, {choose('place', 'Place', PLACES)},{' '}
-      {choose('order', 'Order', ORDERS)}
-      {' = '}
-      {first && (
+  return say.t.rich('screen.bench.ruleLine', {
+    sixteenths: saySixteenths(say),
+    from: () => (
+      <Sixteenths
+        label={say.t('screen.common.fromCapital')}
+        value={rule.from}
+        onChange={(from) => onChange({ ...rule, from })}
+      />
+    ),
+    to: () => (
+      <Sixteenths
+        label={say.t('screen.common.toCapital')}
+        value={rule.to}
+        onChange={(to) => onChange({ ...rule, to })}
+      />
+    ),
+    by: () => choose('by', say.t('screen.bench.measured'), sayEach(say, BY)),
+    place: () => choose('place', say.t('screen.bench.place'), sayEach(say, PLACES)),
+    order: () => choose('order', say.t('screen.bench.order'), sayEach(say, ORDERS)),
+    plays: () =>
+      first && (
         <AssignmentPhrase
-          label="Plays"
+          label={say.t('screen.common.plays')}
           value={first}
           onChange={(next) => onChange({ ...rule, plays: [next, ...rule.plays.slice(1)] })}
         />
-      )}{' '}
-      {choose('dynamic', 'Level', LEVELS)}, filled by{' '}
+      ),
+    level: () => choose('dynamic', say.t('screen.bench.level'), sayDynamics(say)),
+    fill: () => <Fill rule={rule} onChange={onChange} />,
+  });
+}
+
+/** What sounds up to the next note. */
+function Fill({ rule, onChange }: { rule: EditableRule; onChange: (rule: EditableRule) => void }) {
+  const { say } = useSpeech();
+  const { fill } = rule;
+  const options: readonly Option<'none' | 'some'>[] = [
+    { value: 'none', text: say.t('screen.common.nothing') },
+    {
+      value: 'some',
+      text: say.t('screen.bench.lowUpToTheNextNote', { sixteenths: saySixteenths(say) }),
+    },
+  ];
+  return (
+    <>
       <Choice
-        label="Filled by"
-        options={FILLS}
+        label={say.t('screen.bench.filledBy')}
+        options={options}
         value={fill ? 'some' : 'none'}
         onChoose={(value) =>
           onChange({ ...rule, fill: value === 'none' ? null : { limb: 'LH', voice: 'snare' } })
         }
       >
-        {fill ? 'low' : 'nothing'}
+        {fill ? say.t('screen.bench.low') : say.t('screen.common.nothing')}
       </Choice>
       {fill && (
         <>
           {' '}
           <AssignmentPhrase
-            label="Fill"
+            label={say.t('screen.bench.fill')}
             value={fill}
             onChange={(next) => onChange({ ...rule, fill: next })}
           />
@@ -147,15 +168,16 @@ function Sixteenths({
   value: number | null;
   onChange: (value: number | null) => void;
 }) {
+  const { say } = useSpeech();
   const [typed, setTyped] = useState<string | null>(null);
   const text = typed ?? (value === null ? '' : String(value));
   const read = readSixteenths(text);
   return (
     <>
       <input
-        aria-label={`${label}, 16ths`}
+        aria-label={say.t('screen.bench.inSixteenths', { label, sixteenths: saySixteenths(say) })}
         inputMode="decimal"
-        placeholder="any"
+        placeholder={say.t('screen.bench.any')}
         className="field w-10 text-center"
         value={text}
         aria-invalid={read === undefined}
@@ -168,7 +190,7 @@ function Sixteenths({
       />
       {read === undefined && (
         <span role="alert" className="mx-1 border-l-3 border-warm pl-2 text-sm">
-          “{text}” is not a number of 16ths. Type one from 0 to 256, or nothing.
+          {say.t('screen.bench.noNumberOfSixteenths', { text, sixteenths: saySixteenths(say) })}
         </span>
       )}
     </>

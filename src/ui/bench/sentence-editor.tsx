@@ -4,7 +4,7 @@ import { useId, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { LIMB_POLICIES, type LimbPolicy } from '@/core/interpret';
 import { readAs, sayPolicy, type ClosedRecipe, type Exercise } from '@/core/recipe';
-import { Choice, issuesAt, Trouble, type Option } from '../base';
+import { Choice, issuesAt, type Option, Trouble, useSpeech } from '../base';
 import { AsPhrase } from './as-phrase';
 import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
 import { AddChange, ChangesPhrase } from './changes-phrase';
@@ -37,18 +37,19 @@ export function SentenceEditor({
   onChange: (recipe: ClosedRecipe, about?: string) => void;
   onSettle: () => void;
 }) {
+  const { say } = useSpeech();
   const clash = issuesAt(issues, 'clash');
   /** Where ending the cycle earlier is worth an offer. */
   const long =
     (exercise?.bars ?? 1) > LONG_BARS || issues.some((issue) => issue.code === 'cycle-too-long');
   const meets = clash.length > 0 || (exercise?.shared.length ?? 0) > 0;
   return (
-    <section aria-label="Exercise" className="sentence flex flex-col">
-      <Line label="Over">
+    <section aria-label={say.t('screen.bench.exerciseCapital')} className="sentence flex flex-col">
+      <Line label={say.t('screen.common.over')}>
         <OverPhrase recipe={recipe} onChange={onChange} />
         <Trouble issues={issuesAt(issues, 'over')} />
       </Line>
-      <Line label="Play">
+      <Line label={say.t('screen.common.play')}>
         <LineField
           play={recipe.play}
           meter={recipe.meter}
@@ -58,7 +59,7 @@ export function SentenceEditor({
         />
       </Line>
       {recipe.play && (
-        <Line label="As">
+        <Line label={say.t('screen.common.as')}>
           {'sticking' in recipe.play.content ? (
             <StickingPhrase
               sticking={recipe.play.content}
@@ -76,9 +77,9 @@ export function SentenceEditor({
         </Line>
       )}
       {meets && (
-        <Line label="Where limbs meet">
+        <Line label={say.t('screen.common.whereLimbsMeet')}>
           <Choice
-            label="Where limbs meet"
+            label={say.t('screen.common.whereLimbsMeet')}
             options={POLICIES}
             value={recipe.clash}
             onChoose={(policy) => onChange({ ...recipe, clash: policy })}
@@ -89,7 +90,7 @@ export function SentenceEditor({
         </Line>
       )}
       {recipe.changes.length > 0 && (
-        <Line label="Changed by">
+        <Line label={say.t('screen.common.changedBy')}>
           <ChangesPhrase
             changes={recipe.changes}
             onChange={(changes, about) => onChange({ ...recipe, changes }, about)}
@@ -97,7 +98,7 @@ export function SentenceEditor({
           <Trouble issues={issuesAt(issues, 'changes')} />
         </Line>
       )}
-      <Line label="At">
+      <Line label={say.t('screen.common.at')}>
         <MeterPhrase recipe={recipe} onChange={onChange} />
         {', '}
         <FeelPhrase recipe={recipe} onChange={onChange} />
@@ -111,10 +112,10 @@ export function SentenceEditor({
         )}
         <Trouble issues={issuesAt(issues, 'meter')} />
       </Line>
-      <Line label="For">
+      <Line label={say.t('screen.common.forCapital')}>
         <KitPhrase recipe={recipe} onChange={onChange} />
         {exercise && exercise.replaced.length > 0 && (
-          <span className="ml-2 text-[0.85rem] text-soft">{sayReplaced(exercise)}</span>
+          <span className="ml-2 text-[0.85rem] text-soft">{sayReplaced(say, exercise)}</span>
         )}
         <span className="ml-4">
           <AddChange
@@ -128,7 +129,7 @@ export function SentenceEditor({
         )}
       </Line>
       {recipe.then && (
-        <Line label="Then">
+        <Line label={say.t('screen.bench.thenCapital')}>
           <ThenPhrase recipe={recipe} then={recipe.then} onChange={onChange} />
           <Trouble issues={issuesAt(issues, 'then')} />
         </Line>

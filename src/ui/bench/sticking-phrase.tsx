@@ -1,11 +1,10 @@
 'use client';
 
 import { letterOf, LIMBS } from '@/core/kit';
-import { DYNAMICS, type Dynamic } from '@/core/pattern';
-import { fittings, limbsOfLetter, type Fitting, type Sticking } from '@/core/sticking';
+import { fittings, limbsOfLetter, type Sticking } from '@/core/sticking';
 import { parseMeter, subdivision, SUBDIVISIONS, type SubdivisionId } from '@/core/time';
-import { sayCount } from '@/core/issue';
-import { Choice, type Option } from '../base';
+import { sayDynamic, sayDynamics, sayEach, type Key } from '@/words';
+import { Choice, type Option, useSpeech } from '../base';
 import { VoicePhrase } from './phrase-parts';
 
 type Accents = Sticking['accents'];
@@ -15,14 +14,12 @@ const SLOTS: readonly Option<SubdivisionId>[] = SUBDIVISIONS.map(({ id, name }) 
   text: name,
 }));
 
-const ACCENTS: readonly Option<Accents>[] = [
-  { value: 'cells', text: 'each cell accented' },
-  { value: 'beats', text: 'each beat accented' },
-  { value: 'bars', text: 'each bar accented' },
-  { value: 'none', text: 'no accents' },
-];
-
-const SOFT: readonly Option<Dynamic>[] = DYNAMICS.map((one) => ({ value: one, text: one }));
+const ACCENTS = {
+  cells: 'screen.bench.eachCellAccented',
+  beats: 'screen.bench.eachBeatAccented',
+  bars: 'screen.bench.eachBarAccented',
+  none: 'screen.bench.noAccents',
+} as const satisfies Record<Accents, Key>;
 
 /** How a sticking is played: in which slots, on what, accented how, and how it meets the bar. */
 export function StickingPhrase({
@@ -34,64 +31,82 @@ export function StickingPhrase({
   meter: string;
   onChange: (sticking: Sticking) => void;
 }) {
+  const { say } = useSpeech();
   const used = LIMBS.filter((limb) =>
     [...sticking.sticking].some((letter) => limbsOfLetter(letter).includes(limb)),
   );
-  return (
-    <>
-      {'in '}
+  return say.t.rich('screen.bench.stickingSentence', {
+    slot: () => (
       <Choice
-        label="Sticking in"
+        label={say.t('screen.bench.stickingIn')}
         options={SLOTS}
         value={sticking.slot}
         onChoose={(slot) => onChange({ ...sticking, slot, bars: null, ending: '' })}
       >
         {subdivision(sticking.slot).name}
       </Choice>
-      {used.map((limb) => (
+    ),
+    sounds: () =>
+      used.map((limb, index) => (
         <span key={limb}>
-          {', '}
-          {letterOf(limb)} on{' '}
-          <VoicePhrase
-            label={`${letterOf(limb)} sounds`}
-            value={sticking.voices[limb]}
-            onChoose={(id) => onChange({ ...sticking, voices: { ...sticking.voices, [limb]: id } })}
-          />
+          {index > 0 && ', '}
+          {say.t.rich('screen.bench.letterOn', {
+            letter: letterOf(limb),
+            voice: () => (
+              <VoicePhrase
+                label={say.t('screen.bench.sounds', { limb: letterOf(limb) })}
+                value={sticking.voices[limb]}
+                onChoose={(id) =>
+                  onChange({ ...sticking, voices: { ...sticking.voices, [limb]: id } })
+                }
+              />
+            ),
+          })}
         </span>
-      ))}
-      {'; '}
+      )),
+    accents: () => (
       <Choice
-        label="Accents"
-        options={ACCENTS}
+        label={say.t('screen.bench.accentsCapital')}
+        options={optionsOf(sayEach(say, ACCENTS))}
         value={sticking.accents}
         onChoose={(accents) => onChange({ ...sticking, accents })}
       >
-        {ACCENTS.find((one) => one.value === sticking.accents)?.text ?? sticking.accents}
+        {say.t(ACCENTS[sticking.accents])}
       </Choice>
-      {', the rest '}
+    ),
+    rest: () => (
       <Choice
-        label="The rest"
-        options={SOFT}
+        label={say.t('screen.bench.theRest')}
+        options={optionsOf(sayDynamics(say))}
         value={sticking.soft}
         onChoose={(soft) => onChange({ ...sticking, soft })}
       >
-        {sticking.soft}
+        {sayDynamic(say, sticking.soft)}
       </Choice>
-      {'; '}
-      <FitPhrase sticking={sticking} meter={meter} onChange={onChange} />
-      {', '}
+    ),
+    fit: () => <FitPhrase sticking={sticking} meter={meter} onChange={onChange} />,
+    sides: () => (
       <button
         type="button"
         className="phrase"
         aria-pressed={sticking.sides === 'hand over'}
         onClick={() =>
-          onChange({ ...sticking, sides: sticking.sides === 'written' ? 'hand over' : 'written' })
+          onChange({
+            ...sticking,
+            sides: sticking.sides === 'written' ? 'hand over' : 'written',
+          })
         }
       >
-        {sticking.sides === 'written' ? 'sides as written' : 'changing sides'}
+        {sticking.sides === 'written'
+          ? say.t('screen.bench.sidesAsWritten')
+          : say.t('screen.bench.changingSides')}
       </button>
-    </>
-  );
+    ),
+  });
+}
+
+function optionsOf<T extends string>(texts: Readonly<Record<T, string>>): readonly Option<T>[] {
+  return Object.entries<string>(texts).map(([value, text]) => ({ value: value as T, text }));
 }
 
 const FULL = 'full';
@@ -106,21 +121,26 @@ function FitPhrase({
   meter: string;
   onChange: (sticking: Sticking) => void;
 }) {
+  const { say } = useSpeech();
   const read = parseMeter(meter);
   const all = read.ok ? fittings(sticking.sticking, sticking.slot, read.value) : [];
   const now = sticking.bars === null ? FULL : `${sticking.bars} ${sticking.ending}`;
-  if (all.length === 0 && now === FULL) return <>full cycle</>;
+  if (all.length === 0 && now === FULL) return <>{say.t('screen.bench.fullCycle')}</>;
   const options: readonly Option<string>[] = [
-    { value: FULL, text: 'full cycle', hint: read.ok ? 'over the bar line' : undefined },
+    {
+      value: FULL,
+      text: say.t('screen.bench.fullCycle'),
+      hint: read.ok ? say.t('screen.bench.overTheBarLine') : undefined,
+    },
     ...all.map((one) => ({
       value: `${one.bars} ${one.ending}`,
-      text: sayFitting(one),
-      hint: one.next ? `then ${one.next} leads` : undefined,
+      text: say.t('screen.bench.fitting', { ...one }),
+      hint: one.next ? say.t('screen.bench.thenLeads', { next: one.next }) : undefined,
     })),
   ];
   return (
     <Choice
-      label="Fitted"
+      label={say.t('screen.bench.fitted')}
       options={options}
       value={now}
       wide
@@ -130,16 +150,8 @@ function FitPhrase({
       }}
     >
       {now === FULL
-        ? 'full cycle'
-        : `fitted to ${sayBars(sticking.bars ?? 1)} with ${sticking.ending}`}
+        ? say.t('screen.bench.fullCycle')
+        : say.t('screen.bench.fittedTo', { bars: sticking.bars ?? 1, ending: sticking.ending })}
     </Choice>
   );
-}
-
-function sayFitting({ bars, repeats, ending }: Fitting): string {
-  return `${sayBars(bars)}: ${sayCount(repeats, 'time')}, then ${ending}`;
-}
-
-function sayBars(bars: number): string {
-  return bars === 1 ? 'one bar' : `${bars} bars`;
 }

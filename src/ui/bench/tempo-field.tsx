@@ -4,7 +4,7 @@ import { Minus, Plus } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import type { Exercise } from '@/core/recipe';
 import { bpm, FASTEST, parseBpm, SLOWEST, tempoFor, tempoOfTaps, type Bpm } from '@/core/time';
-import { Button, IssueWords } from '../base';
+import { Button, IssueWords, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 
 /** The tempo with its note: typed, stepped, tapped. */
@@ -17,6 +17,7 @@ export function TempoField({
   tempo: Bpm;
   onTempo: (tempo: Bpm) => void;
 }) {
+  const { say } = useSpeech();
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const taps = useRef<number[]>([]);
@@ -37,12 +38,12 @@ export function TempoField({
     <div className="flex items-center gap-1">
       {exercise && <TempoGlyph tempo={tempoFor(exercise.meter, tempo)} />}
       <span className="text-soft">=</span>
-      <Button look="quiet" aria-label="Slower" onClick={() => set(tempo - 1)}>
+      <Button look="quiet" aria-label={say.t('screen.bench.slower')} onClick={() => set(tempo - 1)}>
         <Minus size={14} aria-hidden />
       </Button>
       <input
         id={id}
-        aria-label="Tempo"
+        aria-label={say.t('screen.common.tempoCapital')}
         inputMode="decimal"
         className="field w-14 text-center text-lg font-semibold"
         value={typed ?? String(tempo)}
@@ -61,11 +62,11 @@ export function TempoField({
           set(tempo + step);
         }}
       />
-      <Button look="quiet" aria-label="Faster" onClick={() => set(tempo + 1)}>
+      <Button look="quiet" aria-label={say.t('screen.bench.faster')} onClick={() => set(tempo + 1)}>
         <Plus size={14} aria-hidden />
       </Button>
       <Button onClick={tap} aria-keyshortcuts="T" data-tap>
-        tap
+        {say.t('screen.bench.tap')}
       </Button>
       {!read.ok && (
         <p

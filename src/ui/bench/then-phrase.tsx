@@ -1,9 +1,9 @@
 'use client';
 
 import { toast } from 'sonner';
-import { fail, ok, sayCount } from '@/core/issue';
+import { fail, ok } from '@/core/issue';
 import { suggestName, type ClosedMember, type ClosedRecipe } from '@/core/recipe';
-import { Choice, type Option } from '../base';
+import { Choice, type Option, useSpeech } from '../base';
 import { useShelf } from './library';
 import { TakeAway } from './phrase-parts';
 
@@ -13,10 +13,7 @@ type OnChange = (recipe: ClosedRecipe) => void;
 /** Marks the exercise itself among those that can follow. */
 const ITSELF = 'itself';
 
-const BARS: readonly Option<string>[] = [
-  { value: '', text: 'its whole cycle' },
-  ...[1, 2, 3, 4, 8, 16].map((bars) => ({ value: String(bars), text: sayCount(bars, 'bar') })),
-];
+const BARS = [1, 2, 3, 4, 8, 16];
 
 /** What follows, back to back: groove and phrase, A and B, a run. */
 export function ThenPhrase({
@@ -28,23 +25,24 @@ export function ThenPhrase({
   then: Then;
   onChange: OnChange;
 }) {
+  const { say } = useSpeech();
   const setMembers = (members: Then['members']) =>
     onChange({ ...recipe, then: members.length > 0 ? { ...then, members } : undefined });
-  return (
-    <>
-      {'after '}
+  return say.t.rich('screen.bench.thenSentence', {
+    bars: () => (
       <Bars
-        label="Bars of this"
+        label={say.t('screen.bench.barsOfThis')}
         bars={then.bars}
         onChoose={(bars) => onChange({ ...recipe, then: { ...then, bars } })}
       />
-      {': '}
-      {then.members.map((member, index) => (
+    ),
+    members: () =>
+      then.members.map((member, index) => (
         <span key={index}>
-          {index > 0 && <span className="text-soft">then </span>}
+          {index > 0 && <span className="text-soft">{say.t('screen.bench.then')} </span>}
           <span className="font-semibold">{member.name}</span>{' '}
           <Bars
-            label={`Bars of ${member.name}`}
+            label={say.t('screen.bench.barsOf', { member: member.name })}
             bars={member.bars}
             onChoose={(bars) =>
               setMembers(then.members.map((one, at) => (at === index ? { ...one, bars } : one)))
@@ -55,10 +53,9 @@ export function ThenPhrase({
             onClick={() => setMembers(then.members.filter((_, at) => at !== index))}
           />{' '}
         </span>
-      ))}
-      <AddMember recipe={recipe} onChange={onChange} />
-    </>
-  );
+      )),
+    more: () => <AddMember recipe={recipe} onChange={onChange} />,
+  });
 }
 
 function Bars({
@@ -70,10 +67,17 @@ function Bars({
   bars: number | null;
   onChoose: (bars: number | null) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <Choice
       label={label}
-      options={BARS}
+      options={[
+        { value: '', text: say.t('screen.bench.itsWholeCycle') },
+        ...BARS.map((count) => ({
+          value: String(count),
+          text: say.t('screen.common.barCount', { bars: count }),
+        })),
+      ]}
       value={bars === null ? '' : String(bars)}
       onChoose={(value) => onChoose(value === '' ? null : Number(value))}
       onType={(text) => {
@@ -83,16 +87,23 @@ function Bars({
           : fail({ code: 'bars', path: ['then'], text });
       }}
     >
-      {bars === null ? 'its whole cycle' : sayCount(bars, 'bar')}
+      {bars === null
+        ? say.t('screen.bench.itsWholeCycle')
+        : say.t('screen.common.barCount', { bars })}
     </Choice>
   );
 }
 
 /** Puts another exercise behind this one, or this one again. */
 export function AddMember({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+  const { say } = useSpeech();
   const { exercises, load } = useShelf();
   const options: readonly Option<string>[] = [
-    { value: ITSELF, text: 'this one as it is now', hint: 'A and B' },
+    {
+      value: ITSELF,
+      text: say.t('screen.bench.thisOneAsItIsNow'),
+      hint: say.t('screen.bench.aAndB'),
+    },
     ...exercises.map(({ id, name }) => ({ value: id, text: name })),
   ];
   async function add(value: string) {
@@ -100,11 +111,11 @@ export function AddMember({ recipe, onChange }: { recipe: ClosedRecipe; onChange
     const known = exercises.find((one) => one.id === value);
     const loaded = value === ITSELF ? own : await load(value);
     if (!loaded) {
-      toast.error('Not added: no connection. Choose it again.');
+      toast.error(say.t('screen.bench.notAddedNoConnectionChooseIt'));
       return;
     }
     const { then: _, ...member } = loaded as ClosedRecipe;
-    const name = known?.name ?? (suggestName(own) || 'as it was');
+    const name = known?.name ?? (suggestName(own) || say.t('screen.common.asItWas'));
     const next = { name, bars: null, recipe: { ...member, feel: recipe.feel } as ClosedMember };
     onChange({
       ...recipe,
@@ -113,13 +124,13 @@ export function AddMember({ recipe, onChange }: { recipe: ClosedRecipe; onChange
   }
   return (
     <Choice
-      label="Then"
+      label={say.t('screen.bench.thenCapital')}
       options={options}
       wide
       className="phrase-add"
       onChoose={(value) => void add(value)}
     >
-      + then
+      {say.t('screen.bench.addThen')}
     </Choice>
   );
 }

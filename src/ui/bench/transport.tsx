@@ -2,10 +2,11 @@
 
 import { Play, Repeat, Square } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { limbName, LIMBS, type Limb } from '@/core/kit';
+import { LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import type { Bpm } from '@/core/time';
-import { Button } from '../base';
+import { sayLimb } from '@/words';
+import { Button, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
 import { TempoField } from './tempo-field';
 
@@ -35,15 +36,16 @@ export function Transport({
   onChange: (change: Partial<TransportSettings>) => void;
   onToggle: () => void;
 }) {
+  const { say } = useSpeech();
   const limbs = LIMBS.filter((limb) => exercise?.strokes.some((one) => one.limb === limb));
   return (
     <section
-      aria-label="Playing"
+      aria-label={say.t('screen.bench.playing')}
       className="flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-line bg-sheet px-4 py-2"
     >
       <Button look="main" className="w-24" onClick={onToggle} aria-keyshortcuts="Space">
         {playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-        {playing ? 'Stop' : 'Play'}
+        {playing ? say.t('screen.common.stopCapital') : say.t('screen.common.play')}
       </Button>
       <Where subscribe={subscribe} bars={exercise?.bars ?? 1} />
       <TempoField
@@ -53,35 +55,41 @@ export function Transport({
       />
       <div className="flex items-center gap-1.5">
         <Button aria-pressed={settings.click} onClick={() => onChange({ click: !settings.click })}>
-          click
+          {say.t('screen.bench.click')}
         </Button>
         <Button aria-pressed={settings.loop} onClick={() => onChange({ loop: !settings.loop })}>
-          <Repeat size={14} aria-hidden /> loop
+          <Repeat size={14} aria-hidden /> {say.t('screen.bench.loop')}
         </Button>
-        <Labelled label="count-in">
+        <Labelled label={say.t('screen.bench.countIn')}>
           <select
-            aria-label="Count-in, bars"
+            aria-label={say.t('screen.bench.countInBars')}
             className="field"
             value={settings.countInBars}
             onChange={(event) => onChange({ countInBars: Number(event.target.value) })}
           >
             {[0, 1, 2].map((bars) => (
               <option key={bars} value={bars}>
-                {bars === 0 ? 'none' : bars === 1 ? '1 bar' : `${bars} bars`}
+                {bars === 0
+                  ? say.t('screen.common.none')
+                  : say.t('screen.common.barCount', { bars })}
               </option>
             ))}
           </select>
         </Labelled>
       </div>
       {limbs.length > 0 && (
-        <div className="flex items-center gap-1" role="group" aria-label="Mute">
-          <span className="label mr-1">mute</span>
+        <div
+          className="flex items-center gap-1"
+          role="group"
+          aria-label={say.t('screen.bench.muteCapital')}
+        >
+          <span className="label mr-1">{say.t('screen.bench.mute')}</span>
           {limbs.map((limb) => (
             <button
               key={limb}
               type="button"
               aria-pressed={settings.muted.has(limb)}
-              aria-label={`Mute the ${limbName(limb)}`}
+              aria-label={say.t('screen.bench.muteThe', { limb: sayLimb(say, limb) })}
               className="rounded-sm border border-line px-1.5 py-1 aria-pressed:bg-ink aria-pressed:line-through aria-pressed:opacity-60"
               onClick={() => {
                 const muted = new Set(settings.muted);
@@ -96,7 +104,7 @@ export function Transport({
       )}
       {!audible && (
         <p role="status" className="text-sm">
-          No sound here: the browser does not allow it yet. Press Play again.
+          {say.t('screen.bench.noSoundHereTheBrowserDoes')}
         </p>
       )}
     </section>
@@ -114,6 +122,7 @@ function Labelled({ label, children }: { label: string; children: ReactNode }) {
 
 /** Bar and beat, large enough for a glance. */
 function Where({ subscribe, bars }: { subscribe: Subscribe; bars: number }) {
+  const { say } = useSpeech();
   const text = useRef<HTMLSpanElement>(null);
   useEffect(
     () =>
@@ -129,8 +138,8 @@ function Where({ subscribe, bars }: { subscribe: Subscribe; bars: number }) {
     <span
       ref={text}
       role="img"
-      aria-label="Bar and beat"
-      title="bar · beat"
+      aria-label={say.t('screen.bench.barAndBeat')}
+      title={say.t('screen.bench.barBeat')}
       className="min-w-16 text-center font-serif text-xl"
     >
       –

@@ -12,7 +12,7 @@ import {
   type Exercise,
 } from '@/core/recipe';
 import type { ExerciseId, ProgramId, SavedExercise } from '@/core/studio';
-import { attempt, attemptOrSay, toastIssues, type ProgramTarget } from '../base';
+import { attempt, attemptOrSay, type ProgramTarget, toastIssues, useSpeech } from '../base';
 import type { Shelf } from './library';
 import { isSaved, type DraftAction, type DraftHistory } from './draft';
 
@@ -65,6 +65,7 @@ export function useDesk({
   dispatch: Dispatch<DraftAction>;
   onNew: () => void;
 }): Desk {
+  const { say } = useSpeech();
   const [saving, setSaving] = useState(false);
   const [refused, setRefused] = useState<readonly Issue[]>([]);
   const router = useRouter();
@@ -82,7 +83,7 @@ export function useDesk({
     const answer = await attempt(() => actions.save({ id: draft.id, name, recipe }));
     setSaving(false);
     if (answer === null) {
-      toast.error('Not saved: no connection. Your work is still here; save again.');
+      toast.error(say.t('screen.common.notSavedNoConnectionYourWork'));
       return null;
     }
     if (!answer.ok) {
@@ -93,7 +94,7 @@ export function useDesk({
     const { id } = answer.value;
     if (draft.name !== name) dispatch({ kind: 'edit', change: { name }, about: 'name' });
     dispatch({ kind: 'saved', draft: { ...draft, id, name } });
-    toast.success(`Saved ${name}.`);
+    toast.success(say.t('screen.common.saved2', { name }));
     return id;
   }
 
@@ -102,13 +103,16 @@ export function useDesk({
     if (id === null) return;
     const answer = await attempt(() => actions.addToProgram(to, id));
     if (answer?.ok) {
-      toast.success(`Added to ${name}.`, {
-        action: { label: 'Open it', onClick: () => router.push(`/programs/${answer.value}`) },
+      toast.success(say.t('screen.bench.addedTo', { name }), {
+        action: {
+          label: say.t('screen.common.openIt'),
+          onClick: () => router.push(`/programs/${answer.value}`),
+        },
       });
     } else if (answer) {
       toastIssues(answer.issues);
     } else {
-      toast.error('Not added: no connection. Choose it again.');
+      toast.error(say.t('screen.bench.notAddedNoConnectionChooseIt'));
     }
   }
 
@@ -123,9 +127,9 @@ export function useDesk({
     const done = await attemptOrSay(() => actions.archive(id, true));
     if (!done) return;
     startNew();
-    toast(`Archived ${name}. Programs that use it keep it.`, {
+    toast(say.t('screen.bench.archivedProgramsThatUseItKeep', { name }), {
       action: {
-        label: 'Undo',
+        label: say.t('screen.common.undoCapital'),
         onClick: async () => {
           const back = await attemptOrSay(() => actions.archive(id, false));
           if (back) router.push(`/bench?x=${id}`);
@@ -140,8 +144,8 @@ export function useDesk({
       await navigator.clipboard.writeText(address.href);
       return true;
     });
-    if (copied) toast.success('Link copied.');
-    else toast('Copy the address of this page: it holds the exercise.');
+    if (copied) toast.success(say.t('screen.bench.linkCopied'));
+    else toast(say.t('screen.bench.copyTheAddressOfThisPage'));
   }
 
   const varyLink = () => `/variations?r=${writeLink(recipe)}`;

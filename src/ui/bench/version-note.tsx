@@ -1,6 +1,7 @@
 'use client';
 
 import type { Material, MaterialKind } from '@/core/materials';
+import { useSpeech } from '../base';
 import { useMaterials } from './library';
 
 /** Tells that a studio's own ingredient was edited or archived since it was put into this exercise.
@@ -14,6 +15,7 @@ export function VersionNote<K extends MaterialKind>({
   kind: K;
   onUpdate: (newer: Material<K>) => void;
 }) {
+  const { say } = useSpeech();
   const materials = useMaterials(kind);
   const now = materials.find((one) => one.own && one.id === id);
   if (!now) return null;
@@ -22,12 +24,17 @@ export function VersionNote<K extends MaterialKind>({
       <button
         type="button"
         className="ml-1 rounded-sm border border-warm px-1.5 text-[0.8rem] leading-5"
-        title={`Made with version ${version}; version ${now.version} is on the shelf.`}
+        title={say.t('screen.bench.madeWithVersionVersionIsOn', {
+          made: version ?? 0,
+          now: now.version,
+        })}
         onClick={() => onUpdate(now)}
       >
-        edited since: update
+        {say.t('screen.bench.editedSinceUpdate')}
       </button>
     );
   }
-  return now.archived ? <span className="ml-1 text-[0.8rem] text-soft">(archived)</span> : null;
+  return now.archived ? (
+    <span className="ml-1 text-[0.8rem] text-soft">{say.t('screen.bench.archived')}</span>
+  ) : null;
 }

@@ -59,7 +59,7 @@ export function Workbench({
     { draft: first, saved: stored },
     startHistory,
   );
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   const { draft } = history;
   const { recipe } = draft;
   const [settings, setSettings] = useState<TransportSettings>({
@@ -131,7 +131,7 @@ export function Workbench({
 
   return (
     <main className="flex h-full min-h-0 flex-col">
-      <h1 className="sr-only">{draft.name || 'Bench'}</h1>
+      <h1 className="sr-only">{draft.name || say.t('screen.common.bench')}</h1>
       <BenchHeader
         history={history}
         nothing={nothing}
@@ -161,13 +161,13 @@ export function Workbench({
                   aria-pressed={rows === 'limbs'}
                   onClick={() => setRows(rows === 'limbs' ? 'voices' : 'limbs')}
                 >
-                  rows by limb
+                  {say.t('screen.bench.rowsByLimb')}
                 </Button>
                 <Button look="quiet" aria-pressed={staff} onClick={() => setStaff(!staff)}>
-                  staff
+                  {say.t('screen.bench.staff')}
                 </Button>
                 <Button look="quiet" aria-pressed={writing} onClick={() => setWriting(!writing)}>
-                  write
+                  {say.t('screen.bench.write')}
                 </Button>
               </div>
               {writing ? (
@@ -199,7 +199,7 @@ export function Workbench({
                   edit({ ...recipe, changes: [...recipe.changes, BLANK_HAND] });
                 }}
               >
-                Or write it on the lanes.
+                {say.t('screen.bench.orWriteItOnTheLanes')}
               </button>
             </p>
           )}

@@ -29,7 +29,7 @@ export default function PracticeChart({ days }: { days: readonly DayMinutes[] })
     <div
       ref={place}
       role="img"
-      aria-label={`Practice by day: ${total} minutes in ${days.length} days`}
+      aria-label={say.t('screen.common.practiceByDayMinutesInDays', { total, days: days.length })}
       className="h-32 w-full"
     />
   );
@@ -52,7 +52,9 @@ function optionFor(say: Say, days: readonly DayMinutes[], style: CSSStyleDeclara
       textStyle: { color: style.getPropertyValue('--ink'), fontFamily: style.fontFamily },
       formatter: ({ dataIndex }: { dataIndex: number }) => {
         const one = days[dataIndex];
-        return one ? `${sayDay(say, one.day)}: ${one.minutes} min` : '';
+        return one
+          ? say.t('screen.common.min', { day: sayDay(say, one.day), minutes: one.minutes })
+          : '';
       },
     },
     xAxis: {

@@ -2,12 +2,14 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { Button, IssueWords } from '../base';
+import { sayIssues } from '@/words';
+import { Button, useSpeech } from '../base';
 import { useQueue, useSender } from './use-log';
 
 /** Whether all that was played is stored: nothing while it is, a quiet word while something waits, and
  * what to do about an entry that the log will never take. */
 export function LogMark() {
+  const { say } = useSpeech();
   const { waiting, stuck } = useQueue();
   const sender = useSender();
   if (waiting.length === 0) return null;
@@ -15,12 +17,14 @@ export function LogMark() {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-l-3 border-warm pl-2">
       <span>
-        Not saved. <IssueWords issues={stuck.issues} />
-        {waiting.length > 1 && ` ${waiting.length - 1} more behind it.`}
+        {say.t('screen.common.notSavedBecause', {
+          why: sayIssues(say, stuck.issues),
+          behind: waiting.length - 1,
+        })}
       </span>
-      <Button onClick={() => sender.retry()}>Try again</Button>
+      <Button onClick={() => sender.retry()}>{say.t('screen.common.tryAgainCapital')}</Button>
       <Button look="quiet" onClick={() => sender.leaveOut()}>
-        Leave it out
+        {say.t('screen.common.leaveItOut')}
       </Button>
     </div>
   );
@@ -30,6 +34,7 @@ export function LogMark() {
 const SAID_AFTER_MS = 1000;
 
 function Waits({ count }: { count: number }) {
+  const { say } = useSpeech();
   const [late, setLate] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => setLate(true), SAID_AFTER_MS);
@@ -38,7 +43,7 @@ function Waits({ count }: { count: number }) {
   if (!late) return null;
   return (
     <p role="status" className="text-soft" data-log="waiting">
-      {count} not saved yet
+      {say.t('screen.common.notSavedYet', { count })}
     </p>
   );
 }

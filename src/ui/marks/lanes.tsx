@@ -43,6 +43,7 @@ export function Lanes({
   muted?: ReadonlySet<Limb>;
   editing?: Editing;
 }) {
+  const { say } = useSpeech();
   const extra = editing?.extraRows ?? NO_ROWS;
   const made = useMemo(() => rowsOf(exercise, kind, extra), [exercise, kind, extra]);
   const rows = useSame(made, made.map((row) => row.key).join());
@@ -54,7 +55,7 @@ export function Lanes({
       height={height}
       viewBox={`0 0 ${system.width} ${height}`}
       role="img"
-      aria-label={`Lanes, bar ${label}`}
+      aria-label={say.t('screen.common.lanesBar', { label })}
       className="block"
     >
       {rows.map((row, index) => (

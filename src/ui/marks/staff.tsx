@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Exercise } from '@/core/recipe';
+import { useSpeech } from '../base';
 import type { System } from './columns';
 import { useSame } from './use-same';
 
@@ -18,6 +19,7 @@ export function Staff({
   system: System;
   first: boolean;
 }) {
+  const { say } = useSpeech();
   const place = useRef<HTMLDivElement>(null);
   const [failed, setFailed] = useState(false);
   const drawing = useSame({ exercise, system, first }, written(exercise, system, first));
@@ -43,10 +45,12 @@ export function Staff({
       className="staff"
       style={{ height: STAFF_HEIGHT, width: system.width }}
       role="img"
-      aria-label={`Staff, bar ${system.bars.map((box) => box.bar + 1).join(', ')}`}
+      aria-label={say.t('screen.common.staffBars', {
+        bars: system.bars.map((box) => box.bar + 1).join(', '),
+      })}
     >
       {failed && (
-        <p className="text-sm text-soft">The staff could not be drawn. Reload the page to retry.</p>
+        <p className="text-sm text-soft">{say.t('screen.common.theStaffCouldNotBeDrawn')}</p>
       )}
       <div ref={place} />
     </div>

@@ -3,6 +3,7 @@ import type { Material, MaterialKind } from '@/core/materials';
 import { ANY_NOTE } from '@/core/recipe';
 import { stickingStart } from '@/core/sticking';
 import type { MaterialId } from '@/core/studio';
+import type { Say } from '@/words';
 import type { MaterialDraft } from './shelf';
 
 const FIRST_CONTENT = {
@@ -20,12 +21,12 @@ export function newDraft(kind: MaterialKind): MaterialDraft {
 }
 
 /** A material to be edited, or copied: a copy is a new one of another name. */
-export function draftOf(material: Material, edit: boolean): MaterialDraft {
+export function draftOf(say: Say, material: Material, edit: boolean): MaterialDraft {
   const { kind, trains, meter, name, content } = material;
   return {
     id: edit ? (material.id as MaterialId) : null,
     kind,
-    name: edit ? name : `${name}, mine`,
+    name: edit ? name : say.t('screen.materials.mine', { name }),
     trains,
     meter,
     content: content as unknown as MaterialDraft['content'],

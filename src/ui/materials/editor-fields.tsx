@@ -1,9 +1,10 @@
 'use client';
 
 import type { Issue } from '@/core/issue';
-import { VOICES, type Handedness, type VoiceId } from '@/core/kit';
+import { HANDEDNESS, VOICES, type VoiceId } from '@/core/kit';
 import type { MaterialContents } from '@/core/materials';
-import { Button, issuesAt, LimitsFields, Trouble } from '../base';
+import { sayHandedness, sayVoice } from '@/words';
+import { Button, issuesAt, LimitsFields, Trouble, useSpeech } from '../base';
 
 const MOST_GAP = 32;
 
@@ -17,6 +18,7 @@ export function CellsFields({
   issues: readonly Issue[];
   onContent: (change: object) => void;
 }) {
+  const { say } = useSpeech();
   const { cells } = content;
   const gaps = Object.keys(cells).map(Number);
   const next = Array.from({ length: MOST_GAP }, (_, index) => index + 1).find(
@@ -29,19 +31,19 @@ export function CellsFields({
   }
   return (
     <div className="flex flex-col gap-1">
-      <span className="label">Cells by gap, in slots</span>
+      <span className="label">{say.t('screen.materials.cellsByGapInSlots')}</span>
       {gaps.map((gap) => (
         <div key={gap} className="flex items-center gap-3">
           <span className="w-6 text-right text-soft">{gap}</span>
           <input
-            aria-label={`Cell for ${gap}`}
+            aria-label={say.t('screen.materials.cellFor', { gap })}
             className="field w-72 tracking-widest"
             maxLength={MOST_GAP}
             value={cells[gap] ?? ''}
             onChange={(event) => set(gap, event.target.value)}
           />
           <span className="text-sm text-soft">
-            {(cells[gap] ?? '').length} of {gap}
+            {say.t('screen.materials.lengthOf', { length: (cells[gap] ?? '').length, gap })}
           </span>
           <Button
             look="quiet"
@@ -53,26 +55,19 @@ export function CellsFields({
               })
             }
           >
-            take away
+            {say.t('screen.common.takeAway')}
           </Button>
           <Trouble issues={issuesAt(issues, 'cells', String(gap))} />
         </div>
       ))}
       {next !== undefined && (
         <Button look="quiet" className="self-start" onClick={() => set(next, '')}>
-          + cell for {next}
+          {say.t('screen.materials.addCellFor', { gap: next })}
         </Button>
       )}
     </div>
   );
 }
-
-const HANDS: Readonly<Record<Handedness, string>> = {
-  right: 'right-handed',
-  mirrored: 'mirrored',
-  'open-handed': 'open-handed',
-  'left-lead': 'left lead',
-};
 
 export function KitFields({
   content,
@@ -81,6 +76,7 @@ export function KitFields({
   content: MaterialContents['kit'];
   onContent: (change: object) => void;
 }) {
+  const { say } = useSpeech();
   const { handedness, voices, limits } = content;
   const toggle = (id: VoiceId) =>
     onContent({
@@ -89,8 +85,8 @@ export function KitFields({
   return (
     <>
       <fieldset className="flex flex-wrap gap-4">
-        <legend className="label">Plays</legend>
-        {Object.entries(HANDS).map(([id, text]) => (
+        <legend className="label">{say.t('screen.common.plays')}</legend>
+        {HANDEDNESS.map((id) => (
           <label key={id} className="flex items-baseline gap-2">
             <input
               type="radio"
@@ -98,16 +94,16 @@ export function KitFields({
               checked={handedness === id}
               onChange={() => onContent({ handedness: id })}
             />
-            {text}
+            {sayHandedness(say, id)}
           </label>
         ))}
       </fieldset>
       <fieldset className="grid max-w-2xl grid-cols-3 gap-x-4">
-        <legend className="label">Has</legend>
-        {VOICES.map(({ id, name }) => (
+        <legend className="label">{say.t('screen.common.has')}</legend>
+        {VOICES.map(({ id }) => (
           <label key={id} className="flex items-baseline gap-2 py-0.5">
             <input type="checkbox" checked={voices.includes(id)} onChange={() => toggle(id)} />
-            {name}
+            {sayVoice(say, id)}
           </label>
         ))}
       </fieldset>

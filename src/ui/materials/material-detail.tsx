@@ -30,16 +30,16 @@ export function MaterialDetail({
   onEdit: () => void;
   onCopy: () => void;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const playback = usePlayback();
   const recipe = useMemo(() => recipeOfMaterial(material), [material]);
   const expanded = useMemo(() => expand(recipe), [recipe]);
   const { own, name, trains, meter, version } = material;
   const facts = [
-    own ? `own, version ${version}` : 'shipped',
+    own ? say.t('screen.materials.ownVersion', { version }) : say.t('screen.materials.shipped'),
     meter,
     trains && words(trains),
-    material.grade === null ? null : `grade ${material.grade} of 8`,
+    material.grade === null ? null : say.t('screen.materials.gradeOf8', { grade: material.grade }),
   ];
 
   function toggle() {
@@ -53,8 +53,8 @@ export function MaterialDetail({
     const id = material.id as MaterialId;
     if (!(await attemptOrSay(() => archive(id, archived)))) return;
     if (!archived) return;
-    toast(`Archived ${name}. Exercises that use it keep it.`, {
-      action: { label: 'Undo', onClick: () => void setArchived(false) },
+    toast(say.t('screen.materials.archivedExercisesThatUseItKeep', { name }), {
+      action: { label: say.t('screen.common.undoCapital'), onClick: () => void setArchived(false) },
     });
   }
 
@@ -68,17 +68,21 @@ export function MaterialDetail({
         {expanded.ok && (
           <Button onClick={toggle} aria-pressed={playback.playing}>
             {playback.playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-            {playback.playing ? 'Stop' : 'Hear'}
+            {playback.playing
+              ? say.t('screen.common.stopCapital')
+              : say.t('screen.common.hearCapital')}
           </Button>
         )}
         <Link className={buttonLook('main')} href={`/bench?r=${writeLink(recipe)}`}>
-          To the Bench
+          {say.t('screen.common.toTheBenchCapital')}
         </Link>
-        <Button onClick={onCopy}>Copy</Button>
-        {own && <Button onClick={onEdit}>Edit</Button>}
+        <Button onClick={onCopy}>{say.t('screen.materials.copyCapital')}</Button>
+        {own && <Button onClick={onEdit}>{say.t('screen.materials.edit')}</Button>}
         {own && (
           <Button look="quiet" onClick={() => void setArchived(!material.archived)}>
-            {material.archived ? 'Put back' : 'Archive'}
+            {material.archived
+              ? say.t('screen.materials.putBack')
+              : say.t('screen.materials.archiveCapital')}
           </Button>
         )}
       </header>

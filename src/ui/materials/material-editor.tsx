@@ -29,6 +29,7 @@ export function MaterialEditor({
   save: MaterialActions['save'];
   onDone: (id: string | null) => void;
 }) {
+  const { say } = useSpeech();
   const [draft, setDraft] = useState(first);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const { kind, meter } = draft;
@@ -41,11 +42,10 @@ export function MaterialEditor({
   async function submit(event: FormEvent) {
     event.preventDefault();
     const saved: Result<{ id: string }> | null = await attempt(() => save(draft));
-    if (saved === null)
-      toast.error('Not saved: no connection. Your work is still here; save again.');
+    if (saved === null) toast.error(say.t('screen.common.notSavedNoConnectionYourWork'));
     else if (!saved.ok) setIssues(saved.issues);
     else {
-      toast.success(`Saved ${draft.name}.`);
+      toast.success(say.t('screen.materials.saved', { draft: draft.name }));
       onDone(saved.value.id);
     }
   }
@@ -53,11 +53,13 @@ export function MaterialEditor({
   return (
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-4">
       <h2 className="font-serif text-2xl">
-        {draft.id ? `Edit ${first.name}` : `New ${KIND_NAMES[kind]}`}
+        {draft.id
+          ? say.t('screen.materials.edit2', { first: first.name })
+          : say.t('screen.materials.new', { kind: say.t(KIND_NAMES[kind]) })}
       </h2>
       <div className="flex flex-wrap gap-4">
         <Field
-          label="Name"
+          label={say.t('screen.materials.nameCapital')}
           className="w-64"
           autoFocus
           maxLength={80}
@@ -66,16 +68,16 @@ export function MaterialEditor({
           onChange={(event) => set({ name: event.target.value })}
         />
         <Field
-          label="Good for"
+          label={say.t('screen.materials.goodFor')}
           className="w-44"
           maxLength={40}
           value={draft.trains}
           onChange={(event) => set({ trains: event.target.value })}
         />
         {meter !== null && (
-          <Labelled label="Meter">
+          <Labelled label={say.t('screen.common.meter')}>
             <select
-              aria-label="Meter"
+              aria-label={say.t('screen.common.meter')}
               className="field"
               value={meter}
               onChange={(event) => {
@@ -94,10 +96,10 @@ export function MaterialEditor({
       <Trouble issues={issues.filter((issue) => issue.path[0] !== 'name')} />
       <div className="flex gap-2">
         <Button look="main" type="submit">
-          Save
+          {say.t('screen.common.saveCapital')}
         </Button>
         <Button look="quiet" onClick={() => onDone(null)}>
-          Leave
+          {say.t('screen.materials.leave')}
         </Button>
       </div>
     </form>
@@ -195,6 +197,7 @@ function LineFields({
   text: string;
   onContent: (change: object) => void;
 }) {
+  const { say } = useSpeech();
   const read = parseMeter(meter);
   const line = read.ok && text.trim() !== '' ? parseLine(text, read.value, ['text']) : null;
   const shown =
@@ -203,7 +206,7 @@ function LineFields({
   return (
     <>
       <Field
-        label="Line"
+        label={say.t('screen.common.line')}
         className="max-w-xl"
         value={text}
         placeholder="4. 4 8 4"
@@ -229,7 +232,7 @@ function StickingFields({
   onContent: (change: object) => void;
 }) {
   const { sticking, slot } = content;
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const read = sticking.trim() === '' ? null : parsePhrase(sticking, slot, ['sticking']);
   const shown =
     read?.ok &&
@@ -240,16 +243,16 @@ function StickingFields({
     <>
       <div className="flex flex-wrap gap-4">
         <Field
-          label="Sticking"
+          label={say.t('screen.common.sticking')}
           className="w-96"
           value={sticking}
-          placeholder="RLLK RL"
+          placeholder={say.t('screen.materials.rllkRl')}
           issues={read && !read.ok ? read.issues : []}
           onChange={(event) => onContent({ sticking: event.target.value })}
         />
-        <Labelled label="Slots">
+        <Labelled label={say.t('screen.common.slots')}>
           <select
-            aria-label="Slots"
+            aria-label={say.t('screen.common.slots')}
             className="field"
             value={slot}
             onChange={(event) => onContent({ slot: event.target.value })}

@@ -47,7 +47,7 @@ export function Materials({
   const [archived, setArchived] = useState(false);
   const [chosen, setChosen] = useState<string | null>(firstChosen || null);
   const [draft, setDraft] = useState<MaterialDraft | null>(null);
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const sought = useDeferredValue(search.trim().toLowerCase());
 
   const all = useMemo(() => [...own, ...SHIPPED], [own]);
@@ -78,8 +78,11 @@ export function Materials({
   const hidden = own.some((one) => one.kind === kind && one.archived);
   return (
     <main className="grid h-full min-h-0 grid-cols-[10rem_minmax(0,30rem)_minmax(0,1fr)]">
-      <h1 className="sr-only">Materials</h1>
-      <nav aria-label="Kinds" className="overflow-y-auto border-r border-line p-3">
+      <h1 className="sr-only">{say.t('screen.materials.materials')}</h1>
+      <nav
+        aria-label={say.t('screen.materials.kinds')}
+        className="overflow-y-auto border-r border-line p-3"
+      >
         <ul className="flex flex-col gap-0.5">
           {(Object.keys(SHELF_NAMES) as ShelfKind[]).map((one) => (
             <li key={one}>
@@ -92,34 +95,38 @@ export function Materials({
                 )}
                 onClick={() => go(one)}
               >
-                {SHELF_NAMES[one]}
+                {say.t(SHELF_NAMES[one])}
               </button>
             </li>
           ))}
         </ul>
       </nav>
       <section
-        aria-label={SHELF_NAMES[kind]}
+        aria-label={say.t(SHELF_NAMES[kind])}
         className="flex min-h-0 flex-col border-r border-line"
       >
         <div className="flex flex-col gap-2 border-b border-line p-3">
           <div className="flex gap-2">
             <input
               type="search"
-              aria-label="Search"
-              placeholder="search"
+              aria-label={say.t('screen.materials.searchCapital')}
+              placeholder={say.t('screen.materials.search')}
               className="field min-w-0 flex-1"
               value={search}
               onChange={(event) => setSearch(event.target.value)}
             />
             {kind !== 'exercise' && (
               <Button look="main" onClick={() => setDraft(newDraft(kind))}>
-                New {KIND_NAMES[kind]}
+                {say.t('screen.materials.new', { kind: say.t(KIND_NAMES[kind]) })}
               </Button>
             )}
           </div>
           {uses.length > 1 && (
-            <div className="flex flex-wrap gap-1" role="group" aria-label="Good for">
+            <div
+              className="flex flex-wrap gap-1"
+              role="group"
+              aria-label={say.t('screen.materials.goodFor')}
+            >
               {uses.map((use) => (
                 <Button
                   key={use}
@@ -142,7 +149,9 @@ export function Materials({
           )}
           {(kind === 'exercise' ? shownExercises : shown).length === 0 && (
             <p className="p-4 text-soft">
-              {sought || trains ? 'No match. Search for another word.' : 'None yet.'}
+              {sought || trains
+                ? say.t('screen.materials.noMatchSearchForAnotherWord')
+                : say.t('screen.materials.noneYet')}
             </p>
           )}
         </div>
@@ -150,12 +159,17 @@ export function Materials({
           {sayCount(kind === 'exercise' ? shownExercises.length : shown.length, 'entry', 'entries')}
           {hidden && (
             <button type="button" className="phrase" onClick={() => setArchived(!archived)}>
-              {archived ? 'hide archived' : 'show archived'}
+              {archived
+                ? say.t('screen.materials.hideArchived')
+                : say.t('screen.materials.showArchived')}
             </button>
           )}
         </p>
       </section>
-      <section aria-label="Detail" className="min-w-0 overflow-y-auto p-5">
+      <section
+        aria-label={say.t('screen.materials.detail')}
+        className="min-w-0 overflow-y-auto p-5"
+      >
         {draft ? (
           <MaterialEditor
             key={draft.id ?? draft.kind}
@@ -173,8 +187,8 @@ export function Materials({
               key={`${material.id} ${material.version}`}
               material={material}
               archive={actions.archive}
-              onEdit={() => setDraft(draftOf(material, material.own))}
-              onCopy={() => setDraft(draftOf(material, false))}
+              onEdit={() => setDraft(draftOf(say, material, material.own))}
+              onCopy={() => setDraft(draftOf(say, material, false))}
             />
           )
         )}

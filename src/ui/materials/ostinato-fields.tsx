@@ -21,7 +21,7 @@ export function OstinatoFields({
 }) {
   const [typed, setTyped] = useState('');
   const [taps, setTaps] = useState<VoiceId>('bass');
-  const { syllables, words } = useSpeech();
+  const { say, syllables, words } = useSpeech();
   const meter = parseMeter(content.meter);
   const read = typed.trim() !== '' && meter.ok ? readOstinato(typed, meter.value, syllables) : null;
   const recipe = recipeOf(content);
@@ -32,9 +32,9 @@ export function OstinatoFields({
   return (
     <>
       <Field
-        label="Type a part"
+        label={say.t('screen.materials.typeAPart')}
         className="max-w-xl"
-        placeholder="K: x--x--x-, or K: 1 & 3 &; S: 2 4"
+        placeholder={say.t('screen.materials.kXXXOrK')}
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
       />
@@ -44,7 +44,10 @@ export function OstinatoFields({
         </p>
       )}
       {read?.ok && (
-        <ul aria-label="Readings" className="flex flex-col items-start gap-1">
+        <ul
+          aria-label={say.t('screen.common.readings')}
+          className="flex flex-col items-start gap-1"
+        >
           {read.value.map(({ ostinato, says }) => (
             <li key={says}>
               <Button
@@ -61,7 +64,7 @@ export function OstinatoFields({
       )}
       <div className="flex flex-wrap items-center gap-2">
         <select
-          aria-label="Tapped voice"
+          aria-label={say.t('screen.materials.tappedVoice')}
           className="h-8 rounded-sm border border-line bg-sheet px-1.5"
           value={taps}
           onChange={(event) => setTaps(event.target.value as VoiceId)}
@@ -99,7 +102,7 @@ export function OstinatoFields({
                 className="phrase"
                 onClick={() => onContent({ lanes: content.lanes.filter((_, at) => at !== index) })}
               >
-                take away
+                {say.t('screen.common.takeAway')}
               </button>
             </li>
           ))}

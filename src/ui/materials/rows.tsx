@@ -17,7 +17,7 @@ export function MaterialRows({
   chosen: string | null;
   onChoose: (id: string) => void;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const list = useRef<HTMLUListElement>(null);
   useEffect(() => {
     list.current?.querySelector('[aria-current=true]')?.scrollIntoView({ block: 'nearest' });
@@ -43,7 +43,10 @@ export function MaterialRows({
               {hintOf(one)}
             </span>
             <span className="shrink-0 text-sm text-soft">
-              {[one.grade === null ? null : `grade ${one.grade}`, one.own ? 'own' : null]
+              {[
+                one.grade === null ? null : say.t('screen.materials.grade', { grade: one.grade }),
+                one.own ? say.t('screen.materials.own') : null,
+              ]
                 .filter(Boolean)
                 .join(', ')}
             </span>

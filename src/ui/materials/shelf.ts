@@ -1,29 +1,30 @@
 import type { MaterialKind } from '@/core/materials';
 import type { Result } from '@/core/issue';
 import type { MaterialId } from '@/core/studio';
+import type { Key } from '@/words';
 
 /** What can be looked through: every kind of material, and the exercises made of them. */
 export type ShelfKind = MaterialKind | 'exercise';
 
-export const SHELF_NAMES: Readonly<Record<ShelfKind, string>> = {
-  ostinato: 'Ostinatos',
-  line: 'Lines',
-  sticking: 'Stickings',
-  cells: 'Phrase cells',
-  rules: 'Rules',
-  kit: 'Kits',
-  exercise: 'Exercises',
-};
+export const SHELF_NAMES = {
+  ostinato: 'screen.materials.ostinatos',
+  line: 'screen.common.lines',
+  sticking: 'screen.materials.stickings',
+  cells: 'screen.materials.phraseCells',
+  rules: 'screen.materials.rules',
+  kit: 'screen.materials.kits',
+  exercise: 'screen.common.exercisesCapital',
+} as const satisfies Record<ShelfKind, Key>;
 
 /** One of each kind, as it is called. */
-export const KIND_NAMES: Readonly<Record<MaterialKind, string>> = {
-  ostinato: 'ostinato',
-  line: 'line',
-  sticking: 'sticking',
-  cells: 'cell set',
-  rules: 'rules',
-  kit: 'kit',
-};
+export const KIND_NAMES = {
+  ostinato: 'screen.materials.ostinato',
+  line: 'screen.materials.line',
+  sticking: 'screen.materials.sticking',
+  cells: 'screen.materials.cellSet',
+  rules: 'screen.materials.rulesTable',
+  kit: 'screen.materials.kit',
+} as const satisfies Record<MaterialKind, Key>;
 
 /** A material as it is being made or edited; without an id it is a new one. */
 export interface MaterialDraft {

@@ -26,6 +26,7 @@ export function TapIn({
   meter: string;
   onTapped: (places: readonly number[], bars: number, grid: Grid) => void;
 }) {
+  const { say } = useSpeech();
   const playback = usePlayback();
   const [bars, setBars] = useState(1);
   const [grid, setGrid] = useState<Grid>('8');
@@ -87,7 +88,11 @@ export function TapIn({
   }
 
   return (
-    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="Tap it in">
+    <div
+      className="flex flex-wrap items-center gap-2"
+      role="group"
+      aria-label={say.t('screen.materials.tapItIn')}
+    >
       <Button
         onClick={playback.playing ? undefined : start}
         onPointerDown={(event) => press(event.timeStamp)}
@@ -99,25 +104,43 @@ export function TapIn({
           }
         }}
       >
-        {playback.playing ? (phase === 'playing' ? `tap: ${taps}` : 'count-in…') : 'Tap it in'}
+        {playback.playing
+          ? phase === 'playing'
+            ? say.t('screen.materials.tap', { taps })
+            : say.t('screen.materials.countIn')
+          : say.t('screen.materials.tapItIn')}
       </Button>
       {playback.playing ? (
         <Button look="quiet" onClick={playback.stop}>
-          stop
+          {say.t('screen.common.stop')}
         </Button>
       ) : (
         <>
-          <Select label="Bars" value={String(bars)} onPick={(value) => setBars(Number(value))}>
+          <Select
+            label={say.t('screen.materials.barsCapital')}
+            value={String(bars)}
+            onPick={(value) => setBars(Number(value))}
+          >
             {Array.from({ length: MOST_BARS }, (_, index) => [
               String(index + 1),
-              index === 0 ? '1 bar' : `${index + 1} bars`,
+              index === 0
+                ? say.t('screen.common.n1Bar')
+                : say.t('screen.materials.bars', { index: index + 1 }),
             ])}
           </Select>
-          <Select label="Grid" value={grid} onPick={(value) => setGrid(value as Grid)}>
+          <Select
+            label={say.t('screen.common.gridCapital')}
+            value={grid}
+            onPick={(value) => setGrid(value as Grid)}
+          >
             {Object.entries(GRIDS)}
           </Select>
-          <Select label="Tempo" value={String(tempo)} onPick={(value) => setTempo(Number(value))}>
-            {TEMPI.map((one) => [String(one), `at ${one}`])}
+          <Select
+            label={say.t('screen.common.tempoCapital')}
+            value={String(tempo)}
+            onPick={(value) => setTempo(Number(value))}
+          >
+            {TEMPI.map((one) => [String(one), say.t('screen.materials.at', { bpm: one })])}
           </Select>
         </>
       )}

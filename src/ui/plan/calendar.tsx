@@ -70,7 +70,12 @@ export function Calendar({
   }
 
   return (
-    <div ref={place} className="border-t border-l border-line" role="group" aria-label="Dates">
+    <div
+      ref={place}
+      className="border-t border-l border-line"
+      role="group"
+      aria-label={say.t('screen.plan.dates')}
+    >
       <div className="grid grid-cols-7" aria-hidden>
         {WEEKDAYS.map((one) => (
           <span key={one} className="label border-r border-line px-2">
@@ -140,16 +145,20 @@ function DayHead({
         {first ? sayDay(say, day) : number}
       </b>
       <span className="whitespace-nowrap max-sm:text-xs sm:ml-auto sm:text-sm">
-        {off ? 'off' : missed ? 'missed' : sayTime(done, minutes, day <= today)}
+        {off
+          ? say.t('screen.plan.off')
+          : missed
+            ? say.t('screen.plan.missed')
+            : sayTime(say, done, minutes, day <= today)}
       </span>
     </span>
   );
 }
 
 /** Done of planned, as far as it has come. */
-function sayTime(done: DoneDay | null, minutes: number, hasCome: boolean): string {
+function sayTime(say: Say, done: DoneDay | null, minutes: number, hasCome: boolean): string {
   if (done) return `${Math.round(done.seconds / 60)} / ${minutes}`;
-  return minutes > 0 ? (hasCome ? `0 / ${minutes}` : `${minutes} min`) : '';
+  return minutes > 0 ? (hasCome ? `0 / ${minutes}` : say.t('screen.common.min2', { minutes })) : '';
 }
 
 /** In a month, so many lines fit. */
@@ -165,7 +174,10 @@ function Blocks({
   large: boolean;
 }) {
   const { say } = useSpeech();
-  if (!planned) return done && <span className="text-sm">{done.tries} tries</span>;
+  if (!planned)
+    return (
+      done && <span className="text-sm">{say.t('screen.plan.tries', { tries: done.tries })}</span>
+    );
   const rows = rowsOf(planned);
   const few = large ? rows : rows.slice(0, rows.length > LINES ? LINES - 1 : LINES);
   return (
@@ -181,16 +193,20 @@ function Blocks({
             <span className="text-soft">
               {' '}
               {sayMinutes(say, seconds)}
-              {on === 'pad' && ', pad'}
+              {on === 'pad' && `, ${say.t('screen.plan.padSmall')}`}
             </span>
           )}
         </span>
       ))}
       {few.length < rows.length && (
-        <span className="text-xs text-soft max-sm:hidden">{rows.length - few.length} more</span>
+        <span className="text-xs text-soft max-sm:hidden">
+          {say.t('screen.plan.more', { count: rows.length - few.length })}
+        </span>
       )}
       {!large && rows.length > 0 && (
-        <span className="text-xs text-soft sm:hidden">{rows.length} ex.</span>
+        <span className="text-xs text-soft sm:hidden">
+          {say.t('screen.plan.ex', { count: rows.length })}
+        </span>
       )}
     </>
   );
@@ -202,11 +218,12 @@ function sayShown(
   names: readonly string[],
 ) {
   const parts = [sayDate(say, day)];
-  if (off) parts.push('off');
-  else if (missed) parts.push('missed');
-  else if (minutes > 0) parts.push(`${minutes} minutes`);
-  else parts.push('free');
-  if (done) parts.push(`${Math.round(done.seconds / 60)} minutes done`);
+  if (off) parts.push(say.t('screen.plan.off'));
+  else if (missed) parts.push(say.t('screen.plan.missed'));
+  else if (minutes > 0) parts.push(say.t('screen.plan.minutes', { minutes }));
+  else parts.push(say.t('screen.plan.free'));
+  if (done)
+    parts.push(say.t('screen.plan.minutesDone', { minutes: Math.round(done.seconds / 60) }));
   for (const { work, tries } of planned ? rowsOf(planned) : []) {
     parts.push(`${tries} × ${names[work] ?? ''}`);
   }

@@ -36,18 +36,21 @@ export function DayPanel({
       </h2>
       {done && (
         <p>
-          {sayMinutes(say, done.seconds)} done, {done.tries} tries.
+          {say.t('screen.plan.doneTries', {
+            minutes: sayMinutes(say, done.seconds),
+            tries: done.tries,
+          })}
         </p>
       )}
       {planned && (
         <p className="mt-1 flex flex-wrap items-center gap-2 text-sm">
           <Minutes
             key={`${day} ${hours.minutes}`}
-            label={`Minutes on ${sayDate(say, day)}`}
+            label={say.t('screen.plan.minutesOn', { date: sayDate(say, day) })}
             value={hours.minutes}
             onSet={(minutes) => onSet(withDay(schedule, day, { ...hours, minutes }))}
           />
-          min
+          {say.t('screen.plan.minUnit')}
           <Surfaces
             name={sayDate(say, day)}
             on={hours.on}
@@ -55,7 +58,7 @@ export function DayPanel({
           />
           {hours.minutes > 0 && (
             <label className="flex items-center gap-1">
-              <span className="label">move to</span>
+              <span className="label">{say.t('screen.plan.moveTo')}</span>
               <input
                 key={day}
                 type="date"
@@ -76,7 +79,7 @@ export function DayPanel({
                 onSet({ ...schedule, days });
               }}
             >
-              as usual
+              {say.t('screen.plan.asUsual')}
             </Button>
           )}
         </p>
@@ -95,7 +98,7 @@ export function DayPanel({
               </span>
               <span className="text-soft">
                 {sayMinutes(say, seconds)}
-                {on === 'pad' && ', pad'}
+                {on === 'pad' && `, ${say.t('screen.plan.padSmall')}`}
               </span>
             </li>
           ))}

@@ -56,7 +56,7 @@ export default function ForecastChart(drawn: Drawn) {
     <div
       ref={place}
       role="img"
-      aria-label={`The way to the targets: ${percent} % done; minutes planned against done by week`}
+      aria-label={say.t('screen.plan.theWayToTheTargetsDone', { percent })}
       className="h-80 w-full"
     />
   );
@@ -107,7 +107,12 @@ function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSS
       left: 36,
       itemHeight: 8,
       textStyle: label,
-      data: ['done', 'expected', 'minutes planned', 'minutes done'],
+      data: [
+        say.t('screen.plan.done'),
+        say.t('screen.plan.expected'),
+        say.t('screen.plan.minutesPlanned'),
+        say.t('screen.plan.minutesDone2'),
+      ],
     },
     tooltip: {
       trigger: 'axis',
@@ -142,7 +147,7 @@ function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSS
         tooltip: { show: false },
       },
       {
-        name: 'done',
+        name: say.t('screen.plan.done'),
         type: 'line',
         step: 'end',
         symbol: 'none',
@@ -151,7 +156,7 @@ function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSS
         data: way.map(({ day, share }) => [day, percentOf(share)]),
       },
       {
-        name: 'expected',
+        name: say.t('screen.plan.expected'),
         type: 'line',
         symbol: 'none',
         color: of('--warm'),
@@ -160,13 +165,13 @@ function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSS
         markLine: {
           symbol: 'none',
           silent: true,
-          label: { ...label, formatter: 'target', position: 'insideEndTop' },
+          label: { ...label, formatter: say.t('screen.plan.target'), position: 'insideEndTop' },
           lineStyle: { color: of('--ink'), type: 'solid', width: 1 },
           data: target ? [{ xAxis: target }] : [],
         },
       },
       {
-        name: 'minutes planned',
+        name: say.t('screen.plan.minutesPlanned'),
         type: 'bar',
         xAxisIndex: 1,
         yAxisIndex: 1,
@@ -175,7 +180,7 @@ function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSS
         data: weeks.map(({ monday, planned }) => [monday, planned]),
       },
       {
-        name: 'minutes done',
+        name: say.t('screen.plan.minutesDone2'),
         type: 'bar',
         xAxisIndex: 1,
         yAxisIndex: 1,

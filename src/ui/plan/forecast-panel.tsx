@@ -5,14 +5,18 @@ import { useMemo } from 'react';
 import { hoursOn, type Forecasting, type Planning } from '@/core/plan';
 import { daysAfter, type DoneDay, type StudentPlan } from '@/core/studio';
 import { sayHelp, sayRange, sayRung } from '@/words';
-import { Button, useSpeech } from '../base';
+import { Loading, Button, useSpeech } from '../base';
 import { mondayOf } from './calendar';
 import type { WeekMinutes } from './forecast-chart';
 import { useForecast } from './use-forecast';
 
 const ForecastChart = dynamic(() => import('./forecast-chart'), {
   ssr: false,
-  loading: () => <div className="h-80 text-soft">Loading…</div>,
+  loading: () => (
+    <div className="h-80 text-soft">
+      <Loading />
+    </div>
+  ),
 });
 
 /** Chosen once, so that the same log always looks ahead the same way. */
@@ -33,20 +37,20 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
   return (
     <section aria-labelledby="forecast-title">
       <h2 id="forecast-title" className="flex items-baseline gap-3 font-serif text-xl">
-        Forecast
+        {say.t('screen.plan.forecast')}
         {stage === 'working' && (
           <span role="status" className="font-sans text-sm text-soft">
-            Calculating…{' '}
+            {say.t('screen.plan.calculating')}{' '}
             <Button look="quiet" onClick={stop}>
-              Stop
+              {say.t('screen.common.stopCapital')}
             </Button>
           </span>
         )}
         {(stage === 'stopped' || stage === 'failed') && (
           <span role="status" className="font-sans text-sm text-soft">
-            {stage === 'failed' && 'The forecast could not be calculated. '}
+            {stage === 'failed' && <>{say.t('screen.plan.notCalculated')} </>}
             <Button look="quiet" onClick={again}>
-              Try again
+              {say.t('screen.common.tryAgainCapital')}
             </Button>
           </span>
         )}
@@ -54,30 +58,40 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
       {forecast && (
         <>
           <p className="mt-1 text-lg" data-testid="forecast">
-            All targets:{' '}
-            <b>
-              {forecast.works.some(Boolean)
+            {say.t.rich('screen.plan.allTargets', {
+              b: (text) => <b>{text}</b>,
+              range: forecast.works.some(Boolean)
                 ? sayRange(say, forecast.program.early, forecast.program.late, today)
-                : 'reached'}
-            </b>
+                : say.t('screen.plan.reached'),
+            })}
             {forecast.program.inTime !== null && schedule.target && (
               <span className="text-soft">
                 {' '}
-                · on time in {Math.round(100 * forecast.program.inTime)} of 100 simulations
+                ·{' '}
+                {say.t('screen.plan.onTime', {
+                  count: Math.round(100 * forecast.program.inTime),
+                })}
               </span>
             )}
           </p>
           <ForecastChart way={way} forecast={forecast} weeks={weeks} target={schedule.target} />
-          <table className="mt-2 w-full text-left text-sm" aria-label="Targets">
+          <table
+            className="mt-2 w-full text-left text-sm"
+            aria-label={say.t('screen.plan.targets')}
+          >
             <tbody>
               {items.map(({ item, rung }, index) => {
                 const range = forecast.works[index];
                 return (
                   <tr key={works[index]?.id ?? index} className="border-b border-faint">
                     <td className="py-0.5">{item.name}</td>
-                    <td className="text-soft">{range ? `at ${sayRung(say, rung)}` : ''}</td>
+                    <td className="text-soft">
+                      {range ? say.t('screen.plan.at', { rung: sayRung(say, rung) }) : ''}
+                    </td>
                     <td className="text-right">
-                      {range ? sayRange(say, range.early, range.late, today) : 'reached'}
+                      {range
+                        ? sayRange(say, range.early, range.late, today)
+                        : say.t('screen.plan.reached')}
                     </td>
                   </tr>
                 );
@@ -85,15 +99,20 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
             </tbody>
           </table>
           <p className="mt-2 text-sm text-soft">
-            {forecast.futures.toLocaleString('en')} simulations, 4 in 5 of them within the range;
-            based on {Math.round(100 * forecast.clean.fresh)} % clean on new rungs,{' '}
-            {Math.round(100 * forecast.clean.known)} % clean on rungs passed before, and{' '}
-            {Math.round(100 * forecast.keeps)} % of the planned days kept.
+            {say.t('screen.plan.basedOn', {
+              futures: forecast.futures,
+              fresh: Math.round(100 * forecast.clean.fresh),
+              known: Math.round(100 * forecast.clean.known),
+              kept: Math.round(100 * forecast.keeps),
+            })}
           </p>
           {help && help.length > 0 && (
             <>
-              <h3 className="label mt-3">what would help most</h3>
-              <ol aria-label="What would help most" className="border-t border-line">
+              <h3 className="label mt-3">{say.t('screen.plan.whatWouldHelpMost')}</h3>
+              <ol
+                aria-label={say.t('screen.plan.whatWouldHelpMostCapital')}
+                className="border-t border-line"
+              >
                 {help.map((one) => (
                   <li key={one.kind} className="border-b border-faint py-0.5">
                     {sayHelp(say, one, works)}

@@ -2,7 +2,7 @@
 
 import { MOST_MINUTES, SURFACES, type Hours, type Schedule } from '@/core/plan';
 import { WEEKDAYS } from '@/core/studio';
-import { Button } from '../base';
+import { Button, useSpeech } from '../base';
 
 /** The usual week: minutes, kit or pad, from when, and the quiet hours. */
 export function HoursTable({
@@ -12,15 +12,16 @@ export function HoursTable({
   week: Schedule['week'];
   onSet: (week: Schedule['week']) => void;
 }) {
+  const { say } = useSpeech();
   return (
-    <table className="w-full text-left text-sm" aria-label="The week">
+    <table className="w-full text-left text-sm" aria-label={say.t('screen.plan.theWeek')}>
       <thead>
         <tr className="label border-b border-line">
-          <th className="w-10 py-1 font-normal">day</th>
-          <th className="font-normal">minutes</th>
-          <th className="font-normal">on</th>
-          <th className="font-normal">from</th>
-          <th className="font-normal">quiet</th>
+          <th className="w-10 py-1 font-normal">{say.t('screen.common.day')}</th>
+          <th className="font-normal">{say.t('screen.plan.minutes2')}</th>
+          <th className="font-normal">{say.t('screen.common.on')}</th>
+          <th className="font-normal">{say.t('screen.common.from')}</th>
+          <th className="font-normal">{say.t('screen.plan.quiet')}</th>
         </tr>
       </thead>
       <tbody>
@@ -53,12 +54,13 @@ function HoursCells({
   hours: Hours;
   onSet: (hours: Hours) => void;
 }) {
+  const { say } = useSpeech();
   const { quiet } = hours;
   return (
     <>
       <td className="py-0.5">
         <Minutes
-          label={`Minutes on ${name}`}
+          label={say.t('screen.plan.minutesOn2', { name })}
           value={hours.minutes}
           onSet={(minutes) => onSet({ ...hours, minutes })}
         />
@@ -67,26 +69,30 @@ function HoursCells({
         <Surfaces name={name} on={hours.on} onSet={(on) => onSet({ ...hours, on })} />
       </td>
       <td>
-        <Clock label={`${name} from`} value={hours.at} onSet={(at) => onSet({ ...hours, at })} />
+        <Clock
+          label={say.t('screen.plan.from', { name })}
+          value={hours.at}
+          onSet={(at) => onSet({ ...hours, at })}
+        />
       </td>
       <td className="whitespace-nowrap">
         {quiet ? (
           <>
             <Clock
-              label={`${name} quiet from`}
+              label={say.t('screen.plan.quietFrom', { name })}
               value={quiet.from}
               onSet={(from) => onSet({ ...hours, quiet: { ...quiet, from } })}
             />
             –
             <Clock
-              label={`${name} quiet to`}
+              label={say.t('screen.plan.quietTo', { name })}
               value={quiet.to}
               onSet={(to) => onSet({ ...hours, quiet: { ...quiet, to } })}
             />
             <Button
               look="quiet"
               className="!h-6 !px-1"
-              aria-label={`No quiet hours on ${name}`}
+              aria-label={say.t('screen.plan.noQuietHoursOn', { name })}
               onClick={() => onSet({ ...hours, quiet: null })}
             >
               ×
@@ -96,10 +102,10 @@ function HoursCells({
           <Button
             look="quiet"
             className="!h-6"
-            aria-label={`Quiet hours on ${name}`}
+            aria-label={say.t('screen.plan.quietHoursOn', { name })}
             onClick={() => onSet({ ...hours, quiet: QUIET })}
           >
-            none
+            {say.t('screen.common.none')}
           </Button>
         )}
       </td>
@@ -155,9 +161,10 @@ export function Surfaces({
   on: Hours['on'];
   onSet: (on: Hours['on']) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <select
-      aria-label={`Kit or pad on ${name}`}
+      aria-label={say.t('screen.plan.kitOrPadOn', { name })}
       className="field"
       value={on}
       onChange={(event) => onSet(event.target.value === 'pad' ? 'pad' : 'kit')}

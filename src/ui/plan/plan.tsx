@@ -78,9 +78,18 @@ export function Plan({
     const moved = moveSession(schedule, from, to, today);
     if (!moved.ok) return void toastIssues(moved.issues);
     if (moved.value === before || !set(moved.value)) return;
-    toast(`${sayDate(say, from)} and ${sayDate(say, to)} have changed places.`, {
-      action: { label: 'Undo', onClick: () => set({ days: before.days }) },
-    });
+    toast(
+      say.t('screen.plan.andHaveChangedPlaces', {
+        date: sayDate(say, from),
+        date2: sayDate(say, to),
+      }),
+      {
+        action: {
+          label: say.t('screen.common.undoCapital'),
+          onClick: () => set({ days: before.days }),
+        },
+      },
+    );
     setChosen(to);
   }
 
@@ -100,25 +109,37 @@ export function Plan({
   return (
     <main className="mx-auto max-w-[86rem] px-6 py-5">
       <header className="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-2">
-        <h1 className="font-serif text-3xl">{back ? `Plan of ${student.name}` : 'Plan'}</h1>
+        <h1 className="font-serif text-3xl">
+          {back
+            ? say.t('screen.common.planOf', { student: student.name })
+            : say.t('screen.plan.planCapital')}
+        </h1>
         {back && (
           <Link href={back} className={buttonLook('quiet')}>
-            to the record
+            {say.t('screen.common.toTheRecord')}
           </Link>
         )}
         <span className="ml-auto flex gap-2">
-          <Button aria-label="Earlier" onClick={() => setFirst(daysAfter(first, -7 * weeks))}>
+          <Button
+            aria-label={say.t('screen.plan.earlier')}
+            onClick={() => setFirst(daysAfter(first, -7 * weeks))}
+          >
             ←
           </Button>
-          <Button onClick={() => [setFirst(firstOf(today, view)), setChosen(today)]}>today</Button>
-          <Button aria-label="Later" onClick={() => setFirst(daysAfter(first, 7 * weeks))}>
+          <Button onClick={() => [setFirst(firstOf(today, view)), setChosen(today)]}>
+            {say.t('screen.plan.today')}
+          </Button>
+          <Button
+            aria-label={say.t('screen.plan.laterCapital')}
+            onClick={() => setFirst(daysAfter(first, 7 * weeks))}
+          >
             →
           </Button>
           <Button aria-pressed={view === 'week'} onClick={() => switchTo('week')}>
-            week
+            {say.t('screen.plan.week')}
           </Button>
           <Button aria-pressed={view === 'month'} onClick={() => switchTo('month')}>
-            month
+            {say.t('screen.plan.month')}
           </Button>
         </span>
       </header>
@@ -141,7 +162,9 @@ export function Plan({
           {works.length === 0 && (
             <p className="mt-3 text-lg">
               Nothing to plan yet.{' '}
-              {back ? 'Give a program first.' : 'Your teacher gives you a program first.'}
+              {back
+                ? say.t('screen.plan.giveAProgramFirst')
+                : say.t('screen.plan.yourTeacherGivesYouAProgram')}
             </p>
           )}
           {unfit.map((one) => {
@@ -163,10 +186,10 @@ export function Plan({
           />
           <section aria-labelledby="week-title">
             <h2 id="week-title" className="font-serif text-xl">
-              The week
+              {say.t('screen.plan.theWeek')}
             </h2>
             {!scheduled && (
-              <p className="text-sm text-soft">No schedule set; assuming 30 min a day.</p>
+              <p className="text-sm text-soft">{say.t('screen.plan.noScheduleSetAssuming30Min')}</p>
             )}
             <HoursTable week={fields.week} onSet={(week) => set({ week })} />
           </section>
@@ -183,7 +206,7 @@ export function Plan({
                   setIssues([]);
                 }}
               >
-                as it was
+                {say.t('screen.common.asItWas')}
               </Button>
             </div>
           )}

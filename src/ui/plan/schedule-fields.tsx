@@ -22,11 +22,12 @@ export function ScheduleFields({
   today: Day;
   onSet: Set;
 }) {
+  const { say } = useSpeech();
   return (
     <div className="flex flex-col gap-3 text-sm">
       <p className="flex flex-wrap items-center gap-2">
         <label className="flex items-center gap-2">
-          <span className="label">target date</span>
+          <span className="label">{say.t('screen.plan.targetDate')}</span>
           <input
             key={schedule.target}
             type="date"
@@ -42,7 +43,7 @@ export function ScheduleFields({
         </label>
       </p>
       <p className="flex flex-wrap items-center gap-2">
-        <span className="label">order</span>
+        <span className="label">{say.t('screen.plan.order')}</span>
         {ORDERS.map((order) => (
           <Button
             key={order}
@@ -68,8 +69,8 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
   function remove(one: Schedule['off'][number]) {
     const before = schedule.off;
     onSet({ off: before.filter((other) => other !== one) });
-    toast(`Days off from ${sayDay(say, one.from)} removed.`, {
-      action: { label: 'Undo', onClick: () => onSet({ off: before }) },
+    toast(say.t('screen.plan.daysOffFromRemoved', { day: sayDay(say, one.from) }), {
+      action: { label: say.t('screen.common.undoCapital'), onClick: () => onSet({ off: before }) },
     });
   }
 
@@ -85,11 +86,11 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
           setTo('');
         }}
       >
-        <span className="label">off</span>
+        <span className="label">{say.t('screen.plan.off')}</span>
         <input
           type="date"
           max={LAST_DATE}
-          aria-label="Off from"
+          aria-label={say.t('screen.plan.offFrom')}
           required
           className="field"
           value={from}
@@ -99,12 +100,12 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
         <input
           type="date"
           max={LAST_DATE}
-          aria-label="Off to"
+          aria-label={say.t('screen.plan.offTo')}
           className="field"
           value={to}
           onChange={(event) => setTo(event.target.value)}
         />
-        <Button type="submit">Add</Button>
+        <Button type="submit">{say.t('screen.common.add')}</Button>
       </form>
       <ul className="mt-1 flex flex-wrap gap-1">
         {ahead.map((one) => (
@@ -115,7 +116,7 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
             <Button
               look="quiet"
               className="!h-6"
-              aria-label={`Remove the days off from ${sayDay(say, one.from)}`}
+              aria-label={say.t('screen.plan.removeTheDaysOffFrom', { day: sayDay(say, one.from) })}
               onClick={() => remove(one)}
             >
               ×
@@ -133,21 +134,21 @@ function NoiseFields({ noise, onSet }: { noise: Noise; onSet: (noise: Noise) => 
   return (
     <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
       <Level
-        name="Kit"
+        name={say.t('screen.common.kit')}
         value={noise.kit}
-        unit="dBA"
+        unit={say.t('screen.plan.dba')}
         range={NOISE_RANGE.kit}
         onSet={(kit) => onSet({ ...noise, kit })}
       />
       <Level
-        name="Pad"
+        name={say.t('screen.plan.pad')}
         value={noise.pad}
-        unit="dBA"
+        unit={say.t('screen.plan.dba')}
         range={NOISE_RANGE.pad}
         onSet={(pad) => onSet({ ...noise, pad })}
       />
       <label className="flex items-center gap-1">
-        <span className="label">hearing protection</span>
+        <span className="label">{say.t('screen.plan.hearingProtection')}</span>
         <select
           className="field"
           value={noise.protection}
@@ -162,9 +163,9 @@ function NoiseFields({ noise, onSet }: { noise: Noise; onSet: (noise: Noise) => 
       </label>
       {noise.protection !== 'none' && (
         <Level
-          name="Rated"
+          name={say.t('screen.plan.rated')}
           value={noise.label}
-          unit="dB"
+          unit={say.t('screen.plan.db')}
           range={NOISE_RANGE.label}
           onSet={(label) => onSet({ ...noise, label })}
         />
@@ -186,13 +187,14 @@ function Level({
   range: readonly [number, number];
   onSet: (value: number) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <label className="flex items-center gap-1">
       <span className="label">{name.toLowerCase()}</span>
       <input
         key={value}
         type="number"
-        aria-label={`${name} in ${unit}`}
+        aria-label={say.t('screen.plan.in', { name, unit })}
         className="field w-14 text-right"
         defaultValue={value}
         min={least}

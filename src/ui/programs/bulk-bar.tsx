@@ -1,7 +1,6 @@
 'use client';
 
 import { useState } from 'react';
-import { sayCount } from '@/core/issue';
 import { USUAL_COURSE, type Course } from '@/core/ladder';
 import { COURSE_TEMPLATES, type OutlineItem, type OutlineSection } from '@/core/program';
 import { TICKS_PER_QUARTER } from '@/core/time';
@@ -33,7 +32,7 @@ export function BulkBar({
     ...COURSE_TEMPLATES.map(({ id, name }) => ({ value: id, text: name })),
     ...items.map(({ id, name, course: own }) => ({
       value: id as string,
-      text: `as ${name}`,
+      text: say.t('screen.programs.as', { name }),
       hint: sayCourse(say, own),
     })),
   ];
@@ -47,38 +46,41 @@ export function BulkBar({
   return (
     <div
       role="region"
-      aria-label="Chosen items"
+      aria-label={say.t('screen.programs.chosenItems')}
       className="sticky bottom-0 z-10 border-t-2 border-warm bg-paper py-2"
     >
       <div className="flex flex-wrap items-center gap-3">
-        <b role="status">{sayCount(chosen.length, 'item')} chosen</b>
+        <b role="status">{say.t('screen.programs.chosenCount', { count: chosen.length })}</b>
         <Choice
-          label="Ladder for all chosen"
+          label={say.t('screen.programs.ladderForAllChosen')}
           options={options}
           className="phrase"
           onChoose={take}
           wide
         >
-          ladder…
+          {say.t('screen.programs.ladder')}
         </Choice>
         <Button aria-expanded={open} onClick={() => setOpen(!open)}>
-          set ladder and dosage
+          {say.t('screen.programs.setLadderAndDosage')}
         </Button>
         {sections.length > 1 && (
           <Choice
-            label="Section to move them to"
-            options={sections.map(({ id, name }) => ({ value: id, text: name || 'no name' }))}
+            label={say.t('screen.programs.sectionToMoveThemTo')}
+            options={sections.map(({ id, name }) => ({
+              value: id,
+              text: name || say.t('screen.programs.noName'),
+            }))}
             className="phrase"
             onChoose={onMove}
           >
-            move to…
+            {say.t('screen.programs.moveTo')}
           </Choice>
         )}
         <Button look="quiet" onClick={onRemove}>
-          take out
+          {say.t('screen.programs.takeOut')}
         </Button>
         <Button look="quiet" onClick={onClear}>
-          clear selection
+          {say.t('screen.programs.clearSelection')}
         </Button>
       </div>
       {open && (
@@ -89,7 +91,7 @@ export function BulkBar({
             onSet={setCourse}
           />
           <Button look="main" onClick={() => onCourse(course)}>
-            Set for {chosen.length}
+            {say.t('screen.programs.setFor', { count: chosen.length })}
           </Button>
         </div>
       )}

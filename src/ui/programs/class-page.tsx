@@ -35,6 +35,7 @@ export function ClassPage({
     ) => Promise<Result<null>>;
   };
 }) {
+  const { say } = useSpeech();
   const items = versions[0]?.items ?? [];
   const without = versions.filter((one) => !hasIt(one));
 
@@ -43,33 +44,42 @@ export function ClassPage({
       const done = await attemptOrSay(() => actions.give(program.id, given.student.id));
       if (!done) return;
     }
-    const names = all.map((one) => one.given.student.name).join(', ');
-    toast.success(`${names} ${all.length === 1 ? 'has' : 'have'} ${program.name} now.`);
+    toast.success(
+      say.t('screen.programs.haveItNow', {
+        names: all.map((one) => one.given.student.name).join(', '),
+        count: all.length,
+        program: program.name,
+      }),
+    );
   }
 
   return (
     <main className="px-6 py-8">
       <header className="mb-4 flex items-baseline gap-4">
-        <h1 className="font-serif text-3xl">{program.name}: each student’s version</h1>
+        <h1 className="font-serif text-3xl">
+          {say.t('screen.programs.eachStudentVersion', { program: program.name })}
+        </h1>
         <Link className="underline" href={`/programs/${program.id}`}>
-          to the program
+          {say.t('screen.programs.toTheProgram')}
         </Link>
         {items.length > 0 && without.length > 1 && (
           <Button className="ml-auto" onClick={() => void give(without)}>
-            give to all {without.length} without it
+            {say.t('screen.programs.giveToAllWithoutIt', { without: without.length })}
           </Button>
         )}
       </header>
       {items.length === 0 ? (
         <p className="text-soft">
-          {versions.length === 0 ? 'No students yet.' : 'This program has no exercises yet.'}
+          {versions.length === 0
+            ? say.t('screen.programs.noStudentsYet')
+            : say.t('screen.programs.thisProgramHasNoExercisesYet')}
         </p>
       ) : (
         <div className="overflow-x-auto">
           <table className="w-full text-left">
             <thead>
               <tr className="border-b border-line align-baseline">
-                <th className="label w-56 py-1 font-normal">exercise</th>
+                <th className="label w-56 py-1 font-normal">{say.t('screen.common.exercise')}</th>
                 {versions.map((version) => (
                   <th key={version.given.student.id} className="px-3 py-1 font-normal">
                     <Link
@@ -81,10 +91,12 @@ export function ClassPage({
                     {!hasIt(version) && (
                       <Button
                         className="ml-2"
-                        aria-label={`Give it to ${version.given.student.name}`}
+                        aria-label={say.t('screen.programs.giveItTo', {
+                          student: version.given.student.name,
+                        })}
                         onClick={() => void give([version])}
                       >
-                        give
+                        {say.t('screen.programs.give')}
                       </Button>
                     )}
                   </th>
@@ -135,7 +147,7 @@ function Cell({
   async function store() {
     if (typed === String(item.startBpm)) return;
     const read = typed.trim() === '' ? null : parseBpm(typed);
-    if (read && !read.ok) return toast.error('A start is a tempo from 20 to 400.');
+    if (read && !read.ok) return toast.error(say.t('screen.programs.aStartIsATempoFrom'));
     await attemptOrSay(() => start(assignmentId, item.item, read?.value ?? null));
   }
 
@@ -143,9 +155,9 @@ function Cell({
     <>
       {hasIt(version) ? (
         <label className="mb-1 flex items-baseline gap-1">
-          starts at
+          {say.t('screen.programs.startsAt')}
           <input
-            aria-label={`${student.name}, ${item.name}: start`}
+            aria-label={say.t('screen.programs.start', { student: student.name, item: item.name })}
             className="field w-12 text-center font-semibold"
             inputMode="decimal"
             value={typed}
@@ -153,10 +165,16 @@ function Cell({
             onBlur={() => void store()}
             onKeyDown={(event) => event.key === 'Enter' && void store()}
           />
-          {item.now !== null && <span className="text-soft">· now {sayRung(say, item.now)}</span>}
+          {item.now !== null && (
+            <span className="text-soft">
+              · {say.t('screen.programs.now', { rung: sayRung(say, item.now) })}
+            </span>
+          )}
         </label>
       ) : (
-        <span className="mb-1 block text-soft">would start at {item.startBpm}</span>
+        <span className="mb-1 block text-soft">
+          {say.t('screen.programs.wouldStartAt', { startBpm: item.startBpm })}
+        </span>
       )}
       {item.differs
         .map((one) => sayDifference(say, one))

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { sayCount, type Issue } from '@/core/issue';
+import type { Issue } from '@/core/issue';
 import {
   DOSAGE_KINDS,
   makeCourse,
@@ -15,20 +15,20 @@ import {
   type TypedCourse,
 } from '@/core/ladder';
 import type { Tempo } from '@/core/time';
-import { sayDosage, sayManner, sayRung, type Say } from '@/words';
+import { sayDosage, sayEach, sayManner, sayRung, type Key, type Say } from '@/words';
 import { Button, issuesAt, Trouble, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 
-const KINDS: Readonly<Record<LadderKind, string>> = {
-  fixed: 'equal steps',
-  percent: 'percent',
-  'two-up': 'two up, one down',
-  alternate: 'slow and fast in turn',
-  hold: 'held longer and longer',
-  list: 'by hand',
-  ramp: 'ramp within a try',
-  stages: 'practice steps',
-};
+const KINDS = {
+  fixed: 'screen.programs.equalSteps',
+  percent: 'screen.programs.percent',
+  'two-up': 'screen.programs.twoUpOneDown',
+  alternate: 'screen.programs.slowAndFastInTurn',
+  hold: 'screen.programs.heldLongerAndLonger',
+  list: 'screen.common.byHand',
+  ramp: 'screen.programs.rampWithinATry',
+  stages: 'screen.programs.practiceSteps',
+} as const satisfies Record<LadderKind, Key>;
 
 /** Ladder, dosage and rule as words with fields in them. What is typed is kept, also when it cannot be
  * played; it is taken as soon as it can. */
@@ -93,12 +93,12 @@ export function CourseFields({
     <div className="text-[0.95rem]">
       <div className="flex flex-wrap items-baseline gap-x-1.5 gap-y-1.5">
         <select
-          aria-label="Kind of ladder"
+          aria-label={say.t('screen.programs.kindOfLadder')}
           className="field"
           value={kind}
           onChange={(event) => chooseKind(event.target.value as LadderKind)}
         >
-          {Object.entries(KINDS).map(([value, text]) => (
+          {Object.entries(sayEach(say, KINDS)).map(([value, text]) => (
             <option key={value} value={value}>
               {text}
             </option>
@@ -106,16 +106,18 @@ export function CourseFields({
         </select>
         <TempoGlyph tempo={tempo} size={14} />
         <Way kind={kind} field={field} />
-        <span className="ml-3">each</span>
-        {field('amount', 'Amount')}
+        <span className="ml-3">{say.t('screen.programs.each')}</span>
+        {field('amount', say.t('screen.programs.field.amount'))}
         <select
-          aria-label="Dosage"
+          aria-label={say.t('screen.programs.dosage')}
           className="field"
           value={typed.dosage}
           onChange={(event) => choose({ dosage: event.target.value as TypedCourse['dosage'] })}
         >
           {DOSAGE_KINDS.map((one) => (
-            <option key={one}>{one}</option>
+            <option key={one} value={one}>
+              {say.t(`practice.dosageKind.${one}`)}
+            </option>
           ))}
         </select>
       </div>
@@ -123,21 +125,20 @@ export function CourseFields({
         <Stages stages={typed.stages} steps={steps} onSet={(stages) => choose({ stages })} />
       )}
       <div className="mt-1.5 flex flex-wrap items-baseline gap-x-1.5 gap-y-1.5">
-        <span>up after</span>
-        {field('clean', 'Clean tries to go up')}
-        <span>clean, down after</span>
-        {field('lost', 'Lost tries to go down')}
-        <span>lost, stuck after</span>
-        {field('plateau', 'Days without gain')}
-        <span>days ·</span>
+        {say.t.rich('screen.programs.rule', {
+          ...WORD,
+          clean: () => field('clean', say.t('screen.programs.field.clean')),
+          lost: () => field('lost', say.t('screen.programs.field.lost')),
+          days: () => field('plateau', say.t('screen.programs.field.plateau')),
+        })}
         <select
-          aria-label="Who moves the ladder"
+          aria-label={say.t('screen.programs.whoMovesTheLadder')}
           className="field"
           value={typed.follow}
           onChange={(event) => choose({ follow: event.target.value as Course['follow'] })}
         >
-          <option value="acts">moves by itself</option>
-          <option value="proposes">waits for me</option>
+          <option value="acts">{say.t('screen.programs.movesByItself')}</option>
+          <option value="proposes">{say.t('screen.programs.waitsForMe')}</option>
         </select>
         <label className="ml-2 inline-flex items-baseline gap-1">
           <input
@@ -145,7 +146,7 @@ export function CourseFields({
             checked={typed.climb}
             onChange={(event) => choose({ climb: event.target.checked })}
           />
-          climb to find the start
+          {say.t('screen.programs.climbToFindTheStart')}
         </label>
       </div>
       <Trouble issues={issues} />
@@ -153,6 +154,9 @@ export function CourseFields({
     </div>
   );
 }
+
+/** Words between fields. */
+const WORD = { w: (text: React.ReactNode) => <span>{text}</span> };
 
 function same(one: Course, other: Course): boolean {
   return JSON.stringify(one) === JSON.stringify(other);
@@ -181,44 +185,27 @@ function Way({
   kind: LadderKind;
   field: (key: TextKey, label: string, wide?: boolean) => React.ReactNode;
 }) {
-  if (kind === 'list') return field('list', 'Tempi', true);
-  if (kind === 'stages') return field('slow', 'Tempo');
+  const { say } = useSpeech();
+  if (kind === 'list') return field('list', say.t('screen.programs.field.tempos'), true);
+  if (kind === 'stages') return field('slow', say.t('screen.programs.field.tempo'));
   if (kind === 'hold') {
-    return (
-      <>
-        {field('slow', 'Tempo')}
-        <span>for</span>
-        {field('start', 'From minutes')}
-        <span>→</span>
-        {field('target', 'To minutes')}
-        <span>min by</span>
-        {field('step', 'Step')}
-      </>
-    );
+    return say.t.rich('screen.programs.way.hold', {
+      ...WORD,
+      tempo: () => field('slow', say.t('screen.programs.field.tempo')),
+      start: () => field('start', say.t('screen.programs.field.fromMinutes')),
+      target: () => field('target', say.t('screen.programs.field.toMinutes')),
+      step: () => field('step', say.t('screen.programs.field.step')),
+    });
   }
-  return (
-    <>
-      {kind === 'alternate' && (
-        <>
-          {field('slow', 'Slow tempo')}
-          <span>and</span>
-        </>
-      )}
-      {field('start', 'Start')}
-      <span>→</span>
-      {field('target', 'Target')}
-      <span>by</span>
-      {field('step', 'Step')}
-      {kind === 'percent' && <span>%</span>}
-      {kind === 'ramp' && (
-        <>
-          <span>every</span>
-          {field('every', 'Bars a step')}
-          <span>bars</span>
-        </>
-      )}
-    </>
-  );
+  const way = kind === 'alternate' || kind === 'percent' || kind === 'ramp' ? kind : 'fixed';
+  return say.t.rich(`screen.programs.way.${way}`, {
+    ...WORD,
+    slow: () => field('slow', say.t('screen.programs.field.slow')),
+    start: () => field('start', say.t('screen.programs.field.start')),
+    target: () => field('target', say.t('screen.programs.field.target')),
+    step: () => field('step', say.t('screen.programs.field.step')),
+    every: () => field('every', say.t('screen.programs.field.bars')),
+  });
 }
 
 /** Rungs that are not tempi, in order. */
@@ -234,7 +221,7 @@ function Stages({
   const { say } = useSpeech();
   return (
     <div className="mt-1.5">
-      <ol aria-label="Rungs" className="list-decimal pl-6">
+      <ol aria-label={say.t('screen.common.rungs')} className="list-decimal pl-6">
         {stages.map((stage, index) => {
           const says = stage.kind === 'step' ? stage.says : sayManner(say, stage.manner);
           return (
@@ -242,19 +229,21 @@ function Stages({
               {says}{' '}
               <Button
                 look="quiet"
-                aria-label={`Leave out ${says}`}
+                aria-label={say.t('screen.programs.leaveOut', { says })}
                 onClick={() => onSet(stages.filter((_, at) => at !== index))}
               >
-                leave out
+                {say.t('screen.programs.leaveOut2')}
               </Button>
             </li>
           );
         })}
       </ol>
       <span className="flex items-center gap-2">
-        {steps && <Button onClick={() => onSet([...steps()])}>its steps</Button>}
+        {steps && (
+          <Button onClick={() => onSet([...steps()])}>{say.t('screen.programs.itsSteps')}</Button>
+        )}
         <select
-          aria-label="Add a rung"
+          aria-label={say.t('screen.programs.addARung')}
           className="field"
           value=""
           onChange={(event) => {
@@ -263,7 +252,7 @@ function Stages({
           }}
         >
           <option value="" disabled>
-            + rung
+            {say.t('screen.programs.addRung')}
           </option>
           {MANNERS.map((id) => (
             <option key={id} value={id}>
@@ -287,7 +276,7 @@ export function sayRungs(say: Say, { ladder }: Course): string {
     rungs.length <= MOST_RUNGS
       ? rungs.join(apart)
       : `${rungs.slice(0, 8).join(apart)} … ${rungs.slice(-3).join(apart)}`;
-  return `${sayCount(rungs.length, 'rung')}: ${shown}`;
+  return say.t('screen.programs.allRungs', { count: rungs.length, rungs: shown });
 }
 
 /** Whether its rungs are more than tempos. */
@@ -307,7 +296,15 @@ export function sayCourse(say: Say, { ladder, dosage, rule, follow }: Course): s
   const way =
     rungs.length <= most
       ? says.join(apart)
-      : `${says.slice(0, most / 2).join(apart)} … ${says.at(-1)} (${rungs.length} rungs)`;
-  const each = rungs[0]?.dosage ? '' : `, ${sayDosage(say, dosage)} each`;
-  return `${way}${each}, up after ${rule.clean} clean${follow === 'proposes' ? ', waits for me' : ''}`;
+      : say.t('screen.programs.rungs', {
+          first: says.slice(0, most / 2).join(apart),
+          last: says.at(-1) ?? '',
+          rungs: rungs.length,
+        });
+  return say.t('screen.programs.course', {
+    way,
+    dosage: rungs[0]?.dosage ? 'none' : sayDosage(say, dosage),
+    clean: rule.clean,
+    follow,
+  });
 }

@@ -4,7 +4,7 @@ import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { sayCount, type Result } from '@/core/issue';
+import type { Result } from '@/core/issue';
 import type {
   AssignmentId,
   Given as GivenTo,
@@ -44,6 +44,7 @@ export function Given({
   actions: GivingActions;
   onProgram: (program: Program) => void;
 }) {
+  const { say } = useSpeech();
   const [asked, setAsked] = useState<StudentVersion | null>(null);
   const without = students.filter(
     (student) => !program.given.some((given) => given.student.id === student.id),
@@ -58,8 +59,9 @@ export function Given({
   async function give(id: PersonId) {
     setAsked(null);
     const done = await run(() => actions.give(program.id, id));
-    const name = students.find((student) => student.id === id)?.name;
-    if (done) toast.success(`${name} has ${program.name} now.`);
+    const name = students.find((student) => student.id === id)?.name ?? '';
+    if (done)
+      toast.success(say.t('screen.common.hasNow', { student: name, program: program.name }));
   }
 
   /** Asks first where the student's weak places lie in it. */
@@ -74,9 +76,9 @@ export function Given({
   async function takeBack(given: GivenTo) {
     const { assignmentId, student } = given;
     if (!(await run(() => actions.take(program.id, assignmentId, true)))) return;
-    toast(`Taken back from ${student.name}; the log stays.`, {
+    toast(say.t('screen.programs.takenBackFromTheLogStays', { student: student.name }), {
       action: {
-        label: 'Undo',
+        label: say.t('screen.common.undoCapital'),
         onClick: () => void run(() => actions.take(program.id, assignmentId, false)),
       },
     });
@@ -85,7 +87,7 @@ export function Given({
   return (
     <aside aria-labelledby="given-title">
       <h2 id="given-title" className="label mb-2">
-        given to
+        {say.t('screen.programs.givenTo')}
       </h2>
       <Behind
         program={program}
@@ -98,18 +100,20 @@ export function Given({
               {given.student.name}
             </Link>
             {given.version < program.version && (
-              <span className="ml-2 text-sm text-soft">before your changes</span>
+              <span className="ml-2 text-sm text-soft">
+                {say.t('screen.programs.beforeYourChanges')}
+              </span>
             )}
             <Link
               href={`/students/${given.student.id}/plan`}
-              aria-label={`Plan of ${given.student.name}`}
+              aria-label={say.t('screen.common.planOf', { student: given.student.name })}
               className="ml-auto px-2 text-sm text-soft hover:underline"
             >
-              plan
+              {say.t('screen.common.plan')}
             </Link>
             <Button
               look="quiet"
-              aria-label={`Take it back from ${given.student.name}`}
+              aria-label={say.t('screen.programs.takeItBackFrom', { student: given.student.name })}
               onClick={() => void takeBack(given)}
             >
               <X size={15} aria-hidden />
@@ -117,34 +121,38 @@ export function Given({
           </li>
         ))}
       </ul>
-      {program.given.length === 0 && <p className="mb-3 text-soft">Nobody has it yet.</p>}
+      {program.given.length === 0 && (
+        <p className="mb-3 text-soft">{say.t('screen.programs.nobodyHasItYet')}</p>
+      )}
       {asked && (
         <Warned version={asked} onGive={(id) => void give(id)} onLeave={() => setAsked(null)} />
       )}
       <div className="flex flex-col items-start gap-2">
         {without.length > 0 && (
           <Choice
-            label="Student to give it to"
+            label={say.t('screen.programs.studentToGiveItTo')}
             options={without.map((student) => ({ value: student.id, text: student.name }))}
             className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
             onChoose={(id) => void offer(id)}
           >
-            give to…
+            {say.t('screen.programs.giveTo')}
           </Choice>
         )}
         {students.length > 0 && (
           <Link className="underline" href={`/programs/${program.id}/class`}>
-            Each student’s version
+            {say.t('screen.programs.eachStudentVersion2')}
           </Link>
         )}
       </div>
       {students.length === 0 && (
         <p>
-          No students yet.{' '}
-          <Link className="underline" href="/students">
-            Add one
-          </Link>
-          .
+          {say.t.rich('screen.programs.noStudentsAddOne', {
+            link: (text) => (
+              <Link className="underline" href="/students">
+                {text}
+              </Link>
+            ),
+          })}
         </p>
       )}
     </aside>
@@ -159,6 +167,7 @@ function Behind({
   program: Program;
   follow: (ids: readonly AssignmentId[], version: number | null) => Promise<Program | null>;
 }) {
+  const { say } = useSpeech();
   const behind = program.given.filter((given) => given.version < program.version);
   if (behind.length === 0) return null;
   const names = behind.map((given) => given.student.name).join(', ');
@@ -169,9 +178,9 @@ function Behind({
       null,
     );
     if (!done) return;
-    toast(`${names} ${behind.length === 1 ? 'has' : 'have'} your changes now.`, {
+    toast(say.t('screen.programs.haveChangesNow', { names, count: behind.length }), {
       action: {
-        label: 'Undo',
+        label: say.t('screen.common.undoCapital'),
         onClick: () =>
           void Promise.all(behind.map((one) => follow([one.assignmentId], one.version))),
       },
@@ -181,9 +190,11 @@ function Behind({
   return (
     <div role="status" className="mb-3 border-l-3 border-warm pl-2">
       <p className="mb-1">
-        {names} {behind.length === 1 ? 'has' : 'have'} the version before your changes.
+        {say.t('screen.programs.haveOldVersion', { names, count: behind.length })}
       </p>
-      <Button onClick={() => void all()}>Update {behind.length === 1 ? 'them' : 'all'}</Button>
+      <Button onClick={() => void all()}>
+        {say.t('screen.programs.update', { count: behind.length })}
+      </Button>
     </div>
   );
 }
@@ -206,11 +217,11 @@ function Warned({
   return (
     <div
       role="alertdialog"
-      aria-label={`Before ${student.name} gets it`}
+      aria-label={say.t('screen.programs.beforeGetsIt', { student: student.name })}
       className="mb-3 border-l-3 border-warm pl-2"
     >
       <p className="mb-1">
-        {student.name}: {sayCount(warned.length, 'item')} may break.
+        {say.t('screen.programs.mayBreak', { student: student.name, count: warned.length })}
       </p>
       <ul className="mb-2 text-sm">
         {warned.map((item) => (
@@ -229,9 +240,9 @@ function Warned({
       </ul>
       <span className="flex gap-2">
         <Button look="main" onClick={() => onGive(student.id)}>
-          Give it
+          {say.t('screen.programs.giveIt')}
         </Button>
-        <Button onClick={onLeave}>Not yet</Button>
+        <Button onClick={onLeave}>{say.t('screen.programs.notYet')}</Button>
       </span>
     </div>
   );

@@ -12,7 +12,7 @@ import type { OutlineItem } from '@/core/program';
 import { sentenceText, type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
-import { sayLoad, sayCue, sayStep, type Say } from '@/words';
+import { type Key, type Say, sayCue, sayList, sayLoad, sayStep } from '@/words';
 import { Button, Choice, useSpeech, Words } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
@@ -98,13 +98,13 @@ export function ItemRow({
           onDragStart={drag('start')}
           onDragEnd={drag('end')}
           className="cursor-grab self-center text-soft"
-          title="Drag, or Alt and the arrow keys"
+          title={say.t('screen.programs.dragOrAltAndTheArrow')}
         >
           <GripVertical size={15} aria-hidden />
         </span>
         <input
           type="checkbox"
-          aria-label={`Choose ${item.name}`}
+          aria-label={say.t('screen.programs.choose', { item: item.name })}
           checked={chosen}
           onChange={() => actions.choose(id)}
         />
@@ -113,11 +113,19 @@ export function ItemRow({
           <Link href={`/bench?x=${item.exerciseId}`} className="font-serif text-lg hover:underline">
             {item.name}
           </Link>
-          {item.kind === 'own' && <span className="text-sm text-soft"> · their own version</span>}
+          {item.kind === 'own' && (
+            <span className="text-sm text-soft"> · {say.t('screen.programs.theirOwnVersion')}</span>
+          )}
           {after.length > 0 && (
             <span className="text-sm text-soft">
               {' '}
-              · after {after.map((one) => one.name).join(' and ')}
+              ·{' '}
+              {say.t('screen.programs.afterThese', {
+                names: sayList(
+                  say,
+                  after.map((one) => one.name),
+                ),
+              })}
             </span>
           )}
           <p className="truncate text-sm text-soft">
@@ -126,7 +134,10 @@ export function ItemRow({
           <button
             type="button"
             aria-expanded={open}
-            aria-label={`Ladder of ${item.name}: ${sayCourse(say, item.course)}`}
+            aria-label={say.t('screen.programs.ladderOf', {
+              item: item.name,
+              course: sayCourse(say, item.course),
+            })}
             className="phrase text-left text-[0.95rem]"
             onClick={() => setOpen(!open)}
           >
@@ -134,31 +145,34 @@ export function ItemRow({
           </button>
           {stale && (
             <p className="text-sm">
-              The exercise was changed since.{' '}
+              {say.t('screen.programs.changedSince')}{' '}
               <Button
                 look="quiet"
                 onClick={() => actions.change(id, (one) => ({ ...one, hash: stale }))}
               >
-                take the new one
+                {say.t('screen.programs.takeTheNewOne')}
               </Button>
             </p>
           )}
         </div>
         <span
           className="text-right text-sm text-soft"
-          title="How hard, from the first rung to the last"
+          title={say.t('screen.programs.howHardFromTheFirstRung')}
         >
           {glance && `${glance.points[0].toFixed(1)} → ${glance.points[1].toFixed(1)}`}
           {glance && glance.loads.length > 0 && (
             <TriangleAlert
               size={13}
               className="ml-1 inline text-warm"
-              aria-label={glance.loads.join(' ')}
+              aria-label={glance.loads.map((load) => sayLoad(say, load, glance.fastest)).join(' ')}
             />
           )}
         </span>
-        <span className="text-right text-sm" title="Least practice time to the target">
-          {glance && `${Math.ceil(glance.minutes)} min`}
+        <span
+          className="text-right text-sm"
+          title={say.t('screen.programs.leastPracticeTimeToTheTarget')}
+        >
+          {glance && say.t('screen.common.min2', { minutes: Math.ceil(glance.minutes) })}
         </span>
       </div>
       {open && (
@@ -218,10 +232,10 @@ function Details({
           const name = others.find((one) => one.id === waited)?.name ?? '';
           return (
             <span key={waited}>
-              after {name}{' '}
+              {say.t('screen.programs.afterThese', { names: name })}{' '}
               <Button
                 look="quiet"
-                aria-label={`No longer after ${name}`}
+                aria-label={say.t('screen.programs.noLongerAfter', { name })}
                 onClick={() =>
                   actions.change(id, (one) => ({
                     ...one,
@@ -229,21 +243,21 @@ function Details({
                   }))
                 }
               >
-                no longer
+                {say.t('screen.programs.noLonger')}
               </Button>
             </span>
           );
         })}
         {free.length > 0 && (
           <Choice
-            label="What comes first"
+            label={say.t('screen.programs.whatComesFirst')}
             options={free.map((one) => ({ value: one.id, text: one.name }))}
             className="phrase"
             onChoose={(first) =>
               actions.change(id, (one) => ({ ...one, after: [...one.after, first] }))
             }
           >
-            + after…
+            {say.t('screen.programs.addAfter')}
           </Choice>
         )}
         <label className="inline-flex items-center gap-1">
@@ -257,10 +271,10 @@ function Details({
               }))
             }
           />
-          the student makes their own version
+          {say.t('screen.programs.studentMakesOwn')}
         </label>
         <select
-          aria-label={`Kit or pad for ${item.name}`}
+          aria-label={say.t('screen.programs.kitOrPadFor', { item: item.name })}
           className="field"
           value={item.place}
           onChange={(event) => {
@@ -270,12 +284,12 @@ function Details({
         >
           {PLACES.map((place) => (
             <option key={place} value={place}>
-              {PLACE_NAMES[place]}
+              {say.t(PLACE_NAMES[place])}
             </option>
           ))}
         </select>
         <Button look="quiet" onClick={() => actions.remove(id)}>
-          take out
+          {say.t('screen.programs.takeOut')}
         </Button>
       </div>
     </div>
@@ -326,7 +340,7 @@ function Cues({
   }
   return (
     <label className="flex items-baseline gap-2 text-sm">
-      <span className="shrink-0">watch for</span>
+      <span className="shrink-0">{say.t('screen.programs.watchFor')}</span>
       <input
         className="field min-w-0 flex-1"
         value={text}
@@ -342,8 +356,8 @@ function Cues({
 
 const PLACES = ['derived', 'kit', 'pad'] as const;
 
-const PLACE_NAMES: Readonly<Record<(typeof PLACES)[number], string>> = {
-  derived: 'kit or pad: automatic',
-  kit: 'at the kit only',
-  pad: 'on the pad too',
-};
+const PLACE_NAMES = {
+  derived: 'screen.programs.kitOrPadAutomatic',
+  kit: 'screen.programs.atTheKitOnly',
+  pad: 'screen.programs.onThePadToo',
+} as const satisfies Record<(typeof PLACES)[number], Key>;

@@ -23,7 +23,7 @@ import {
   type Program,
   type ProgramId,
 } from '@/core/studio';
-import { sayCaution } from '@/words';
+import { type Say, sayCaution } from '@/words';
 import { attempt, attemptOrSay, Button, Choice, newId, Trouble, useSpeech } from '../base';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
@@ -82,8 +82,13 @@ export function ProgramEditor({
     const gone = items.filter((item) => ids.has(item.id));
     edit((now) => withoutItems(now, ids));
     setChosen((now) => new Set([...now].filter((id) => !ids.has(id))));
-    const what = gone.length === 1 ? gone[0]?.name : `${gone.length} items`;
-    toast(`Took out ${what}.`, { action: { label: 'Undo', onClick: desk.back } });
+    const what =
+      gone.length === 1
+        ? (gone[0]?.name ?? '')
+        : say.t('screen.programs.items', { count: gone.length });
+    toast(say.t('screen.programs.tookOut', { what }), {
+      action: { label: say.t('screen.common.undoCapital'), onClick: desk.back },
+    });
   }
 
   const rowActions: ItemRowActions = {
@@ -117,21 +122,21 @@ export function ProgramEditor({
   return (
     <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_16rem] gap-x-10 px-6 py-8">
       <Head desk={desk} actions={actions} />
-      <section aria-label="Exercises">
+      <section aria-label={say.t('screen.common.exercisesCapital')}>
         <Trouble issues={desk.issues} />
         {items.length === 0 && (
-          <p className="mb-4 text-soft">Nothing to practise yet. Add a saved exercise.</p>
+          <p className="mb-4 text-soft">{say.t('screen.programs.nothingToPractiseYetAddA')}</p>
         )}
         {items.length > 0 && (
           <p className="label flex justify-end gap-6" aria-hidden>
-            <span>how hard, first to last rung</span>
-            <span>at least</span>
+            <span>{say.t('screen.programs.howHardFirstToLastRung')}</span>
+            <span>{say.t('screen.programs.atLeast')}</span>
           </p>
         )}
         {outline.sections.map((section) => (
           <section
             key={section.id}
-            aria-label={section.name || 'Items'}
+            aria-label={section.name || say.t('screen.programs.items2')}
             className="mb-4"
             onDragOver={(event) => {
               if (dragged === null || section.items.length > 0) return;
@@ -159,12 +164,16 @@ export function ProgramEditor({
             <div className="border-t border-line pt-2">
               {exercises.length > 0 && (
                 <Choice
-                  label={section.name ? `Exercise to add to ${section.name}` : 'Exercise to add'}
+                  label={
+                    section.name
+                      ? say.t('screen.programs.exerciseToAddTo', { section: section.name })
+                      : say.t('screen.programs.exerciseToAdd')
+                  }
                   options={exercises.map((one) => ({ value: one.id as string, text: one.name }))}
                   className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
                   onChoose={(id) => add(section.id, id)}
                 >
-                  + exercise
+                  {say.t('screen.programs.addExercise')}
                 </Choice>
               )}
             </div>
@@ -172,11 +181,13 @@ export function ProgramEditor({
         ))}
         {exercises.length === 0 && (
           <p>
-            No exercises saved yet.{' '}
-            <Link className="underline" href="/bench">
-              Make one on the Bench
-            </Link>
-            .
+            {say.t.rich('screen.programs.noExercisesYet', {
+              link: (text) => (
+                <Link className="underline" href="/bench">
+                  {text}
+                </Link>
+              ),
+            })}
           </p>
         )}
         <Button
@@ -185,12 +196,12 @@ export function ProgramEditor({
             edit((now) => ({
               sections: [
                 ...now.sections,
-                { id: newId<'section'>(), name: 'New section', items: [] },
+                { id: newId<'section'>(), name: say.t('screen.programs.newSection'), items: [] },
               ],
             }))
           }
         >
-          + section
+          {say.t('screen.programs.addSection')}
         </Button>
         {picked.length > 0 && (
           <BulkBar
@@ -226,14 +237,14 @@ function toggled(now: ReadonlySet<ItemId>, id: ItemId): ReadonlySet<ItemId> {
 }
 
 const STATUS = {
-  fresh: '',
-  refused: 'Not saved.',
-  saving: 'Saving…',
-  saved: 'Saved',
-  unreached: 'Not saved: no connection.',
+  refused: 'screen.programs.notSaved',
+  saving: 'screen.common.saving',
+  saved: 'screen.common.saved',
+  unreached: 'screen.common.notSavedNoConnection',
 } as const;
 
 function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions }) {
+  const { say } = useSpeech();
   const router = useRouter();
   const { program, outline } = desk;
   const minutes = itemsOf(outline).reduce((sum, item) => {
@@ -244,9 +255,9 @@ function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions })
     const done = await attemptOrSay(() => actions.archive(program.id, true));
     if (!done) return;
     router.push('/programs');
-    toast(`Archived ${program.name}.`, {
+    toast(say.t('screen.programs.archived', { program: program.name }), {
       action: {
-        label: 'Undo',
+        label: say.t('screen.common.undoCapital'),
         onClick: () => void attemptOrSay(() => actions.archive(program.id, false)),
       },
     });
@@ -263,37 +274,45 @@ function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions })
       <div className="flex items-baseline gap-4">
         <Name key={program.name} program={program} rename={actions.rename} />
         <span role="status" className="text-sm text-soft">
-          {STATUS[desk.status]}{' '}
-          {desk.status === 'unreached' && <Button onClick={desk.retry}>Retry</Button>}
+          {desk.status !== 'fresh' && say.t(STATUS[desk.status])}{' '}
+          {desk.status === 'unreached' && (
+            <Button onClick={desk.retry}>{say.t('screen.programs.retry')}</Button>
+          )}
         </span>
         {desk.undo && (
           <Button look="quiet" onClick={desk.undo}>
-            undo
+            {say.t('screen.common.undo')}
           </Button>
         )}
         {desk.redo && (
           <Button look="quiet" onClick={desk.redo}>
-            redo
+            {say.t('screen.common.redo')}
           </Button>
         )}
         <Button look="quiet" aria-pressed={program.template} onClick={() => void mark()}>
-          {program.template ? 'template' : 'make a template'}
+          {program.template
+            ? say.t('screen.programs.template')
+            : say.t('screen.programs.makeATemplate')}
         </Button>
         <Button look="quiet" onClick={() => void archive()}>
-          archive
+          {say.t('screen.common.archive')}
         </Button>
       </div>
       {minutes > 0 && (
-        <p className="text-sm text-soft">at least {sayHours(minutes)} to all targets</p>
+        <p className="text-sm text-soft">
+          {say.t('screen.programs.atLeastToAllTargets', { hours: sayHours(say, minutes) })}
+        </p>
       )}
     </header>
   );
 }
 
-/** @example sayHours(135) // => '2 h 15 min' */
-function sayHours(minutes: number): string {
+/** @example sayHours(ENGLISH, 135) // => '2 h 15 min' */
+function sayHours(say: Say, minutes: number): string {
   const whole = Math.ceil(minutes);
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
+  return whole < 60
+    ? say.t('screen.common.min2', { minutes: whole })
+    : say.t('screen.programs.hMin', { hours: Math.floor(whole / 60), minutes: whole % 60 });
 }
 
 /** A section's name, edited in place; an only section without a name shows none. */
@@ -306,6 +325,7 @@ function SectionHead({
   desk: ProgramDesk;
   alone: boolean;
 }) {
+  const { say } = useSpeech();
   const [name, setName] = useState(section.name);
   const [known, setKnown] = useState(section.name);
   if (known !== section.name) {
@@ -326,11 +346,11 @@ function SectionHead({
   return (
     <h2 className="flex items-baseline gap-2">
       <input
-        aria-label="Section name"
+        aria-label={say.t('screen.programs.sectionName')}
         className="title-field flex-1 font-serif text-xl"
         value={name}
         maxLength={80}
-        placeholder="Section"
+        placeholder={say.t('screen.programs.section')}
         onChange={(event) => setName(event.target.value)}
         onBlur={rename}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
@@ -338,12 +358,12 @@ function SectionHead({
       {section.items.length === 0 && !alone && (
         <Button
           look="quiet"
-          aria-label={`Take out the section ${section.name}`}
+          aria-label={say.t('screen.programs.takeOutTheSection', { section: section.name })}
           onClick={() =>
             desk.edit((now) => ({ sections: now.sections.filter((one) => one.id !== section.id) }))
           }
         >
-          take out
+          {say.t('screen.programs.takeOut')}
         </Button>
       )}
     </h2>
@@ -351,6 +371,7 @@ function SectionHead({
 }
 
 function Name({ program, rename }: { program: Program; rename: ProgramActions['rename'] }) {
+  const { say } = useSpeech();
   const [name, setName] = useState(program.name);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
 
@@ -358,14 +379,14 @@ function Name({ program, rename }: { program: Program; rename: ProgramActions['r
     if (name === program.name) return setIssues([]);
     const answer = await attempt(() => rename(program.id, name));
     if (answer) setIssues(answer.ok ? [] : answer.issues);
-    else toast.error('Not renamed: no connection. The name you typed is still here.');
+    else toast.error(say.t('screen.programs.notRenamedNoConnectionTheName'));
   }
 
   return (
     <div className="min-w-0 flex-1">
       <h1 className="sr-only">{program.name}</h1>
       <input
-        aria-label="Program name"
+        aria-label={say.t('screen.programs.programName')}
         className="title-field w-full font-serif text-3xl"
         value={name}
         maxLength={80}

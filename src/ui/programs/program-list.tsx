@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import type { Issue } from '@/core/issue';
 import type { ProgramSummary } from '@/core/studio';
-import { Button, Field, useFormAction } from '../base';
+import { Button, Field, useFormAction, useSpeech } from '../base';
 
 export function ProgramList({
   programs,
@@ -12,19 +12,26 @@ export function ProgramList({
   programs: readonly ProgramSummary[];
   create: (before: readonly Issue[], form: FormData) => Promise<readonly Issue[]>;
 }) {
+  const { say } = useSpeech();
   const ordered = [...programs].sort((a, b) => Number(b.template) - Number(a.template));
   const { answer: issues, pending, onSubmit } = useFormAction(create, []);
   return (
     <main className="mx-auto flex max-w-5xl flex-col gap-6 px-6 py-8">
       <div className="flex items-end gap-6">
-        <h1 className="font-serif text-3xl">Programs</h1>
+        <h1 className="font-serif text-3xl">{say.t('screen.programs.programsCapital')}</h1>
         <form onSubmit={onSubmit} className="ml-auto flex items-end gap-2">
-          <Field label="New program" name="name" maxLength={80} issues={issues} className="w-64" />
+          <Field
+            label={say.t('screen.programs.newProgram')}
+            name="name"
+            maxLength={80}
+            issues={issues}
+            className="w-64"
+          />
           {programs.length > 0 && (
             <label className="flex flex-col">
-              <span className="label">as a copy of</span>
+              <span className="label">{say.t('screen.programs.asACopyOf')}</span>
               <select name="from" className="field w-44" defaultValue="">
-                <option value="">nothing</option>
+                <option value="">{say.t('screen.common.nothing')}</option>
                 {ordered.map((program) => (
                   <option key={program.id} value={program.id}>
                     {program.name}
@@ -35,21 +42,19 @@ export function ProgramList({
             </label>
           )}
           <Button look="main" type="submit">
-            {pending ? 'Making…' : 'Make'}
+            {pending ? say.t('screen.programs.making') : say.t('screen.programs.make')}
           </Button>
         </form>
       </div>
       {programs.length === 0 ? (
-        <p className="text-soft">
-          No programs yet. Name one above, or add an exercise to a new one from the Bench.
-        </p>
+        <p className="text-soft">{say.t('screen.programs.noProgramsYetNameOneAbove')}</p>
       ) : (
         <table className="w-full text-left">
           <thead>
             <tr className="label border-b border-line">
-              <th className="py-1 font-normal">program</th>
-              <th className="w-28 font-normal">exercises</th>
-              <th className="font-normal">given to</th>
+              <th className="py-1 font-normal">{say.t('screen.programs.program')}</th>
+              <th className="w-28 font-normal">{say.t('screen.programs.exercises')}</th>
+              <th className="font-normal">{say.t('screen.programs.givenTo')}</th>
             </tr>
           </thead>
           <tbody>
@@ -62,10 +67,17 @@ export function ProgramList({
                   >
                     {program.name}
                   </Link>
-                  {program.template && <span className="text-sm text-soft"> · template</span>}
+                  {program.template && (
+                    <span className="text-sm text-soft">
+                      {' '}
+                      · {say.t('screen.programs.template')}
+                    </span>
+                  )}
                 </td>
                 <td>{program.items}</td>
-                <td className="text-soft">{program.students.join(', ') || 'nobody yet'}</td>
+                <td className="text-soft">
+                  {program.students.join(', ') || say.t('screen.programs.nobodyYet')}
+                </td>
               </tr>
             ))}
           </tbody>

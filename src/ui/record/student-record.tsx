@@ -3,16 +3,19 @@
 import { clsx } from 'clsx';
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
-import { sayCount } from '@/core/issue';
 import { minutesByDay } from '@/core/roster';
 import { keyOf, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
 import { sayDay, sayRung, sayWhy } from '@/words';
-import { useSpeech } from '../base';
+import { Loading, useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 
 const PracticeChart = dynamic(() => import('../charts/practice-chart'), {
   ssr: false,
-  loading: () => <div className="h-32 text-soft">Loading…</div>,
+  loading: () => (
+    <div className="h-32 text-soft">
+      <Loading />
+    </div>
+  ),
 });
 
 /** Days that the bars cover. */
@@ -35,11 +38,11 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
   );
   return (
     <main className="mx-auto flex max-w-4xl flex-col gap-6 px-6 py-8">
-      <h1 className="font-serif text-4xl">Record</h1>
+      <h1 className="font-serif text-4xl">{say.t('screen.record.record')}</h1>
       {notes.length > 0 && (
         <section aria-labelledby="notes-title">
           <h2 id="notes-title" className="label mb-1">
-            from your teacher
+            {say.t('screen.record.fromYourTeacher')}
           </h2>
           <ul className="border-l-3 border-warm pl-3 text-lg">
             {notes.map((note) => (
@@ -53,16 +56,14 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
       {items.some((item) => item.count > 0) ? (
         <section aria-labelledby="done-title">
           <h2 id="done-title" className="label mb-1">
-            six weeks, minutes a day
+            {say.t('screen.record.sixWeeksMinutesADay')}
           </h2>
           <PracticeChart days={days} />
         </section>
       ) : (
-        <p className="text-lg">
-          Nothing is on record yet. What you play at the stand is kept here.
-        </p>
+        <p className="text-lg">{say.t('screen.record.nothingIsOnRecordYetWhat')}</p>
       )}
-      <ul aria-label="Ladders" className="border-t border-line">
+      <ul aria-label={say.t('screen.common.ladders')} className="border-t border-line">
         {items.map((item) => (
           <li key={keyOf(item)} className="border-b border-line py-4">
             <Ladder record={item} />
@@ -84,10 +85,13 @@ function Ladder({ record }: { record: ItemRecord }) {
     <>
       <p className="flex items-baseline gap-3">
         <span className="font-serif text-2xl leading-7">{item.name}</span>
-        <span className="ml-auto text-soft">{sayCount(count, 'try', 'tries')}</span>
+        <span className="ml-auto text-soft">{say.t('screen.common.tryCount', { count })}</span>
       </p>
       <p>{sayWhy(say, why)}</p>
-      <ol aria-label={`Rungs of ${item.name}`} className="mt-2 flex flex-wrap gap-1">
+      <ol
+        aria-label={say.t('screen.record.rungsOf', { item: item.name })}
+        className="mt-2 flex flex-wrap gap-1"
+      >
         {rungs.map((rung, index) => (
           <li
             key={index}
@@ -107,7 +111,7 @@ function Ladder({ record }: { record: ItemRecord }) {
       </ol>
       {latest.length > 0 && (
         <p className="mt-2 flex flex-wrap items-center gap-2 text-sm text-soft">
-          last tries
+          {say.t('screen.record.lastTries')}
           {latest.map((one) => (
             <span key={one.id} className="inline-flex items-center gap-1">
               <VerdictSign verdict={one.verdict} /> {one.bpm}

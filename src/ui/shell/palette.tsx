@@ -6,12 +6,15 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Result } from '@/core/issue';
-import { Button } from '../base';
+import { Button, useSpeech } from '../base';
 import type { Place } from './place';
 
 /** Something to go to: an exercise, a program, a student. */
-export interface PaletteEntry extends Place {
-  readonly group: string;
+/** What can be gone to, by its kind. */
+export interface PaletteEntry {
+  readonly group: 'exercises' | 'programs' | 'students' | 'screens';
+  readonly name: string;
+  readonly href: string;
 }
 
 /** Go anywhere by typing: Ctrl K. */
@@ -22,6 +25,7 @@ export function Palette({
   places: readonly Place[];
   find: () => Promise<Result<readonly PaletteEntry[]>>;
 }) {
+  const { say } = useSpeech();
   const router = useRouter();
   const [open, setOpen] = useState(false);
   const [found, setFound] = useState<readonly PaletteEntry[] | 'loading' | 'failed'>('loading');
@@ -43,36 +47,49 @@ export function Palette({
     router.push(href);
   }
 
-  const screens = places.map((place): PaletteEntry => ({ ...place, group: 'Screens' }));
+  const screens = places.map(({ href, id }): PaletteEntry => ({
+    group: 'screens',
+    name: say.t(`screen.shell.place.${id}`),
+    href,
+  }));
   const entries = [...(Array.isArray(found) ? (found as PaletteEntry[]) : []), ...screens];
   const groups = [...new Set(entries.map((entry) => entry.group))];
   return (
     <>
       <Button look="quiet" onClick={() => show(true)} aria-keyshortcuts="Control+K">
-        <Search size={15} aria-hidden /> find <kbd className="text-xs">Ctrl K</kbd>
+        <Search size={15} aria-hidden /> {say.t('screen.shell.find')}{' '}
+        <kbd className="text-xs">{say.t('screen.shell.ctrlK')}</kbd>
       </Button>
       <Command.Dialog
         open={open}
         onOpenChange={show}
-        label="Go to"
+        label={say.t('screen.shell.goTo')}
         loop
         overlayClassName="fixed inset-0 z-40 bg-black/30"
         contentClassName="pop fixed top-[12vh] left-1/2 z-50 w-[36rem] max-w-[92vw] -translate-x-1/2"
       >
         <Command.Input
-          placeholder="Exercise, program, student"
+          placeholder={say.t('screen.shell.exerciseProgramStudent')}
           className="w-full border-b border-line px-4 py-3 text-lg outline-none"
         />
         <Command.List className="max-h-[55vh] overflow-y-auto p-2">
-          {found === 'loading' && <Command.Loading>Looking…</Command.Loading>}
+          {found === 'loading' && (
+            <Command.Loading>{say.t('screen.shell.looking')}</Command.Loading>
+          )}
           {found === 'failed' && (
             <p role="alert" className="px-2 py-1 text-sm">
-              The list could not be loaded. Close this and open it again.
+              {say.t('screen.shell.theListCouldNotBeLoaded')}
             </p>
           )}
-          <Command.Empty className="px-2 py-1 text-soft">No match.</Command.Empty>
+          <Command.Empty className="px-2 py-1 text-soft">
+            {say.t('screen.common.noMatch')}
+          </Command.Empty>
           {groups.map((group) => (
-            <Command.Group key={group} heading={group} className="palette-group">
+            <Command.Group
+              key={group}
+              heading={say.t(`screen.shell.found.${group}`)}
+              className="palette-group"
+            >
               {entries
                 .filter((entry) => entry.group === group)
                 .map((entry) => (

@@ -1,4 +1,8 @@
+/** Screens that the bars lead to. */
+export type PlaceId =
+  'bench' | 'variations' | 'materials' | 'programs' | 'students' | 'today' | 'plan' | 'record';
+
 export interface Place {
   readonly href: string;
-  readonly name: string;
+  readonly id: PlaceId;
 }

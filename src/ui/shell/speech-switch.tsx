@@ -11,58 +11,60 @@ import {
   type NoteNames,
   type Syllables,
 } from '@/core/time';
-import { useKept, useSpeech } from '../base';
+import { sayEach, saySixteenths, type Key } from '@/words';
+import { Pop, useKept, useSpeech } from '../base';
 
-const NAMES: Readonly<Record<NoteNames, string>> = {
-  american: 'quarter, 8th, 16th',
-  british: 'crotchet, quaver, semiquaver',
-};
+const NAMES = {
+  american: 'screen.shell.quarterEighthSixteenth',
+  british: 'screen.shell.crotchetQuaverSemiquaver',
+} as const satisfies Record<NoteNames, Key>;
 
 const OWN = 'own';
 
 /** How the studio names note values, and how it counts. */
 export function SpeechSwitch({ speak }: { speak: (speech: Speech) => Promise<Result<null>> }) {
-  const { speech: stored, syllables } = useSpeech();
+  const { say, speech: stored, syllables } = useSpeech();
   const [speech, set] = useKept(stored, speak);
   const chosen = typeof speech.syllables === 'string' ? speech.syllables : OWN;
   return (
     <Popover.Root>
-      <Popover.Trigger className="px-2 text-soft hover:text-ink" title="Note names and counting">
+      <Popover.Trigger
+        className="px-2 text-soft hover:text-ink"
+        title={say.t('screen.shell.noteNamesAndCounting')}
+      >
         {spoken(syllables)}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="end" sideOffset={6} className="pop flex w-80 flex-col gap-3 p-4">
-          <fieldset>
-            <legend className="label mb-1">Note names</legend>
-            {Object.entries(NAMES).map(([id, text]) => (
-              <Pick
-                key={id}
-                group="notes"
-                text={text}
-                checked={speech.notes === id}
-                onPick={() => set({ notes: id as NoteNames })}
-              />
-            ))}
-          </fieldset>
-          <fieldset>
-            <legend className="label mb-1">Counting</legend>
-            {SYLLABLES_IDS.map((id) => (
-              <Pick
-                key={id}
-                group="syllables"
-                text={SYLLABLES[id].name}
-                checked={chosen === id}
-                onPick={() => set({ syllables: id })}
-              />
-            ))}
-            <OwnSyllables
-              key={chosen}
-              now={typeof speech.syllables === 'string' ? null : speech.syllables}
-              onSet={(syllables) => set({ syllables })}
+      <Pop align="end" sideOffset={6} className="flex w-80 flex-col gap-3 p-4">
+        <fieldset>
+          <legend className="label mb-1">{say.t('screen.shell.noteNames')}</legend>
+          {Object.entries(sayEach(say, NAMES)).map(([id, text]) => (
+            <Pick
+              key={id}
+              group="notes"
+              text={text}
+              checked={speech.notes === id}
+              onPick={() => set({ notes: id as NoteNames })}
             />
-          </fieldset>
-        </Popover.Content>
-      </Popover.Portal>
+          ))}
+        </fieldset>
+        <fieldset>
+          <legend className="label mb-1">{say.t('screen.shell.counting')}</legend>
+          {SYLLABLES_IDS.map((id) => (
+            <Pick
+              key={id}
+              group="syllables"
+              text={SYLLABLES[id].name}
+              checked={chosen === id}
+              onPick={() => set({ syllables: id })}
+            />
+          ))}
+          <OwnSyllables
+            key={chosen}
+            now={typeof speech.syllables === 'string' ? null : speech.syllables}
+            onSet={(syllables) => set({ syllables })}
+          />
+        </fieldset>
+      </Pop>
     </Popover.Root>
   );
 }
@@ -95,6 +97,7 @@ type Own = Exclude<Speech['syllables'], string>;
 
 /** A teacher's own syllables, taken when there are three and two. */
 function OwnSyllables({ now, onSet }: { now: Own | null; onSet: (own: Own) => void }) {
+  const { say } = useSpeech();
   const [typed, setTyped] = useState<Own>(now ?? { sixteenths: '', triplets: '' });
   const whole = ownSyllables(typed.sixteenths, typed.triplets) !== null;
   const begun = typed.sixteenths !== '' || typed.triplets !== '';
@@ -105,10 +108,10 @@ function OwnSyllables({ now, onSet }: { now: Own | null; onSet: (own: Own) => vo
   }
   return (
     <div className="mt-1 flex flex-col gap-1">
-      <span className="text-sm text-soft">my own syllables: 1 and</span>
+      <span className="text-sm text-soft">{say.t('screen.shell.myOwnSyllables1And')}</span>
       <div className="flex gap-2">
         <input
-          aria-label="My syllables for 16ths"
+          aria-label={say.t('screen.shell.mySyllablesFor', { notes: saySixteenths(say) })}
           placeholder="e & a"
           maxLength={40}
           className="w-1/2 rounded-sm border border-line px-1.5"
@@ -116,8 +119,8 @@ function OwnSyllables({ now, onSet }: { now: Own | null; onSet: (own: Own) => vo
           onChange={(event) => take({ sixteenths: event.target.value })}
         />
         <input
-          aria-label="My syllables for triplets"
-          placeholder="trip let"
+          aria-label={say.t('screen.shell.mySyllablesForTriplets')}
+          placeholder={say.t('screen.shell.tripLet')}
           maxLength={40}
           className="w-1/2 rounded-sm border border-line px-1.5"
           value={typed.triplets}
@@ -126,7 +129,7 @@ function OwnSyllables({ now, onSet }: { now: Own | null; onSet: (own: Own) => vo
       </div>
       {begun && !whole && (
         <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
-          Three syllables for 16ths and two for triplets, with spaces between.
+          {say.t('screen.shell.howManySyllables', { notes: saySixteenths(say) })}
         </p>
       )}
     </div>

@@ -2,7 +2,7 @@
 
 import { Moon, Sun } from 'lucide-react';
 import { useSyncExternalStore } from 'react';
-import { Button } from '../base';
+import { Button, useSpeech } from '../base';
 
 const YEAR_SECONDS = 365 * 24 * 3600;
 const CHANGED = 'mivvel-theme';
@@ -24,12 +24,13 @@ function subscribe(tell: () => void): () => void {
 
 /** Light or dark; the choice is kept in a cookie, so that the next page comes in it. */
 export function ThemeSwitch({ size = 16 }: { size?: number }) {
+  const { say } = useSpeech();
   const dark = useSyncExternalStore(subscribe, isDark, () => false);
   return (
     <Button
       look="quiet"
-      aria-label={dark ? 'Light' : 'Dark'}
-      title={dark ? 'Light' : 'Dark'}
+      aria-label={dark ? say.t('screen.common.light') : say.t('screen.shell.dark')}
+      title={dark ? say.t('screen.common.light') : say.t('screen.shell.dark')}
       onClick={() => {
         const next = dark ? 'light' : 'dark';
         document.documentElement.dataset.theme = next;

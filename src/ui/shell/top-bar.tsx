@@ -6,6 +6,7 @@ import { usePathname, useRouter } from 'next/navigation';
 import { clsx } from 'clsx';
 import type { Result } from '@/core/issue';
 import type { Speech } from '@/core/studio';
+import { useSpeech } from '../base';
 import { lastPlace } from './last-place';
 import { ThemeSwitch } from './theme-switch';
 import type { PaletteEntry } from './palette';
@@ -31,15 +32,16 @@ export function TopBar({
   speak?: (speech: Speech) => Promise<Result<null>>;
   leave: () => Promise<void>;
 }) {
+  const { say } = useSpeech();
   const path = usePathname();
   const router = useRouter();
   return (
     <header className="flex h-11 shrink-0 items-center gap-5 border-b border-line px-4 max-sm:gap-2 max-sm:px-2">
       <Link href={places[0]?.href ?? '/'} className="font-serif text-lg font-bold tracking-tight">
-        Mivvel
+        {say.t('screen.shell.mivvel')}
       </Link>
-      <nav aria-label="Screens" className="flex gap-1">
-        {places.map(({ href, name }) => (
+      <nav aria-label={say.t('screen.shell.screens')} className="flex gap-1">
+        {places.map(({ href, id }) => (
           <Link
             key={href}
             href={href}
@@ -57,7 +59,7 @@ export function TopBar({
                 : 'text-soft hover:text-ink',
             )}
           >
-            {name}
+            {say.t(`screen.shell.place.${id}`)}
           </Link>
         ))}
       </nav>
@@ -66,7 +68,10 @@ export function TopBar({
         {speak && <SpeechSwitch speak={speak} />}
         <ThemeSwitch />
         <form action={leave}>
-          <button className="px-2 text-soft hover:text-ink" title="Switch user">
+          <button
+            className="px-2 text-soft hover:text-ink"
+            title={say.t('screen.shell.switchUser')}
+          >
             {who}
           </button>
         </form>

@@ -2,6 +2,7 @@
 
 import { clsx } from 'clsx';
 import { useEffect, useState, type ReactNode } from 'react';
+import { useSpeech } from '../base';
 
 /** A full-width band for knuckle, finger or pedal. */
 export function Band({
@@ -41,6 +42,7 @@ export function Band({
 
 /** A bar that empties while nobody presses; calls back once when it is empty. */
 export function Patience({ seconds, onOver }: { seconds: number; onOver: () => void }) {
+  const { say } = useSpeech();
   const [left, setLeft] = useState(seconds);
   useEffect(() => {
     const timer = setInterval(() => setLeft((now) => now - 1), 1000);
@@ -51,7 +53,11 @@ export function Patience({ seconds, onOver }: { seconds: number; onOver: () => v
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the time is up
   }, [left <= 0]);
   return (
-    <div className="h-2 w-full bg-faint" role="timer" aria-label={`${left} seconds to answer`}>
+    <div
+      className="h-2 w-full bg-faint"
+      role="timer"
+      aria-label={say.t('screen.stand.secondsToAnswer', { left })}
+    >
       <div className="h-full bg-soft" style={{ width: `${(100 * left) / seconds}%` }} />
     </div>
   );

@@ -16,15 +16,19 @@ export function Break({ onOver }: { onOver: () => void }) {
   const clock = `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
   return (
     <>
-      <h2 className="stand-words">Break. Sticks down, stand up, drink.</h2>
-      <p className="stand-number m-auto" role="timer" aria-label={`${left} seconds left`}>
+      <h2 className="stand-words">{say.t('screen.stand.breakSticksDownStandUpDrink')}</h2>
+      <p
+        className="stand-number m-auto"
+        role="timer"
+        aria-label={say.t('screen.stand.secondsLeft', { left })}
+      >
         {clock}
       </p>
       <p className="text-2xl">
         {say.t('plan.safety.pain')} {say.t('plan.safety.hearing')}
       </p>
       <Band main onPress={onOver} className="stand-number h-40 shrink-0">
-        Go on
+        {say.t('screen.stand.goOnCapital')}
       </Band>
     </>
   );

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import type { StandItem } from '@/core/studio';
-import { Button, buttonLook } from '../base';
+import { Button, buttonLook, useSpeech } from '../base';
 
 /** An exercise that an older or damaged file cannot play. */
 export function Broken({
@@ -14,17 +14,18 @@ export function Broken({
   alone: boolean;
   onSkip: () => void;
 }) {
+  const { say } = useSpeech();
   return (
     <main className="m-auto flex max-w-2xl flex-col gap-4 p-8">
       <h1 className="font-serif text-3xl">{item.item.name}</h1>
-      <p className="text-xl">This exercise cannot be played as it stands. Tell your teacher.</p>
+      <p className="text-xl">{say.t('screen.stand.thisExerciseCannotBePlayedAs')}</p>
       {!alone && (
         <Button look="main" onClick={onSkip}>
-          The next one
+          {say.t('screen.stand.theNextOne')}
         </Button>
       )}
       <Link href="/today" className={buttonLook()}>
-        Back to Today
+        {say.t('screen.stand.backToToday')}
       </Link>
     </main>
   );

@@ -25,7 +25,7 @@ export function Done({
   const named = new Set([...stand.slots, ...stand.judged].map((one) => one.key));
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-4">
-      <h1 className="stand-words">Round done.</h1>
+      <h1 className="stand-words">{say.t('screen.stand.roundDone')}</h1>
       <LogMark />
       <ul className="min-h-0 flex-1 overflow-y-auto">
         {stand.items.flatMap((one) => {
@@ -52,10 +52,10 @@ export function Done({
         })}
       </ul>
       <Band main onPress={onAgain} className="stand-number h-44 shrink-0">
-        Go on
+        {say.t('screen.stand.goOnCapital')}
       </Band>
       <Band onPress={onFinish} className="stand-words h-24 shrink-0">
-        finish
+        {say.t('screen.stand.finish')}
       </Band>
     </div>
   );
@@ -63,6 +63,7 @@ export function Done({
 
 /** A word about the last try, for the teacher. */
 function Remark({ name, onWrite }: { name: string; onWrite: (text: string) => void }) {
+  const { say } = useSpeech();
   const [stage, setStage] = useState<'closed' | 'open' | 'kept'>('closed');
   const [text, setText] = useState('');
   if (stage === 'kept') {
@@ -74,8 +75,12 @@ function Remark({ name, onWrite }: { name: string; onWrite: (text: string) => vo
   }
   if (stage === 'closed') {
     return (
-      <Button look="quiet" aria-label={`Note on ${name}`} onClick={() => setStage('open')}>
-        note…
+      <Button
+        look="quiet"
+        aria-label={say.t('screen.stand.noteOn', { name })}
+        onClick={() => setStage('open')}
+      >
+        {say.t('screen.stand.note')}
       </Button>
     );
   }
@@ -91,13 +96,13 @@ function Remark({ name, onWrite }: { name: string; onWrite: (text: string) => vo
     >
       <input
         autoFocus
-        aria-label={`Note on ${name}`}
+        aria-label={say.t('screen.stand.noteOn', { name })}
         maxLength={300}
         className="field min-w-0 flex-1"
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
-      <Button type="submit">Keep</Button>
+      <Button type="submit">{say.t('screen.common.keepCapital')}</Button>
     </form>
   );
 }

@@ -4,7 +4,7 @@ import { clsx } from 'clsx';
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import type { StandItem } from '@/core/studio';
-import { buttonLook } from '../base';
+import { buttonLook, useSpeech } from '../base';
 import { LogMark } from '../log';
 import type { SetUp as Settings } from './kept';
 import type { Stand } from './machine';
@@ -24,6 +24,7 @@ export function Head({
   onSet: (change: Partial<Settings>) => void;
   onLeave: () => void;
 }) {
+  const { say } = useSpeech();
   const { stage, judging, place, slots } = stand;
   const tries = slots.filter((slot) => slot.key !== null).length;
   const before = slots.slice(0, place).filter((slot) => slot.key !== null).length;
@@ -34,9 +35,12 @@ export function Head({
         {named.item.name}
       </h1>
       <span className="shrink-0 text-xl text-soft">
-        {KINDS[slots[place]?.kind ?? 'new']}
-        {slots[place]?.on === 'pad' && 'on the pad · '}
-        {Math.min(before + 1, tries)} of {tries}
+        {say.t('screen.stand.placeInRound', {
+          kind: KINDS[slots[place]?.kind ?? 'new'],
+          on: slots[place]?.on ?? 'kit',
+          place: Math.min(before + 1, tries),
+          tries,
+        })}
       </span>
       <LogMark />
       {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
@@ -44,7 +48,7 @@ export function Head({
         href="/today"
         onClick={onLeave}
         className={clsx(buttonLook('quiet'), 'ml-auto')}
-        aria-label="Leave the stand"
+        aria-label={say.t('screen.stand.leaveTheStand')}
       >
         <X size={24} aria-hidden />
       </Link>
@@ -59,4 +63,4 @@ function asked({ stage, played }: Stand): StandItem | null {
     : null;
 }
 
-const KINDS = { 'warm-up': 'warm-up · ', new: '', review: 'review · ', break: '' } as const;
+const KINDS = { 'warm-up': 'warm', new: 'new', review: 'review', break: 'new' } as const;

@@ -41,7 +41,7 @@ export function Playing({
         <p className="stand-words truncate leading-none">
           {item.item.name}{' '}
           <span className="text-soft">
-            · {part + 1} of {plans.length}
+            · {say.t('screen.stand.of', { part: part + 1, all: plans.length })}
           </span>
         </p>
       )}
@@ -49,9 +49,11 @@ export function Playing({
         <span>
           <TempoGlyph tempo={tempo} size={54} /> {bpm}
         </span>
-        <span>{counting ? 'count-in' : sayBar(say, position)}</span>
+        <span>{counting ? say.t('screen.stand.countIn') : sayBar(say, position)}</span>
         <span className={last ? 'text-warm' : ''} role="status">
-          {last ? 'last bar' : `${position.barsLeft} left`}
+          {last
+            ? say.t('screen.stand.lastBar')
+            : say.t('screen.stand.left', { bars: position.barsLeft ?? 0 })}
         </span>
       </div>
       {(score.calls || exercise.members.length > 0 || tempi.length > 1 || change) && (
@@ -66,13 +68,9 @@ export function Playing({
       <div className={counting ? 'flex min-h-0 flex-1 flex-col' : 'flex h-[34%] flex-col'}>
         <Shown plan={plan} subscribe={playback.subscribe} />
       </div>
-      {!playback.audible && (
-        <p role="status">
-          No sound in this browser yet: follow the blocks, or stop and start again.
-        </p>
-      )}
+      {!playback.audible && <p role="status">{say.t('screen.stand.noSoundInThisBrowserYet')}</p>}
       <Band onPress={onStop} className="stand-words h-24 shrink-0">
-        stop
+        {say.t('screen.common.stop')}
       </Band>
     </>
   );

@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import { positionAt, type Position, type Score } from '@/core/playing';
 import { beats } from '@/core/time';
+import { useSpeech } from '../base';
 import type { Playback } from '../play';
 
 interface Where {
@@ -44,13 +45,14 @@ const NOWHERE: Position = {
 
 /** The beat, for the corner of the eye: one block for each beat of the bar, the present one full. */
 export function Pulse({ score, position }: { score: Score; position: Position }) {
+  const { say } = useSpeech();
   const all = beats(score.exercise.meter);
   const counting = position.phase === 'count-in';
   return (
     <div
       className="flex min-h-0 flex-1 gap-2"
       role="img"
-      aria-label={`${counting ? 'Count-in, beat' : 'Beat'} ${position.beat + 1}`}
+      aria-label={`${counting ? say.t('screen.stand.countInBeat') : say.t('screen.stand.beat')} ${position.beat + 1}`}
     >
       {all.map((beat, index) => {
         const now = index === position.beat;

@@ -5,7 +5,7 @@ import { type SufferingId, type Verdict } from '@/core/log';
 import { beatPlaces } from '@/core/ladder';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
-import { sayAnyLimb, sayBeat, saySuffering } from '@/words';
+import { sayAnyLimb, sayBeat, saySuffering, sayVerdict } from '@/words';
 import { useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 import { Band, Patience } from './bands';
@@ -26,9 +26,10 @@ export function AskVerdict({
   left: number;
   onAnswer: (verdict: Verdict) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <Ask
-      title={`${played.bpm}: how was it?${left > 0 ? ` ${left} more to say.` : ''}`}
+      title={say.t('screen.stand.howWasIt', { bpm: played.bpm, left })}
       onOver={() => onAnswer('shaky')}
     >
       <div className="grid min-h-0 flex-1 grid-rows-3 gap-3">
@@ -41,7 +42,7 @@ export function AskVerdict({
             className="stand-number"
           >
             {verdict !== 'clean' && <VerdictSign verdict={verdict} size={56} />}
-            {verdict}
+            {sayVerdict(say, verdict)}
           </Band>
         ))}
       </div>
@@ -65,7 +66,7 @@ export function AskBroke({
   const inBar = (beat: number) => (beat % perBar) + 1;
   const long = exercise.bars > 1;
   return (
-    <Ask title="Where did it break?" onOver={() => onAnswer(null)}>
+    <Ask title={say.t('screen.stand.whereDidItBreak')} onOver={() => onAnswer(null)}>
       <div
         className="grid min-h-0 flex-1 auto-rows-fr gap-2"
         style={{ gridTemplateColumns: `repeat(${perBar}, minmax(0, 1fr))` }}
@@ -81,7 +82,9 @@ export function AskBroke({
             >
               {inBar(beat)}
               {long && inBar(beat) === 1 && (
-                <span className="stand-words text-soft">bar {Math.floor(beat / perBar) + 1}</span>
+                <span className="stand-words text-soft">
+                  {say.t('screen.stand.bar', { bar: Math.floor(beat / perBar) + 1 })}
+                </span>
               )}
             </Band>
           ),
@@ -92,7 +95,7 @@ export function AskBroke({
         onPress={() => onAnswer(null)}
         className="stand-words h-24 shrink-0"
       >
-        nowhere in particular
+        {say.t('screen.stand.nowhereInParticular')}
       </Band>
     </Ask>
   );
@@ -111,7 +114,7 @@ export function AskSuffered({
 }) {
   const { say } = useSpeech();
   return (
-    <Ask title="What went wrong?" onOver={() => onAnswer(null)}>
+    <Ask title={say.t('screen.stand.whatWentWrong')} onOver={() => onAnswer(null)}>
       <div className="grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2 lg:grid-cols-3">
         {question.options.map((what, index) => (
           <Band
@@ -120,7 +123,7 @@ export function AskSuffered({
             onPress={() => onAnswer(what)}
             className="stand-words leading-none"
           >
-            {what === null ? 'go on' : saySuffering(say, what)}
+            {what === null ? say.t('screen.common.goOn') : saySuffering(say, what)}
           </Band>
         ))}
       </div>

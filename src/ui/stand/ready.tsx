@@ -15,8 +15,8 @@ import type { SlotPlan } from './plan-slot';
 import { Shown } from './shown';
 
 const NOTICES = {
-  slept: 'The device slept: that try was not heard to its end, and is not counted.',
-  resumed: 'Going on where you stopped.',
+  slept: 'screen.stand.theDeviceSleptThatTryWas',
+  resumed: 'screen.stand.goingOnWhereYouStopped',
 } as const;
 
 /** The pattern fills the screen; over it what is to be played, and why. */
@@ -47,7 +47,7 @@ export function Ready({
     <>
       {notice && (
         <p role="status" className="border-l-3 border-warm pl-3 text-2xl">
-          {NOTICES[notice]}
+          {say.t(NOTICES[notice])}
         </p>
       )}
       <p className="text-lg text-soft">
@@ -65,14 +65,14 @@ export function Ready({
       <p className="text-2xl" role="status">
         {sayWhy(say, why)}
         {next > 0 && (
-          <span className="text-soft"> Then {next} more, with two empty bars between.</span>
+          <span className="text-soft"> {say.t('screen.stand.then', { count: next })}</span>
         )}
       </p>
       {score.calls && (
         <p className="text-2xl">
           {exercise.bars > 1
-            ? 'Bars are called one ahead, in any order.'
-            : 'Bars of your own are called one ahead.'}
+            ? say.t('screen.stand.barsAreCalledOneAheadIn')
+            : say.t('screen.stand.barsOfYourOwnAreCalled')}
         </p>
       )}
       {cue && <p className="text-2xl text-soft">{sayCueLine(say, cue, plays.meter)}</p>}
@@ -80,7 +80,7 @@ export function Ready({
       <Shown plan={plan} />
       {ownMusic && <Tap onTap={onTap} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">
-        Start
+        {say.t('screen.stand.start')}
       </Band>
     </>
   );
@@ -99,6 +99,7 @@ function sayAmount(say: Say, { item, state }: StandItem, bars: number, exercise:
 
 /** Taps the tempo of the student's own music. */
 function Tap({ onTap }: { onTap: (bpm: number) => void }) {
+  const { say } = useSpeech();
   const taps = useRef<readonly number[]>([]);
   return (
     <Band
@@ -109,7 +110,7 @@ function Tap({ onTap }: { onTap: (bpm: number) => void }) {
       }}
       className="stand-words h-24 shrink-0"
     >
-      tap the tempo of your music
+      {say.t('screen.stand.tapTheTempoOfYourMusic')}
     </Band>
   );
 }

@@ -24,7 +24,7 @@ export function SetUp({
   return (
     <Dialog.Root>
       <Dialog.Trigger className={buttonLook()}>
-        <SlidersHorizontal size={18} aria-hidden /> set up
+        <SlidersHorizontal size={18} aria-hidden /> {say.t('screen.stand.setUp')}
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-30 bg-black/30" />
@@ -32,8 +32,10 @@ export function SetUp({
           aria-describedby={undefined}
           className="pop fixed top-1/2 left-1/2 flex max-h-[92dvh] w-[40rem] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-5 overflow-y-auto p-6 text-lg"
         >
-          <Dialog.Title className="font-serif text-2xl">Set up</Dialog.Title>
-          <Row name="Click">
+          <Dialog.Title className="font-serif text-2xl">
+            {say.t('screen.stand.setUpCapital')}
+          </Dialog.Title>
+          <Row name={say.t('screen.stand.clickCapital')}>
             <Picks
               ids={CLICK_MODES}
               say={(mode) => sayClickMode(say, mode)}
@@ -41,7 +43,7 @@ export function SetUp({
               onPick={(mode) => onSet({ click: mode })}
             />
           </Row>
-          <Row name="Sound">
+          <Row name={say.t('screen.stand.sound')}>
             <Picks
               ids={CLICK_SOUNDS}
               say={(one) => sayClickSound(say, one)}
@@ -49,7 +51,7 @@ export function SetUp({
               onPick={(one) => onSet({ sound: one })}
             />
           </Row>
-          <Row name="Hear">
+          <Row name={say.t('screen.common.hearCapital')}>
             {LIMBS.map((limb) => (
               <Pick
                 key={limb}
@@ -64,21 +66,21 @@ export function SetUp({
               </Pick>
             ))}
           </Row>
-          <Row name="Between tries">
+          <Row name={say.t('screen.stand.betweenTries')}>
             <Pick on={!handsFree} onPick={() => onSet({ handsFree: false })}>
-              ask how it was
+              {say.t('screen.stand.askHowItWas')}
             </Pick>
             <Pick on={handsFree} onPick={() => onSet({ handsFree: true })}>
-              go on, ask at the break
+              {say.t('screen.stand.goOnAskAtTheBreak')}
             </Pick>
           </Row>
           <SeatFields settings={settings} onSet={onSet} />
-          <Row name="Light">
+          <Row name={say.t('screen.common.light')}>
             <ThemeSwitch size={22} />
           </Row>
           <Dialog.Close asChild>
             <Button look="main" className="h-12 text-xl">
-              Done
+              {say.t('screen.stand.doneCapital')}
             </Button>
           </Dialog.Close>
         </Dialog.Content>
@@ -131,24 +133,25 @@ function SeatFields({
   settings: Settings;
   onSet: (change: Partial<Settings>) => void;
 }) {
+  const { say } = useSpeech();
   const { inches, metres } = settings;
   const { size, metres: reads } = readableSize(settings, {
     width: window.screen.width,
     height: window.screen.height,
   });
   return (
-    <Row name="My screen, my distance">
+    <Row name={say.t('screen.stand.myScreenMyDistance')}>
       <Measure
-        name="Screen in inches"
-        unit="inches"
+        name={say.t('screen.stand.screenInInches')}
+        unit={say.t('screen.stand.inches')}
         value={inches}
         step={0.1}
         range={SEAT_RANGE.inches}
         onSet={(value) => onSet({ inches: value })}
       />
       <Measure
-        name="Distance in metres"
-        unit="m away"
+        name={say.t('screen.stand.distanceInMetres')}
+        unit={say.t('screen.stand.mAway')}
         value={metres}
         step={0.1}
         range={SEAT_RANGE.metres}
@@ -159,7 +162,7 @@ function SeatFields({
       </span>
       {reads < metres - 0.05 && (
         <span role="status" className="text-base text-soft">
-          read up to {reads.toFixed(1)} m
+          {say.t('screen.stand.readUpTo', { metres: Math.round(reads * 10) / 10 })}
         </span>
       )}
     </Row>

@@ -115,7 +115,7 @@ export function Stand({
   async function more() {
     const answer = await attemptOrSay(readMore);
     if (!answer) return;
-    if (answer.value.slots.length === 0) toast('Nothing more is due today.');
+    if (answer.value.slots.length === 0) toast(say.t('screen.stand.nothingMoreIsDueToday'));
     else dispatch({ kind: 'again', ...answer.value });
   }
 

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { Issue } from '@/core/issue';
 import type { Person, StudioId } from '@/core/studio';
-import { Button, Field, issuesAt, useFormAction } from '../base';
+import { Button, Field, issuesAt, useFormAction, useSpeech } from '../base';
 
 export interface Door {
   readonly id: StudioId;
@@ -23,13 +23,12 @@ export function Start({
   enter: (form: FormData) => Promise<void>;
   open: (before: Answer, form: FormData) => Promise<Answer>;
 }) {
+  const { say } = useSpeech();
   return (
     <main className="mx-auto flex min-h-dvh max-w-4xl flex-col gap-10 px-6 py-14">
       <header>
         <h1 className="font-serif text-5xl font-bold tracking-tight">Mivvel</h1>
-        <p className="mt-2 text-lg text-soft">
-          Coordination and independence, from one line to a logged rung.
-        </p>
+        <p className="mt-2 text-lg text-soft">{say.t('screen.shell.motto')}</p>
       </header>
       {doors.map((door) => (
         <section key={door.id} aria-label={door.name}>
@@ -43,7 +42,7 @@ export function Start({
                 className="grid grid-cols-[14rem_6rem_1fr] items-baseline gap-4 border-b border-line px-2 py-2.5 text-left hover:bg-sheet"
               >
                 <span className="font-serif text-lg">{person.name}</span>
-                <span className="text-soft">{person.role}</span>
+                <span className="text-soft">{say.t(`screen.shell.role.${person.role}`)}</span>
                 <span className="text-sm text-soft">{person.about}</span>
               </button>
             ))}
@@ -63,25 +62,38 @@ function OpenStudio({
   alone: boolean;
 }) {
   const { answer: issues, pending, onSubmit } = useFormAction(open, []);
+  const { say } = useSpeech();
   const [shown, setShown] = useState(alone);
   if (!shown) {
     return (
       <p>
         <Button look="quiet" onClick={() => setShown(true)}>
-          Open another studio
+          {say.t('screen.shell.openAnother')}
         </Button>
       </p>
     );
   }
   return (
     <form onSubmit={onSubmit} className="flex max-w-md flex-col gap-3">
-      <h2 className="font-serif text-2xl">{alone ? 'Open your studio' : 'Open another studio'}</h2>
-      <Field label="Studio" name="studio" maxLength={80} issues={issuesAt(issues, 'studio')} />
-      <Field label="Your name" name="teacher" maxLength={80} issues={issuesAt(issues, 'teacher')} />
+      <h2 className="font-serif text-2xl">
+        {alone ? say.t('screen.shell.openYours') : say.t('screen.shell.openAnother')}
+      </h2>
+      <Field
+        label={say.t('screen.shell.studio')}
+        name="studio"
+        maxLength={80}
+        issues={issuesAt(issues, 'studio')}
+      />
+      <Field
+        label={say.t('screen.shell.yourName')}
+        name="teacher"
+        maxLength={80}
+        issues={issuesAt(issues, 'teacher')}
+      />
       <ZoneInput />
       <p>
         <Button look="main" type="submit">
-          {pending ? 'Opening…' : 'Open'}
+          {pending ? say.t('screen.shell.opening') : say.t('screen.shell.open')}
         </Button>
       </p>
     </form>

@@ -53,7 +53,7 @@ export function Steps({
   issues: readonly Issue[];
   actions: StepActions;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const [usual, setUsual] = useState(first);
   const [template, setTemplate] = useState(first);
   const whole = useMemo(() => recipe && expand(recipe), [recipe]);
@@ -65,20 +65,20 @@ export function Steps({
   async function keep() {
     if (!(await attemptOrSay(() => actions.setTemplate(template)))) return;
     setUsual(template);
-    toast.success('Saved as your build order.');
+    toast.success(say.t('screen.steps.savedAsYourBuildOrder'));
   }
 
   return (
     <main className="flex h-full min-h-0 flex-col">
       <header className="flex flex-col gap-2 px-4 pt-3 pb-2">
         <div className="flex items-baseline gap-3">
-          <h1 className="font-serif text-xl">Steps</h1>
+          <h1 className="font-serif text-xl">{say.t('screen.steps.stepsCapital')}</h1>
           <p className="min-w-0 flex-1 truncate text-soft">
             {recipe && words(sentenceText(recipe))}
           </p>
           {recipe && (
             <Link className={buttonLook('quiet')} href={`/bench?r=${writeLink(recipe)}`}>
-              to the Bench
+              {say.t('screen.common.toTheBench')}
             </Link>
           )}
         </div>
@@ -95,11 +95,13 @@ export function Steps({
         <StepDesk key={template.join()} {...{ built, programs, actions }} whole={recipe} />
       ) : (
         <p className="px-4 text-soft">
-          Make an exercise on the{' '}
-          <Link className="phrase" href="/bench">
-            Bench
-          </Link>
-          , then build it up here.
+          {say.t.rich('screen.steps.makeFirst', {
+            link: (text) => (
+              <Link className="phrase" href="/bench">
+                {text}
+              </Link>
+            ),
+          })}
         </p>
       )}
     </main>
@@ -159,8 +161,11 @@ function StepDesk({
     const place = order.indexOf(index);
     setPicked(order[place + 1] ?? order[place - 1] ?? 0);
     setOrder((now) => now.filter((one) => one !== index));
-    toast(`Left out ${nameAt(index)}.`, {
-      action: { label: 'Undo', onClick: () => setOrder((now) => insert(now, index, place)) },
+    toast(say.t('screen.steps.leftOut', { step: nameAt(index) }), {
+      action: {
+        label: say.t('screen.common.undoCapital'),
+        onClick: () => setOrder((now) => insert(now, index, place)),
+      },
     });
   }
 
@@ -226,20 +231,24 @@ function StepDesk({
           {chosen !== null && (
             <StepPanel {...{ playback, tempo }} step={built[chosen]}>
               <Button onClick={() => hearStep(chosen)} aria-pressed={heard === chosen}>
-                {heard === chosen ? 'Stop' : 'Hear'}
+                {heard === chosen
+                  ? say.t('screen.common.stopCapital')
+                  : say.t('screen.common.hearCapital')}
               </Button>
               <Link
                 className={buttonLook('plain')}
                 href={`/bench?r=${writeLink(recipeOf(chosen))}`}
               >
-                To the Bench
+                {say.t('screen.common.toTheBenchCapital')}
               </Link>
-              <Button onClick={() => leaveOut(chosen)}>Leave out</Button>
+              <Button onClick={() => leaveOut(chosen)}>
+                {say.t('screen.steps.leaveOutCapital')}
+              </Button>
               <Button
                 aria-pressed={compared === chosen}
                 onClick={() => onCommand(chosen, { kind: 'compare' })}
               >
-                Compare
+                {say.t('screen.common.compare')}
               </Button>
             </StepPanel>
           )}
@@ -257,7 +266,7 @@ function StepDesk({
         from={chosen}
         nameOf={(index, nth) => `${nth + 1}. ${nameAt(index)}`}
         send={actions.send}
-        runName="Steps as a run"
+        runName={say.t('screen.steps.stepsAsARun')}
         whole={{ name: suggestName(whole), recipe: whole }}
         onTempo={setTempo}
       />
@@ -295,11 +304,11 @@ function StepPanel({
   if (!step || !exercise) return null;
   const read = readBack(exercise, tempoFor(exercise.meter, tempo), undefined, syllables);
   return (
-    <section aria-label="Step" className="flex flex-col gap-2">
+    <section aria-label={say.t('screen.steps.step')} className="flex flex-col gap-2">
       <h2 className="font-serif text-xl">{sayStep(say, step.facts)}</h2>
       {children && <div className="flex flex-wrap gap-2">{children}</div>}
       <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
-      <ul aria-label="Count">
+      <ul aria-label={say.t('screen.common.count')}>
         {read.counts.map(({ limb, bars }) => (
           <li key={limb} className="flex items-baseline gap-2">
             <LimbSign limb={limb} /> {bars.slice(0, 4).join(' | ')}

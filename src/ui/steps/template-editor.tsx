@@ -28,7 +28,11 @@ export function TemplateEditor({
   }
   const icon = 'inline-flex size-6 items-center justify-center text-soft hover:text-ink';
   return (
-    <div role="group" aria-label="Build order" className="flex flex-wrap items-center gap-1.5">
+    <div
+      role="group"
+      aria-label={say.t('screen.steps.buildOrder')}
+      className="flex flex-wrap items-center gap-1.5"
+    >
       {template.map((kind, place) => (
         <span
           key={kind}
@@ -38,7 +42,7 @@ export function TemplateEditor({
             <button
               type="button"
               className={icon}
-              aria-label={`${sayStepKind(say, kind)} earlier`}
+              aria-label={say.t('screen.steps.earlier', { stepKind: sayStepKind(say, kind) })}
               onClick={() => move(kind, -1)}
             >
               <ChevronLeft size={14} aria-hidden />
@@ -49,7 +53,7 @@ export function TemplateEditor({
             <button
               type="button"
               className={icon}
-              aria-label={`${sayStepKind(say, kind)} later`}
+              aria-label={say.t('screen.steps.later', { stepKind: sayStepKind(say, kind) })}
               onClick={() => move(kind, 1)}
             >
               <ChevronRight size={14} aria-hidden />
@@ -58,7 +62,7 @@ export function TemplateEditor({
           <button
             type="button"
             className={icon}
-            aria-label={`Without ${sayStepKind(say, kind)}`}
+            aria-label={say.t('screen.steps.without', { stepKind: sayStepKind(say, kind) })}
             onClick={() => onChange(template.filter((one) => one !== kind))}
           >
             <X size={12} aria-hidden />
@@ -70,7 +74,9 @@ export function TemplateEditor({
           + {sayStepKind(say, kind)}
         </Button>
       ))}
-      {template.join() !== usual.join() && <Button onClick={onKeep}>save as my build order</Button>}
+      {template.join() !== usual.join() && (
+        <Button onClick={onKeep}>{say.t('screen.steps.saveAsMyBuildOrder')}</Button>
+      )}
     </div>
   );
 }

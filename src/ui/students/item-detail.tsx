@@ -4,20 +4,23 @@ import { clsx } from 'clsx';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { sayCount } from '@/core/issue';
 import { type Decision, type Variation } from '@/core/log';
 import { factsOf, dosageNow, rungAt } from '@/core/ladder';
 import { expand, sentenceText } from '@/core/recipe';
 import type { LoggedDecision } from '@/core/log';
 import { type EntryId, type ItemRecord } from '@/core/studio';
-import { sayDay, sayDosage, sayProposal, sayRung, sayVariation, sayWhy, type Say } from '@/words';
-import { Button, Choice, useSpeech, Words } from '../base';
+import { type Say, sayDay, sayDosage, sayProposal, sayRung, sayVariation, sayWhy } from '@/words';
+import { Loading, Button, Choice, useSpeech, Words } from '../base';
 import { VerdictSign } from '../marks';
 import { LogTable, type EarlierTries } from './log-table';
 
 const TempoChart = dynamic(() => import('./tempo-chart'), {
   ssr: false,
-  loading: () => <div className="h-56 text-soft">Loading…</div>,
+  loading: () => (
+    <div className="h-56 text-soft">
+      <Loading />
+    </div>
+  ),
 });
 
 type Decide = (decision: Decision, said: string) => void;
@@ -49,20 +52,22 @@ export function ItemDetail({
       </p>
       <Proposal record={record} onDecide={onDecide} />
       <p className="mt-2">
-        Next: <b>{sayRung(say, rungAt(state.rungs, state.rung).asks)}</b>,{' '}
-        {sayDosage(say, dosageNow(state, item.course.dosage))}. {sayWhy(say, record.why)}
+        {say.t.rich('screen.students.next', {
+          b: (text) => <b>{text}</b>,
+          rung: sayRung(say, rungAt(state.rungs, state.rung).asks),
+          dosage: sayDosage(say, dosageNow(state, item.course.dosage)),
+        })}{' '}
+        {sayWhy(say, record.why)}
       </p>
       <Rungs record={record} onDecide={onDecide} />
       <Simpler record={record} onDecide={onDecide} />
       {count === 0 ? (
-        <p className="mt-6 text-soft">Not played yet.</p>
+        <p className="mt-6 text-soft">{say.t('screen.students.notPlayedYet')}</p>
       ) : (
         <div className="mt-2">
           <TempoChart record={record} />
           {record.curve.length < count && (
-            <p className="text-sm text-soft">
-              The last tries one by one; before them the fastest of each week.
-            </p>
+            <p className="text-sm text-soft">{say.t('screen.students.theLastTriesOneByOne')}</p>
           )}
         </div>
       )}
@@ -80,25 +85,36 @@ function Proposal({ record, onDecide }: { record: ItemRecord; onDecide: Decide }
   const { rests } = record;
   const { kind } = proposal;
   return (
-    <div role="group" aria-label="Proposal" className="mt-3 border-l-3 border-warm pl-3">
+    <div
+      role="group"
+      aria-label={say.t('screen.students.proposal')}
+      className="mt-3 border-l-3 border-warm pl-3"
+    >
       <p className="text-lg leading-6">{sayProposal(say, proposal)}</p>
       <p className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1 text-sm text-soft">
-        based on
+        {say.t('screen.students.basedOn')}
         {rests.map((one) => (
           <span key={one.id} className="inline-flex items-center gap-1">
-            <VerdictSign verdict={one.verdict} /> {sayDay(say, one.day)} at {one.bpm}
+            <VerdictSign verdict={one.verdict} />{' '}
+            {say.t('screen.students.dayAt', { day: sayDay(say, one.day), bpm: one.bpm })}
           </span>
         ))}
       </p>
       <span className="mt-2 flex gap-2">
         <Button
           look="main"
-          onClick={() => onDecide({ does: 'accept', proposal: kind }, 'Applied.')}
+          onClick={() =>
+            onDecide({ does: 'accept', proposal: kind }, say.t('screen.students.applied'))
+          }
         >
-          Apply
+          {say.t('screen.students.apply')}
         </Button>
-        <Button onClick={() => onDecide({ does: 'decline', proposal: kind }, 'Left as it is.')}>
-          Not now
+        <Button
+          onClick={() =>
+            onDecide({ does: 'decline', proposal: kind }, say.t('screen.students.leftAsItIs'))
+          }
+        >
+          {say.t('screen.students.notNow')}
         </Button>
       </span>
     </div>
@@ -110,16 +126,23 @@ function Rungs({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
   const { say } = useSpeech();
   const { rungs, rung: now, passed } = record.state;
   return (
-    <ol aria-label="Rungs" className="mt-2 flex flex-wrap gap-1">
+    <ol aria-label={say.t('screen.common.rungs')} className="mt-2 flex flex-wrap gap-1">
       {rungs.map((rung, index) => (
         <li key={index}>
           <button
             type="button"
             aria-current={index === now ? 'step' : undefined}
-            title={index === now ? 'here now' : `Move them to ${sayRung(say, rung.asks)}`}
+            title={
+              index === now
+                ? say.t('screen.students.hereNow')
+                : say.t('screen.students.moveThemTo', { rung: sayRung(say, rung.asks) })
+            }
             onClick={() => {
               if (index !== now)
-                onDecide({ does: 'move', rung: index }, `Now at ${sayRung(say, rung.asks)}.`);
+                onDecide(
+                  { does: 'move', rung: index },
+                  say.t('screen.students.nowAt', { rung: sayRung(say, rung.asks) }),
+                );
             }}
             className={clsx(
               'rounded-sm border px-1.5 text-sm',
@@ -167,15 +190,21 @@ function Simpler({ record, onDecide }: { record: ItemRecord; onDecide: Decide })
     <p className="mt-2 flex flex-wrap items-baseline gap-3 text-sm">
       {state.variation ? (
         <>
-          <span>Plays {sayVariation(say, state.variation)}.</span>
-          <Button onClick={() => onDecide({ does: 'vary', variation: null }, 'All of it again.')}>
-            all of it again
+          <span>
+            {say.t('screen.students.plays', { variation: sayVariation(say, state.variation) })}
+          </span>
+          <Button
+            onClick={() =>
+              onDecide({ does: 'vary', variation: null }, say.t('screen.students.allOfItAgainNow'))
+            }
+          >
+            {say.t('screen.students.allOfItAgain')}
           </Button>
         </>
       ) : (
         ways.length > 0 && (
           <Choice
-            label="Play it another way"
+            label={say.t('screen.students.playItAnotherWay')}
             options={ways.map((way, index) => ({
               value: String(index),
               text: sayVariation(say, way),
@@ -184,10 +213,13 @@ function Simpler({ record, onDecide }: { record: ItemRecord; onDecide: Decide })
             onChoose={(index) => {
               const variation = ways[Number(index)];
               if (variation)
-                onDecide({ does: 'vary', variation }, `Plays ${sayVariation(say, variation)}.`);
+                onDecide(
+                  { does: 'vary', variation },
+                  say.t('screen.students.plays', { variation: sayVariation(say, variation) }),
+                );
             }}
           >
-            another way…
+            {say.t('screen.students.anotherWay')}
           </Choice>
         )
       )}
@@ -210,45 +242,52 @@ function Decisions({
   const rows = all ? kept : kept.slice(0, 3);
   return (
     <div className="mt-3">
-      <h3 className="label">decided</h3>
+      <h3 className="label">{say.t('screen.students.decided')}</h3>
       <ul className="text-sm">
         {rows.map((one) => (
           <li key={one.id} className="flex items-baseline gap-3">
             <span className="w-14 text-soft">{sayDay(say, one.day)}</span>
             <span>{sayDecision(say, one.decision)}</span>
             <Button look="quiet" onClick={() => onTakeBack(one.id)}>
-              take back
+              {say.t('screen.students.takeBack')}
             </Button>
           </li>
         ))}
       </ul>
       {!all && kept.length > rows.length && (
         <Button look="quiet" onClick={() => setAll(true)}>
-          all {sayCount(kept.length, 'decision')}
+          {say.t('screen.students.allDecisions', { count: kept.length })}
         </Button>
       )}
     </div>
   );
 }
 
-const PROPOSALS: Readonly<{ [kind: string]: string }> = {
-  advance: 'go on',
-  lower: 'a rung lower',
-  restore: 'all of it again',
-  simplify: 'make it simpler',
-  plateau: 'work on the plateau',
-  twist: 'a twist',
-};
+const PROPOSALS = {
+  advance: 'screen.common.goOn',
+  lower: 'screen.students.aRungLower',
+  restore: 'screen.students.allOfItAgain',
+  simplify: 'screen.students.makeItSimpler',
+  plateau: 'screen.students.workOnThePlateau',
+  twist: 'screen.students.aTwist',
+} as const;
+
+/** What was proposed; kinds that are none any more stay as they were logged. */
+function sayKind(say: Say, kind: string): string {
+  return kind in PROPOSALS ? say.t(PROPOSALS[kind as keyof typeof PROPOSALS]) : kind;
+}
 
 function sayDecision(say: Say, decision: Decision): string {
   switch (decision.does) {
     case 'accept':
-      return `yes: ${PROPOSALS[decision.proposal] ?? decision.proposal}`;
+      return say.t('screen.students.yes', { proposal: sayKind(say, decision.proposal) });
     case 'decline':
-      return `not now: ${PROPOSALS[decision.proposal] ?? decision.proposal}`;
+      return say.t('screen.students.no', { proposal: sayKind(say, decision.proposal) });
     case 'move':
-      return `moved to rung ${decision.rung + 1}`;
+      return say.t('screen.students.movedToRung', { rung: decision.rung + 1 });
     case 'vary':
-      return decision.variation ? sayVariation(say, decision.variation) : 'all of it again';
+      return decision.variation
+        ? sayVariation(say, decision.variation)
+        : say.t('screen.students.allOfItAgain');
   }
 }

@@ -2,15 +2,16 @@
 
 import { Popover } from 'radix-ui';
 import type { Result } from '@/core/issue';
-import { FULL_KIT, VOICES, type Handedness, type KitProfile, type VoiceId } from '@/core/kit';
-import { LimitsFields, useKept } from '../base';
-
-const HANDS: Readonly<Record<Handedness, string>> = {
-  right: 'right-handed',
-  mirrored: 'left-handed, mirrored kit',
-  'open-handed': 'open-handed',
-  'left-lead': 'left lead',
-};
+import {
+  FULL_KIT,
+  HANDEDNESS,
+  VOICES,
+  type Handedness,
+  type KitProfile,
+  type VoiceId,
+} from '@/core/kit';
+import { sayHandedness, sayVoice, type Say } from '@/words';
+import { LimitsFields, Pop, useKept, useSpeech } from '../base';
 
 /** What a student plays on and how; kept at once. */
 export function KitEditor({
@@ -22,6 +23,7 @@ export function KitEditor({
   kit: KitProfile;
   onSet: (kit: KitProfile) => Promise<Result<null>>;
 }) {
+  const { say } = useSpeech();
   const [kit, set] = useKept(stored, (next) => onSet({ ...next, name }));
   const toggle = (id: VoiceId) =>
     set({
@@ -32,62 +34,73 @@ export function KitEditor({
   return (
     <Popover.Root>
       <Popover.Trigger className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft">
-        Kit: {sayKitOf(kit)}
+        {say.t('screen.students.kit', { kit: sayKitOf(say, kit) })}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="end" sideOffset={6} className="pop flex w-96 flex-col gap-3 p-4">
-          <fieldset>
-            <legend className="label mb-1">Plays</legend>
-            {Object.entries(HANDS).map(([id, text]) => (
+      <Pop align="end" sideOffset={6} className="flex w-96 flex-col gap-3 p-4">
+        <fieldset>
+          <legend className="label mb-1">{say.t('screen.common.plays')}</legend>
+          {HANDEDNESS.map((id) => (
+            <label key={id} className="flex items-baseline gap-2 py-0.5">
+              <input
+                type="radio"
+                name="handedness"
+                checked={kit.handedness === id}
+                onChange={() => set({ handedness: id })}
+              />
+              {sayHands(say, id)}
+            </label>
+          ))}
+        </fieldset>
+        <fieldset>
+          <legend className="label mb-1">{say.t('screen.common.has')}</legend>
+          <div className="grid grid-cols-2 gap-x-3">
+            {VOICES.map(({ id }) => (
               <label key={id} className="flex items-baseline gap-2 py-0.5">
                 <input
-                  type="radio"
-                  name="handedness"
-                  checked={kit.handedness === id}
-                  onChange={() => set({ handedness: id as Handedness })}
+                  type="checkbox"
+                  checked={kit.voices.includes(id)}
+                  onChange={() => toggle(id)}
                 />
-                {text}
+                {sayVoice(say, id)}
               </label>
             ))}
-          </fieldset>
-          <fieldset>
-            <legend className="label mb-1">Has</legend>
-            <div className="grid grid-cols-2 gap-x-3">
-              {VOICES.map(({ id, name: text }) => (
-                <label key={id} className="flex items-baseline gap-2 py-0.5">
-                  <input
-                    type="checkbox"
-                    checked={kit.voices.includes(id)}
-                    onChange={() => toggle(id)}
-                  />
-                  {text}
-                </label>
-              ))}
-            </div>
-            <div className="mt-2 flex gap-2 text-sm">
-              <button type="button" className="phrase" onClick={() => set({ voices: ['pad'] })}>
-                pad only
-              </button>
-              <button
-                type="button"
-                className="phrase"
-                onClick={() => set({ voices: FULL_KIT.voices })}
-              >
-                everything
-              </button>
-            </div>
-          </fieldset>
-          <LimitsFields limits={kit.limits} onSet={(limits) => set({ limits })} />
-        </Popover.Content>
-      </Popover.Portal>
+          </div>
+          <div className="mt-2 flex gap-2 text-sm">
+            <button type="button" className="phrase" onClick={() => set({ voices: ['pad'] })}>
+              {say.t('screen.common.padOnly')}
+            </button>
+            <button
+              type="button"
+              className="phrase"
+              onClick={() => set({ voices: FULL_KIT.voices })}
+            >
+              {say.t('screen.students.everything')}
+            </button>
+          </div>
+        </fieldset>
+        <LimitsFields limits={kit.limits} onSet={(limits) => set({ limits })} />
+      </Pop>
     </Popover.Root>
   );
 }
 
+/** Mirrored is said in full, where nothing else tells that it is the left hand. */
+function sayHands(say: Say, hands: Handedness): string {
+  return hands === 'mirrored'
+    ? say.t('screen.students.leftHandedMirroredKit')
+    : sayHandedness(say, hands);
+}
+
 /** @example 'left-handed, mirrored kit, 16 voices' */
-function sayKitOf(kit: KitProfile): string {
+function sayKitOf(say: Say, kit: KitProfile): string {
+  const hands = sayHands(say, kit.handedness);
   if (kit.voices.length === 1 && kit.voices[0] === 'pad')
-    return `${HANDS[kit.handedness]}, pad only`;
+    return say.t('screen.students.padOnly', { hands });
   const all = kit.voices.length === VOICES.length;
-  return all ? HANDS[kit.handedness] : `${HANDS[kit.handedness]}, ${kit.voices.length} voices`;
+  return all
+    ? hands
+    : say.t('screen.students.voices', {
+        hands,
+        voices: kit.voices.length,
+      });
 }

@@ -1,11 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { sayCount, type Result } from '@/core/issue';
+import { type Result } from '@/core/issue';
 import { inOrder, type LoggedTry } from '@/core/log';
 import { expand } from '@/core/recipe';
 import { type ItemRecord } from '@/core/studio';
-import { sayDay, sayBeat, saySuffering } from '@/words';
+import { sayBeat, sayDay, saySuffering, sayVerdict } from '@/words';
 import { attemptOrSay, Button, useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 
@@ -37,17 +37,19 @@ export function LogTable({ record, earlier }: { record: ItemRecord; earlier: Ear
 
   const exercise = expand(whole);
   const sayBroke = (beat: number) =>
-    exercise.ok ? `broke at ${sayBeat(say, exercise.value, beat)}` : 'broke';
+    exercise.ok
+      ? say.t('screen.students.brokeAt', { beat: sayBeat(say, exercise.value, beat) })
+      : say.t('screen.students.broke');
   return (
     <>
-      <table className="mt-4 w-full text-left" aria-label="Log">
+      <table className="mt-4 w-full text-left" aria-label={say.t('screen.students.log')}>
         <thead>
           <tr className="label border-b border-line">
-            <th className="w-20 py-1 font-normal">day</th>
-            <th className="w-14 font-normal">tempo</th>
-            <th className="w-20 font-normal">verdict</th>
-            <th className="w-20 font-normal">played</th>
-            <th className="font-normal">what went wrong</th>
+            <th className="w-20 py-1 font-normal">{say.t('screen.common.day')}</th>
+            <th className="w-14 font-normal">{say.t('screen.students.tempo')}</th>
+            <th className="w-20 font-normal">{say.t('screen.students.verdict')}</th>
+            <th className="w-20 font-normal">{say.t('screen.students.played')}</th>
+            <th className="font-normal">{say.t('screen.students.whatWentWrong')}</th>
           </tr>
         </thead>
         <tbody>
@@ -56,9 +58,13 @@ export function LogTable({ record, earlier }: { record: ItemRecord; earlier: Ear
               <td>{rows[index - 1]?.day === one.day ? '' : sayDay(say, one.day)}</td>
               <td>{one.bpm}</td>
               <td>
-                <VerdictSign verdict={one.verdict} /> {one.verdict}
+                <VerdictSign verdict={one.verdict} /> {sayVerdict(say, one.verdict)}
               </td>
-              <td className="text-soft">{one.paper ? 'on paper' : sayCount(one.bars, 'bar')}</td>
+              <td className="text-soft">
+                {one.paper
+                  ? say.t('screen.students.onPaper')
+                  : say.t('screen.common.barCount', { bars: one.bars })}
+              </td>
               <td>
                 {[
                   ...one.suffered.map(
@@ -74,7 +80,9 @@ export function LogTable({ record, earlier }: { record: ItemRecord; earlier: Ear
       </table>
       {left > 0 && (
         <Button look="quiet" className="mt-2" onClick={() => void readOn()}>
-          {busy ? 'Reading…' : `earlier tries, ${left} more`}
+          {busy
+            ? say.t('screen.students.reading')
+            : say.t('screen.students.earlierTriesMore', { left })}
         </Button>
       )}
     </>

@@ -29,7 +29,7 @@ export function Notes({
     if (typed === '') return setIssues([{ code: 'note-empty', path: ['text'] }]);
     const id = newId<'entry'>();
     const answer = await attempt(() => log({ kind: 'note', id, agoMs: 0, body: { text: typed } }));
-    if (!answer) return void toast.error('Not saved: no connection. Your note is still here.');
+    if (!answer) return void toast.error(say.t('screen.students.notSavedNoConnectionYourNote'));
     setIssues(answer.ok ? [] : answer.issues);
     if (answer.ok) setText('');
   }
@@ -37,15 +37,15 @@ export function Notes({
   async function remove(id: EntryId) {
     const away = await takeBack(id);
     if (!away) return;
-    toast('Note taken away.', {
-      action: { label: 'Undo', onClick: () => void takeBack(away) },
+    toast(say.t('screen.students.noteTakenAway'), {
+      action: { label: say.t('screen.common.undoCapital'), onClick: () => void takeBack(away) },
     });
   }
 
   return (
     <section aria-labelledby="notes-title">
       <h2 id="notes-title" className="label mb-1">
-        notes for the student
+        {say.t('screen.students.notesForTheStudent')}
       </h2>
       <ul>
         {notes.map((note) => (
@@ -55,7 +55,7 @@ export function Notes({
             </span>
             <Button
               look="quiet"
-              aria-label={`Take away: ${note.text}`}
+              aria-label={say.t('screen.students.takeAway', { text: note.text })}
               onClick={() => void remove(note.id)}
             >
               <X size={14} aria-hidden />
@@ -71,14 +71,14 @@ export function Notes({
         }}
       >
         <input
-          aria-label="Note for the student"
+          aria-label={say.t('screen.students.noteForTheStudent')}
           className="field min-w-0 flex-1"
           value={text}
           maxLength={500}
           aria-invalid={issues.length > 0}
           onChange={(event) => setText(event.target.value)}
         />
-        <Button type="submit">Add</Button>
+        <Button type="submit">{say.t('screen.common.add')}</Button>
       </form>
       <Trouble issues={issues} />
     </section>

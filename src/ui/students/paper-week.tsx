@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { toast } from 'sonner';
-import { sayCount, type Issue, type Result } from '@/core/issue';
+import { type Issue, type Result } from '@/core/issue';
 import { rungAt } from '@/core/ladder';
 import {
   daysAfter,
@@ -72,10 +72,10 @@ export function PaperWeek({
     setBusy(true);
     const answer = await attempt(() => store(session.current, cells));
     setBusy(false);
-    if (!answer) return void toast.error('Not saved: no connection. What you typed is still here.');
+    if (!answer) return void toast.error(say.t('screen.students.notSavedNoConnectionWhatYou'));
     setIssues(answer.ok ? [] : answer.issues);
     if (!answer.ok) return;
-    toast.success(`${sayCount(answer.value, 'try', 'tries')} in the log.`);
+    toast.success(say.t('screen.students.triesInTheLog', { count: answer.value }));
     router.push(`/students/${student.id}`);
   }
 
@@ -101,22 +101,30 @@ export function PaperWeek({
   return (
     <main className="mx-auto max-w-6xl px-6 py-8">
       <header className="mb-4 flex items-baseline gap-4">
-        <h1 className="font-serif text-3xl">{student.name}: a paper week</h1>
+        <h1 className="font-serif text-3xl">
+          {say.t('screen.students.aPaperWeek', { student: student.name })}
+        </h1>
         <Link className="underline" href={`/students/${student.id}`}>
-          to the record
+          {say.t('screen.common.toTheRecord')}
         </Link>
         <span className="ml-auto flex items-center gap-2">
-          <Button onClick={() => setLast(daysAfter(last, -7))}>a week earlier</Button>
-          {last < today && <Button onClick={() => setLast(daysAfter(last, 7))}>later</Button>}
+          <Button onClick={() => setLast(daysAfter(last, -7))}>
+            {say.t('screen.students.aWeekEarlier')}
+          </Button>
+          {last < today && (
+            <Button onClick={() => setLast(daysAfter(last, 7))}>
+              {say.t('screen.students.later')}
+            </Button>
+          )}
         </span>
       </header>
       {items.length === 0 ? (
-        <p className="text-soft">Nothing to practise yet. Give a program first.</p>
+        <p className="text-soft">{say.t('screen.students.nothingToPractiseYetGiveA')}</p>
       ) : (
         <table ref={table} className="w-full table-fixed text-left">
           <thead>
             <tr className="border-b border-line">
-              <th className="label w-64 py-1 font-normal">exercise</th>
+              <th className="label w-64 py-1 font-normal">{say.t('screen.common.exercise')}</th>
               {days.map((day) => (
                 <th key={day} className="px-1 py-1 font-normal">
                   {sayWeekday(say, day)}{' '}
@@ -133,7 +141,9 @@ export function PaperWeek({
                     {item.item.name}
                   </span>
                   <span className="text-sm text-soft">
-                    now {sayRung(say, rungAt(item.state.rungs, item.state.rung).asks)}
+                    {say.t('screen.students.now', {
+                      rung: sayRung(say, rungAt(item.state.rungs, item.state.rung).asks),
+                    })}
                   </span>
                 </th>
                 {days.map((day, column) => {
@@ -152,7 +162,11 @@ export function PaperWeek({
                         onChange={(event) => setTexts({ ...texts, [key]: event.target.value })}
                         onKeyDown={(event) => onKey(event, row, column)}
                       />
-                      {known > 0 && <span className="text-xs text-soft">{known} in the log</span>}
+                      {known > 0 && (
+                        <span className="text-xs text-soft">
+                          {say.t('screen.students.inTheLog', { known })}
+                        </span>
+                      )}
                     </td>
                   );
                 })}
@@ -172,12 +186,10 @@ export function PaperWeek({
         <footer className="mt-4 flex items-center gap-4">
           {typed.length > 0 && (
             <Button look="main" onClick={() => void save()}>
-              {busy ? 'Storing…' : `Store ${sayCount(count, 'try', 'tries')}`}
+              {busy ? say.t('screen.students.storing') : say.t('screen.students.store', { count })}
             </Button>
           )}
-          <span className="text-sm text-soft">
-            c clean, s shaky, l lost; a tempo first where it was another: 70 ccs. Ctrl+Enter saves.
-          </span>
+          <span className="text-sm text-soft">{say.t('screen.students.cCleanSShakyLLost')}</span>
         </footer>
       )}
     </main>

@@ -46,6 +46,7 @@ export function Record({
   programs: readonly ProgramSummary[];
   actions: RecordActions;
 }) {
+  const { say } = useSpeech();
   const { student, items, needs } = record;
   const [chosen, setChosen] = useState<string | null>(null);
   const ordered = hearFirst(
@@ -61,7 +62,9 @@ export function Record({
     const place = { assignmentId, itemId: item.id, sessionId: null };
     const entry: Posted = { kind: 'decided', id, agoMs: 0, ...place, body: decision };
     if (!(await attemptOrSay(() => actions.log(entry)))) return;
-    toast(said, { action: { label: 'Undo', onClick: () => void takeBack(id) } });
+    toast(said, {
+      action: { label: say.t('screen.common.undoCapital'), onClick: () => void takeBack(id) },
+    });
   }
 
   async function takeBack(about: EntryId) {
@@ -77,44 +80,51 @@ export function Record({
         <p className="min-w-0 flex-1 truncate text-soft">{student.about}</p>
         {items.length > 0 && (
           <Link href={`/students/${student.id}/paper`} className={buttonLook()}>
-            enter a paper week
+            {say.t('screen.students.enterAPaperWeek')}
           </Link>
         )}
         <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
-          plan
+          {say.t('screen.common.plan')}
         </Link>
         <KitEditor name={student.name} kit={student.kit ?? FULL_KIT} onSet={actions.setKit} />
         {free.length > 0 && (
           <Choice
-            label="Program to give"
+            label={say.t('screen.students.programToGive')}
             options={free.map((program) => ({ value: program.id, text: program.name }))}
             className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
             onChoose={async (id) => {
               const given = await attemptOrSay(() => actions.give(id));
-              const name = free.find((program) => program.id === id)?.name;
-              if (given) toast.success(`${student.name} has ${name} now.`);
+              const name = free.find((program) => program.id === id)?.name ?? '';
+              if (given)
+                toast.success(
+                  say.t('screen.common.hasNow', { student: student.name, program: name }),
+                );
             }}
           >
-            give a program…
+            {say.t('screen.students.giveAProgram')}
           </Choice>
         )}
       </header>
       {items.length === 0 || !shown ? (
         <p className="text-soft">
-          Nothing to practise yet.{' '}
-          {programs.length === 0 ? (
-            <Link href="/programs" className="underline">
-              Make a program first
-            </Link>
-          ) : (
-            'Give a program.'
+          {say.t.rich(
+            programs.length === 0
+              ? 'screen.students.makeAProgramFirst'
+              : 'screen.students.giveAProgram2',
+            {
+              link: (text) => (
+                <Link href="/programs" className="underline">
+                  {text}
+                </Link>
+              ),
+            },
           )}
         </p>
       ) : (
         <div className="grid grid-cols-[18rem_minmax(0,1fr)_19rem] gap-8">
           <section aria-labelledby="hear-title">
             <h2 id="hear-title" className="label mb-1">
-              hear first
+              {say.t('screen.students.hearFirst')}
             </h2>
             <Ladders record={record} ordered={ordered} shown={shown} onChoose={setChosen} />
           </section>
@@ -159,7 +169,7 @@ function Ladders({
 }) {
   const { say } = useSpeech();
   return (
-    <ul aria-label="Ladders" className="border-t border-line">
+    <ul aria-label={say.t('screen.common.ladders')} className="border-t border-line">
       {ordered.map((item) => {
         const needed = needs.some((need) => need.item === item.item.id);
         return (

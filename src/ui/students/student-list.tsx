@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
-import { sayCount, type Issue } from '@/core/issue';
+import { type Issue } from '@/core/issue';
 import { type StudentSummary } from '@/core/studio';
 import { sayDay, sayNeed } from '@/words';
 import { Button, Field, issuesAt, useFormAction, useSpeech } from '../base';
@@ -25,6 +25,7 @@ export function StudentList({
   students: readonly StudentSummary[];
   add: (before: Answer, form: FormData) => Promise<Answer>;
 }) {
+  const { say } = useSpeech();
   const { answer, pending, onSubmit } = useFormAction<Answer>(add, NONE);
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
@@ -33,32 +34,37 @@ export function StudentList({
   return (
     <main className="mx-auto flex max-w-6xl flex-col gap-6 px-6 py-8">
       <div className="flex items-end gap-6">
-        <h1 className="font-serif text-3xl">Students</h1>
+        <h1 className="font-serif text-3xl">{say.t('screen.students.students')}</h1>
         <form ref={form} onSubmit={onSubmit} className="ml-auto flex items-start gap-3">
           <Field
-            label="New student"
+            label={say.t('screen.students.newStudent')}
             name="name"
             maxLength={80}
             issues={issuesAt(answer.issues, 'name')}
             className="w-52"
           />
-          <Field label="Level, goal, kit" name="about" maxLength={200} className="w-72" />
+          <Field
+            label={say.t('screen.students.levelGoalKit')}
+            name="about"
+            maxLength={200}
+            className="w-72"
+          />
           <Button look="main" type="submit" className="mt-4">
-            {pending ? 'Adding…' : 'Add'}
+            {pending ? say.t('screen.students.adding') : say.t('screen.common.add')}
           </Button>
         </form>
       </div>
       {students.length === 0 ? (
-        <p className="text-soft">No students yet. Add one above.</p>
+        <p className="text-soft">{say.t('screen.students.noStudentsYetAddOneAbove')}</p>
       ) : (
         <table className="w-full text-left">
           <thead>
             <tr className="label border-b border-line">
-              <th className="w-64 py-1 font-normal">student</th>
-              <th className="font-normal">needs you for</th>
-              <th className="w-44 font-normal">programs</th>
-              <th className="w-28 font-normal">last practised</th>
-              <th className="w-36 font-normal">last seven days</th>
+              <th className="w-64 py-1 font-normal">{say.t('screen.students.student')}</th>
+              <th className="font-normal">{say.t('screen.students.needsYouFor')}</th>
+              <th className="w-44 font-normal">{say.t('screen.students.programs')}</th>
+              <th className="w-28 font-normal">{say.t('screen.students.lastPractised')}</th>
+              <th className="w-36 font-normal">{say.t('screen.students.lastSevenDays')}</th>
             </tr>
           </thead>
           <tbody>
@@ -93,21 +99,34 @@ function Row({ row }: { row: StudentSummary }) {
           </p>
         ))}
         {needs.length > MOST_NEEDS && (
-          <p className="pl-2.75 text-soft">and {needs.length - MOST_NEEDS} more</p>
+          <p className="pl-2.75 text-soft">
+            {say.t('screen.students.andMore', { count: needs.length - MOST_NEEDS })}
+          </p>
         )}
-        {needs.length === 0 && <span className="pl-2.75 text-soft">nothing right now</span>}
+        {needs.length === 0 && (
+          <span className="pl-2.75 text-soft">{say.t('screen.students.nothingRightNow')}</span>
+        )}
       </td>
       <td className="py-2.5 pr-4">
-        {row.programs.join(', ') || <span className="text-soft">none</span>}
+        {row.programs.join(', ') || (
+          <span className="text-soft">{say.t('screen.common.none')}</span>
+        )}
       </td>
       <td className="py-2.5">
-        {row.lastDay ? sayDay(say, row.lastDay) : <span className="text-soft">never</span>}
+        {row.lastDay ? (
+          sayDay(say, row.lastDay)
+        ) : (
+          <span className="text-soft">{say.t('screen.students.never')}</span>
+        )}
       </td>
       <td className="py-2.5">
         {row.triesThisWeek === 0 ? (
-          <span className="text-soft">nothing</span>
+          <span className="text-soft">{say.t('screen.common.nothing')}</span>
         ) : (
-          `${sayCount(row.triesThisWeek, 'try', 'tries')}, ${row.minutesThisWeek} min`
+          say.t('screen.students.thisWeek', {
+            tries: row.triesThisWeek,
+            minutes: row.minutesThisWeek,
+          })
         )}
       </td>
     </tr>

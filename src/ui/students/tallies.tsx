@@ -6,13 +6,17 @@ import { LIMBS } from '@/core/kit';
 import { VERDICTS } from '@/core/log';
 import { minutesByDay, sufferedByLimb, verdictMix } from '@/core/roster';
 import type { StudentRecord } from '@/core/studio';
-import { saySuffering } from '@/words';
-import { useSpeech } from '../base';
+import { saySuffering, sayVerdict } from '@/words';
+import { Loading, useSpeech } from '../base';
 import { LimbSign, VerdictSign } from '../marks';
 
 const PracticeChart = dynamic(() => import('../charts/practice-chart'), {
   ssr: false,
-  loading: () => <div className="h-32 text-soft">Loading…</div>,
+  loading: () => (
+    <div className="h-32 text-soft">
+      <Loading />
+    </div>
+  ),
 });
 
 /** Days that the bars cover. */
@@ -39,10 +43,10 @@ export function Tallies({ record: { items, today } }: { record: StudentRecord })
   return (
     <section aria-labelledby="tallies-title">
       <h2 id="tallies-title" className="label mb-1">
-        four weeks, minutes a day
+        {say.t('screen.students.fourWeeksMinutesADay')}
       </h2>
       <PracticeChart days={days} />
-      <h2 className="label mt-3 mb-1">all tries</h2>
+      <h2 className="label mt-3 mb-1">{say.t('screen.students.allTries')}</h2>
       <div className="flex h-3 w-full gap-0.5" aria-hidden>
         {VERDICTS.map((verdict) => (
           <span
@@ -55,13 +59,13 @@ export function Tallies({ record: { items, today } }: { record: StudentRecord })
       <p className="mt-1 flex gap-4 text-sm">
         {VERDICTS.map((verdict) => (
           <span key={verdict} className="inline-flex items-center gap-1">
-            <VerdictSign verdict={verdict} /> {mix[verdict]} {verdict}
+            <VerdictSign verdict={verdict} /> {mix[verdict]} {sayVerdict(say, verdict)}
           </span>
         ))}
       </p>
       {suffered.length > 0 && (
         <>
-          <h2 className="label mt-3 mb-1">what goes wrong</h2>
+          <h2 className="label mt-3 mb-1">{say.t('screen.students.whatGoesWrong')}</h2>
           <ul className="text-sm">
             {suffered.map(({ what, times, limbs }) => (
               <li key={what} className="flex items-center gap-2 border-b border-faint py-0.5">

@@ -40,7 +40,7 @@ export default function TempoChart({ record }: { record: ItemRecord }) {
     <div
       ref={place}
       role="img"
-      aria-label={`Tempo over time, ${record.item.name}; the tries are listed below`}
+      aria-label={say.t('screen.students.tempoOverTimeTheTriesAre', { item: record.item.name })}
       className="h-56 w-full"
     />
   );
@@ -98,7 +98,11 @@ function optionFor(say: Say, { curve: tries, state }: ItemRecord, style: CSSStyl
           symbol: 'none',
           silent: true,
           lineStyle: { color: warm, type: 'dashed' },
-          label: { formatter: `target ${target}`, color: warm, fontFamily: style.fontFamily },
+          label: {
+            formatter: say.t('screen.students.target', { target }),
+            color: warm,
+            fontFamily: style.fontFamily,
+          },
           data: [{ yAxis: target }],
         },
       },

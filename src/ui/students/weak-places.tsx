@@ -35,10 +35,10 @@ export function WeakPlaces({
   return (
     <section aria-labelledby="weak-title">
       <h2 id="weak-title" className="label mb-1">
-        where it breaks
+        {say.t('screen.students.whereItBreaks')}
       </h2>
       {weak.length === 0 ? (
-        <p className="text-sm text-soft">No place stands out yet.</p>
+        <p className="text-sm text-soft">{say.t('screen.students.noPlaceStandsOutYet')}</p>
       ) : (
         <ul className="border-t border-line">
           {rows.map((place) => {
@@ -51,27 +51,44 @@ export function WeakPlaces({
                   <span aria-hidden>→</span>
                   <Limbs limbs={count.to} />
                   <span className="ml-auto text-sm">
-                    broke {count.breaks} of {count.breaks + count.passes}
+                    {say.t('screen.students.brokeOf', {
+                      breaks: count.breaks,
+                      all: count.breaks + count.passes,
+                    })}
                   </span>
                 </div>
                 <p className="text-sm text-soft">
-                  {sayStepPlace(say, place.place)} in{' '}
-                  <button type="button" className="underline" onClick={() => onItem(place.item)}>
-                    {place.name}
-                  </button>
-                  , {count.band}
+                  {say.t.rich('screen.students.breaksIn', {
+                    place: sayStepPlace(say, place.place),
+                    name: place.name,
+                    tempos: count.band,
+                    item: (text) => (
+                      <button
+                        type="button"
+                        className="underline"
+                        onClick={() => onItem(place.item)}
+                      >
+                        {text}
+                      </button>
+                    ),
+                  })}
                 </p>
                 <span className="mt-1 flex gap-2">
                   <Button
                     aria-pressed={playing}
-                    aria-label={`${playing ? 'Stop' : 'Hear'} the bridge ${sayStepPlace(say, place.place)}`}
+                    aria-label={say.t(
+                      playing ? 'screen.students.stopBridge' : 'screen.students.hearBridge',
+                      { place: sayStepPlace(say, place.place) },
+                    )}
                     onClick={() => hear(count.key, must(expand(loop)))}
                   >
                     {playing ? <Square size={13} aria-hidden /> : <Play size={13} aria-hidden />}
-                    {playing ? 'Stop' : 'Hear the bridge'}
+                    {playing
+                      ? say.t('screen.common.stopCapital')
+                      : say.t('screen.students.hearTheBridge')}
                   </Button>
                   <Link className={buttonLook('quiet')} href={`/bench?r=${writeLink(loop)}`}>
-                    to the Bench
+                    {say.t('screen.common.toTheBench')}
                   </Link>
                 </span>
               </li>
@@ -81,7 +98,7 @@ export function WeakPlaces({
       )}
       {!all && weak.length > rows.length && (
         <Button look="quiet" onClick={() => setAll(true)}>
-          all {weak.length}
+          {say.t('screen.students.all', { count: weak.length })}
         </Button>
       )}
     </section>

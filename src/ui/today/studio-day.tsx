@@ -18,7 +18,7 @@ export function StudioDay({ today }: { today: Day }) {
   if (here === today) return null;
   return (
     <p role="status" className="text-lg">
-      At the studio it is {sayDate(say, today)}: what you play now counts for that day.
+      {say.t('screen.today.atTheStudioItIsWhat', { date: sayDate(say, today) })}
     </p>
   );
 }

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
-import { must, sayCount } from '@/core/issue';
+import { must } from '@/core/issue';
 import { dosageNow, dueDay, rungAt } from '@/core/ladder';
 import { hoursOn, type Entry, type Surface } from '@/core/plan';
 import { sentenceText } from '@/core/recipe';
@@ -10,7 +10,6 @@ import {
   keyOf,
   type Note,
   type StandItem,
-  type Speech,
   type StudentPlan,
 } from '@/core/studio';
 import { parseMeter, tempoFor } from '@/core/time';
@@ -23,7 +22,7 @@ import {
   sayDosage,
   sayRung,
   sayCaution,
-  sayIn,
+  sayList,
   sayWhy,
   type Say,
 } from '@/words';
@@ -42,7 +41,7 @@ interface Now {
  * waits, and what the teacher wrote. */
 export function Today({
   name,
-  speech,
+  say,
   items,
   plan,
   entries,
@@ -50,7 +49,7 @@ export function Today({
   notes,
 }: {
   name: string;
-  speech: Speech;
+  say: Say;
   items: readonly StandItem[];
   plan: StudentPlan;
   /** What is planned, or what there is time for. */
@@ -59,7 +58,6 @@ export function Today({
   now: Now | null;
   notes: readonly Note[];
 }) {
-  const say = sayIn('en-GB', speech);
   const { planning, missed, done } = plan;
   const { today, schedule, works } = planning;
   const byKey = new Map(items.map((item) => [keyOf(item), item]));
@@ -76,12 +74,13 @@ export function Today({
     <main className="mx-auto flex max-w-4xl flex-col gap-5 px-6 py-8">
       <header className="flex flex-wrap items-end gap-4">
         <div>
-          <h1 className="font-serif text-4xl">Today</h1>
+          <h1 className="font-serif text-4xl">{say.t('screen.today.today')}</h1>
           <p className="text-lg text-soft">
             {name}
             {rows.length > 0 &&
-              ` · ${sayCount(planned.size, 'exercise')}, ${sayMinutes(say, seconds)}`}
-            {doneToday && ` · ${sayMinutes(say, doneToday.seconds)} done`}
+              ` · ${say.t('screen.today.planned', { count: planned.size, minutes: sayMinutes(say, seconds) })}`}
+            {doneToday &&
+              ` · ${say.t('screen.today.done', { minutes: sayMinutes(say, doneToday.seconds) })}`}
           </p>
         </div>
         {rows.length + also.length > 0 && (
@@ -89,7 +88,7 @@ export function Today({
             href={standOf(now)}
             className="ml-auto rounded-sm bg-warm px-12 py-4 text-3xl font-semibold text-warm-ink"
           >
-            Start
+            {say.t('screen.today.start')}
           </Link>
         )}
       </header>
@@ -100,7 +99,10 @@ export function Today({
         </p>
       )}
       {notes.length > 0 && (
-        <ul aria-label="From your teacher" className="border-l-3 border-warm pl-3 text-lg">
+        <ul
+          aria-label={say.t('screen.today.fromYourTeacher')}
+          className="border-l-3 border-warm pl-3 text-lg"
+        >
           {notes.map((note) => (
             <li key={note.id}>
               {note.text} <span className="text-sm text-soft">{sayDay(say, note.day)}</span>
@@ -109,18 +111,17 @@ export function Today({
         </ul>
       )}
       {items.length === 0 ? (
-        <p className="text-lg">
-          Nothing to practise yet. When your teacher gives you a program, it stands here.
-        </p>
+        <p className="text-lg">{say.t('screen.today.nothingYet')}</p>
       ) : (
-        <Minutes now={now} usual={hoursOn(schedule, today).on} />
+        <Minutes say={say} now={now} usual={hoursOn(schedule, today).on} />
       )}
       {items.length > 0 && rows.length === 0 && (
         <p className="text-lg">{whyNothing(say, plan, now, also.length > 0)}</p>
       )}
       {rows.length > 0 && <Rows say={say} rows={rows} now={now} />}
       <Others
-        title="also due"
+        id="also-due"
+        title={say.t('screen.today.alsoDue')}
         items={also.map((item) => ({
           item,
           href: standOf(now, item),
@@ -128,7 +129,8 @@ export function Today({
         }))}
       />
       <Others
-        title="later"
+        id="later"
+        title={say.t('screen.today.later')}
         items={later.map((item) => ({ item, href: null, why: whyLater(say, item) }))}
       />
       {cautionsOf(say, entries, plan.items, planning).map((text) => (
@@ -159,28 +161,39 @@ function whyNothing(
   now: Now | null,
   open: boolean,
 ): string {
-  if (now) return 'Nothing fits into that time.';
+  if (now) return say.t('screen.today.nothingFitsNow');
   const next = Array.from({ length: LOOK_AHEAD }, (_, index) => daysAfter(today, index + 1)).find(
     (day) => hoursOn(schedule, day).minutes > 0,
   );
-  const then = next ? ` Next: ${sayDate(say, next)}, ${hoursOn(schedule, next).minutes} min.` : '';
-  if (!open) return `Nothing is due today. What you have passed comes back later.${then}`;
-  if (hoursOn(schedule, today).minutes === 0) return `No practice is planned today.${then}`;
-  if (done.some((one) => one.day === today)) return `Done for today.${then}`;
-  return 'Nothing fits into today’s minutes.';
+  const idle = hoursOn(schedule, today).minutes === 0;
+  const over = done.some((one) => one.day === today);
+  if (open && !idle && !over) return say.t('screen.today.nothingFitsToday');
+  const why = say.t(
+    !open
+      ? 'screen.today.nothingDue'
+      : idle
+        ? 'screen.today.nothingPlanned'
+        : 'screen.today.doneForToday',
+  );
+  if (!next) return why;
+  const { minutes } = hoursOn(schedule, next);
+  return `${why} ${say.t('screen.today.next', { date: sayDate(say, next), minutes })}`;
 }
 
 /** Minutes that are offered at a touch. */
 const OFFERED = [5, 10, 15, 30, 45];
 
 /** Cuts the day to the minutes there are just now, and to kit or pad. */
-function Minutes({ now, usual }: { now: Now | null; usual: Surface }) {
+function Minutes({ say, now, usual }: { say: Say; now: Now | null; usual: Surface }) {
   const on = now?.on ?? usual;
   return (
-    <nav aria-label="Minutes now" className="flex flex-wrap items-center gap-2 text-lg">
-      <span className="label">I have</span>
+    <nav
+      aria-label={say.t('screen.today.minutesNow')}
+      className="flex flex-wrap items-center gap-2 text-lg"
+    >
+      <span className="label">{say.t('screen.today.iHave')}</span>
       <Cut href="/today" on={now === null}>
-        as planned
+        {say.t('screen.today.asPlanned')}
       </Cut>
       {OFFERED.map((minutes) => (
         <Cut
@@ -188,7 +201,7 @@ function Minutes({ now, usual }: { now: Now | null; usual: Surface }) {
           href={`/today?minutes=${minutes}&on=${on}`}
           on={now?.minutes === minutes}
         >
-          {minutes} min
+          {say.t('screen.common.min2', { minutes })}
         </Cut>
       ))}
       {now && (
@@ -199,7 +212,7 @@ function Minutes({ now, usual }: { now: Now | null; usual: Surface }) {
               href={`/today?minutes=${now.minutes}&on=${surface}`}
               on={now.on === surface}
             >
-              {surface}
+              {say.t(`screen.today.on.${surface}`)}
             </Cut>
           ))}
         </span>
@@ -225,9 +238,11 @@ function Cut({ href, on, children }: { href: string; on: boolean; children: Reac
 
 /** Exercises that are not played now, and why. */
 function Others({
+  id: name,
   title,
   items,
 }: {
+  id: string;
   title: string;
   items: readonly {
     readonly item: StandItem;
@@ -236,7 +251,7 @@ function Others({
   }[];
 }) {
   if (items.length === 0) return null;
-  const id = `${title.replace(' ', '-')}-title`;
+  const id = `${name}-title`;
   return (
     <section aria-labelledby={id}>
       <h2 id={id} className="label mb-1">
@@ -268,9 +283,10 @@ function Others({
 }
 
 function whyLater(say: Say, { waitsFor, state }: StandItem): string {
-  if (waitsFor.length > 0) return `after ${waitsFor.join(' and ')}`;
+  if (waitsFor.length > 0)
+    return say.t('screen.programs.afterThese', { names: sayList(say, waitsFor) });
   const due = dueDay(state);
-  return due ? `passed; again on ${sayDay(say, due)}` : '';
+  return due ? say.t('screen.today.passedAgain', { day: sayDay(say, due) }) : '';
 }
 
 function Rows({
@@ -297,9 +313,11 @@ function Rows({
                 {kind !== 'new' && (
                   <span className="text-lg text-soft"> · {sayEntryKind(say, kind)}</span>
                 )}
-                {on === 'pad' && <span className="text-lg text-soft"> · on the pad</span>}
+                {on === 'pad' && (
+                  <span className="text-lg text-soft"> · {say.t('screen.today.onThePad')}</span>
+                )}
                 {item.item.kind === 'own' && (
-                  <span className="text-lg text-soft"> · make your own version</span>
+                  <span className="text-lg text-soft"> · {say.t('screen.today.makeYourOwn')}</span>
                 )}
               </span>
               <span className="block text-sm text-soft">
@@ -310,8 +328,10 @@ function Rows({
                 {item.today.tries > 0 && (
                   <span className="text-soft">
                     {' '}
-                    Today: {sayCount(item.today.tries, 'try', 'tries')},{' '}
-                    {Math.round(item.today.seconds / 60)} min.
+                    {say.t('screen.today.soFar', {
+                      tries: item.today.tries,
+                      minutes: Math.round(item.today.seconds / 60),
+                    })}
                   </span>
                 )}
               </span>
@@ -322,9 +342,14 @@ function Rows({
               </span>
               <span className="block text-soft">
                 {rungText(say, item)}
-                {tries} × {sayDosage(say, dosageNow(item.state, item.item.course.dosage))}
+                {say.t('screen.today.times', {
+                  tries,
+                  dosage: sayDosage(say, dosageNow(item.state, item.item.course.dosage)),
+                })}
               </span>
-              <span className="block text-sm text-soft">{sayMinutes(say, seconds)} in all</span>
+              <span className="block text-sm text-soft">
+                {say.t('screen.today.inAll', { minutes: sayMinutes(say, seconds) })}
+              </span>
             </span>
           </Link>
         </li>

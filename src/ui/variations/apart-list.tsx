@@ -18,16 +18,19 @@ export function LeftOut({
   out: readonly ShownMember[];
   onKeep: (index: number) => void;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   return (
-    <ul aria-label="Left out" className="min-h-0 flex-1 overflow-y-auto px-4 py-2">
+    <ul
+      aria-label={say.t('screen.variations.leftOutCapital')}
+      className="min-h-0 flex-1 overflow-y-auto px-4 py-2"
+    >
       {out.slice(0, MOST).map(({ index }) => (
         <li key={index} className="flex items-baseline gap-2 border-b border-faint py-1">
           <span className="min-w-0 flex-1">
             {words(sayMember(opened, memberAt(opened, index)))}
           </span>
           <Button look="quiet" onClick={() => onKeep(index)}>
-            keep
+            {say.t('screen.common.keep')}
           </Button>
         </li>
       ))}
@@ -56,11 +59,14 @@ export function CannotBePlayed({
   }
   const dead = deadValues(opened, { played, impossible });
   return (
-    <div aria-label="Cannot be played" role="group" className="min-h-0 flex-1 overflow-y-auto p-4">
+    <div
+      aria-label={say.t('screen.variations.cannotBePlayedCapital')}
+      role="group"
+      className="min-h-0 flex-1 overflow-y-auto p-4"
+    >
       {dead.map(({ axis, says }) => (
         <p key={`${axis} ${says}`} className="mb-2 border-l-3 border-warm pl-2">
-          No variation with “{words(says)}” ({axis}) can be played. Take it out, or change what it
-          stands with.
+          {say.t('screen.variations.noVariationWithCanBePlayed', { value: words(says), axis })}
         </p>
       ))}
       <ul>
@@ -93,15 +99,20 @@ export function SameAsOthers({
   opened: OpenedFamily;
   same: readonly ShownMember[];
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   return (
-    <ul aria-label="Same as another" className="min-h-0 flex-1 overflow-y-auto px-4 py-2">
+    <ul
+      aria-label={say.t('screen.variations.sameAsAnotherCapital')}
+      className="min-h-0 flex-1 overflow-y-auto px-4 py-2"
+    >
       {same.slice(0, MOST).map((one) => (
         <li key={one.index} className="border-b border-faint py-1">
           {words(sayMember(opened, one))}{' '}
           <span className="text-soft">
-            same as {words(sayMember(opened, memberAt(opened, one.sameAs)))}
-            {one.sameLimbs ? '' : ', other limbs'}
+            {say.t('screen.variations.sameAs', {
+              member: words(sayMember(opened, memberAt(opened, one.sameAs))),
+              limbs: one.sameLimbs ? 'same' : 'other',
+            })}
           </span>
         </li>
       ))}
@@ -111,6 +122,9 @@ export function SameAsOthers({
 }
 
 function More({ all }: { all: number }) {
+  const { say } = useSpeech();
   if (all <= MOST) return null;
-  return <p className="py-2 text-soft">and {(all - MOST).toLocaleString('en')} more</p>;
+  return (
+    <p className="py-2 text-soft">{say.t('screen.variations.andMore', { count: all - MOST })}</p>
+  );
 }

@@ -3,11 +3,15 @@
 import { clsx } from 'clsx';
 import { useMemo, useState } from 'react';
 import { countHeld, type CoverOf, type OpenedFamily } from '@/core/family';
+import { sayEach, type Say } from '@/words';
 import { Button, useSpeech } from '../base';
 import { Toggle } from '../bench';
 import type { FamilyWork, ShownMember } from './use-family-work';
 
-const OF = { pairs: 'every pair', values: 'every value' } as const;
+const OF = {
+  pairs: 'screen.variations.everyPair',
+  values: 'screen.variations.everyValue',
+} as const;
 
 /** Keeps a few members that cover much, and shows what is covered. */
 export function CoverPanel({
@@ -31,6 +35,7 @@ export function CoverPanel({
   onKeep: (chosen: readonly number[]) => void;
   onAll: () => void;
 }) {
+  const { say } = useSpeech();
   const [of, setOf] = useState<CoverOf>('pairs');
   const [count, setCount] = useState('');
   const [busy, setBusy] = useState(false);
@@ -50,43 +55,54 @@ export function CoverPanel({
   }
 
   return (
-    <section aria-label="Cover" className="flex flex-col gap-2">
-      <h2 className="label">Keep the best</h2>
+    <section aria-label={say.t('screen.variations.cover')} className="flex flex-col gap-2">
+      <h2 className="label">{say.t('screen.variations.keepTheBest')}</h2>
       <div className="flex flex-wrap items-center gap-2">
         <input
-          aria-label="How many are kept"
+          aria-label={say.t('screen.variations.howManyAreKept')}
           inputMode="numeric"
-          placeholder="fewest"
+          placeholder={say.t('screen.variations.fewest')}
           className="field w-24"
           value={count}
           aria-invalid={wrong}
           onChange={(event) => setCount(event.target.value)}
         />
-        <Toggle label="Cover of" bare options={OF} value={of} onChoose={setOf} />
-        <Button onClick={() => void keep()}>Keep</Button>
+        <Toggle
+          label={say.t('screen.variations.coverOf')}
+          bare
+          options={sayEach(say, OF)}
+          value={of}
+          onChoose={setOf}
+        />
+        <Button onClick={() => void keep()}>{say.t('screen.common.keepCapital')}</Button>
         <Button look="quiet" onClick={onAll}>
-          keep all
+          {say.t('screen.variations.keepAll')}
         </Button>
       </div>
       {wrong && (
         <p role="alert" className="border-l-3 border-warm pl-2 text-sm">
-          “{count}” cannot be kept. Type a whole number from 1, or nothing.
+          {say.t('screen.variations.cannotBeKeptTypeAWhole', { count })}
         </p>
       )}
       <p role="status" className="text-sm">
-        {busy ? 'looking for the fewest…' : sayHeld(path.length, held, all, UNITS[of])}
+        {busy
+          ? say.t('screen.variations.lookingForTheFewest')
+          : sayHeld(say, of, { count: path.length, held, all })}
       </p>
       <CoverGrid {...{ opened, candidates, kept, practised }} />
     </section>
   );
 }
 
-const UNITS = { pairs: 'pairs', values: 'values' } as const;
-
-/** @example sayHeld(10, 29, 39, 'pairs') // => '10 cover 29 of 39 pairs; 10 are not covered.' */
-function sayHeld(count: number, held: number, all: number, unit: string): string {
-  if (held === all) return `${count} cover all ${all} ${unit}.`;
-  return `${count} cover ${held} of ${all} ${unit}; ${all - held} are not covered.`;
+/** @example '10 cover 29 of 39 pairs; 10 are not covered.' */
+function sayHeld(
+  say: Say,
+  of: CoverOf,
+  { count, held, all }: { count: number; held: number; all: number },
+): string {
+  return held === all
+    ? say.t('screen.variations.coverAll', { count, all, of })
+    : say.t('screen.variations.coverSome', { count, held, all, of, left: all - held });
 }
 
 interface CoverCell {
@@ -126,7 +142,7 @@ function CoverGrid({
   kept: ReadonlySet<number>;
   practised: ReadonlySet<number>;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const axes = opened.axes.flatMap((axis, nth) => (axis.values.length > 1 ? [nth] : []));
   const [chosen, setChosen] = useState<readonly [number, number] | null>(null);
   const [across, down] = chosen ?? [axes[1] ?? axes[0] ?? 0, axes[0] ?? 0];
@@ -152,11 +168,18 @@ function CoverGrid({
   return (
     <div className="mt-1 flex flex-col gap-1">
       <p className="flex items-center gap-1.5 text-sm text-soft">
-        {pick('Grid rows', down, (axis) => setChosen([across, axis]))} by{' '}
-        {pick('Grid columns', across, (axis) => setChosen([axis, down]))}
+        {say.t.rich('screen.variations.rowsByColumns', {
+          rows: () =>
+            pick(say.t('screen.variations.gridRows'), down, (axis) => setChosen([across, axis])),
+          columns: () =>
+            pick(say.t('screen.variations.gridColumns'), across, (axis) => setChosen([axis, down])),
+        })}
       </p>
       <div className="max-w-full overflow-x-auto">
-        <table aria-label="Coverage" className="border-separate border-spacing-0.5 text-xs">
+        <table
+          aria-label={say.t('screen.variations.coverage')}
+          className="border-separate border-spacing-0.5 text-xs"
+        >
           <thead>
             <tr>
               <td />
@@ -180,8 +203,12 @@ function CoverGrid({
                 {shownColumns.map((other, column) => {
                   const cell = cells.get(`${row} ${column}`);
                   const says = cell
-                    ? `${cell.kept} of ${cell.all} kept, ${cell.practised} practised`
-                    : 'none';
+                    ? say.t('screen.variations.ofKeptPractised', {
+                        kept: cell.kept,
+                        all: cell.all,
+                        practised: cell.practised,
+                      })
+                    : say.t('screen.common.none');
                   return (
                     <td
                       key={other.key}
@@ -204,7 +231,9 @@ function CoverGrid({
         </table>
       </div>
       {(rows.values.length > MOST_SHOWN || columns.values.length > MOST_SHOWN) && (
-        <p className="text-xs text-soft">The first {MOST_SHOWN} of each.</p>
+        <p className="text-xs text-soft">
+          {say.t('screen.variations.theFirstOfEach', { most: MOST_SHOWN })}
+        </p>
       )}
     </div>
   );

@@ -6,7 +6,7 @@ import { useState, type Dispatch } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { FamilyName } from '@/core/studio';
-import { attemptOrSay, Button, Choice } from '../base';
+import { attemptOrSay, Button, Choice, useSpeech } from '../base';
 import { FamilyCount } from './family-sentence';
 import type { useFamily } from './use-family';
 import type { VariationActions } from './variation-actions';
@@ -27,6 +27,7 @@ export function FamilyHeader({
   actions: VariationActions;
   nothing: boolean;
 }) {
+  const { say } = useSpeech();
   const router = useRouter();
   const [saving, setSaving] = useState(false);
   const { draft, saved, past, future } = history;
@@ -34,7 +35,7 @@ export function FamilyHeader({
 
   async function save() {
     if (saving) return;
-    const name = draft.name.trim() || 'Variations';
+    const name = draft.name.trim() || say.t('screen.variations.variations');
     setSaving(true);
     const done = await attemptOrSay(() =>
       actions.save({ id: draft.id, name, family: draft.family }),
@@ -43,16 +44,16 @@ export function FamilyHeader({
     if (!done) return;
     if (draft.name !== name) dispatch({ kind: 'edit', change: { name }, about: 'name' });
     dispatch({ kind: 'saved', draft: { ...draft, id: done.value.id, name } });
-    toast.success(`Saved ${name}.`);
+    toast.success(say.t('screen.common.saved2', { name }));
   }
 
   async function archive() {
     const { id, name } = draft;
     if (!id || !(await attemptOrSay(() => actions.archive(id, true)))) return;
     router.push('/variations');
-    toast(`Archived ${name}. Exercises made of it stay.`, {
+    toast(say.t('screen.variations.archivedExercisesMadeOfItStay', { name }), {
       action: {
-        label: 'Undo',
+        label: say.t('screen.common.undoCapital'),
         onClick: async () => {
           if (await attemptOrSay(() => actions.archive(id, false))) {
             router.push(`/variations?f=${id}`);
@@ -67,9 +68,9 @@ export function FamilyHeader({
   return (
     <header className="flex flex-wrap items-center gap-x-2 gap-y-1 px-4 pt-3">
       <input
-        aria-label="Family name"
+        aria-label={say.t('screen.variations.familyName')}
         className="title-field min-w-0 flex-1 font-serif text-xl"
-        placeholder="New family"
+        placeholder={say.t('screen.variations.newFamily')}
         maxLength={80}
         value={draft.name}
         onChange={(event) =>
@@ -78,35 +79,49 @@ export function FamilyHeader({
       />
       {!nothing && <FamilyCount family={draft.family} />}
       <span className="px-2 text-sm text-soft" role="status">
-        {saving ? 'Saving…' : isSaved ? 'Saved' : nothing ? '' : 'Not saved'}
+        {saving
+          ? say.t('screen.common.saving')
+          : isSaved
+            ? say.t('screen.common.saved')
+            : nothing
+              ? ''
+              : say.t('screen.common.notSaved')}
       </span>
       {past.length > 0 && (
-        <Button look="quiet" onClick={() => dispatch({ kind: 'undo' })} title="Undo (Ctrl Z)">
-          <Undo2 size={16} aria-hidden /> undo
+        <Button
+          look="quiet"
+          onClick={() => dispatch({ kind: 'undo' })}
+          title={say.t('screen.common.undoCtrlZ')}
+        >
+          <Undo2 size={16} aria-hidden /> {say.t('screen.common.undo')}
         </Button>
       )}
       {future.length > 0 && (
-        <Button look="quiet" onClick={() => dispatch({ kind: 'redo' })} title="Redo (Ctrl Shift Z)">
-          <Redo2 size={16} aria-hidden /> redo
+        <Button
+          look="quiet"
+          onClick={() => dispatch({ kind: 'redo' })}
+          title={say.t('screen.common.redoCtrlShiftZ')}
+        >
+          <Redo2 size={16} aria-hidden /> {say.t('screen.common.redo')}
         </Button>
       )}
       {families.length > 0 && (
         <Choice
-          label="Saved families"
+          label={say.t('screen.variations.savedFamilies')}
           options={families.map(({ id, name }) => ({ value: id as string, text: name }))}
           className="inline-flex h-8 items-center rounded-sm px-2 text-soft hover:bg-faint hover:text-ink"
           onChoose={(id) => router.push(`/variations?f=${id}`)}
         >
-          open…
+          {say.t('screen.variations.open')}
         </Choice>
       )}
       {draft.id && (
         <Button look="quiet" onClick={() => void archive()}>
-          <Archive size={16} aria-hidden /> archive
+          <Archive size={16} aria-hidden /> {say.t('screen.common.archive')}
         </Button>
       )}
       <Button look="main" onClick={() => void save()} aria-keyshortcuts="Control+S">
-        <Save size={15} aria-hidden /> Save
+        <Save size={15} aria-hidden /> {say.t('screen.common.saveCapital')}
       </Button>
     </header>
   );

@@ -16,6 +16,7 @@ import {
   type PhraseValue,
 } from '@/core/family';
 import { sayChange } from '@/core/recipe';
+import { type Say } from '@/words';
 import { useSpeech } from '../base';
 import { VersionNote } from '../bench';
 import { ManyChoice } from './many-choice';
@@ -39,6 +40,7 @@ export function FamilySentence({
   family: Family;
   onChange: (family: Family) => void;
 }) {
+  const { say } = useSpeech();
   const overs = slotsOf(family, 'over', MOST_OVER);
   const changes = slotsOf(family, 'change', MOST_CHANGES);
   const phrase = (place: AxisPlace, label: string, add: string) => (
@@ -47,39 +49,55 @@ export function FamilySentence({
   const plays = valuesAt(family, { at: 'play' }).length > 0;
   return (
     <section
-      aria-label="Sentence"
+      aria-label={say.t('screen.variations.sentence')}
       className="sentence flex flex-wrap items-baseline gap-x-4 gap-y-1 px-4 py-2"
     >
-      <Line label="Over" long>
+      <Line label={say.t('screen.common.over')} long>
         {overs.map((index) =>
-          phrase({ at: 'over', index }, `Over ${index + 1}`, index === 0 ? 'what keeps going' : ''),
+          phrase(
+            { at: 'over', index },
+            say.t('screen.variations.over', { index: index + 1 }),
+            index === 0 ? say.t('screen.variations.whatKeepsGoing') : '',
+          ),
         )}
       </Line>
-      <Line label="Play" long={plays}>
-        {phrase({ at: 'play' }, 'Lines', 'lines or stickings')}
+      <Line label={say.t('screen.common.play')} long={plays}>
+        {phrase(
+          { at: 'play' },
+          say.t('screen.common.lines'),
+          say.t('screen.variations.linesOrStickings'),
+        )}
       </Line>
       {plays && (
-        <Line label="As" long>
-          {phrase({ at: 'as' }, 'Interpretations', '')}
+        <Line label={say.t('screen.common.as')} long>
+          {phrase({ at: 'as' }, say.t('screen.variations.interpretations'), '')}
         </Line>
       )}
-      <Line label="Changed by" long={changes.length > 1}>
+      <Line label={say.t('screen.common.changedBy')} long={changes.length > 1}>
         {changes.map((index) =>
-          phrase({ at: 'change', index }, `Changes ${index + 1}`, index === 0 ? 'changes' : ''),
+          phrase(
+            { at: 'change', index },
+            say.t('screen.variations.changes', { index: index + 1 }),
+            index === 0 ? say.t('screen.variations.changesWord') : '',
+          ),
         )}
       </Line>
       {plays && (
-        <Line label="Where limbs meet" long={false}>
-          {phrase({ at: 'clash' }, 'Where limbs meet', '')}
+        <Line label={say.t('screen.common.whereLimbsMeet')} long={false}>
+          {phrase({ at: 'clash' }, say.t('screen.common.whereLimbsMeet'), '')}
         </Line>
       )}
-      <Line label="At" long={false}>
-        {phrase({ at: 'meter' }, 'Meters', '')}
-        {phrase({ at: 'feel' }, 'Feels', '')}
-        {phrase({ at: 'levels' }, 'Levels', 'levels')}
+      <Line label={say.t('screen.common.at')} long={false}>
+        {phrase({ at: 'meter' }, say.t('screen.variations.meters'), '')}
+        {phrase({ at: 'feel' }, say.t('screen.variations.feels'), '')}
+        {phrase(
+          { at: 'levels' },
+          say.t('screen.variations.levelsPhrase'),
+          say.t('screen.variations.levelsWord'),
+        )}
       </Line>
-      <Line label="For" long={false}>
-        {phrase({ at: 'kit' }, 'Kits', '')}
+      <Line label={say.t('screen.common.forCapital')} long={false}>
+        {phrase({ at: 'kit' }, say.t('screen.materials.kits'), '')}
       </Line>
     </section>
   );
@@ -118,7 +136,7 @@ function Phrase({
   add: string;
   onChange: (family: Family) => void;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const options = usePhraseOptions(family, place);
   const values = valuesAt(family, place);
   const chosen = new Set(values.map(options.idOf));
@@ -152,13 +170,15 @@ function Phrase({
               onChange={(next) => replace(nth, next)}
             />
           ) : (
-            <span>{words(sayValue(value, place))}</span>
+            <span>{words(sayValue(say, value, place))}</span>
           )}
           <Version value={value} place={place} onUpdate={(next) => replace(nth, next)} />
           {(values.length > 1 || isRange(value) || canBeEmpty(place)) && (
             <button
               type="button"
-              aria-label={`Take away ${sayValue(value, place)}`}
+              aria-label={say.t('screen.variations.takeAway', {
+                value: sayValue(say, value, place),
+              })}
               className="ml-0.5 inline-flex size-5 items-center justify-center self-center text-soft hover:text-ink"
               onClick={() => replace(nth, null)}
             >
@@ -169,7 +189,7 @@ function Phrase({
       ))}
       {values.length > said.length && (
         <button type="button" className="phrase text-soft" onClick={() => setAll(true)}>
-          and {values.length - said.length} more
+          {say.t('screen.variations.andMore', { count: values.length - said.length })}
         </button>
       )}
       <ManyChoice
@@ -184,7 +204,7 @@ function Phrase({
           if (value !== undefined) onChange(toggleValue(family, place, value));
         }}
       >
-        {empty ? `+ ${add}` : '+ also'}
+        {empty ? `+ ${add}` : say.t('screen.variations.addAlso')}
       </ManyChoice>
       {count > 1 && (
         <span className="font-sans text-sm font-semibold whitespace-nowrap text-warm">
@@ -230,9 +250,9 @@ function canBeEmpty(place: AxisPlace): boolean {
 }
 
 /** A single value in the words of the sentence. */
-function sayValue(value: Value, place: AxisPlace): string {
+function sayValue(say: Say, value: Value, place: AxisPlace): string {
   if (typeof value === 'object' && value !== null && 'kind' in value && value.kind === 'one') {
-    return value.change ? sayChange(value.change) : 'as it is';
+    return value.change ? sayChange(value.change) : say.t('screen.variations.asItIs');
   }
   const [only] = valuesOf({ ...place, values: [value] } as Parameters<typeof valuesOf>[0]);
   return only?.says ?? '';
@@ -240,11 +260,14 @@ function sayValue(value: Value, place: AxisPlace): string {
 
 /** How many variations there are, as it is typed. */
 export function FamilyCount({ family }: { family: Family }) {
+  const { say } = useSpeech();
   const size = familySize(family);
   return (
-    <output aria-label="Variations" className="text-lg font-semibold">
-      {size.toLocaleString('en')}{' '}
-      <span className="font-normal text-soft">{size === 1 ? 'exercise' : 'variations'}</span>
+    <output aria-label={say.t('screen.variations.variations')} className="text-lg font-semibold">
+      {say.t.rich('screen.variations.size', {
+        size,
+        soft: (text) => <span className="font-normal text-soft">{text}</span>,
+      })}
     </output>
   );
 }

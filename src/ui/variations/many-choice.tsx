@@ -3,7 +3,7 @@
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { contains, OptionItem, type Option } from '../base';
+import { contains, type Option, OptionItem, Pop, useSpeech } from '../base';
 
 /** A phrase that takes several values: a list that stays open while they are ticked. What is typed and
  * is none of them is offered, where it can be read. */
@@ -26,6 +26,7 @@ export function ManyChoice({
   children: ReactNode;
   className?: string;
 }) {
+  const { say } = useSpeech();
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
   const typed = query.trim();
@@ -49,33 +50,33 @@ export function ManyChoice({
       <Popover.Trigger className={className} aria-label={label} onKeyDown={onKeyDown}>
         {children}
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="start" sideOffset={4} className="pop w-[36rem]">
-          <Command label={label} loop filter={contains}>
-            <Command.Input
-              value={query}
-              onValueChange={setQuery}
-              placeholder={placeholder ?? label}
-              className="w-full border-b border-line px-3 py-2 outline-none"
-            />
-            <Command.List className="max-h-80 overflow-y-auto p-1">
-              <Command.Empty className="px-2 py-1.5 text-sm text-soft">No match.</Command.Empty>
-              {[...offered, ...options].map((one) => (
-                <OptionItem
-                  key={one.value}
-                  option={one}
-                  on={chosen.has(one.value)}
-                  found={offered.includes(one) ? query : null}
-                  onSelect={(value) => {
-                    setQuery('');
-                    onToggle(value);
-                  }}
-                />
-              ))}
-            </Command.List>
-          </Command>
-        </Popover.Content>
-      </Popover.Portal>
+      <Pop className="w-[36rem]">
+        <Command label={label} loop filter={contains}>
+          <Command.Input
+            value={query}
+            onValueChange={setQuery}
+            placeholder={placeholder ?? label}
+            className="w-full border-b border-line px-3 py-2 outline-none"
+          />
+          <Command.List className="max-h-80 overflow-y-auto p-1">
+            <Command.Empty className="px-2 py-1.5 text-sm text-soft">
+              {say.t('screen.common.noMatch')}
+            </Command.Empty>
+            {[...offered, ...options].map((one) => (
+              <OptionItem
+                key={one.value}
+                option={one}
+                on={chosen.has(one.value)}
+                found={offered.includes(one) ? query : null}
+                onSelect={(value) => {
+                  setQuery('');
+                  onToggle(value);
+                }}
+              />
+            ))}
+          </Command.List>
+        </Command>
+      </Pop>
     </Popover.Root>
   );
 }

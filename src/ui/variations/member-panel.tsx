@@ -49,65 +49,68 @@ export function MemberPanel({
   onStop: () => void;
   onCompare: (index: number | null) => void;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const exercise = members.exerciseOf(index);
   const other = compared !== null && compared !== index ? members.exerciseOf(compared) : null;
   if (!exercise) return null;
   return (
-    <section aria-label="Variation" className="flex flex-col gap-2">
+    <section aria-label={say.t('screen.variations.variation')} className="flex flex-col gap-2">
       <h2 className="font-serif text-xl leading-6">
         {number}. {words(sayMember(opened, memberAt(opened, index)))}
       </h2>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => onHear(index)} aria-pressed={heard}>
           {heard ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-          {heard ? 'Stop' : 'Hear'}
+          {heard ? say.t('screen.common.stopCapital') : say.t('screen.common.hearCapital')}
         </Button>
         <Link
           className={buttonLook('plain')}
           href={`/bench?r=${writeLink(members.recipeOf(index))}`}
         >
-          To the Bench
+          {say.t('screen.common.toTheBenchCapital')}
         </Link>
-        <Button onClick={onDrop}>Drop</Button>
+        <Button onClick={onDrop}>{say.t('screen.variations.drop')}</Button>
         <Button
           aria-pressed={compared === index}
           onClick={() => onCompare(compared === index ? null : index)}
         >
-          Compare
+          {say.t('screen.common.compare')}
         </Button>
         <span className="flex">
           <Button look="quiet" onClick={() => onPin('first')} aria-pressed={stands === 'first'}>
-            first
+            {say.t('screen.variations.first')}
           </Button>
           <Button look="quiet" onClick={() => onPin('last')} aria-pressed={stands === 'last'}>
-            last
+            {say.t('screen.variations.last')}
           </Button>
           <Button look="quiet" onClick={onStop} aria-pressed={stops}>
-            stop here
+            {say.t('screen.variations.stopHere')}
           </Button>
         </span>
       </div>
       <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
       <Facts exercise={exercise} tempo={tempo} />
       {other && compared !== null && (
-        <section aria-label="Compared with" className="border-t border-line pt-2">
+        <section
+          aria-label={say.t('screen.variations.comparedWith')}
+          className="border-t border-line pt-2"
+        >
           <h3 className="flex items-baseline gap-2">
-            <span className="label">against</span>
+            <span className="label">{say.t('screen.variations.against')}</span>
             <span className="min-w-0 flex-1 font-serif">
               {words(sayMember(opened, memberAt(opened, compared)))}
             </span>
             <Button look="quiet" onClick={() => onHear(compared)}>
-              hear
+              {say.t('screen.variations.hear')}
             </Button>
             <Button look="quiet" onClick={() => onCompare(null)}>
-              done
+              {say.t('screen.variations.done')}
             </Button>
           </h3>
           <p className="text-sm text-soft">
             {words(
               sayStep(opened, memberAt(opened, index), memberAt(opened, compared)).join(' · ') ||
-                'the same values',
+                say.t('screen.variations.theSameValues'),
             )}
           </p>
           <ScoreSheet exercise={other} staff={false} />

@@ -183,7 +183,7 @@ export function PathDesk({
           {view === 'path' && order.length === 0 && work.state === 'done' && (
             <p className="p-4 text-soft">
               {standing.out.length > 0
-                ? 'All are left out. Take some back.'
+                ? say.t('screen.variations.allAreLeftOutTakeSome')
                 : sayIssue(say, { code: 'family-empty', path: [] })}
             </p>
           )}
@@ -225,15 +225,15 @@ export function PathDesk({
         order={sent}
         from={chosen}
         nameOf={nameOf}
-        runName={name.trim() || 'Variations as a run'}
+        runName={name.trim() || say.t('screen.variations.variationsAsARun')}
       >
         <label className="flex items-baseline gap-1.5">
-          <span className="label">names</span>
+          <span className="label">{say.t('screen.variations.names')}</span>
           <input
-            aria-label="Names"
+            aria-label={say.t('screen.variations.namesCapital')}
             className="field w-36"
             placeholder="{n} {all}"
-            title="{n} is the number, {1} the first phrase’s value, {all} all of them"
+            title={say.t('screen.variations.namesHelp', { n: '{n}', first: '{1}', all: '{all}' })}
             maxLength={80}
             value={family.naming}
             onChange={(event) => edit({ naming: event.target.value }, 'naming')}

@@ -3,6 +3,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import type { VoiceId } from '@/core/kit';
+import { useSpeech } from '../base';
 import { miniHeight } from '../marks';
 import { PathRow, type RowShown } from './path-row';
 
@@ -51,6 +52,7 @@ export function PathList({
   onChoose: (index: number) => void;
   onCommand: (index: number, command: PathCommand) => void;
 }) {
+  const { say } = useSpeech();
   const scroller = useRef<HTMLDivElement>(null);
   const dragged = useRef<{ from: number; over: number } | null>(null);
   const height = Math.max(58, miniHeight(rows.length) + 12);
@@ -108,7 +110,7 @@ export function PathList({
       ref={scroller}
       role="listbox"
       tabIndex={0}
-      aria-label="Path"
+      aria-label={say.t('screen.variations.path')}
       aria-activedescendant={chosen === null ? undefined : `member-${chosen}`}
       aria-keyshortcuts="Space Enter D C F L S Alt+ArrowUp Alt+ArrowDown"
       className="min-h-0 flex-1 overflow-y-auto focus-visible:-outline-offset-2"

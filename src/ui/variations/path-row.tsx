@@ -50,7 +50,7 @@ export const PathRow = memo(function PathRow({
   onOpen: (index: number) => void;
   onDrag: (kind: 'start' | 'over' | 'end', index: number) => void;
 }) {
-  const { words } = useSpeech();
+  const { say, words } = useSpeech();
   const { index, number, exercise, before, says, points, warnings, bars, pinned } = row;
   const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
     if (kind === 'over') event.preventDefault();
@@ -79,8 +79,12 @@ export const PathRow = memo(function PathRow({
     >
       <span className="w-8 shrink-0 text-right font-serif text-lg text-soft">{number}</span>
       <span className="w-4 shrink-0 text-soft">
-        {pinned === 'first' && <ArrowLeftToLine size={14} aria-label="pinned first" />}
-        {pinned === 'last' && <ArrowRightToLine size={14} aria-label="pinned last" />}
+        {pinned === 'first' && (
+          <ArrowLeftToLine size={14} aria-label={say.t('screen.variations.pinnedFirst')} />
+        )}
+        {pinned === 'last' && (
+          <ArrowRightToLine size={14} aria-label={say.t('screen.variations.pinnedLast')} />
+        )}
       </span>
       <span className="shrink-0 overflow-hidden" style={{ width: 462 }}>
         {exercise && (
@@ -89,7 +93,7 @@ export const PathRow = memo(function PathRow({
             rows={rows}
             before={before}
             bars={lanesBars}
-            label={`Variation ${number}`}
+            label={say.t('screen.variations.variation2', { number })}
           />
         )}
       </span>
@@ -101,14 +105,16 @@ export const PathRow = memo(function PathRow({
             style={{ width: `${Math.max(2, (40 * points) / Math.max(1, hardest))}px` }}
           />
           {points.toFixed(1)}
-          {bars > 2 && <span>{bars} bars</span>}
-          {row.practised && <span>practised</span>}
-          {compared && <span className="font-semibold text-warm">compared</span>}
+          {bars > 2 && <span>{say.t('screen.common.barCount', { bars })}</span>}
+          {row.practised && <span>{say.t('screen.variations.practised')}</span>}
+          {compared && (
+            <span className="font-semibold text-warm">{say.t('screen.variations.compared')}</span>
+          )}
           {warnings > 0 && (
             <span className="inline-flex items-center gap-0.5 text-warm">
               <TriangleAlert size={12} aria-hidden />
               {warnings}
-              <span className="sr-only"> to watch out for</span>
+              <span className="sr-only"> {say.t('screen.variations.toWatchOutFor')}</span>
             </span>
           )}
         </span>

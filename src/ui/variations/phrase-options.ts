@@ -22,7 +22,8 @@ import {
 import { looksSticking, parsePhrase, stickingStart } from '@/core/sticking';
 import { formatFeel, parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
-import { CHANGE_STARTS, useMaterials } from '../bench';
+import type { Say } from '@/words';
+import { CHANGE_STARTS, LEVEL_WORDS, useMaterials } from '../bench';
 
 type Value = PhraseValue;
 
@@ -48,7 +49,7 @@ function readWritten(id: string): Value | undefined {
 }
 
 export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOptions {
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   const ostinatos = useMaterials('ostinato');
   const lines = useMaterials('line');
   const stickings = useMaterials('sticking');
@@ -58,13 +59,13 @@ export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOpti
   return useMemo((): PhraseOptions => {
     switch (at) {
       case 'over':
-        return overOptions(ostinatos, base, syllables);
+        return overOptions(say, ostinatos, base, syllables);
       case 'play':
-        return playOptions(lines, stickings, base);
+        return playOptions(say, lines, stickings, base);
       case 'as':
-        return asOptions(rules);
+        return asOptions(say, rules);
       case 'change':
-        return changeOptions(base);
+        return changeOptions(say, base);
       case 'feel':
         return feelOptions();
       case 'clash':
@@ -72,11 +73,11 @@ export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOpti
       case 'meter':
         return textOptions(METERS, (meter) => meter);
       case 'levels':
-        return textOptions(STYLES, (style) => `${style} levels`);
+        return textOptions(STYLES, (style) => say.t(LEVEL_WORDS[style]));
       case 'kit':
         return materialOptions(kits.filter((one) => !one.archived));
     }
-  }, [at, base, kits, lines, ostinatos, rules, stickings, syllables]);
+  }, [at, base, kits, lines, say, ostinatos, rules, stickings, syllables]);
 }
 
 /** Materials of one kind, each by its id; what is no material by what it is. */
@@ -100,6 +101,7 @@ function materialOptions(
 }
 
 function overOptions(
+  say: Say,
   ostinatos: readonly Material<'ostinato'>[],
   base: ClosedRecipe,
   syllables: Syllables,
@@ -107,8 +109,8 @@ function overOptions(
   const known = materialOptions(ostinatos.filter((one) => !one.archived));
   return {
     ...known,
-    all: [{ value: written(null), text: 'nothing' }, ...known.all],
-    placeholder: 'a name, or typed: K: x--x--x-, or K: 1 & 3 &; S: 2 4',
+    all: [{ value: written(null), text: say.t('screen.common.nothing') }, ...known.all],
+    placeholder: say.t('screen.common.aNameOrTypedKX'),
     offer: (text) => {
       const meter = parseMeter(base.meter);
       const read = meter.ok && looksTyped(text) ? readOstinato(text, meter.value, syllables) : null;
@@ -116,13 +118,14 @@ function overOptions(
       return read.value.map(({ ostinato, says }) => ({
         value: written({ content: ostinato }),
         text: says,
-        hint: 'typed',
+        hint: say.t('screen.variations.typed'),
       }));
     },
   };
 }
 
 function playOptions(
+  say: Say,
   lines: readonly Material<'line'>[],
   stickings: readonly Material<'sticking'>[],
   base: ClosedRecipe,
@@ -136,25 +139,31 @@ function playOptions(
       ...mine.map(({ id, name, content, grade }) => ({
         value: id,
         text: content.text,
-        hint: grade === null ? name : `${name}, grade ${grade}`,
+        hint: grade === null ? name : say.t('screen.variations.grade', { name, grade }),
       })),
       ...free.map(({ id, name, content }) => ({ value: id, text: content.sticking, hint: name })),
     ],
-    placeholder: 'a line’s name or grade, or typed: 4. 4 8 4',
+    placeholder: say.t('screen.variations.aLineNameOrGradeOr'),
     offer: (text) => {
       const meter = parseMeter(base.meter);
       const typed = text.trim();
       if (looksSticking(typed) && parsePhrase(typed, '16').ok) {
         const value = written({ content: stickingStart(typed) });
-        return [{ value, text: typed, hint: 'sticking, typed' }];
+        return [{ value, text: typed, hint: say.t('screen.variations.stickingTyped') }];
       }
       if (!meter.ok || !parseLine(typed, meter.value).ok) return [];
-      return [{ value: written({ content: { text: typed } }), text: typed, hint: 'typed' }];
+      return [
+        {
+          value: written({ content: { text: typed } }),
+          text: typed,
+          hint: say.t('screen.variations.typed'),
+        },
+      ];
     },
   };
 }
 
-function asOptions(rules: readonly Material<'rules'>[]): PhraseOptions {
+function asOptions(say: Say, rules: readonly Material<'rules'>[]): PhraseOptions {
   const starts = INTERPRETATION_STARTS.map(({ id, name, says }) => ({
     value: written(startOf(id)),
     text: name,
@@ -165,12 +174,12 @@ function asOptions(rules: readonly Material<'rules'>[]): PhraseOptions {
     .map(({ name, content }) => ({
       value: written({ kind: 'rules', rules: content.rules }),
       text: name,
-      hint: 'own rules',
+      hint: say.t('screen.common.ownRules'),
     }));
   return { all: [...own, ...starts], idOf: written, valueOf: readWritten };
 }
 
-function changeOptions(base: ClosedRecipe): PhraseOptions {
+function changeOptions(say: Say, base: ClosedRecipe): PhraseOptions {
   const one = (change: ChangeValue extends { change: infer C } ? C : never): ChangeValue => ({
     kind: 'one',
     change,
@@ -178,14 +187,22 @@ function changeOptions(base: ClosedRecipe): PhraseOptions {
   const ranges = rangeOffers(base).map(({ says, value }) => ({
     value: written(value),
     text: says,
-    hint: 'range',
+    hint: say.t('screen.variations.range'),
   }));
   const singles = CHANGE_STARTS.map((change) => ({
     value: written(one(change)),
     text: sayChange(change),
   }));
   return {
-    all: [{ value: written(one(null)), text: 'as it is', hint: 'without' }, ...ranges, ...singles],
+    all: [
+      {
+        value: written(one(null)),
+        text: say.t('screen.variations.asItIs'),
+        hint: say.t('screen.variations.without'),
+      },
+      ...ranges,
+      ...singles,
+    ],
     idOf: written,
     valueOf: readWritten,
   };

@@ -1,17 +1,18 @@
 'use client';
 
-import { Button } from '../base';
+import { Button, useSpeech } from '../base';
 import type { FamilyWork } from './use-family-work';
 
 /** How far the work on a family is, with a way to stop it and to begin it again. */
 export function Progress({ work, waiting }: { work: FamilyWork; waiting: boolean }) {
+  const { say } = useSpeech();
   const { state, done, size } = work;
   if (state === 'died') {
     return (
       <span role="alert" className="text-sm">
-        The calculation stopped; nothing is lost.{' '}
+        {say.t('screen.variations.calculationStopped')}{' '}
         <Button look="quiet" onClick={work.again}>
-          try again
+          {say.t('screen.variations.tryAgain')}
         </Button>
       </span>
     );
@@ -19,9 +20,9 @@ export function Progress({ work, waiting }: { work: FamilyWork; waiting: boolean
   if (state === 'stopped') {
     return (
       <span role="status" className="text-sm text-soft">
-        stopped at {done.toLocaleString('en')} of {size.toLocaleString('en')}{' '}
+        {say.t('screen.variations.stoppedAt', { done, size })}{' '}
         <Button look="quiet" onClick={work.again}>
-          start again
+          {say.t('screen.variations.startAgain')}
         </Button>
       </span>
     );
@@ -29,16 +30,21 @@ export function Progress({ work, waiting }: { work: FamilyWork; waiting: boolean
   if (state === 'working' && size > 0) {
     return (
       <span role="status" className="flex items-center gap-2 text-sm text-soft">
-        <progress aria-label="Variations made" value={done} max={size} className="w-28" />
+        <progress
+          aria-label={say.t('screen.variations.variationsMade')}
+          value={done}
+          max={size}
+          className="w-28"
+        />
         <Button look="quiet" onClick={work.stop}>
-          stop
+          {say.t('screen.common.stop')}
         </Button>
       </span>
     );
   }
   return (
     <span role="status" className="text-sm text-soft">
-      {waiting ? 'sorting…' : ''}
+      {waiting ? say.t('screen.variations.sorting') : ''}
     </span>
   );
 }

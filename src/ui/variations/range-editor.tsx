@@ -2,16 +2,17 @@
 
 import { Popover } from 'radix-ui';
 import { countValues, type Axis, type ChangeValue } from '@/core/family';
-import { sayCount } from '@/core/issue';
+import { sayEach } from '@/words';
+import { Pop, useSpeech } from '../base';
 import { Stepper, Toggle } from '../bench';
 
 type Range = Exclude<ChangeValue, { kind: 'one' }>;
 
 const SPACINGS = {
-  any: 'any',
-  adjacent: 'neighbours',
-  apart: 'apart',
-  even: 'as even as can be',
+  any: 'screen.variations.any',
+  adjacent: 'screen.variations.neighbours',
+  apart: 'screen.variations.apart',
+  even: 'screen.common.asEvenAsCanBe',
 } as const;
 
 /** A range, its ends at hand. */
@@ -27,21 +28,19 @@ export function RangeEditor({
   return (
     <Popover.Root>
       <Popover.Trigger className="phrase">{says}</Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content align="start" sideOffset={4} className="pop flex flex-col gap-2 p-3">
-          {value.kind === 'numbers' ? (
-            <Ends
-              from={value.from}
-              to={value.to}
-              least={value.field === 'by' ? -64 : value.field === 'turn' ? 0 : 1}
-              most={value.field === 'turn' ? 5 : value.field === 'count' ? 8 : 32}
-              onChange={(from, to) => onChange({ ...value, from, to })}
-            />
-          ) : (
-            <Placements value={value} onChange={onChange} />
-          )}
-        </Popover.Content>
-      </Popover.Portal>
+      <Pop className="flex flex-col gap-2 p-3">
+        {value.kind === 'numbers' ? (
+          <Ends
+            from={value.from}
+            to={value.to}
+            least={value.field === 'by' ? -64 : value.field === 'turn' ? 0 : 1}
+            most={value.field === 'turn' ? 5 : value.field === 'count' ? 8 : 32}
+            onChange={(from, to) => onChange({ ...value, from, to })}
+          />
+        ) : (
+          <Placements value={value} onChange={onChange} />
+        )}
+      </Pop>
     </Popover.Root>
   );
 }
@@ -56,6 +55,7 @@ function Placements({
   value: PlacementRange;
   onChange: (value: Range) => void;
 }) {
+  const { say } = useSpeech();
   const axis: Axis = { at: 'change', index: 0, values: [value] };
   return (
     <>
@@ -67,9 +67,9 @@ function Placements({
         onChange={(least, most) => onChange({ ...value, least, most })}
       />
       <label className="flex items-center gap-2">
-        <span className="label w-12">of slots</span>
+        <span className="label w-12">{say.t('screen.variations.ofSlots')}</span>
         <Stepper
-          label="Slots"
+          label={say.t('screen.common.slots')}
           value={value.slots}
           onChange={(slots) =>
             onChange({ ...value, slots: Math.max(value.most, Math.min(64, slots)) })
@@ -77,15 +77,15 @@ function Placements({
         />
       </label>
       <Toggle
-        label="Spacing"
+        label={say.t('screen.common.spacing')}
         bare
-        options={SPACINGS}
+        options={sayEach(say, SPACINGS)}
         value={value.spacing}
         onChoose={(spacing) => onChange({ ...value, spacing })}
       />
       <SlotChoice value={value} onChange={onChange} />
       <p className="text-sm text-soft" data-testid="placement-count">
-        {sayCount(countValues(axis), 'way')}
+        {say.t('screen.variations.ways', { count: countValues(axis) })}
       </p>
     </>
   );
@@ -104,6 +104,7 @@ function SlotChoice({
   value: PlacementRange;
   onChange: (value: Range) => void;
 }) {
+  const { say } = useSpeech();
   const { slots, anchors = [], free } = value;
   const all = Array.from({ length: slots }, (_, slot) => slot);
   const choiceOf = (slot: number): Choice =>
@@ -122,14 +123,24 @@ function SlotChoice({
   const between = all.map((slot): Choice => (slot % 2 === 0 ? 'never' : 'may'));
   return (
     <div className="flex flex-col gap-1">
-      <div role="group" aria-label="Each slot" className="grid w-fit grid-cols-8 gap-0.5">
+      <div
+        role="group"
+        aria-label={say.t('screen.variations.eachSlot')}
+        className="grid w-fit grid-cols-8 gap-0.5"
+      >
         {all.map((slot) => (
           <button
             key={slot}
             type="button"
             className="w-7 rounded-sm border border-line py-0.5 text-center hover:bg-faint"
-            aria-label={`Slot ${slot + 1}: ${choices[slot] === 'may' ? 'may be taken' : `${choices[slot]} taken`}`}
-            title={`${slot + 1}: ${choices[slot]}`}
+            aria-label={say.t('screen.variations.slot', {
+              slot: slot + 1,
+              choice: choices[slot] ?? 'may',
+            })}
+            title={say.t('screen.variations.slotIs', {
+              slot: slot + 1,
+              choice: choices[slot] ?? 'may',
+            })}
             onClick={() => set(choices.map((one, nth) => (nth === slot ? NEXT[one] : one)))}
           >
             {CHOICES[choices[slot] ?? 'may']}
@@ -137,9 +148,9 @@ function SlotChoice({
         ))}
       </div>
       <p className="flex gap-3 text-sm text-soft">
-        <span>○ may, ● always, – never</span>
+        <span>{say.t('screen.variations.mayAlwaysNever')}</span>
         <button type="button" className="phrase" onClick={() => set(between)}>
-          in between only
+          {say.t('screen.variations.inBetweenOnly')}
         </button>
       </p>
     </div>
@@ -159,18 +170,19 @@ function Ends({
   most: number;
   onChange: (from: number, to: number) => void;
 }) {
+  const { say } = useSpeech();
   const within = (value: number) => Math.max(least, Math.min(most, value));
   return (
     <div className="flex items-center gap-2">
-      <span className="label w-12">from</span>
+      <span className="label w-12">{say.t('screen.common.from')}</span>
       <Stepper
-        label="From"
+        label={say.t('screen.common.fromCapital')}
         value={from}
         onChange={(next) => onChange(Math.min(within(next), to), to)}
       />
-      <span className="label">to</span>
+      <span className="label">{say.t('screen.variations.to')}</span>
       <Stepper
-        label="To"
+        label={say.t('screen.common.toCapital')}
         value={to}
         onChange={(next) => onChange(from, Math.max(within(next), from))}
       />

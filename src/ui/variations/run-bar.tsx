@@ -8,7 +8,7 @@ import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
-import { sayCaution, sayRunSeam } from '@/words';
+import { sayCaution, sayEach, sayRunSeam } from '@/words';
 import {
   attemptOrSay,
   Button,
@@ -20,8 +20,8 @@ import {
 import { TempoField, Toggle } from '../bench';
 import type { SentExercise, VariationActions } from './variation-actions';
 
-const SEND_AS = { items: 'an item each', run: 'one run' } as const;
-const SEND_STEPS_AS = { ...SEND_AS, steps: 'rungs of one item' } as const;
+const SEND_AS = { items: 'screen.variations.anItemEach', run: 'screen.variations.oneRun' } as const;
+const SEND_STEPS_AS = { ...SEND_AS, steps: 'screen.variations.rungsOfOneItem' } as const;
 const BARS = [1, 2, 4, 8] as const;
 
 /** Hearing the path as a run, and sending it to a program. */
@@ -110,34 +110,46 @@ export function RunBar({
     const exercises = steps ?? (run ? [{ name: runName, recipe: run }] : each);
     const done = await attemptOrSay(() => sendTo(to, exercises));
     if (!done) return;
-    const sent = { items: each.length, run: `a run of ${each.length}`, steps: 'one item' }[as];
-    toast.success(`Sent ${sent} to ${into}.`, {
-      action: { label: 'Open it', onClick: () => router.push(`/programs/${done.value}`) },
+    const sent = {
+      items: say.t('screen.variations.itemCount', { count: each.length }),
+      run: say.t('screen.variations.aRunOf', { count: each.length }),
+      steps: say.t('screen.variations.oneItem'),
+    }[as];
+    toast.success(say.t('screen.variations.sentTo', { sent, program: into }), {
+      action: {
+        label: say.t('screen.common.openIt'),
+        onClick: () => router.push(`/programs/${done.value}`),
+      },
     });
   }
 
   return (
-    <section aria-label="Run and program" className="border-t border-line bg-sheet px-4 py-1.5">
+    <section
+      aria-label={say.t('screen.variations.runAndProgram')}
+      className="border-t border-line bg-sheet px-4 py-1.5"
+    >
       {seams !== null && seams.length > 0 && (
         <p role="status" className="mb-1 border-l-3 border-warm pl-2 text-sm">
-          At the seams: {words(seams.slice(0, 2).join(' '))}
-          {seams.length > 2 && ` And ${seams.length - 2} more.`}
+          {say.t('screen.variations.atTheSeams', {
+            seams: words(seams.slice(0, 2).join(' ')),
+            more: Math.max(0, seams.length - 2),
+          })}
         </p>
       )}
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <Button look="main" onClick={hearRun}>
           {heard ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-          {heard ? 'Stop' : 'Hear as a run'}
+          {heard ? say.t('screen.common.stopCapital') : say.t('screen.variations.hearAsARun')}
         </Button>
         <select
-          aria-label="Bars of each"
+          aria-label={say.t('screen.variations.barsOfEach')}
           className="h-8 rounded-sm border border-line bg-sheet px-1.5"
           value={bars}
           onChange={(event) => setBars(Number(event.target.value))}
         >
           {BARS.map((count) => (
             <option key={count} value={count}>
-              {count === 1 ? '1 bar each' : `${count} bars each`}
+              {say.t('screen.variations.barsEach', { count })}
             </option>
           ))}
         </select>
@@ -148,22 +160,28 @@ export function RunBar({
         />
         <div className="ml-auto">{children}</div>
         {whole ? (
-          <Toggle label="Send as" bare options={SEND_STEPS_AS} value={as} onChoose={setAs} />
+          <Toggle
+            label={say.t('screen.variations.sendAs')}
+            bare
+            options={sayEach(say, SEND_STEPS_AS)}
+            value={as}
+            onChoose={setAs}
+          />
         ) : (
           <Toggle
-            label="Send as"
+            label={say.t('screen.variations.sendAs')}
             bare
-            options={SEND_AS}
+            options={sayEach(say, SEND_AS)}
             value={as === 'steps' ? 'items' : as}
             onChoose={setAs}
           />
         )}
         <ProgramChoice
-          label="Program to send them to, or a new name"
+          label={say.t('screen.variations.programToSendThemToOr')}
           programs={programs}
           onChoose={(to, into) => void send(to, into)}
         >
-          {`to program… ${order.length}`}
+          {say.t('screen.variations.toProgram', { order: order.length })}
         </ProgramChoice>
       </div>
       <p className="mt-1 text-xs leading-4 text-soft">{sayCaution(say)}</p>

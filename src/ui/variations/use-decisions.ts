@@ -2,6 +2,7 @@
 
 import { toast } from 'sonner';
 import { memberAt, sayMember, type Family, type OpenedFamily } from '@/core/family';
+import { useSpeech } from '../base';
 import type { EditFamily } from './use-family';
 
 /** Most members whose decisions are kept one by one. */
@@ -22,9 +23,10 @@ export function useDecisions({
   family: Family;
   edit: EditFamily;
 }) {
+  const { say } = useSpeech();
   function refuse(count: number): boolean {
     if (count <= MOST_DECIDED) return false;
-    toast.error(`Decisions are kept for ${MOST_DECIDED} at most. Keep the best first.`);
+    toast.error(say.t('screen.variations.decisionsAreKeptForAtMost', { most: MOST_DECIDED }));
     return true;
   }
 
@@ -42,9 +44,12 @@ export function useDecisions({
     edit(({ kept, dropped }) =>
       kept ? { kept: kept.filter((one) => one !== key) } : { dropped: [...dropped, key] },
     );
-    toast(`Dropped ${sayMember(opened, memberAt(opened, index))}.`, {
-      action: { label: 'Undo', onClick: () => keep(index) },
-    });
+    toast(
+      say.t('screen.variations.dropped', { member: sayMember(opened, memberAt(opened, index)) }),
+      {
+        action: { label: say.t('screen.common.undoCapital'), onClick: () => keep(index) },
+      },
+    );
   }
 
   /** Moves a member to a place of the path, which is the teacher’s own from then on. */

@@ -8,7 +8,7 @@ import type { Material } from '@/core/materials';
 import { blankRecipe } from '@/core/recipe';
 import type { FamilyName, ProgramSummary } from '@/core/studio';
 import { bpm, type Bpm } from '@/core/time';
-import { Button, Trouble } from '../base';
+import { Button, Trouble, useSpeech } from '../base';
 import { ShelfProvider } from '../bench';
 import { FamilyHeader } from './family-header';
 import { FamilySentence } from './family-sentence';
@@ -59,6 +59,7 @@ function FamilyDesk({
   issues: readonly Issue[];
   actions: VariationActions;
 }) {
+  const { say } = useSpeech();
   const { history, edit, dispatch } = useFamily(first, saved);
   const { family } = history.draft;
   const { base, axes } = family;
@@ -77,16 +78,16 @@ function FamilyDesk({
 
   const nothing = base.over.length === 0 && base.play === null && axes.length === 0;
   const shownViews: readonly (readonly [View, string, number])[] = [
-    ['path', 'path', standing.path.length],
-    ['out', 'left out', standing.out.length],
-    ['impossible', 'cannot be played', work.impossible.length],
-    ['same', 'same as another', standing.same.length],
+    ['path', say.t('screen.variations.pathWord'), standing.path.length],
+    ['out', say.t('screen.variations.leftOut'), standing.out.length],
+    ['impossible', say.t('screen.variations.cannotBePlayed'), work.impossible.length],
+    ['same', say.t('screen.variations.sameAsAnother'), standing.same.length],
   ];
   const shown = shownViews.some(([id, , count]) => id === view && count > 0) ? view : 'path';
 
   return (
     <main className="flex h-full min-h-0 flex-col">
-      <h1 className="sr-only">{history.draft.name || 'Variations'}</h1>
+      <h1 className="sr-only">{history.draft.name || say.t('screen.variations.variations')}</h1>
       <FamilyHeader {...{ history, dispatch, families, actions, nothing }} />
       <Trouble issues={openingIssues} />
       <FamilySentence
@@ -99,9 +100,7 @@ function FamilyDesk({
         </div>
       )}
       {nothing && made.ok && (
-        <p className="px-4 py-6 text-soft">
-          Choose what keeps going or a line, then give a phrase several values.
-        </p>
+        <p className="px-4 py-6 text-soft">{say.t('screen.variations.chooseWhatKeepsGoingOrA')}</p>
       )}
       {opened && !nothing && (
         <>
@@ -115,7 +114,7 @@ function FamilyDesk({
                     aria-pressed={shown === id}
                     onClick={() => setView(id)}
                   >
-                    {name} {count.toLocaleString('en')}
+                    {say.t('screen.variations.viewCount', { name, count })}
                   </Button>
                 ),
             )}
@@ -125,11 +124,11 @@ function FamilyDesk({
               aria-pressed={family.fold}
               onClick={() => edit({ fold: !family.fold })}
             >
-              hide what sounds the same
+              {say.t('screen.variations.hideWhatSoundsTheSame')}
             </Button>
             {family.order !== null && (
               <Button look="quiet" onClick={() => edit({ order: null })}>
-                sort again
+                {say.t('screen.variations.sortAgain')}
               </Button>
             )}
             <Progress work={work} waiting={path.waiting} />

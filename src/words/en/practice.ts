@@ -117,6 +117,12 @@ export const practice = {
     'no-voice': 'no {voice}',
     'voice-for': '{by} for {voice}',
   },
+  dosageKind: {
+    minutes: 'minutes',
+    repetitions: 'repetitions',
+    bars: 'bars',
+    strokes: 'strokes',
+  },
   dosage: {
     minutes: '{amount, plural, one {# minute} other {# minutes}}',
     repetitions: '{amount, plural, one {# repetition} other {# repetitions}}',

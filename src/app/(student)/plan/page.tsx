@@ -1,12 +1,12 @@
-import type { Metadata } from 'next';
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
 import { found } from '../../viewer';
 import { setPlanOf } from '../../plans';
 import { studentVisit } from '../../viewer';
 import { StudentBar } from '../student-bar';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Plan' };
+export const generateMetadata = titled('plan');
 
 export default async function PlanPage() {
   const { me, name } = await studentVisit();

@@ -1,10 +1,10 @@
-import type { Metadata } from 'next';
 import { getRecord } from '@/server';
 import { StudentRecord } from '@/ui/record';
 import { found, studentVisit } from '../../viewer';
 import { StudentBar } from '../student-bar';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Record' };
+export const generateMetadata = titled('record');
 
 export default async function RecordPage() {
   const { me, name } = await studentVisit();

@@ -1,12 +1,12 @@
-import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { getRound } from '@/server';
 import { Stand } from '@/ui/stand';
 import { found, studentVisit } from '../../viewer';
 import { readNow, type NowQuery } from '../now';
 import { moreToPlay } from './actions';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Stand' };
+export const generateMetadata = titled('stand');
 
 type Query = NowQuery & { item?: string | string[] };
 

@@ -1,12 +1,13 @@
-import type { Metadata } from 'next';
 import { planToday } from '@/core/plan';
 import { getDay, getSpeech, listNotes } from '@/server';
 import { Today } from '@/ui/today';
+import { sayIn } from '@/words';
 import { found, studentVisit } from '../../viewer';
 import { readNow, type NowQuery } from '../now';
 import { StudentBar } from '../student-bar';
+import { languageNow, titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Today' };
+export const generateMetadata = titled('today');
 
 export default async function TodayPage({ searchParams }: { searchParams: Promise<NowQuery> }) {
   const { me, name } = await studentVisit();
@@ -17,7 +18,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
       <StudentBar who={name} />
       <Today
         name={name}
-        speech={getSpeech(me)}
+        say={sayIn(await languageNow(), getSpeech(me))}
         items={items}
         plan={plan}
         entries={planToday(plan.planning, now && { ...now, at: plan.clock })}

@@ -1,4 +1,3 @@
-import type { Metadata } from 'next';
 import type { Issue } from '@/core/issue';
 import { blankRecipe, readLink } from '@/core/recipe';
 import { parseId } from '@/core/studio';
@@ -8,8 +7,9 @@ import { getExercise, listExerciseNames, listMaterials, listPrograms, listRoster
 import { Bench, type Draft } from '@/ui/bench';
 import { teacherVisit } from '../../viewer';
 import { addToProgram, archive, open, save, saveRules, twins } from './actions';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Bench' };
+export const generateMetadata = titled('bench');
 
 type Query = Readonly<Record<string, string | string[] | undefined>>;
 

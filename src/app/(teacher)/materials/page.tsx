@@ -1,10 +1,10 @@
-import type { Metadata } from 'next';
 import { listExercises, listMaterials } from '@/server';
 import { Materials } from '@/ui/materials';
 import { found, teacherVisit } from '../../viewer';
 import { archive, save } from './actions';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Materials' };
+export const generateMetadata = titled('materials');
 
 type Query = Readonly<Record<string, string | string[] | undefined>>;
 

@@ -1,10 +1,10 @@
-import type { Metadata } from 'next';
 import { listPrograms } from '@/server';
 import { ProgramList } from '@/ui/programs';
 import { found, teacherVisit } from '../../viewer';
 import { create } from './actions';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Programs' };
+export const generateMetadata = titled('programs');
 
 export default async function ProgramsPage() {
   const { me } = await teacherVisit();

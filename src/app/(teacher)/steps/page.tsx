@@ -1,4 +1,3 @@
-import type { Metadata } from 'next';
 import type { Issue } from '@/core/issue';
 import { readLink } from '@/core/recipe';
 import { getSteps, listPrograms } from '@/server';
@@ -6,8 +5,9 @@ import { Steps } from '@/ui/steps';
 import { found, teacherVisit } from '../../viewer';
 import { send } from '../variations/actions';
 import { setTemplate } from './actions';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Steps' };
+export const generateMetadata = titled('steps');
 
 type Query = Readonly<Record<string, string | string[] | undefined>>;
 

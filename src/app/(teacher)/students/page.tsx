@@ -1,10 +1,10 @@
-import type { Metadata } from 'next';
 import { listStudents } from '@/server';
 import { StudentList } from '@/ui/students';
 import { found, teacherVisit } from '../../viewer';
 import { add } from './actions';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Students' };
+export const generateMetadata = titled('students');
 
 export default async function StudentsPage() {
   const { me } = await teacherVisit();

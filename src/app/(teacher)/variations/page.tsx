@@ -1,4 +1,3 @@
-import type { Metadata } from 'next';
 import { familyOf, readFamily } from '@/core/family';
 import type { Issue } from '@/core/issue';
 import { blankRecipe, readLink, unpackLink } from '@/core/recipe';
@@ -7,8 +6,9 @@ import { getFamily, listFamilies, listMaterials, listPractised, listPrograms } f
 import { Variations, type FamilyDraft } from '@/ui/variations';
 import { found, teacherVisit } from '../../viewer';
 import { archive, save, send } from './actions';
+import { titled } from '../../language';
 
-export const metadata: Metadata = { title: 'Variations' };
+export const generateMetadata = titled('variations');
 
 type Query = Readonly<Record<string, string | string[] | undefined>>;
 

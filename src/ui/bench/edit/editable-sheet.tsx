@@ -2,17 +2,18 @@
 
 import type { ReactNode } from 'react';
 import {
-  limbName,
   STICKING_LETTERS,
   texture,
   TEXTURES,
   VOICES,
+  type Limb,
   type StickingLetter,
   type TextureId,
   type VoiceId,
 } from '@/core/kit';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { countName, subdivision, type SubdivisionId } from '@/core/time';
+import { sayDynamic, sayLimb, sayOrnament, sayVoice, type Say } from '@/words';
 import { Button, Choice, useSpeech, type Option } from '../../base';
 import { ScoreSheet, type RowKind, type Subscribe } from '../../marks';
 import {
@@ -35,7 +36,6 @@ const VOICE_OPTIONS: readonly Option<VoiceId>[] = VOICES.map(({ id, name }) => (
 const USUAL = 'usual';
 
 const TEXTURE_OPTIONS: readonly Option<TextureId | typeof USUAL>[] = [
-  { value: USUAL, text: 'the usual way' },
   ...TEXTURES.map(({ id, name }) => ({ value: id, text: name })),
 ];
 
@@ -56,13 +56,23 @@ export function EditableSheet({
   onEdit: (edits: readonly SeenEdit[]) => void;
 }) {
   const editor = useLaneEditing(exercise, rows, onEdit);
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   const { cursor } = editor.editing;
   const place = cursor
-    ? `bar ${Math.floor(cursor.at / exercise.barTicks) + 1}, ${countName(cursor.at, exercise.meter, syllables)}, ${sayRow(cursor.row)}`
+    ? say.t('screen.bench.bar', {
+        bar: Math.floor(cursor.at / exercise.barTicks) + 1,
+        count: countName(cursor.at, exercise.meter, syllables),
+        row: sayRow(say, cursor.row),
+      })
     : '';
   const says = editor.chosen.map(({ limb, dynamic, ornament }) =>
-    [limbName(limb), dynamic, ornament].filter(Boolean).join(' '),
+    [
+      sayLimb(say, limb),
+      dynamic && sayDynamic(say, dynamic),
+      ornament && sayOrnament(say, ornament),
+    ]
+      .filter(Boolean)
+      .join(' '),
   );
   return (
     <>
@@ -70,7 +80,7 @@ export function EditableSheet({
       {/* The lanes take keys like a grid of cells: arrows move, letters write. */}
       <div
         role="application"
-        aria-label="Lanes"
+        aria-label={say.t('screen.bench.lanes')}
         aria-describedby="lane-keys"
         tabIndex={0}
         className="rounded-sm focus-visible:outline-1 focus-visible:outline-offset-4 focus-visible:outline-warm"
@@ -85,8 +95,7 @@ export function EditableSheet({
         />
       </div>
       <p id="lane-keys" className="mt-1 text-xs text-soft">
-        Arrows move, Shift selects, Alt moves notes · x on and off · a g n levels · r l k f limbs ·
-        m d u i o z ornaments · Ctrl c v
+        {say.t('screen.bench.arrowsMoveShiftSelectsAltMoves')}
       </p>
       <p role="status" className="sr-only">
         {cursor ? `${place}: ${says.join(', ') || 'empty'}` : ''}
@@ -95,31 +104,38 @@ export function EditableSheet({
   );
 }
 
-function sayRow(row: string): string {
-  return VOICES.find((one) => one.id === row)?.name ?? limbName(row as 'RH');
+function sayRow(say: Say, row: string): string {
+  const own = VOICES.find((one) => one.id === row);
+  return own ? sayVoice(say, own.id) : sayLimb(say, row as Limb);
 }
 
 function Tools({ editor }: { editor: LaneEditor }) {
+  const { say } = useSpeech();
   const { chosen, run } = editor;
   const none = chosen.length === 0;
   return (
     <div
       role="toolbar"
-      aria-label="Write on the lanes"
+      aria-label={say.t('screen.bench.writeOnTheLanes')}
       className="mb-1 flex flex-wrap gap-x-3 gap-y-1"
     >
       <span className="inline-flex items-center gap-1">
-        <span className="label">grid</span>
-        <Choice label="Writing grid" options={GRIDS} value={editor.grid} onChoose={editor.setGrid}>
+        <span className="label">{say.t('screen.bench.grid')}</span>
+        <Choice
+          label={say.t('screen.bench.writingGrid')}
+          options={GRIDS}
+          value={editor.grid}
+          onChoose={editor.setGrid}
+        >
           {subdivision(editor.grid).name}
         </Choice>
         <Choice
-          label="Another row"
+          label={say.t('screen.bench.anotherRow')}
           options={VOICE_OPTIONS}
           className="phrase-add"
           onChoose={editor.addRow}
         >
-          + row
+          {say.t('screen.bench.addRow')}
         </Choice>
       </span>
       {!none && (
@@ -128,7 +144,7 @@ function Tools({ editor }: { editor: LaneEditor }) {
             {Object.entries(DYNAMIC_KEYS).map(([key, dynamic]) => (
               <Tool
                 key={key}
-                text={dynamic}
+                text={sayDynamic(say, dynamic)}
                 hotkey={key}
                 on={chosen.every((one) => one.dynamic === dynamic)}
                 onPress={() => run({ kind: 'dynamic', dynamic })}
@@ -150,7 +166,7 @@ function Tools({ editor }: { editor: LaneEditor }) {
             {Object.entries(ORNAMENT_KEYS).map(([key, ornament]) => (
               <Tool
                 key={key}
-                text={ornament}
+                text={sayOrnament(say, ornament)}
                 hotkey={key}
                 on={chosen.every((one) => one.ornament === ornament)}
                 onPress={() => run({ kind: 'ornament', ornament })}
@@ -161,18 +177,22 @@ function Tools({ editor }: { editor: LaneEditor }) {
       )}
       {!none && (
         <Choice
-          label="Texture"
-          options={TEXTURE_OPTIONS}
+          label={say.t('screen.bench.texture')}
+          options={[{ value: USUAL, text: say.t('screen.bench.theUsualWay') }, ...TEXTURE_OPTIONS]}
           value={chosen[0]?.texture ?? USUAL}
           onChoose={(id) => run({ kind: 'texture', texture: id === USUAL ? null : id })}
         >
-          {chosen[0]?.texture ? texture(chosen[0].texture).name : 'texture'}
+          {chosen[0]?.texture ? texture(chosen[0].texture).name : say.t('screen.bench.texture2')}
         </Choice>
       )}
       <Group>
-        {!none && <Plain text="copy" command={{ kind: 'copy' }} run={run} />}
-        {editor.hasClip && <Plain text="paste" command={{ kind: 'paste' }} run={run} />}
-        {!none && <Plain text="take away" command={{ kind: 'remove' }} run={run} />}
+        {!none && <Plain text={say.t('screen.bench.copy')} command={{ kind: 'copy' }} run={run} />}
+        {editor.hasClip && (
+          <Plain text={say.t('screen.bench.paste')} command={{ kind: 'paste' }} run={run} />
+        )}
+        {!none && (
+          <Plain text={say.t('screen.common.takeAway')} command={{ kind: 'remove' }} run={run} />
+        )}
       </Group>
     </div>
   );

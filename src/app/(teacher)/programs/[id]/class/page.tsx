@@ -4,6 +4,7 @@ import { getProgram, listVersions } from '@/server';
 import { ClassPage } from '@/ui/programs';
 import { found, idOr404, teacherVisit } from '../../../../viewer';
 import { give, start } from '../../actions';
+import { sayNow } from '../../../../language';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -14,7 +15,10 @@ async function load({ params }: Params) {
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {
-  return { title: `${(await load(params)).program.name}, each student` };
+  const say = await sayNow();
+  return {
+    title: say.t('screen.shell.eachStudent', { program: (await load(params)).program.name }),
+  };
 }
 
 export default async function ProgramClassPage(params: Params) {

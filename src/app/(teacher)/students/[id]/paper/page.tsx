@@ -4,6 +4,7 @@ import { getRecord } from '@/server';
 import { PaperWeek } from '@/ui/students';
 import { found, idOr404, teacherVisit } from '../../../../viewer';
 import { storePaper } from '../../actions';
+import { sayNow } from '../../../../language';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -14,7 +15,8 @@ async function load({ params }: Params) {
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {
-  return { title: `${(await load(params)).student.name}, a paper week` };
+  const say = await sayNow();
+  return { title: say.t('screen.shell.paperWeek', { student: (await load(params)).student.name }) };
 }
 
 export default async function PaperPage(params: Params) {

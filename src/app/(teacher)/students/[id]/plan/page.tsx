@@ -3,6 +3,7 @@ import { parseId } from '@/core/studio';
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
 import { found, idOr404 } from '../../../../viewer';
+import { sayNow } from '../../../../language';
 import { setPlanOf } from '../../../../plans';
 import { teacherVisit } from '../../../../viewer';
 
@@ -15,7 +16,8 @@ async function load({ params }: Params) {
 }
 
 export async function generateMetadata(params: Params): Promise<Metadata> {
-  return { title: `Plan of ${(await load(params)).student.name}` };
+  const say = await sayNow();
+  return { title: say.t('screen.common.planOf', { student: (await load(params)).student.name }) };
 }
 
 export default async function StudentPlanPage(params: Params) {

@@ -1,0 +1,25 @@
+import type { Metadata } from 'next';
+import { cookies } from 'next/headers';
+import { isLocale, sayIn, type Locale, type Say } from '@/words';
+
+const COOKIE = 'mivvel-language';
+
+/** The language of whoever looks. */
+export async function languageNow(): Promise<Locale> {
+  const asked = (await cookies()).get(COOKIE)?.value;
+  return isLocale(asked) ? asked : 'en-GB';
+}
+
+/** What says the words of a page before a studio’s own speech is known. */
+export async function sayNow(): Promise<Say> {
+  return sayIn(await languageNow());
+}
+
+type PlaceId = 'bench' | 'variations' | 'steps' | 'materials' | 'programs' | 'students';
+
+/** The title of a screen. */
+export function titled(
+  place: PlaceId | 'today' | 'plan' | 'stand' | 'record',
+): () => Promise<Metadata> {
+  return async () => ({ title: (await sayNow()).t(`screen.shell.place.${place}`) });
+}

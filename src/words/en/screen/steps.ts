@@ -1,0 +1,14 @@
+export const steps = {
+  buildOrder: 'Build order',
+  earlier: '{stepKind} earlier',
+  later: '{stepKind} later',
+  leaveOutCapital: 'Leave out',
+  leftOut: 'Left out {step}.',
+  saveAsMyBuildOrder: 'save as my build order',
+  savedAsYourBuildOrder: 'Saved as your build order.',
+  step: 'Step',
+  stepsAsARun: 'Steps as a run',
+  stepsCapital: 'Steps',
+  without: 'Without {stepKind}',
+  makeFirst: 'Make an exercise on the <link>Bench</link>, then build it up here.',
+} as const;
