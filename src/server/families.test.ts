@@ -52,7 +52,7 @@ describe('a saved family', () => {
     const large = family(...TEXTURES, ...many);
     const huge = { id: null, name: 'Huge', family: large };
     expect(saveFamily(teacher, huge)).toMatchObject({
-      issues: [{ code: 'family-too-large', axis: 'changed by 1' }],
+      issues: [{ code: 'family-too-large', axis: { at: 'change', nth: 1 } }],
     });
   });
 });

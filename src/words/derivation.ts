@@ -12,20 +12,22 @@ import {
 } from '@/core/analysis';
 import { letterOf, LIMBS, type Limb } from '@/core/kit';
 import { DYNAMICS } from '@/core/pattern';
-import { placeName, type Exercise, type Member } from '@/core/recipe';
+import { type Change, type Exercise, type Member } from '@/core/recipe';
 import {
   countMark,
   gcd,
   metricalWeight,
-  noteOfTempo,
   SUBDIVISIONS,
   TICKS_PER_QUARTER,
   unitTicks,
   type Meter,
   type Tempo,
 } from '@/core/time';
+import { sayPlaceIn } from './place';
+import { sayNamed } from './material';
+import { sayChange, sayDynamic } from './change';
+import { saySubdivision, sayTempoNote } from './time';
 import { sayLimb } from './kit';
-import { saySubdivision } from './place';
 import { sayDifficulty, sayDifficultyPart } from './readback';
 import { sayList, type Say } from './say';
 
@@ -66,7 +68,7 @@ export function sayDerivation(
 /** Slots of the coarsest grid that a limb's bar lies on, each with its syllable, bar by bar; bars that are
  * as one before are said so. */
 function ofCount(say: Say, exercise: Exercise): readonly string[] {
-  const { t, syllables } = say;
+  const { t } = say;
   const { meter, bars, barTicks: bar } = exercise;
   const limbs = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);
   return limbs.flatMap((limb) => {
@@ -80,7 +82,7 @@ function ofCount(say: Say, exercise: Exercise): readonly string[] {
       if (as !== undefined) return t('readback.derived.asBar', { ...head, as: as + 1 });
       first.set(places.join(), index);
       const slot = places.reduce<number>((sum, at) => gcd(sum, at), unitTicks(meter));
-      const said = places.map((at) => `${at / slot} = ${countMark(at, meter, syllables).text}`);
+      const said = places.map((at) => `${at / slot} = ${countMark(at, meter, say.syllables).text}`);
       const grid = sayGrid(say, slot);
       return t('readback.derived.slots', { ...head, slot: grid, places: said.join(', ') });
     });
@@ -111,7 +113,7 @@ function ofComposite(
   });
   const lines = places.slice(0, MOST).map(({ at, mine }) => {
     const said = {
-      place: placeName(at, exercise, say.syllables),
+      place: sayPlaceIn(say, at, exercise),
       limbs: mine.map(letterOf).join(' + '),
     };
     return mine.length > 1
@@ -140,7 +142,9 @@ function ofCycle(say: Say, exercise: Exercise, tempo: Tempo): readonly string[] 
     t('readback.derived.beats', { count: round(ticks / tempo.beatTicks) });
   const lengths = exercise.layers.map((layer) =>
     t('readback.derived.layer', {
-      name: layer.name || t('readback.derived.added'),
+      name: layer.added
+        ? sayChange(say, layer.added as Change)
+        : sayNamed(say, layer.name) || t('readback.derived.added'),
       beats: beats(layer.ownTicks ?? layer.lengthTicks),
     }),
   );
@@ -148,7 +152,7 @@ function ofCycle(say: Say, exercise: Exercise, tempo: Tempo): readonly string[] 
   const { cutFrom } = exercise;
   const whole = cutFrom === null ? exercise.cycleTicks : cutFrom * bar;
   return [
-    t('readback.derived.beat', { note: noteOfTempo(tempo), bar: beats(bar) }),
+    t('readback.derived.beat', { note: sayTempoNote(say, tempo), bar: beats(bar) }),
     ...(exercise.members.length > 0
       ? exercise.members.map((one) => sayMember(say, one))
       : [...new Set(lengths), t('readback.derived.again', { beats: beats(whole) })]),
@@ -197,7 +201,7 @@ export function sayPartOfCycle(
 
 /** Each level with the next of the same hand; a hand's own loudest alone is loud. */
 function ofMotions(say: Say, exercise: Exercise): readonly string[] {
-  const { t, syllables } = say;
+  const { t } = say;
   return (['RH', 'LH'] as const).flatMap((hand) => {
     const limb = letterOf(hand);
     const motions = motionsOf(exercise, hand);
@@ -208,15 +212,25 @@ function ofMotions(say: Say, exercise: Exercise): readonly string[] {
     const rule =
       softer.length > 0
         ? t('readback.derived.loud', {
-            ...{ limb, loudest, count: softer.length },
-            softer: sayList(say, softer),
+            ...{ limb, count: softer.length },
+            loudest: sayDynamic(say, loudest),
+            softer: sayList(
+              say,
+              softer.map((one) => sayDynamic(say, one)),
+            ),
           })
-        : t('readback.derived.alike', { limb, level: loudest, motion: motions[0]?.motion ?? '' });
+        : t('readback.derived.alike', {
+            limb,
+            level: sayDynamic(say, loudest),
+            motion: t(`change.motion.${motions[0]?.motion ?? 'full'}`),
+          });
     const lines = motions.slice(0, MOST / 2).map(({ at, dynamic, motion }, index) =>
       t('readback.derived.motion', {
-        ...{ limb, level: dynamic, motion },
-        place: placeName(at, exercise, syllables),
-        next: motions[(index + 1) % motions.length]?.dynamic ?? dynamic,
+        limb,
+        level: sayDynamic(say, dynamic),
+        motion: t(`change.motion.${motion}`),
+        place: sayPlaceIn(say, at, exercise),
+        next: sayDynamic(say, motions[(index + 1) % motions.length]?.dynamic ?? dynamic),
       }),
     );
     return [rule, ...more(say, lines, motions.length)];
@@ -262,7 +276,7 @@ function ofDifficulty(say: Say, exercise: Exercise, tempo: Tempo): readonly stri
 }
 
 function ofSyncopation(say: Say, exercise: Exercise): readonly string[] {
-  const { t, syllables } = say;
+  const { t } = say;
   return [
     t('readback.derived.weights', { weights: countedWeights(exercise.meter) }),
     ...syncopationOf(exercise).flatMap(({ limb: which, places, value }) => {
@@ -270,8 +284,8 @@ function ofSyncopation(say: Say, exercise: Exercise): readonly string[] {
       const lines = places.slice(0, MOST / 2).map(({ at, over, value: by }) =>
         t('readback.derived.lastsOver', {
           ...{ limb, value: String(by) },
-          place: placeName(at, exercise, syllables),
-          over: placeName(over, exercise, syllables),
+          place: sayPlaceIn(say, at, exercise),
+          over: sayPlaceIn(say, over, exercise),
         }),
       );
       const far = farFromMeter(exercise, which);

@@ -1,9 +1,29 @@
 export { sayDate, sayDay, sayMinutes, sayWeekday, sayWeekdayName } from './calendar';
-export { sayChosenNotes, sayDynamic, sayDynamics, sayOrnament } from './change';
+export {
+  sayAssignment,
+  sayChange,
+  sayChosenNotes,
+  sayDynamic,
+  sayDynamics,
+  sayOrnament,
+} from './change';
+export {
+  nameMember,
+  sayAxis,
+  sayChangeRange,
+  sayMember,
+  sayMemberStep,
+  sayOffer,
+  sayPart,
+} from './family';
+export { sayMaterial, sayNamed, sayUse } from './material';
+export { sayAgainst, sayLanes, sayRetyping } from './retype';
+export { sayHow, sayPolicy, sayReadAs, saySentence, sayStart, suggestName } from './sentence';
+export { sayFeel, sayNote, saySixteenths, saySubdivision, sayTempoNote } from './time';
 export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';
 export { sayIssue, sayIssues } from './issue';
-export { sayHandedness, sayLimb, sayLimbs, sayVoice } from './kit';
-export { sayBeat, sayCrossing, sayNote, saySixteenths, sayStepPlace } from './place';
+export { sayHandedness, sayLimb, sayLimbs, sayTexture, sayVoice } from './kit';
+export { sayBand, sayBeat, sayCount, sayCrossing, sayPlaceIn, sayStepPlace } from './place';
 export { sayAnyLimb, sayCall, sayChanges, sayClickMode, sayClickSound } from './playing';
 export { sayEntryKind, sayHelp, sayMissed, sayRange, sayUnfit } from './plan';
 export {

@@ -1,7 +1,11 @@
 import { unreachable, type Issue, type Misfit } from '@/core/issue';
+import { sayReadAs } from './sentence';
+import { sayNamed } from './material';
+import { sayAxis } from './family';
+import { saySubdivision } from './time';
 import { sayDay } from './calendar';
 import { sayLimbs } from './kit';
-import { sayLength, sayPlace, saySubdivision } from './place';
+import { sayLength, sayPlace } from './place';
 import { signed } from './practice';
 import { sayList, type Say } from './say';
 
@@ -126,7 +130,11 @@ export function sayIssue(say: Say, issue: Issue): string {
     }
     case 'limb-claimed': {
       const { over, by, limbs } = issue;
-      return t('issue.limb-claimed', { over, by, limbs: sayLimbs(say, limbs) });
+      return t('issue.limb-claimed', {
+        over: over.map((name) => sayNamed(say, name)).join(', '),
+        by: sayReadAs(say, by),
+        limbs: sayLimbs(say, limbs),
+      });
     }
     case 'cycle-too-long':
     case 'sequence-too-long':
@@ -149,10 +157,10 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.ingredient-missing', { id: issue.id, version: issue.version });
     case 'family-too-large': {
       const { size, most, axis, values } = issue;
-      return t('issue.family-too-large', { size, most, axis, values });
+      return t('issue.family-too-large', { size, most, axis: sayAxis(say, axis), values });
     }
     case 'axis-empty':
-      return t('issue.axis-empty', { axis: issue.axis });
+      return t('issue.axis-empty', { axis: sayAxis(say, issue.axis) });
     case 'members-too-many':
       return t('issue.members-too-many', { count: issue.count, most: issue.most });
     case 'ladder-step-away': {

@@ -1,14 +1,19 @@
-import { limbName, voice, type KitProfile, type Limb, type VoiceId } from '@/core/kit';
+import type { KitProfile, Limb, TextureId, VoiceId } from '@/core/kit';
 import { sayList, type Say } from './say';
 
 /** @example sayLimb(ENGLISH, 'RH') // => 'right hand' */
-export function sayLimb(_: Say, limb: Limb): string {
-  return limbName(limb);
+export function sayLimb({ t }: Say, limb: Limb): string {
+  return t(`kit.limb.${limb}`);
 }
 
 /** @example sayVoice(ENGLISH, 'hat') // => 'closed hi-hat' */
-export function sayVoice(_: Say, id: VoiceId): string {
-  return voice(id).name;
+export function sayVoice({ t }: Say, id: VoiceId): string {
+  return t(`kit.voice.${id}`);
+}
+
+/** @example sayTexture(ENGLISH, 'tight') // => 'tight hi-hat' */
+export function sayTexture({ t }: Say, id: TextureId): string {
+  return t(`kit.texture.${id}`);
 }
 
 /** @example sayHandedness(ENGLISH, 'left-lead') // => 'left lead' */

@@ -1,21 +1,30 @@
-import type { Crossing, StepPlace } from '@/core/breaks';
+import { type Band, type Crossing, type StepPlace } from '@/core/breaks';
 import { must } from '@/core/issue';
 import type { Exercise } from '@/core/recipe';
-import {
-  beats,
-  countName,
-  noteWords,
-  parseMeter,
-  quarters,
-  subdivision,
-  type SubdivisionId,
-} from '@/core/time';
+import { beatOf, beats, type Meter, parseMeter, quarters } from '@/core/time';
 import { sayLimbs } from './kit';
 import type { Say } from './say';
 
-/** A place in a bar as it is counted. @param meter as `4/4`  @example sayCount(ENGLISH, 10080, '4/4') // => '&' */
-export function sayPlace({ syllables }: Say, at: number, meter: string): string {
-  return countName(at, must(parseMeter(meter)), syllables);
+/** A place in a bar said in full, with the beat it belongs to. @example '3', '& of 2', 'let of 4' */
+export function sayCount(say: Say, at: number, meter: Meter): string {
+  const { beat, mark } = beatOf(at, meter, say.syllables);
+  return mark === null ? String(beat) : say.t('notes.markOf', { mark, beat });
+}
+
+/** A place of an exercise as it is counted, with its bar where there are several.
+ * @param at ticks from the start of the cycle  @example '2: & of 3' */
+export function sayPlaceIn(
+  say: Say,
+  at: number,
+  { meter, bars, barTicks }: Pick<Exercise, 'meter' | 'bars' | 'barTicks'>,
+): string {
+  const place = sayCount(say, at, meter);
+  return bars === 1 ? place : say.t('notes.inBar', { bar: Math.floor(at / barTicks) + 1, place });
+}
+
+/** The same where the meter is text. @param meter as `4/4` */
+export function sayPlace(say: Say, at: number, meter: string): string {
+  return sayCount(say, at, must(parseMeter(meter)));
 }
 
 /** From one event to the next. @example '3 → &', over several bars 'bar 2, 3 → &' */
@@ -55,11 +64,6 @@ export function sayBeat(
   return say.t('practice.place.beatInBar', { bar: Math.floor(index / perBar) + 1, beat });
 }
 
-/** A grid by its name, in the studio's own. @example saySubdivision(british, '16') // => 'semiquavers' */
-export function saySubdivision({ notes }: Say, id: SubdivisionId): string {
-  return noteWords(subdivision(id).name, notes);
-}
-
 /** A length in whole quarters, 8ths, 16ths or 32nds, whichever is whole; else in parts of a quarter.
  * @param ticks >= 0  @example sayLength(ENGLISH, quarters(3, 2)) // => '3 8ths' */
 export function sayLength({ t, notes }: Say, ticks: number): string {
@@ -70,12 +74,9 @@ export function sayLength({ t, notes }: Say, ticks: number): string {
   const count = Math.round((ticks / quarters(1)) * 100) / 100;
   return t(`notes.${notes}.4`, { count });
 }
-/** @example sayNote(ENGLISH, '8') // => '8th' */
-export function sayNote({ t, notes }: Say, value: '4' | '8' | '16'): string {
-  return t(`notes.${notes}.note${value}`);
-}
 
-/** @example saySixteenths(ENGLISH) // => '16ths' */
-export function saySixteenths({ t, notes }: Say): string {
-  return t(`notes.${notes}.sixteenths`);
+/** How fast one event follows another. @example sayBand(ENGLISH, { from: 150, to: 220 }) // => '150–220 ms' */
+export function sayBand({ t }: Say, { from, to }: Band): string {
+  if (from === null) return t('practice.band.under', { to: to ?? 0 });
+  return to === null ? t('practice.band.over', { from }) : t('practice.band.between', { from, to });
 }

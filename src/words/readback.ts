@@ -11,8 +11,9 @@ import { letterOf, mirrorLimb, type Limb, type VoiceId } from '@/core/kit';
 import type { CueLine } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
 import { formatMeter } from '@/core/time';
+import { saySubdivision } from './time';
 import { sayLimb, sayLimbs, sayVoice } from './kit';
-import { sayPlace, saySubdivision } from './place';
+import { sayPlace } from './place';
 import { sayList, type Say } from './say';
 
 /** One thing to watch for. @param meter as `4/4` */

@@ -2,6 +2,7 @@ import { createTranslator } from 'use-intl/core';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
 import { ownSyllables, SYLLABLES, type NoteNames, type Syllables } from '@/core/time';
 import { en } from './en';
+import { pseudoCatalogue } from './pseudo';
 
 type Messages<T> = {
   readonly [Key in keyof T]: T[Key] extends string ? string : Messages<T[Key]>;
@@ -10,8 +11,12 @@ type Messages<T> = {
 /** What a language is made of: the same keys as English, each with its message. */
 export type Catalogue = Messages<typeof en>;
 
-/** Languages by their tag. English is written with the day first. */
-const LANGUAGES = { 'en-GB': en } satisfies Readonly<Record<string, Catalogue>>;
+/** Languages by their tag. English is written with the day first; `en-XA` is English in other letters and
+ * longer, to try the screens with. Another language is a file beside `en`, and a line here. */
+const LANGUAGES = {
+  'en-GB': () => en,
+  'en-XA': () => pseudoCatalogue(en),
+} satisfies Readonly<Record<string, () => Catalogue>>;
 
 export type Locale = keyof typeof LANGUAGES;
 
@@ -42,7 +47,7 @@ const TRANSLATORS = new Map<Locale, Say['t']>();
 /** @throws on a message that is missing or cannot be read, which would be a bug */
 export function sayIn(locale: Locale, { notes, syllables }: Speech = PLAIN_SPEECH): Say {
   let t = TRANSLATORS.get(locale);
-  if (!t) TRANSLATORS.set(locale, (t = translatorOf(locale, LANGUAGES[locale])));
+  if (!t) TRANSLATORS.set(locale, (t = translatorOf(locale, LANGUAGES[locale]() as typeof en)));
   return { t, locale, notes, syllables: syllablesOf(syllables) };
 }
 

@@ -1,5 +1,6 @@
 import type { Neighbour, StepFacts, StepKind } from '@/core/path';
-import { placeName, type Exercise } from '@/core/recipe';
+import { type Exercise } from '@/core/recipe';
+import { sayPlaceIn } from './place';
 import { sayLimb, sayLimbs, sayVoice } from './kit';
 import type { Say } from './say';
 
@@ -33,7 +34,7 @@ export function sayStep(say: Say, facts: StepFacts): string {
 
 /** How an exercise that is one note away differs. @example 'bass drum added on & of 2' */
 export function sayNeighbour(say: Say, neighbour: Neighbour, exercise: Exercise): string {
-  const place = (at: number | null) => placeName(at ?? 0, exercise, say.syllables);
+  const place = (at: number | null) => sayPlaceIn(say, at ?? 0, exercise);
   return say.t(`steps.note.${neighbour.kind}`, {
     voice: sayVoice(say, neighbour.voice),
     from: place(neighbour.from),

@@ -1,17 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayCue, sayDerivation, type DerivedPart } from '@/words';
+import { type DerivedPart, ENGLISH, sayCue, sayDerivation, sayIn, saySubdivision } from '@/words';
+import { PLAIN_SPEECH } from '../studio';
 import { must } from '../issue';
 import type { Exercise } from '../recipe';
-import {
-  metricalWeight,
-  parseMeter,
-  quarters,
-  SYLLABLES,
-  countMark,
-  noteWords,
-  slotTicks,
-} from '../time';
+import { metricalWeight, parseMeter, quarters, SYLLABLES, countMark, slotTicks } from '../time';
 import { at, exerciseOf, type Part } from './analysis.fixture';
 import {
   countStrings,
@@ -311,13 +304,14 @@ describe('counting systems and note names (common practice, no source)', () => {
   });
 
   it.each([
-    ['swung 8ths 2:1', 'swung quavers 2:1'],
-    ['line one 16th later', 'line one semiquaver later'],
-    ['8th triplets', 'quaver triplets'],
-    ['Bar 1 holds 3 quarters, an 8th short', 'Bar 1 holds 3 crotchets, a quaver short'],
-    ['4/4, 128 bpm', '4/4, 128 bpm'],
-  ])('%s is %s in British names', (american, british) => {
-    expect(noteWords(american, 'british')).toBe(british);
-    expect(noteWords(american, 'american')).toBe(american);
+    ['8', '8ths', 'quavers'],
+    ['8t', '8th triplets', 'quaver triplets'],
+    ['4t', 'quarter triplets', 'crotchet triplets'],
+    ['32', '32nds', 'demisemiquavers'],
+    ['5', 'quintuplets', 'quintuplets'],
+  ] as const)('%s is %s, %s in British names', (id, american, british) => {
+    expect(saySubdivision(ENGLISH, id)).toBe(american);
+    const say = sayIn('en-GB', { ...PLAIN_SPEECH, notes: 'british' });
+    expect(saySubdivision(say, id)).toBe(british);
   });
 });

@@ -11,7 +11,7 @@ export interface Crossing {
   readonly key: string;
   readonly from: readonly Limb[];
   readonly to: readonly Limb[];
-  readonly band: string;
+  readonly band: Band;
 }
 
 /** From one event of an exercise to the next, as it is counted.
@@ -45,12 +45,27 @@ export interface CrossingCount extends Crossing {
 /** Edges of the bands in ms: neighbours feel alike within one. Common practice, no source. */
 const EDGES_MS = [100, 150, 220, 320, 470, 700] as const;
 
-/** @example bandOf(214) // => '150–220 ms' */
-export function bandOf(gapMs: number): string {
-  const above = EDGES_MS.findIndex((edge) => gapMs < edge);
-  if (above === 0) return `under ${EDGES_MS[0]} ms`;
-  if (above === -1) return `over ${EDGES_MS.at(-1)} ms`;
-  return `${EDGES_MS[above - 1]}–${EDGES_MS[above]} ms`;
+/** How fast one event follows another: gaps from so many ms up to, not including, so many; open at the ends. */
+export interface Band {
+  readonly from: number | null;
+  readonly to: number | null;
+}
+
+const BANDS: readonly Band[] = [null, ...EDGES_MS].map((from, index) => ({
+  from,
+  to: EDGES_MS[index] ?? null,
+}));
+
+/** @example bandOf(214) // => { from: 150, to: 220 } */
+export function bandOf(gapMs: number): Band {
+  const found = BANDS.find(({ to }) => to === null || gapMs < to);
+  return found ?? { from: null, to: null };
+}
+
+/** Names a band in keys, which are kept. */
+function bandId({ from, to }: Band): string {
+  if (from === null) return `under ${to} ms`;
+  return to === null ? `over ${from} ms` : `${from}–${to} ms`;
 }
 
 interface Step {
@@ -93,7 +108,16 @@ export function crossingsOf(exercise: Exercise, tempo: Tempo): readonly PlacedCr
   return stepsOf(exercise).map(({ from, to, limbs, fromAt, toAt, gapTicks, beat }) => {
     const gapMs = ticksToSeconds(gapTicks, tempo) * 1000;
     const band = bandOf(gapMs);
-    return { key: `${limbs} ${band}`, from, to, band, fromAt, toAt, gapMs, beat };
+    return {
+      key: `${limbs} ${bandId(band)}`,
+      from,
+      to,
+      band,
+      fromAt,
+      toAt,
+      gapMs,
+      beat,
+    };
   });
 }
 

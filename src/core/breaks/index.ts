@@ -7,6 +7,7 @@ export {
   weakCrossings,
   weaknessOf,
 } from './break-map';
+export type { Band } from './break-map';
 export type {
   Crossing,
   CrossingCount,

@@ -1,22 +1,13 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import { interpretationName } from '../interpret';
+import type { AxisName } from '../issue';
 import { countPlacements, placementGrid, placements, type PlacementRule } from '../placement';
-import {
-  INTERPRETATION_STARTS,
-  sayChange,
-  sayPolicy,
-  startOf,
-  type Change,
-  type ClosedRecipe,
-} from '../recipe';
-import { formatFeel } from '../time';
+import type { Change, ClosedRecipe } from '../recipe';
 import type { Axis, ChangeValue } from './schema';
 
-/** One value of an axis: a name that stays when the family grows, its words, and what it does. */
+/** One value of an axis: a name that stays when the family grows, and what it does. */
 export interface AxisValue {
   readonly key: string;
-  readonly says: string;
   readonly part: ClosedPart;
 }
 
@@ -53,54 +44,38 @@ function* spread(axis: Axis): Generator<AxisValue> {
   switch (axis.at) {
     case 'over':
       for (const value of axis.values) {
-        const says = value?.content.name ?? 'nothing';
-        yield { key: keyOf(value?.content ?? null), says, part: { ...placeOf(axis), value } };
+        yield { key: keyOf(value?.content ?? null), part: { ...placeOf(axis), value } };
       }
       return;
     case 'play':
       for (const value of axis.values) {
-        const { content } = value;
-        const text = 'sticking' in content ? content.sticking : content.text;
-        const says = content.name ?? text;
-        yield { key: keyOf({ ...content, name: '' }), says, part: { at: 'play', value } };
+        yield { key: keyOf({ ...value.content, name: '' }), part: { at: 'play', value } };
       }
       return;
     case 'as':
-      for (const value of axis.values) {
-        yield { key: keyOf(value), says: sayAs(value), part: { at: 'as', value } };
-      }
+      for (const value of axis.values) yield { key: keyOf(value), part: { at: 'as', value } };
       return;
     case 'feel':
-      for (const value of axis.values) {
-        yield { key: keyOf(value), says: formatFeel(value), part: { at: 'feel', value } };
-      }
+      for (const value of axis.values) yield { key: keyOf(value), part: { at: 'feel', value } };
       return;
     case 'clash':
-      for (const value of axis.values) {
-        yield { key: value, says: sayPolicy(value), part: { at: 'clash', value } };
-      }
+      for (const value of axis.values) yield { key: value, part: { at: 'clash', value } };
       return;
     case 'meter':
-      for (const value of axis.values) {
-        yield { key: value, says: value, part: { at: 'meter', value } };
-      }
+      for (const value of axis.values) yield { key: value, part: { at: 'meter', value } };
       return;
     case 'levels':
-      for (const value of axis.values) {
-        yield { key: value, says: `${value} levels`, part: { at: 'levels', value } };
-      }
+      for (const value of axis.values) yield { key: value, part: { at: 'levels', value } };
       return;
     case 'kit':
       for (const value of axis.values) {
-        const says = value.content.name;
-        yield { key: keyOf(value.content), says, part: { at: 'kit', value } };
+        yield { key: keyOf(value.content), part: { at: 'kit', value } };
       }
       return;
     case 'change':
       for (const value of axis.values) {
         for (const change of changesOf(value)) {
-          const says = change ? sayChange(change) : 'as it is';
-          yield { key: keyOf(change), says, part: { ...placeOf(axis), value: change } };
+          yield { key: keyOf(change), part: { ...placeOf(axis), value: change } };
         }
       }
   }
@@ -108,12 +83,6 @@ function* spread(axis: Axis): Generator<AxisValue> {
 
 function placeOf<A extends 'over' | 'change'>({ at, index }: { at: A; index: number }) {
   return { at, index };
-}
-
-function sayAs(as: ClosedRecipe['as']): string {
-  const text = JSON.stringify(as);
-  const start = INTERPRETATION_STARTS.find(({ id }) => JSON.stringify(startOf(id)) === text);
-  return start?.name ?? interpretationName(as.kind);
 }
 
 /** The changes that a value stands for. A field that runs over 0 leaves the change out there, where 0
@@ -166,21 +135,8 @@ export function countValues(axis: Axis): number {
   }, 0);
 }
 
-const NAMES = {
-  over: 'over',
-  play: 'play',
-  as: 'as',
-  change: 'changed by',
-  clash: 'where limbs meet',
-  meter: 'meter',
-  levels: 'levels',
-  feel: 'at',
-  kit: 'for',
-} as const;
-
-/** What an axis is called, as in the sentence. @example axisName({ at: 'over', index: 1, … }) // => 'over 2' */
-export function axisName(axis: Axis, axes: readonly Axis[]): string {
-  const several = axes.filter((one) => one.at === axis.at).length > 1;
-  const nth = axes.filter((one) => one.at === axis.at).indexOf(axis) + 1;
-  return several ? `${NAMES[axis.at]} ${nth}` : NAMES[axis.at];
+/** Which axis it is, of how many of its kind. @example axisName({ at: 'over', index: 1, … }) // => over, 2 */
+export function axisName(axis: Axis, axes: readonly Axis[]): AxisName {
+  const alike = axes.filter((one) => one.at === axis.at);
+  return { at: axis.at, nth: alike.length > 1 ? alike.indexOf(axis) + 1 : null };
 }

@@ -13,13 +13,13 @@ import {
   readFamily,
   runOf,
   runSeams,
-  sayRange,
   setValues,
   toggleValue,
   valuesAt,
   valuesOf,
   type Axis,
 } from '.';
+import { ENGLISH, sayChangeRange } from '@/words';
 
 const hats = typed('H: xxxxxxxx');
 const ride = typed('C: xxxxxxxx');
@@ -70,9 +70,12 @@ describe('toggleValue', () => {
     if (!offer) throw new Error('no range');
     const one = toggleValue(family(), { at: 'change', index: 0 }, offer.value);
     expect(familySize(one)).toBe(8);
-    expect(sayRange(offer.value, { ...blankRecipe(), play: { content: { text: '2 2' } } })).toBe(
-      'every displacement of the line in 8ths',
-    );
+    expect(
+      sayChangeRange(ENGLISH, offer.value, {
+        ...blankRecipe(),
+        play: { content: { text: '2 2' } },
+      }),
+    ).toBe('every displacement of the line in 8ths');
   });
 });
 
@@ -80,9 +83,9 @@ describe('rangeOffers', () => {
   it('every range that is offered gives members, each of which can be made', () => {
     for (const meter of ['4/4', '3/4', '7/8', '12/8']) {
       const base = { ...blankRecipe(), meter, over: [shipped('rock-8ths')] };
-      for (const { says, value } of rangeOffers(base)) {
+      for (const { id, value } of rangeOffers(base)) {
         const axis: Axis = { at: 'change', index: 0, values: [value] };
-        expect(valuesOf(axis).length, `${meter}: ${says}`).toBeGreaterThan(1);
+        expect(valuesOf(axis).length, `${meter}: ${id}`).toBeGreaterThan(1);
       }
     }
   });
@@ -102,8 +105,8 @@ describe('rangeOffers', () => {
       most: 2,
       spacing: 'apart',
     } as const;
-    expect(sayRange(value, blankRecipe())).toBe('every 1 to 2 of 6 8ths, apart');
-    expect(sayRange({ ...value, most: 1, spacing: 'any' }, blankRecipe())).toBe(
+    expect(sayChangeRange(ENGLISH, value, blankRecipe())).toBe('every 1 to 2 of 6 8ths, apart');
+    expect(sayChangeRange(ENGLISH, { ...value, most: 1, spacing: 'any' }, blankRecipe())).toBe(
       'every 1 of 6 8ths',
     );
   });

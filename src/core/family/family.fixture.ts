@@ -8,7 +8,7 @@ const fourFour = must(parseMeter('4/4'));
 
 /** An ostinato as a teacher types it. */
 export function typed(text: string): ClosedRecipe['over'][number] {
-  const { name, meter, swung, lanes } = must(readOstinato(text, fourFour))[0]?.ostinato ?? {
+  const { name, meter, swung, lanes } = must(readOstinato(text, fourFour))[0] ?? {
     name: '',
     meter: '4/4',
     swung: false,

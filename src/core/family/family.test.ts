@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayIssue } from '@/words';
+import {
+  ENGLISH,
+  nameMember,
+  sayChangeRange,
+  sayIssue,
+  sayMember,
+  sayMemberStep,
+  sayPart,
+} from '@/words';
 import { disguiseOf, shapeKey, soundKey } from '../analysis';
 import { must } from '../issue';
 import { blankRecipe, expand, startOf } from '../recipe';
@@ -27,14 +35,10 @@ import {
   memberAt,
   memberKey,
   memberRecipe,
-  nameMember,
   openFamily,
   readFamily,
-  sayMember,
-  sayStep,
   valuesOf,
   type Axis,
-  sayRange,
 } from '.';
 
 const AT = bpm(80);
@@ -90,7 +94,7 @@ describe('values of an axis', () => {
   it('every displacement from 0 to 7 is eight, the first as it is', () => {
     const values = valuesOf(displacements(0, 7));
     expect(values).toHaveLength(8);
-    expect(values.slice(0, 3).map((one) => one.says)).toEqual([
+    expect(values.slice(0, 3).map((one) => sayPart(ENGLISH, one.part))).toEqual([
       'as it is',
       'line one 8th later',
       'line 2 8ths later',
@@ -150,7 +154,7 @@ describe('values of an axis', () => {
     expect(grids[0]).toBe('----X-------X---');
     for (const grid of grids) expect(grid).toMatch(/^-[g-]-[g-]X[g-]-[g-]----X---$/);
     expect(readFamily(JSON.parse(JSON.stringify(family(axis)))).ok).toBe(true);
-    expect(sayRange({ ...range, free: [1, 3] }, blankRecipe())).toBe(
+    expect(sayChangeRange(ENGLISH, { ...range, free: [1, 3] }, blankRecipe())).toBe(
       'every 2 to 4 of 16 16ths, always 5 13, besides only 2 4',
     );
   });
@@ -166,11 +170,11 @@ describe('a member', () => {
   it('is said, named and told from the one before', () => {
     const all = opened(lines('4 4 4 4', '4. 4 8 4'), displacements(0, 2));
     const [from, to] = [memberAt(all, 1), memberAt(all, 4)];
-    expect(sayMember(all, to)).toBe('4. 4 8 4 · line one 8th later');
-    expect(sayStep(all, from, to)).toEqual(['4. 4 8 4']);
-    expect(sayStep(all, to, memberAt(all, 3))).toEqual(['changed by: as it is']);
-    expect(nameMember(all, to, 3, 'Line {n}: {1}')).toBe('Line 3: 4. 4 8 4');
-    expect(nameMember(all, to, 3, '')).toBe('3 4. 4 8 4 · line one 8th later');
+    expect(sayMember(ENGLISH, all, to)).toBe('4. 4 8 4 · line one 8th later');
+    expect(sayMemberStep(ENGLISH, all, from, to)).toEqual(['4. 4 8 4']);
+    expect(sayMemberStep(ENGLISH, all, to, memberAt(all, 3))).toEqual(['changed by: as it is']);
+    expect(nameMember(ENGLISH, all, to, 3, 'Line {n}: {1}')).toBe('Line 3: 4. 4 8 4');
+    expect(nameMember(ENGLISH, all, to, 3, '')).toBe('3 4. 4 8 4 · line one 8th later');
   });
 
   it('a swing that fills triplets is written in triplets', () => {
@@ -205,7 +209,12 @@ describe('judgeFamily', () => {
     const all = opened(lines('4 4 4 4', '4 4 4 | 4'));
     const { played, impossible } = judgeFamily(all, AT);
     expect(played.map((one) => one.index)).toEqual([0]);
-    expect(deadValues(all, { played, impossible })).toEqual([{ axis: 'play', says: '4 4 4 | 4' }]);
+    expect(deadValues(all, { played, impossible })).toMatchObject([
+      {
+        axis: { at: 'play', nth: null },
+        value: { part: { value: { content: { text: '4 4 4 | 4' } } } },
+      },
+    ]);
     expect(impossible.map((one) => one.issues.map((issue) => issue.code))).toEqual([
       ['bar-length'],
     ]);

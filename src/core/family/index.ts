@@ -10,18 +10,16 @@ export {
   memberKey,
   memberRecipe,
   MOST_MEMBERS,
-  nameMember,
   openFamily,
-  sayMember,
-  sayStep,
+  stepBetween,
 } from './members';
-export { rangeOffers, sayRange } from './ranges';
+export { rangeOffers } from './ranges';
 export { familyOf, readFamily } from './schema';
-export type { AxisValue } from './axis';
+export type { AxisValue, ClosedPart } from './axis';
 export type { AxisPlace, PhraseValue } from './edit';
 export type { CoverOf } from './cover';
 export type { Impossible, Judged, Played } from './judge';
 export type { Member, OpenedFamily } from './members';
-export type { RangeOffer } from './ranges';
+export type { RangeOffer, RangeField } from './ranges';
 export type { Axis, ChangeValue, Family } from './schema';
 export type { RunSeam } from './run';

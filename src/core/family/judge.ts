@@ -6,11 +6,12 @@ import {
   soundKey,
   strokeCode,
 } from '../analysis';
-import type { Issue } from '../issue';
+import { type AxisName, type Issue } from '../issue';
 import { VOICE_IDS } from '../kit';
 import { expand, type Exercise } from '../recipe';
 import { tempoFor, type Bpm } from '../time';
 import { memberAt, memberRecipe, type Member, type OpenedFamily } from './members';
+import { type AxisValue } from './axis';
 
 /** A member that can be played, with what ordering and folding need of it. */
 export interface Played extends Member {
@@ -133,12 +134,12 @@ function voicesOf(exercise: Exercise): number {
 export function deadValues(
   { axes }: OpenedFamily,
   { played, impossible }: Pick<Judged, 'impossible'> & { readonly played: readonly Member[] },
-): readonly { readonly axis: string; readonly says: string }[] {
+): readonly { readonly axis: AxisName; readonly value: AxisValue }[] {
   return axes.flatMap(({ name, values }, nth) => {
     const alive = new Set(played.map((one) => one.choice[nth]));
     const asked = new Set(impossible.map((one) => one.choice[nth]));
-    return values.flatMap(({ says }, value) =>
-      asked.has(value) && !alive.has(value) ? [{ axis: name, says }] : [],
+    return values.flatMap((value, place) =>
+      asked.has(place) && !alive.has(place) ? [{ axis: name, value }] : [],
     );
   });
 }

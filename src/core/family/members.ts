@@ -1,4 +1,4 @@
-import { fail, ok, type Result } from '../issue';
+import { fail, ok, type AxisName, type Result } from '../issue';
 import { withWrittenSwing, type ClosedRecipe } from '../recipe';
 import { axisName, countValues, valuesOf, type AxisValue, type ClosedPart } from './axis';
 import type { Family } from './schema';
@@ -9,7 +9,7 @@ export const MOST_MEMBERS = 100_000;
 /** A family with its axes written out, ready to give members. */
 export interface OpenedFamily {
   readonly base: ClosedRecipe;
-  readonly axes: readonly { readonly name: string; readonly values: readonly AxisValue[] }[];
+  readonly axes: readonly { readonly name: AxisName; readonly values: readonly AxisValue[] }[];
   /** The product of the axes. */
   readonly size: number;
 }
@@ -44,9 +44,8 @@ export function openFamily({ base, axes }: Pick<Family, 'base' | 'axes'>): Resul
   }
   const opened = axes.map((axis) => ({ name: axisName(axis, axes), values: valuesOf(axis) }));
   const empty = opened.findIndex((axis) => axis.values.length === 0);
-  if (empty >= 0) {
-    return fail({ code: 'axis-empty', path: ['axes', empty], axis: opened[empty]?.name ?? '' });
-  }
+  const gone = opened[empty];
+  if (gone) return fail({ code: 'axis-empty', path: ['axes', empty], axis: gone.name });
   const count = opened.reduce((product, axis) => product * axis.values.length, 1);
   return ok({ base, axes: opened, size: count });
 }
@@ -96,43 +95,7 @@ function partOf(part: Exclude<ClosedPart, { at: 'over' | 'change' }>): Partial<C
   return { [part.at]: part.value };
 }
 
-/** The values of a member in words, those of axes that do not vary left out. */
-export function sayMember({ axes }: OpenedFamily, { choice }: Member): string {
-  const said = choice.flatMap((value, nth) => {
-    const values = axes[nth]?.values ?? [];
-    return values.length > 1 ? [values[value]?.says ?? ''] : [];
-  });
-  return said.join(' · ');
-}
-
-/** Words that say nothing without their axis. */
-const UNCLEAR = ['as it is', 'nothing'];
-
-/** What changes from one member to the next, an axis each. */
-export function sayStep({ axes }: OpenedFamily, from: Member, to: Member): readonly string[] {
-  return to.choice.flatMap((value, nth) => {
-    if (from.choice[nth] === value) return [];
-    const { name = '', values = [] } = axes[nth] ?? {};
-    const says = values[value]?.says ?? '';
-    return [UNCLEAR.includes(says) ? `${name}: ${says}` : says];
-  });
-}
-
-/** A member's name by the family's rule: `{n}` its number, `{1}` the value of the first axis.
- * @param number from 1
- * @example nameMember(family, member, 3, 'Cells {n}') // => 'Cells 3' */
-export function nameMember(
-  family: OpenedFamily,
-  member: Member,
-  number: number,
-  naming: string,
-): string {
-  const says = (nth: number) => family.axes[nth]?.values[member.choice[nth] ?? 0]?.says ?? '';
-  const name = naming.trim() || `{n} {all}`;
-  return name
-    .replaceAll('{n}', String(number))
-    .replaceAll('{all}', sayMember(family, member))
-    .replace(/\{(\d)\}/g, (_, digit: string) => says(Number(digit) - 1))
-    .trim()
-    .slice(0, 80);
+/** What changes from one member to the next: the axes, by their place. */
+export function stepBetween(from: Member, to: Member): readonly number[] {
+  return to.choice.flatMap((value, nth) => (from.choice[nth] === value ? [] : [nth]));
 }

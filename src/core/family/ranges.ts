@@ -1,12 +1,27 @@
-import { barTicks, parseMeter, slotTicks, subdivision, type SubdivisionId } from '../time';
+import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '../time';
 import type { Change, ClosedRecipe } from '../recipe';
 import type { ChangeValue } from './schema';
 
 /** A range of changes, as a chooser offers it. */
 export interface RangeOffer {
-  readonly says: string;
+  readonly id: RangeId;
+  /** The grid of those that are offered in several. */
+  readonly slot?: SubdivisionId;
   readonly value: ChangeValue;
 }
+
+export type RangeId =
+  | 'displace'
+  | 'displace-accents'
+  | 'push'
+  | 'bass-one'
+  | 'bass-pair'
+  | 'bass-any'
+  | 'bass-eighths'
+  | 'ghost-one'
+  | 'ghosts-before'
+  | 'every-nth'
+  | 'rotate';
 
 const BASS = { limb: 'RF', voice: 'bass' } as const;
 const SNARE = { limb: 'LH', voice: 'snare' } as const;
@@ -28,17 +43,19 @@ export function rangeOffers(recipe: ClosedRecipe): readonly RangeOffer[] {
   const has = recipe.play !== null;
   return [
     ...(has ? grids : []).map((slot): RangeOffer => ({
-      says: `every displacement of the line in ${subdivision(slot).name}`,
+      id: 'displace',
+      slot,
       value: numbers({ ...LINE_LATER, slot }, 'by', 0, slots(slot) - 1),
     })),
     ...(has ? (['16'] as const) : []).map((slot): RangeOffer => ({
-      says: `every displacement of its accents in ${subdivision(slot).name}`,
+      id: 'displace-accents',
+      slot,
       value: numbers({ ...LINE_LATER, what: 'accents', slot }, 'by', 0, slots(slot) - 1),
     })),
     ...(has
       ? [
           {
-            says: 'each of the first four notes pushed',
+            id: 'push' as const,
             value: numbers(
               { kind: 'push', part: 'line', note: 1, by: 1, slot: '16' },
               'note',
@@ -48,13 +65,13 @@ export function rangeOffers(recipe: ClosedRecipe): readonly RangeOffer[] {
           },
         ]
       : []),
-    placed('bass drum on every one of four 16ths', BASS, '16', 4, 1, 1, 'any', 'x'),
-    placed('bass drum on every pair of neighbours of four', BASS, '16', 4, 2, 2, 'adjacent', 'x'),
-    placed('bass drum on any of four 16ths', BASS, '16', 4, 1, 4, 'any', 'x'),
-    placed('bass drum: every 1 to 3 of the 8ths', BASS, '8', slots('8'), 1, 3, 'any', 'x'),
-    placed('ghosted snare: every one of the 16ths', SNARE, '16', slots('16'), 1, 1, 'any', 'g'),
+    placed('bass-one', BASS, '16', 4, 1, 1, 'any', 'x'),
+    placed('bass-pair', BASS, '16', 4, 2, 2, 'adjacent', 'x'),
+    placed('bass-any', BASS, '16', 4, 1, 4, 'any', 'x'),
+    placed('bass-eighths', BASS, '8', slots('8'), 1, 3, 'any', 'x'),
+    placed('ghost-one', SNARE, '16', slots('16'), 1, 1, 'any', 'g'),
     {
-      says: 'ghosted snares, 1 to 3 before each accent',
+      id: 'ghosts-before' as const,
       value: numbers(
         {
           kind: 'thicken',
@@ -71,7 +88,7 @@ export function rangeOffers(recipe: ClosedRecipe): readonly RangeOffer[] {
       ),
     },
     {
-      says: 'bass drum on every 2nd to 5th note of the right hand',
+      id: 'every-nth' as const,
       value: numbers(
         {
           kind: 'every-nth',
@@ -87,7 +104,7 @@ export function rangeOffers(recipe: ClosedRecipe): readonly RangeOffer[] {
       ),
     },
     {
-      says: 'every rotation of bass drum, high tom, floor tom',
+      id: 'rotate' as const,
       value: numbers(
         {
           kind: 'turn',
@@ -104,14 +121,14 @@ export function rangeOffers(recipe: ClosedRecipe): readonly RangeOffer[] {
   ].filter(({ value }) => value.kind !== 'placements' || Number.isInteger(value.slots));
 }
 
-type Field = Extract<ChangeValue, { kind: 'numbers' }>['field'];
+export type RangeField = Extract<ChangeValue, { kind: 'numbers' }>['field'];
 
-function numbers(change: Change, field: Field, from: number, to: number): ChangeValue {
+function numbers(change: Change, field: RangeField, from: number, to: number): ChangeValue {
   return { kind: 'numbers', change, field, from, to };
 }
 
 function placed(
-  says: string,
+  id: RangeId,
   to: typeof BASS | typeof SNARE,
   slot: SubdivisionId,
   slots: number,
@@ -121,41 +138,5 @@ function placed(
   grid: string,
 ): RangeOffer {
   const change: Change = { kind: 'place', to, slot, grid };
-  return { says, value: { kind: 'placements', change, slots, least, most, spacing } };
+  return { id, value: { kind: 'placements', change, slots, least, most, spacing } };
 }
-
-/** A range or a change in the words of the sentence. */
-export function sayRange(value: ChangeValue, recipe: ClosedRecipe): string | null {
-  if (value.kind === 'one') return null;
-  const text = JSON.stringify(value);
-  const offer = rangeOffers(recipe).find((one) => JSON.stringify(one.value) === text);
-  if (offer) return offer.says;
-  if (value.kind === 'numbers') return `${FIELDS[value.field]} ${value.from} to ${value.to}`;
-  const { slots, least, most, change } = value;
-  const grid = change.kind === 'place' ? subdivision(change.slot).name : 'slots';
-  const count = least === most ? `every ${least}` : `every ${least} to ${most}`;
-  const { anchors = [], free } = value;
-  const said = [
-    `${count} of ${slots} ${grid}`,
-    value.spacing === 'any' ? '' : SPACED[value.spacing],
-    anchors.length > 0 ? `always ${sayPlaces(anchors)}` : '',
-    free ? `besides only ${sayPlaces(free)}` : '',
-  ];
-  return said.filter(Boolean).join(', ');
-}
-
-const SPACED = { adjacent: 'neighbours', apart: 'apart', even: 'as even as can be' } as const;
-
-/** Slots as they are counted on the page, from 1. */
-function sayPlaces(slots: readonly number[]): string {
-  return slots.map((slot) => slot + 1).join(' ');
-}
-
-const FIELDS: Readonly<Record<Field, string>> = {
-  by: 'later by',
-  note: 'note',
-  nth: 'every nth,',
-  first: 'from note',
-  count: 'notes,',
-  turn: 'turned',
-};

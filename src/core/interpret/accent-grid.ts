@@ -21,7 +21,6 @@ export interface AccentGridOptions {
  * @example `4. 4 8 4` in 8th triplets // => XggggXggXXgg */
 export const accentGrid: Interpretation<AccentGridOptions> = {
   kind: 'accent-grid',
-  name: 'accents in a filled grid',
   reads: 'sticking',
   claims: ({ sticking }) => [
     ...new Set([...sticking].map((letter) => STICKING_LETTERS[letter as StickingLetter])),

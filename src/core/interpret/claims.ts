@@ -1,6 +1,7 @@
 import { fail, ok, type Result } from '../issue';
 import { LIMBS, type Limb } from '../kit';
 import { louderOf, type Layer, type Stroke } from '../pattern';
+import type { InterpretationKind } from './registry';
 
 /** What happens where the interpretation needs a limb that the ostinato uses. */
 export const LIMB_POLICIES = ['rest', 'merge', 'refuse'] as const;
@@ -21,7 +22,7 @@ export function settleClaims(
   line: Layer,
   claims: readonly Limb[],
   policy: LimbPolicy,
-  interpretation: string,
+  by: InterpretationKind | 'sticking',
 ): Result<Settled> {
   const used = new Set<Limb>();
   for (const layer of over) for (const { limb } of layer.strokes) used.add(limb);
@@ -34,11 +35,8 @@ export function settleClaims(
         code: 'limb-claimed',
         path: ['clash'],
         limbs: shared,
-        by: interpretation,
-        over: over
-          .filter((layer) => layer.strokes.some(clashes))
-          .map((layer) => layer.name)
-          .join(', '),
+        by,
+        over: over.filter((layer) => layer.strokes.some(clashes)).map((layer) => layer.name),
       });
     case 'rest':
       return ok({ over: over.map((layer) => without(layer, clashes)), line, shared });

@@ -4,7 +4,7 @@ export { LIMB_POLICIES, settleClaims } from './claims';
 export { USUAL_CELLS } from './data';
 export { lineFill } from './line-fill';
 export { cellFor, cellsOf, phraseCells } from './phrase-cells';
-export { claimsOf, interpret, INTERPRETATIONS, interpretationName, readsAs } from './registry';
+export { claimsOf, interpret, INTERPRETATIONS, readsAs } from './registry';
 export { byRules } from './rules';
 export { shortLong } from './short-long';
 export { verbatim } from './verbatim';

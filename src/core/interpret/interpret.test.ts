@@ -35,7 +35,7 @@ function voices(text: string, options: InterpretationOptions): string {
     .join(' ');
 }
 
-describe('as written', () => {
+describe('verbatim', () => {
   it('puts every attack on one limb', () => {
     const strokes = play('4. 4 8 4', { kind: 'verbatim', on: { limb: 'LF', voice: 'bass' } });
     expect(strokes.map((s) => s.at / sixteenth)).toEqual([0, 6, 10, 12]);
@@ -165,7 +165,7 @@ describe('settleClaims', () => {
     stroke('LH', 8, 'normal'),
   );
   const settle = (policy: 'rest' | 'merge' | 'refuse') =>
-    settleClaims(over, line, ['LH', 'RF'], policy, 'short / long');
+    settleClaims(over, line, ['LH', 'RF'], policy, 'short-long');
 
   it('rest: the ostinato’s part rests', () => {
     const settled = must(settle('rest'));
@@ -188,7 +188,7 @@ describe('settleClaims', () => {
   });
 
   it('no shared limb: nothing changes under any policy', () => {
-    const free = settleClaims(over, line, ['LH'], 'refuse', 'as written');
+    const free = settleClaims(over, line, ['LH'], 'refuse', 'verbatim');
     expect(must(free).shared).toEqual([]);
   });
 });

@@ -23,7 +23,6 @@ export interface LineFillOptions {
  * @example `8 4. 8 4.`, short snare, long bass drum, in triplets // => XgKgggXgKggg */
 export const lineFill: Interpretation<LineFillOptions> = {
   kind: 'line-fill',
-  name: 'line and fill',
   reads: 'voices',
   claims: ({ short, long, fill }) => [
     ...new Set<Limb>([...short, ...long, fill].map((one) => one.limb)),

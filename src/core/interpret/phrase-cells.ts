@@ -34,7 +34,6 @@ const PROPOSALS = 5;
  * seam, chooses a cell. The lead is accented, the fill ghosted; feet play full. */
 export const phraseCells: Interpretation<PhraseCellsOptions> = {
   kind: 'phrase-cells',
-  name: 'phrase cells by gap',
   reads: 'sticking',
   claims: (options) => {
     const letters = Object.values({ ...options.cells.cells, ...options.chosen }).join('');

@@ -31,10 +31,6 @@ export const INTERPRETATIONS = [
   byRules,
 ] as const;
 
-export function interpretationName(kind: InterpretationKind): string {
-  return INTERPRETATIONS.find((one) => one.kind === kind)?.name ?? kind;
-}
-
 /** How the strokes of this kind are read back. */
 export function readsAs(kind: InterpretationKind): Reading {
   return INTERPRETATIONS.find((one) => one.kind === kind)?.reads ?? 'voices';

@@ -37,7 +37,6 @@ const SLOT = slotTicks('16');
  * notes that say different things. */
 export const byRules: Interpretation<RulesOptions> = {
   kind: 'rules',
-  name: 'my own rules',
   reads: 'voices',
   claims: ({ rules }) => {
     const parts = rules.flatMap(({ plays, fill }) => [...plays, ...(fill ? [fill] : [])]);

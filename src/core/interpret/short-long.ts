@@ -16,7 +16,6 @@ export interface ShortLongOptions {
  * inside tuplets the written value counts. */
 export const shortLong: Interpretation<ShortLongOptions> = {
   kind: 'short-long',
-  name: 'short / long',
   reads: 'voices',
   claims: ({ short, long }) => (short.limb === long.limb ? [short.limb] : [short.limb, long.limb]),
   play: (line, { short, long, longFrom }) => {

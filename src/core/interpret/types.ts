@@ -17,7 +17,6 @@ export type Reading = 'sticking' | 'voices';
 export interface Interpretation<Options> {
   readonly kind: string;
   /** As said in the trade: `phrase cells by gap`. */
-  readonly name: string;
   /** How its strokes are read back: as limbs in words (`RLLK RL`) or as voices (`K K S K`). */
   readonly reads: Reading;
   readonly claims: (options: Options) => readonly Limb[];

@@ -11,7 +11,6 @@ export interface VerbatimOptions {
 /** The line as written, every attack on one limb and voice. */
 export const verbatim: Interpretation<VerbatimOptions> = {
   kind: 'verbatim',
-  name: 'as written',
   reads: 'voices',
   claims: ({ on }) => [on.limb],
   play: (line, { on }) => ok(onsets(line).map((onset) => strokeOn(onset, on, 'normal'))),

@@ -6,6 +6,16 @@ type Issued<Code extends string, Facts = unknown> = {
   readonly path: Path;
 } & Readonly<Facts>;
 
+/** What reads the line, or that a sticking needs no reading. */
+type ReadBy =
+  'verbatim' | 'short-long' | 'phrase-cells' | 'accent-grid' | 'line-fill' | 'rules' | 'sticking';
+
+/** An axis of a family; `nth` from 1 where there are several of its kind. */
+export interface AxisName {
+  readonly at: 'over' | 'play' | 'as' | 'change' | 'clash' | 'meter' | 'levels' | 'feel' | 'kit';
+  readonly nth: number | null;
+}
+
 /** Everything a person or a file can get wrong. Facts only; the words are made elsewhere. */
 export type Issue =
   | Issued<'line-empty'>
@@ -40,7 +50,7 @@ export type Issue =
   | Issued<'rule-none', InBar & { length: number; gap: number; onBeat: boolean }>
   | Issued<'rules-contradict', { first: number; second: number }>
   | Issued<'rule-range', { row: number; from: number; to: number }>
-  | Issued<'limb-claimed', { limbs: readonly Limb[]; by: string; over: string }>
+  | Issued<'limb-claimed', { limbs: readonly Limb[]; by: ReadBy; over: readonly string[] }>
   | Issued<'cycle-too-long', { bars: number; most: number }>
   | Issued<'bars', { text: string }>
   | Issued<'member-meter', { name: string; meter: string; wanted: string }>
@@ -50,8 +60,8 @@ export type Issue =
   | Issued<'recipe-shape', { misfits: readonly Misfit[] }>
   | Issued<'ingredient-missing', { id: string; version: number }>
   | Issued<'link-altered'>
-  | Issued<'family-too-large', { size: number; most: number; axis: string; values: number }>
-  | Issued<'axis-empty', { axis: string }>
+  | Issued<'family-too-large', { size: number; most: number; axis: AxisName; values: number }>
+  | Issued<'axis-empty', { axis: AxisName }>
   | Issued<'family-empty'>
   | Issued<'members-too-many', { count: number; most: number }>
   | Issued<'ladder-step-zero'>

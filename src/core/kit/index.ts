@@ -1,5 +1,5 @@
-export { isHand, letterOf, limbName, LIMBS, mirrorLimb, parseLimb, STICKING_LETTERS } from './limb';
-export { LIMIT_NAMES, LIMIT_RANGE, limitsOf, USUAL_LIMITS } from './limits';
+export { isHand, letterOf, LIMBS, mirrorLimb, parseLimb, STICKING_LETTERS } from './limb';
+export { LIMIT_KEYS, LIMIT_RANGE, limitsOf, USUAL_LIMITS } from './limits';
 export { FULL_KIT, HANDEDNESS, mirrorHand } from './profile';
 export {
   isStickedHat,

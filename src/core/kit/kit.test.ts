@@ -127,7 +127,7 @@ describe('levels by style', () => {
 describe('textures', () => {
   it('have letters of their own', () => {
     expect(new Set(TEXTURES.map((one) => one.letter)).size).toBe(TEXTURES.length);
-    expect(texture('tip').name).toBe('tip');
+    expect(texture('tip').letter).toBe('t');
     expect(() => texture('nail' as 'tip')).toThrow(RangeError);
   });
 });

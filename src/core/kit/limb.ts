@@ -4,17 +4,6 @@ import { fail, ok, type Path, type Result } from '../issue';
 export const LIMBS = ['RH', 'LH', 'RF', 'LF'] as const;
 export type Limb = (typeof LIMBS)[number];
 
-const LIMB_NAMES: Readonly<Record<Limb, string>> = {
-  RH: 'right hand',
-  LH: 'left hand',
-  RF: 'right foot',
-  LF: 'left foot',
-};
-
-export function limbName(limb: Limb): string {
-  return LIMB_NAMES[limb];
-}
-
 export function isHand(limb: Limb): boolean {
   return limb === 'RH' || limb === 'LH';
 }

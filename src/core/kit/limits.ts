@@ -21,13 +21,14 @@ export const USUAL_LIMITS: Limits = {
   footRun: 150,
 };
 
-export const LIMIT_NAMES: Readonly<Record<keyof Limits, string>> = {
-  hatBeforeFoot: 'stick on the hi-hat before its foot',
-  ghostAfterAccent: 'ghost after an accent of the same hand',
-  footToFoot: 'right foot into left foot',
-  handRun: 'one hand in a row',
-  footRun: 'one foot in a row',
-};
+/** In the order in which they are set. */
+export const LIMIT_KEYS = [
+  'hatBeforeFoot',
+  'ghostAfterAccent',
+  'footToFoot',
+  'handRun',
+  'footRun',
+] as const satisfies readonly (keyof Limits)[];
 
 /** Shortest and longest that can be set, in ms. */
 export const LIMIT_RANGE = { least: 20, most: 1000 } as const;

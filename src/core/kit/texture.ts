@@ -2,15 +2,15 @@
  * snares on or off. A stroke without one is played the usual way. `db` and `pitch` are what it does
  * to the sound: decibels, and a factor of the pitch; by ear, no source. */
 export const TEXTURES = [
-  { id: 'tip', name: 'tip', letter: 't', db: -2, pitch: 1.04 },
-  { id: 'shoulder', name: 'shoulder', letter: 's', db: 2, pitch: 0.94 },
-  { id: 'butt', name: 'butt', letter: 'b', db: 3, pitch: 0.9 },
-  { id: 'edge', name: 'edge', letter: 'e', db: -3, pitch: 1.06 },
-  { id: 'centre', name: 'centre', letter: 'c', db: 0, pitch: 0.98 },
-  { id: 'rim', name: 'rim', letter: 'r', db: 2, pitch: 1.1 },
-  { id: 'tight', name: 'tight hi-hat', letter: '+', db: -2, pitch: 1.08 },
-  { id: 'loose', name: 'loose hi-hat', letter: 'o', db: 1, pitch: 0.92 },
-  { id: 'snares-off', name: 'snares off', letter: '–', db: -2, pitch: 0.85 },
+  { id: 'tip', letter: 't', db: -2, pitch: 1.04 },
+  { id: 'shoulder', letter: 's', db: 2, pitch: 0.94 },
+  { id: 'butt', letter: 'b', db: 3, pitch: 0.9 },
+  { id: 'edge', letter: 'e', db: -3, pitch: 1.06 },
+  { id: 'centre', letter: 'c', db: 0, pitch: 0.98 },
+  { id: 'rim', letter: 'r', db: 2, pitch: 1.1 },
+  { id: 'tight', letter: '+', db: -2, pitch: 1.08 },
+  { id: 'loose', letter: 'o', db: 1, pitch: 0.92 },
+  { id: 'snares-off', letter: '–', db: -2, pitch: 0.85 },
 ] as const;
 
 export type Texture = (typeof TEXTURES)[number];

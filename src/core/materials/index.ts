@@ -11,4 +11,3 @@ export type { ShippedLine } from './data';
 export type { Material, MaterialContents, MaterialKind } from './library';
 export type { LineSet } from './line-sets';
 export type { Lane, Ostinato } from './ostinato';
-export type { TypedOstinato } from './typed';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayIssue } from '@/words';
+import { ENGLISH, sayIssue, sayLanes } from '@/words';
 import { countStrings } from '../analysis';
 import { must } from '../issue';
 import { blankRecipe, editByHand, expand, toggleOstinato } from '../recipe';
@@ -10,13 +10,13 @@ import { ostinatoOf, readOstinato } from '.';
 const fourFour = must(parseMeter('4/4'));
 
 function says(text: string): readonly string[] {
-  return must(readOstinato(text, fourFour)).map((one) => one.says);
+  return must(readOstinato(text, fourFour)).map((one) => sayLanes(ENGLISH, one.lanes));
 }
 
 function counted(text: string): readonly string[] {
   const [first] = must(readOstinato(text, fourFour));
   if (!first) throw new Error('no reading');
-  const { name, meter, swung, lanes } = first.ostinato;
+  const { name, meter, swung, lanes } = first;
   const over = [{ content: { name, meter, swung, lanes: [...lanes] } }];
   const exercise = must(expand({ ...blankRecipe(), over }));
   return countStrings(exercise).map(({ limb, bars }) => `${limb}: ${bars.join(' | ')}`);

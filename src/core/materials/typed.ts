@@ -1,11 +1,10 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
-import { isHand, parseVoice, usualLimb, VOICES, voice, type Limb, type VoiceId } from '../kit';
+import { parseVoice, usualLimb, VOICES, type Limb, type VoiceId } from '../kit';
 import { parseGrid } from '../pattern';
 import {
   barTicks,
   formatMeter,
   slotTicks,
-  subdivision,
   SUBDIVISION_IDS,
   type Meter,
   type SubdivisionId,
@@ -13,18 +12,6 @@ import {
 } from '../time';
 import { countPlaces } from './count-places';
 import type { Lane, Ostinato } from './ostinato';
-
-/** What one part of a typed ostinato may mean. */
-interface Reading {
-  readonly lane: Lane;
-  readonly says: string;
-}
-
-/** An ostinato that typed text may mean; `says` tells the readings apart. */
-export interface TypedOstinato {
-  readonly ostinato: Ostinato;
-  readonly says: string;
-}
 
 const PATH: Path = ['over'];
 
@@ -40,12 +27,12 @@ export function readOstinato(
   text: string,
   meter: Meter,
   syllables?: Syllables,
-): Result<readonly TypedOstinato[]> {
+): Result<readonly Ostinato[]> {
   const issues: Issue[] = [];
   const parts = text
     .split(';')
     .filter((part) => part.trim() !== '')
-    .map((part): readonly Reading[] => {
+    .map((part): readonly Lane[] => {
       const read = readPart(part, meter, syllables);
       if (read.ok) return read.value;
       issues.push(...read.issues);
@@ -53,24 +40,21 @@ export function readOstinato(
     });
   if (parts.length === 0) return fail({ code: 'part-empty', path: PATH });
   if (issues.length > 0) return fail(...issues);
-  const combined = parts.reduce<readonly (readonly Reading[])[]>(
+  const combined = parts.reduce<readonly (readonly Lane[])[]>(
     (all, readings) => all.flatMap((one) => readings.map((reading) => [...one, reading])),
     [[]],
   );
   return ok(
-    combined.slice(0, MOST_READINGS).map((readings) => ({
-      says: readings.map((one) => one.says).join('; '),
-      ostinato: {
-        name: text.trim().slice(0, 80),
-        meter: formatMeter(meter),
-        swung: false,
-        lanes: readings.map((one) => one.lane),
-      },
+    combined.slice(0, MOST_READINGS).map((lanes) => ({
+      name: text.trim().slice(0, 80),
+      meter: formatMeter(meter),
+      swung: false,
+      lanes,
     })),
   );
 }
 
-function readPart(part: string, meter: Meter, syllables?: Syllables): Result<readonly Reading[]> {
+function readPart(part: string, meter: Meter, syllables?: Syllables): Result<readonly Lane[]> {
   const colon = part.indexOf(':');
   const who = readWho(colon < 0 ? '' : part.slice(0, colon));
   if (!who.ok) return who;
@@ -113,7 +97,7 @@ function readWho(text: string): Result<Who> {
 
 /** A grid over the subdivisions that make it whole bars, the fewest bars first, then as a cell over
  * the usual ones. */
-function readGridBody(who: Who, body: string, meter: Meter): Result<readonly Reading[]> {
+function readGridBody(who: Who, body: string, meter: Meter): Result<readonly Lane[]> {
   const grid = body.replace(/[\s|]/g, '');
   const slots = parseGrid(grid, PATH);
   if (!slots.ok) return slots;
@@ -122,7 +106,7 @@ function readGridBody(who: Who, body: string, meter: Meter): Result<readonly Rea
     (a, b) => slotTicks(a) - slotTicks(b),
   );
   const cells = (['16', '8', '8t'] as const).filter((id) => !whole.includes(id));
-  return ok([...whole, ...cells].map((slot) => readingOf(who, slot, grid)));
+  return ok([...whole, ...cells].map((slot) => ({ ...who, slot, grid })));
 }
 
 const GRIDS: readonly SubdivisionId[] = ['4', '8', '8t', '16', '16t', '32'];
@@ -133,12 +117,12 @@ function readCountBody(
   body: string,
   meter: Meter,
   syllables?: Syllables,
-): Result<readonly Reading[]> {
+): Result<readonly Lane[]> {
   const places = countPlaces(body, meter, PATH, syllables);
   if (!places.ok) return places;
   const bar = barTicks(meter);
   return ok(
-    places.value.flatMap((hits): readonly Reading[] => {
+    places.value.flatMap((hits): readonly Lane[] => {
       const slot = GRIDS.find(
         (id) => bar % slotTicks(id) === 0 && hits.every((at) => at % slotTicks(id) === 0),
       );
@@ -146,17 +130,9 @@ function readCountBody(
       const slots = Array.from({ length: bar / slotTicks(slot) }, (_, index) =>
         hits.includes(index * slotTicks(slot)) ? 'x' : '-',
       );
-      return [readingOf(who, slot, slots.join(''))];
+      return [{ ...who, slot, grid: slots.join('') }];
     }),
   );
-}
-
-function readingOf(who: Who, slot: SubdivisionId, grid: string): Reading {
-  const limb = isHand(who.limb) || who.limb !== usualLimb(who.voice) ? `, ${who.limb}` : '';
-  return {
-    lane: { ...who, slot, grid },
-    says: `${voice(who.voice).name}${limb}: ${grid} in ${subdivision(slot).name}`,
-  };
 }
 
 /** Whether text is meant as an ostinato and not as the name of one. */

@@ -25,5 +25,5 @@ export {
 } from './stroke';
 export type { GridSlot } from './grid';
 export type { FigureStroke } from './figure';
-export type { Layer, WordSlot } from './layer';
+export type { AddedBy, Layer, WordSlot } from './layer';
 export type { Dynamic, Ornament, Provenance, Stroke } from './stroke';

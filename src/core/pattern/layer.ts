@@ -9,10 +9,18 @@ export interface WordSlot {
   readonly word: number;
 }
 
+/** A change, as far as a layer needs to know it. */
+export interface AddedBy {
+  readonly kind: string;
+}
+
 /** Strokes that belong together and loop with their own length. */
 export interface Layer {
   readonly role: 'over' | 'line';
+  /** As the ingredient is called; empty where a change added it. */
   readonly name: string;
+  /** The change that added it. */
+  readonly added?: AddedBy;
   readonly lengthTicks: Tick;
   /** Its own length, where it was looped since. */
   readonly ownTicks?: Tick;

@@ -146,7 +146,7 @@ describe('what comes after what', () => {
 });
 
 describe('templates', () => {
-  it.each(COURSE_TEMPLATES.map((one) => [one.name, one.course] as const))(
+  it.each(COURSE_TEMPLATES.map((one) => [one.id, one.course] as const))(
     '%s can be typed, and leads somewhere',
     (_, course) => {
       expect(makeCourse(typeCourse(course))).toEqual({ ok: true, value: course });

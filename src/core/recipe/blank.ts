@@ -10,11 +10,20 @@ type As = ClosedRecipe['as'];
 type OpenAs = Recipe['as'];
 type RecipeRule = Extract<OpenAs, { kind: 'rules' }>['rules'][number];
 
+export type StartId =
+  | 'verbatim'
+  | 'short-long'
+  | 'phrase-cells'
+  | 'accents-16ths'
+  | 'accents-triplets'
+  | 'hand-against-hand'
+  | 'line-doubled'
+  | 'left-triplets'
+  | 'rules';
+
 /** A way to read a line, as a chooser offers it. */
 export interface InterpretationStart {
-  readonly id: string;
-  readonly name: string;
-  readonly says: string;
+  readonly id: StartId;
   readonly as: OpenAs;
 }
 
@@ -38,20 +47,14 @@ export const ANY_NOTE: RecipeRule = {
 export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
   {
     id: 'verbatim',
-    name: 'as written',
-    says: 'every note on one limb',
     as: { kind: 'verbatim', on: snare },
   },
   {
     id: 'short-long',
-    name: 'short / long',
-    says: 'short notes here, long notes there',
     as: { kind: 'short-long', short: snare, long: bass, longFrom: '4' },
   },
   {
     id: 'phrase-cells',
-    name: 'phrase cells by gap',
-    says: 'the lead hand plays the line, a sticking fills each gap',
     as: {
       kind: 'phrase-cells',
       cells: { id: 'usual-cells', version: 1 },
@@ -62,20 +65,14 @@ export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
   },
   {
     id: 'accents-16ths',
-    name: 'accents in 16ths',
-    says: 'the hands play every 16th, the line is accented',
     as: { kind: 'accent-grid', grid: '16', sticking: 'RL', voice: 'snare', doubled: false },
   },
   {
     id: 'accents-triplets',
-    name: 'accents in triplets',
-    says: 'the same, swung',
     as: { kind: 'accent-grid', grid: '8t', sticking: 'RL', voice: 'snare', doubled: false },
   },
   {
     id: 'hand-against-hand',
-    name: 'line in one hand, fill in the other',
-    says: 'the fill low',
     as: {
       kind: 'line-fill',
       short: [{ limb: 'RH', voice: 'snare' }],
@@ -87,8 +84,6 @@ export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
   },
   {
     id: 'line-doubled',
-    name: 'line on cymbal and bass drum',
-    says: 'the snare fills',
     as: {
       kind: 'line-fill',
       short: [{ limb: 'RH', voice: 'crash' }, bass],
@@ -100,14 +95,10 @@ export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
   },
   {
     id: 'left-triplets',
-    name: 'left-hand triplets around short and long',
-    says: 'short = snare, long = bass drum',
     as: { kind: 'line-fill', short: [snare], long: [bass], longFrom: '4', fill: snare, grid: '8t' },
   },
   {
     id: 'rules',
-    name: 'my own rules',
-    says: 'say for each kind of note what it becomes',
     as: {
       kind: 'rules',
       rules: [

@@ -47,7 +47,6 @@ import {
   withoutOrnaments,
 } from '../transform';
 import type { Change } from './schema';
-import { sayChange } from './say-change';
 
 /** Changes that look at all layers in one cycle. */
 const WHOLE = [
@@ -152,16 +151,15 @@ function changeAll(
   change: WholeChange,
   { meter, barTicks }: Frame,
 ): { readonly layers: readonly Layer[]; readonly stale: number } {
-  const name = sayChange(change);
   const mine = (layer: Layer) =>
     !('part' in change) || change.part === 'all' || change.part === layer.role;
   switch (change.kind) {
     case 'every-nth':
-      return { layers: everyNth(layers, change, name), stale: 0 };
+      return { layers: everyNth(layers, change, change), stale: 0 };
     case 'place':
-      return { layers: placeStrokes(layers, change, name), stale: 0 };
+      return { layers: placeStrokes(layers, change), stale: 0 };
     case 'thicken':
-      return { layers: thicken(layers, change, slotTicks(change.slot), name), stale: 0 };
+      return { layers: thicken(layers, change, slotTicks(change.slot), change), stale: 0 };
     case 'turn':
       return { layers: turnVoices(layers, change, mine), stale: 0 };
     case 'orchestrate':
@@ -180,9 +178,9 @@ function changeAll(
     case 'plain':
       return { layers: withoutOrnaments(layers), stale: 0 };
     case 'open-graces':
-      return { layers: openGraces(layers, slotTicks(change.slot), name), stale: 0 };
+      return { layers: openGraces(layers, slotTicks(change.slot), change), stale: 0 };
     case 'hand':
-      return editStrokes(layers, change.edits, tick(change.length), name);
+      return editStrokes(layers, change.edits, tick(change.length), change);
     default:
       return unreachable(change);
   }
@@ -192,7 +190,6 @@ function changeAll(
 function placeStrokes(
   layers: readonly Layer[],
   change: Extract<Change, { kind: 'place' }>,
-  name: string,
 ): readonly Layer[] {
   const slots = parseGrid(change.grid);
   if (!slots.ok) return layers;
@@ -204,7 +201,7 @@ function placeStrokes(
     const written = { at: tick(slot * width), slot: width, ...(swings && { swings }) };
     return [{ ...written, ...change.to, dynamic, from: { source: 'added', by: 'place' } }];
   });
-  return addStrokes(layers, name, strokes, lengthTicks);
+  return addStrokes(layers, change, strokes, lengthTicks);
 }
 
 /** Changes layers in the slots of a change. Where a swing is written in triplets, 8ths and 16ths are

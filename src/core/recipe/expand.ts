@@ -1,5 +1,5 @@
 import { fail, ok, type Issue, type Result } from '../issue';
-import { claimsOf, interpret, interpretationName, readsAs, settleClaims } from '../interpret';
+import { claimsOf, interpret, type InterpretationKind, readsAs, settleClaims } from '../interpret';
 import type { InterpretationOptions, Reading } from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
@@ -56,7 +56,8 @@ interface Phrase {
   readonly layer: Layer;
   readonly claims: readonly Limb[];
   readonly reads: Reading;
-  readonly name: string;
+  /** What made it of the line. */
+  readonly by: InterpretationKind | 'sticking';
 }
 
 function playPhrase(
@@ -72,7 +73,7 @@ function playPhrase(
     }
     const used = new Set(layer.value.strokes.map((stroke) => stroke.limb));
     const claims = LIMBS.filter((limb) => used.has(limb));
-    return ok({ line: null, layer: layer.value, claims, reads: 'sticking', name: 'the sticking' });
+    return ok({ line: null, layer: layer.value, claims, reads: 'sticking', by: 'sticking' });
   }
   const line = parseLine(content.text, meter);
   if (!line.ok) return line;
@@ -93,7 +94,7 @@ function playPhrase(
     layer,
     claims: claimsOf(options),
     reads: readsAs(as.kind),
-    name: interpretationName(as.kind),
+    by: as.kind,
   });
 }
 
@@ -141,13 +142,7 @@ function settle(
   const under = looped.value.layers.filter((layer) => layer.role === 'over');
   const settled =
     line && phrase
-      ? settleClaims(
-          under,
-          line,
-          early.reduce(moveClaims, phrase.claims),
-          recipe.clash,
-          phrase.name,
-        )
+      ? settleClaims(under, line, early.reduce(moveClaims, phrase.claims), recipe.clash, phrase.by)
       : ok({ over: under, line: null, shared: [] });
   if (!settled.ok) return settled;
   let layers = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];

@@ -13,9 +13,7 @@ export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';
 export { soundingLength, soundsAt } from './exercise';
 export { editByHand } from './hand';
-export { placeName } from './place-name';
 export { packLink, readLink, unpackLink, writeLink } from './link';
-export { suggestName } from './name';
 export {
   HINDRANCE_RULES,
   materialSchemas,
@@ -23,12 +21,10 @@ export {
   RECIPE_VERSION,
   recipeSchema,
 } from './schema';
-export { sayChange, sayPart } from './say-change';
 export {} from './sequence';
-export { roundOf, sayPolicy, sentence, sentenceText } from './sentence';
-export type { InterpretationStart } from './blank';
+export { roundOf } from './round';
+export type { InterpretationStart, StartId } from './blank';
 export type { IngredientKind, Lookup } from './close';
 export type { SeenEdit } from './hand';
 export type { Exercise, Member } from './exercise';
 export type { Change, ClosedMember, ClosedRecipe, PlayContent, Recipe } from './schema';
-export type { SentenceKey, SentenceLine } from './sentence';

@@ -13,15 +13,22 @@ import {
   readLink,
   readRecipe,
   recipeHash,
-  sayChange,
-  sentence,
-  sentenceText,
   startOf,
   toggleOstinato,
   writeLink,
   type Change,
   type ClosedRecipe,
 } from '.';
+import {
+  ENGLISH,
+  sayChange,
+  sayIn,
+  sayMaterial,
+  sayPolicy,
+  saySentence,
+  suggestName,
+} from '@/words';
+import { PLAIN_SPEECH } from '../studio';
 
 const sixteenth = quarters(1, 4);
 
@@ -75,7 +82,7 @@ describe('changes', () => {
       'K-----K---K-K---',
     ],
   ] as [Change, string, string][])('%j is said as “%s” and plays %s', (one, said, plays) => {
-    expect(sayChange(one)).toBe(said);
+    expect(sayChange(ENGLISH, one)).toBe(said);
     expect(letters(change(one))).toBe(plays);
     expect(must(readLink(writeLink(change(one)))).changes).toEqual([one]);
   });
@@ -159,20 +166,17 @@ describe('expand', () => {
     expect(read.feel).toEqual({ kind: 'triplets' });
     const triplets = must(expand(read)).strokes.map((one) => (one.at / quarters(1, 3)) % 1);
     expect(new Set(triplets)).toEqual(new Set([0]));
-    expect(sentence(read).find((line) => line.key === 'as')?.text).toBe(
-      'short = snare, long = bass drum, snare fills the 8th triplets',
+    expect(saySentence(ENGLISH, read)).toContain(
+      'As short = snare, long = bass drum, snare fills the 8th triplets',
     );
   });
 
-  it.each(INTERPRETATION_STARTS)(
-    '$name plays, says itself, and comes back from a link',
-    (start) => {
-      const closed = readAs(recipe(['hats-2-4'], '4. 4 8 4'), start.id);
-      expect(must(expand(closed)).strokes.length).toBeGreaterThan(5);
-      expect(sentenceText(closed)).toContain('As ');
-      expect(must(readLink(writeLink(closed)))).toEqual(closed);
-    },
-  );
+  it.each(INTERPRETATION_STARTS)('$id plays, says itself, and comes back from a link', (start) => {
+    const closed = readAs(recipe(['hats-2-4'], '4. 4 8 4'), start.id);
+    expect(must(expand(closed)).strokes.length).toBeGreaterThan(5);
+    expect(saySentence(ENGLISH, closed)).toContain('As ');
+    expect(must(readLink(writeLink(closed)))).toEqual(closed);
+  });
 
   it('a mirrored line claims the limbs of the other side', () => {
     const mirror: Change = { kind: 'mirror', what: 'hands', part: 'line' };
@@ -386,7 +390,7 @@ describe('a cycle that is cut', () => {
     );
     expect(cut.strokes).toHaveLength(places.length);
     expect(cut.strokes.every((stroke) => stroke.at < cut.cycleTicks)).toBe(true);
-    expect(sentenceText({ ...sevens, cut: 4 })).toContain('cut to 4 bars');
+    expect(saySentence(ENGLISH, { ...sevens, cut: 4 })).toContain('cut to 4 bars');
   });
 
   it('a shorter cycle stays as it is', () => {
@@ -401,20 +405,41 @@ describe('sentence', () => {
       as: startOf('short-long'),
       changes: [{ kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '8' }],
     });
-    expect(sentence(closed).map((line) => `${line.label}: ${line.text}`)).toEqual([
-      'Over: jazz ride, hats on 2 and 4',
-      'Play: 4. 4 8 4',
-      'As: short = snare, long = bass drum',
-      'Where limbs meet: the ostinato’s part rests',
-      'Changed by: line one 8th later',
-      'At: 4/4, swung 2:1',
-      'For: full kit',
-      'Then: ',
+    expect(saySentence(ENGLISH, closed).split(' · ')).toEqual([
+      'Over jazz ride, hats on 2 and 4',
+      'Play 4. 4 8 4',
+      'As short = snare, long = bass drum',
+      'Changed by line one 8th later',
+      'At 4/4, swung 2:1',
     ]);
+    expect(sayPolicy(ENGLISH, closed.clash)).toBe('the ostinato’s part rests');
+  });
+
+  it('is said in the note names of the studio', () => {
+    const british = sayIn('en-GB', { ...PLAIN_SPEECH, notes: 'british' });
+    const closed = recipe(['rock-8ths'], '4. 4 8 4', {
+      as: startOf('accents-16ths'),
+      changes: [{ kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '8' }],
+    });
+    expect(saySentence(british, closed)).toBe(
+      'Over rock in quavers · Play 4. 4 8 4 · As accents in semiquavers on the snare, RL · Changed by line one quaver later · At 4/4, straight',
+    );
+    expect(suggestName(british, closed)).toBe(
+      'rock in quavers · 4. 4 8 4 · accents in a filled grid',
+    );
+  });
+
+  it('calls what is a studio’s own as it is named, note values and all', () => {
+    const british = sayIn('en-GB', { ...PLAIN_SPEECH, notes: 'british' });
+    const [over] = recipe(['rock-8ths'], '').over;
+    const own = { id: '01own', content: { ...over?.content, name: 'my 8ths' } };
+    expect(sayMaterial(british, own)).toBe('my 8ths');
   });
 
   it('hides what is empty and speaks the cells', () => {
-    expect(sentenceText(recipe(['hats-2-4'], '4. 4 8 4', { as: startOf('phrase-cells') }))).toBe(
+    expect(
+      saySentence(ENGLISH, recipe(['hats-2-4'], '4. 4 8 4', { as: startOf('phrase-cells') })),
+    ).toBe(
       'Over left-foot hi-hat on 2 and 4 · Play 4. 4 8 4 · As phrase cells by gap: RLLKKL RLLK RL RLLK · At 4/4, straight',
     );
   });

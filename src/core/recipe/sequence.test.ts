@@ -1,16 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayIssue, sayPartOfCycle } from '@/words';
+import { ENGLISH, sayIssue, sayPartOfCycle, sayPlaceIn } from '@/words';
 import { must } from '../issue';
 import { quarters } from '../time';
-import {
-  blankRecipe,
-  expand,
-  placeName,
-  toggleOstinato,
-  type ClosedMember,
-  type ClosedRecipe,
-} from '.';
+import { blankRecipe, expand, toggleOstinato, type ClosedMember, type ClosedRecipe } from '.';
 
 const groove = toggleOstinato(blankRecipe(), 'rock-8ths');
 
@@ -88,11 +81,11 @@ describe('sayPartOfCycle', () => {
   });
 });
 
-describe('placeName', () => {
+describe('a place', () => {
   it('names the bar only where there are several', () => {
     const one = must(expand(groove));
     const two = must(expand({ ...groove, then: then([groove, 1]) }));
-    expect(placeName(quarters(5, 2), one)).toBe('& of 3');
-    expect(placeName(quarters(13, 2), two)).toBe('2: & of 3');
+    expect(sayPlaceIn(ENGLISH, quarters(5, 2), one)).toBe('& of 3');
+    expect(sayPlaceIn(ENGLISH, quarters(13, 2), two)).toBe('2: & of 3');
   });
 });

@@ -20,14 +20,17 @@ export function retypeComposite(
   const even = parsePhrase(letters, '16');
   if (!even.ok) return even;
   const joined = even.value.cells.join('');
-  const plainReading = { says: `${joined} in even 16ths`, sticking: stickingStart(joined) };
-  const rhythms = compositeReadings(joined, exercise.meter).map(({ sticking, slot, says }) => ({
-    says,
-    sticking: { ...stickingStart(sticking), slot, accents: 'none' as const },
+  const rhythms = compositeReadings(joined, exercise.meter).map((reading) => ({
+    means: { kind: 'rhythm' as const, ...reading },
+    sticking: { ...stickingStart(reading.sticking), slot: reading.slot, accents: 'none' as const },
   }));
-  const read = [...rhythms, plainReading].map(({ says, sticking }) => ({
-    says,
+  const plain = {
+    means: { kind: 'even' as const, sticking: joined },
+    sticking: stickingStart(joined),
+  };
+  const read = [...rhythms, plain].map(({ means, sticking }) => ({
+    means,
     recipe: { ...recipe, play: { content: sticking } },
   }));
-  return ok(same ? [{ says: 'as it is', recipe }, ...read] : read);
+  return ok(same ? [{ means: { kind: 'same' }, recipe }, ...read] : read);
 }

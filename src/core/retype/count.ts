@@ -2,7 +2,7 @@ import { countStrings } from '../analysis';
 import { fail, ok, type Result } from '../issue';
 import { usualLimb, VOICES, type Limb } from '../kit';
 import { countPlaces } from '../materials';
-import { editByHand, placeName, type ClosedRecipe, type Exercise, type SeenEdit } from '../recipe';
+import { editByHand, type ClosedRecipe, type Exercise, type SeenEdit } from '../recipe';
 import type { Syllables } from '../time';
 import type { Retyped } from './retyped';
 
@@ -44,7 +44,7 @@ export function retypeCount(
         (options[nth] ?? options[0] ?? []).map((at) => at + bar * exercise.barTicks),
       );
       return {
-        says: places.map((at) => placeName(at, exercise, syllables)).join(', ') || 'rests',
+        means: { kind: 'places', at: places },
         recipe: editByHand(recipe, exercise, editsTo(exercise, limb, places)),
       };
     }),

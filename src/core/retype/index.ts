@@ -1,4 +1,4 @@
 export { retypeComposite } from './composite';
 export { retypeCount } from './count';
 export { retypeLine } from './line';
-export type { Retyped } from './retyped';
+export type { Retyped, Retyping } from './retyped';

@@ -33,7 +33,8 @@ export function retypeLine(
   text: string,
 ): Result<readonly Retyped[]> {
   const typed = tidy(text);
-  if (typed === lineReading(exercise)) return ok([{ says: typed, recipe }]);
+  if (typed === lineReading(exercise))
+    return ok([{ means: { kind: 'text', text: typed }, recipe }]);
   return exercise.reads === 'sticking'
     ? retypeSticking(recipe, exercise, typed)
     : retypeVoices(recipe, exercise, typed);
@@ -52,15 +53,19 @@ function retypeSticking(
   // A kit that swaps the hands swaps those of a new sticking, too: what is typed is what is then seen.
   const mirrored = { ...content, sticking: mirrorLetters(typed) };
   const isTyped = isAsTyped(recipe);
-  const instead = { says: isTyped ? typed : `${typed}, as a sticking, full cycle`, recipe: played };
+  const instead: Retyped = {
+    means: { kind: isTyped ? 'text' : 'as-sticking', text: typed },
+    recipe: played,
+  };
+  const asTyped = { kind: 'text', text: typed } as const;
   const edited = editSlots(recipe, exercise, read.value.slots);
   const offers: readonly Retyped[] = [
     ...(isTyped ? [instead, ...edited] : [...edited, instead]),
-    { says: `${typed}, the changes of the line taken out`, recipe: plain },
-    { says: typed, recipe: { ...plain, play: { content: mirrored } } },
+    { means: { kind: 'changes-out', text: typed }, recipe: plain },
+    { means: asTyped, recipe: { ...plain, play: { content: mirrored } } },
   ];
   const fits = offers.filter((one) => readsAs(one.recipe, typed));
-  return ok(fits.length > 0 ? once(fits) : [{ says: typed, recipe: plain }]);
+  return ok(fits.length > 0 ? once(fits) : [{ means: asTyped, recipe: plain }]);
 }
 
 /** Whether a sticking stands there that is played as it was typed: not fitted, on its own sides, and by no
@@ -117,7 +122,7 @@ function editSlots(
   });
   return [
     {
-      says: `${edits.length === 1 ? 'one note' : `${edits.length} notes`} changed by hand`,
+      means: { kind: 'by-hand', notes: edits.length },
       recipe: editByHand(recipe, exercise, edits),
     },
   ];
@@ -160,7 +165,8 @@ function retypeVoices(
   const read = letters.map(voicesOf);
   const wrong = letters.find((_, index) => read[index] === null);
   if (wrong !== undefined && looksSticking(typed)) {
-    return ok([{ says: typed, recipe: { ...recipe, play: { content: stickingStart(typed) } } }]);
+    const played = { ...recipe, play: { content: stickingStart(typed) } };
+    return ok([{ means: { kind: 'text', text: typed }, recipe: played }]);
   }
   const misfit = words.some((word, index) => !fits(word, letters[index] ?? '', read[index] ?? []));
   if (wrong !== undefined || letters.length !== words.length || misfit) {
@@ -175,7 +181,12 @@ function retypeVoices(
   const edits = words.flatMap((word, index) =>
     isSaid(word, letters[index] ?? '') ? [] : editsOfWord(word, read[index] ?? []),
   );
-  return ok([{ says: letters.join(' '), recipe: editByHand(recipe, exercise, edits) }]);
+  return ok([
+    {
+      means: { kind: 'text', text: letters.join(' ') },
+      recipe: editByHand(recipe, exercise, edits),
+    },
+  ]);
 }
 
 function strokesIn(words: readonly LineWord[]): number {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayIssue } from '@/words';
+import { ENGLISH, sayIn, sayIssue, sayRetyping } from '@/words';
 import { countStrings, lineReading, spokenComposite } from '../analysis';
 import { must } from '../issue';
 import { findShipped } from '../materials';
@@ -62,8 +62,12 @@ describe('a count typed where it stands', () => {
 
   it('understands English where another system is chosen', () => {
     const { german } = SYLLABLES;
+    const exercise = must(expand(rock));
+    const say = sayIn('en-GB', { notes: 'american', syllables: 'german' });
     const bass = (text: string) =>
-      must(retypeCount(rock, must(expand(rock)), 'RF', text, german))[0]?.says;
+      must(retypeCount(rock, exercise, 'RF', text, german)).map((one) =>
+        sayRetyping(say, one.means, exercise),
+      )[0];
     expect(bass('1 und 3 und')).toBe('1, und of 1, 3, und of 3');
     expect(bass('1 & 3 &')).toBe('1, und of 1, 3, und of 3');
   });

@@ -181,8 +181,8 @@ describe('what is typed otherwise reads as typed', () => {
     const exercise = must(expand(recipe));
     expect(lineReading(exercise)).toBe('KL RLLK RLLK RL RLLK');
     const [first, second] = must(retypeLine(recipe, exercise, 'KL RLLL RLLK RL RLLK'));
-    expect(first?.says).toBe('one note changed by hand');
-    expect(second?.says).toBe('KL RLLL RLLK RL RLLK, as a sticking, full cycle');
+    expect(first?.means).toEqual({ kind: 'by-hand', notes: 1 });
+    expect(second?.means).toEqual({ kind: 'as-sticking', text: 'KL RLLL RLLK RL RLLK' });
     const after = must(expand(first?.recipe ?? recipe));
     const changed = played(after).filter((one) => !played(exercise).includes(one));
     expect(changed).toHaveLength(1);

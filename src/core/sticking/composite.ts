@@ -2,7 +2,6 @@ import {
   barTicks,
   gcd,
   slotTicks,
-  subdivision,
   SUBDIVISION_IDS,
   tempoBeatTicks,
   type Meter,
@@ -14,7 +13,9 @@ export interface CompositeReading {
   /** With a letter or a rest for every slot. */
   readonly sticking: string;
   readonly slot: SubdivisionId;
-  readonly says: string;
+  /** Strokes of the right hand against those of the left. */
+  readonly right: number;
+  readonly left: number;
 }
 
 /** Grids on which two hands are looked for. */
@@ -39,7 +40,7 @@ export function compositeReadings(letters: string, meter: Meter): readonly Compo
       const sticking = write(letters, places, slots);
       for (const slot of slotsFor(slots, meter)) {
         const onBeats = (slots / fit.beats) * slotTicks(slot) === tempoBeatTicks(meter);
-        const reading = { sticking, slot, says: say(letters, places, slots, slot) };
+        const reading = { sticking, slot, ...handsOf(letters, places) };
         found.set(`${sticking} ${slot}`, { reading, rank: fit.rank + (onBeats ? 0 : 0.5) });
       }
     }
@@ -115,12 +116,6 @@ function slotsFor(slots: number, meter: Meter): readonly SubdivisionId[] {
   });
 }
 
-function say(
-  letters: string,
-  places: readonly number[],
-  slots: number,
-  slot: SubdivisionId,
-): string {
-  const [right, left] = [hand(letters, places, 'R').length, hand(letters, places, 'L').length];
-  return `${right} in the right hand against ${left} in the left, ${write(letters, places, slots)} in ${subdivision(slot).name}`;
+function handsOf(letters: string, places: readonly number[]) {
+  return { right: hand(letters, places, 'R').length, left: hand(letters, places, 'L').length };
 }

@@ -77,16 +77,15 @@ function syllable(twelfths: number, { sixteenths, triplets }: Syllables): string
   }
 }
 
-/** A place said in full, with the beat it belongs to: `3`, `& of 2`, `let of 4`. Beats keep their
- * number in every system: a place has to be found. */
-export function countName(
+/** Where a place lies in its bar: its beat, from 1, and what it is counted as; null on the beat itself,
+ * which keeps its number in every system: a place has to be found. */
+export function beatOf(
   at: Tick | number,
   meter: Meter,
   syllables: Syllables = SYLLABLES.english,
-): string {
+): { readonly beat: number; readonly mark: string | null } {
   const unit = unitTicks(meter);
   const inBar = wrap(at, unit * meter.count);
-  const number = String(Math.floor(inBar / unit) + 1);
-  if (inBar % unit === 0) return number;
-  return `${countMark(inBar, meter, syllables).text} of ${number}`;
+  const beat = Math.floor(inBar / unit) + 1;
+  return { beat, mark: inBar % unit === 0 ? null : countMark(inBar, meter, syllables).text };
 }

@@ -1,4 +1,4 @@
-export { countMark, countMarks, countName } from './counting';
+export { beatOf, countMark, countMarks } from './counting';
 export {
   formatFeel,
   pairedNote,
@@ -18,7 +18,7 @@ export {
   tempoBeatTicks,
   unitTicks,
 } from './meter';
-export { NOTE_NAMES, noteWords } from './note-names';
+export { NOTE_NAMES } from './note-names';
 export { ownSyllables, SYLLABLES, SYLLABLES_IDS } from './syllables';
 export {
   isBinarySlot,
@@ -31,7 +31,6 @@ export {
 export {
   bpm,
   FASTEST,
-  noteOfTempo,
   parseBpm,
   secondsToTicks,
   SLOWEST,

@@ -1,20 +1,20 @@
 import type { SwingOf } from './feel';
 import { quarters, type Tick } from './tick';
 
-/** Names of equal slots, as said in the trade; each has a length in ticks. */
+/** Grids of equal slots, each with its length in ticks. */
 export const SUBDIVISIONS = [
-  { id: '4', name: 'quarters', slotTicks: quarters(1) },
-  { id: '4t', name: 'quarter triplets', slotTicks: quarters(2, 3) },
-  { id: '8', name: '8ths', slotTicks: quarters(1, 2) },
-  { id: '8t', name: '8th triplets', slotTicks: quarters(1, 3) },
-  { id: '16', name: '16ths', slotTicks: quarters(1, 4) },
-  { id: '16t', name: 'sextuplets', slotTicks: quarters(1, 6) },
-  { id: '5', name: 'quintuplets', slotTicks: quarters(1, 5) },
-  { id: '7', name: 'septuplets', slotTicks: quarters(1, 7) },
-  { id: '32', name: '32nds', slotTicks: quarters(1, 8) },
-  { id: '9', name: 'nine to the beat', slotTicks: quarters(1, 9) },
-  { id: '12', name: 'twelve to the beat', slotTicks: quarters(1, 12) },
-] as const satisfies readonly { id: string; name: string; slotTicks: Tick }[];
+  { id: '4', slotTicks: quarters(1) },
+  { id: '4t', slotTicks: quarters(2, 3) },
+  { id: '8', slotTicks: quarters(1, 2) },
+  { id: '8t', slotTicks: quarters(1, 3) },
+  { id: '16', slotTicks: quarters(1, 4) },
+  { id: '16t', slotTicks: quarters(1, 6) },
+  { id: '5', slotTicks: quarters(1, 5) },
+  { id: '7', slotTicks: quarters(1, 7) },
+  { id: '32', slotTicks: quarters(1, 8) },
+  { id: '9', slotTicks: quarters(1, 9) },
+  { id: '12', slotTicks: quarters(1, 12) },
+] as const satisfies readonly { id: string; slotTicks: Tick }[];
 
 export type SubdivisionId = (typeof SUBDIVISIONS)[number]['id'];
 

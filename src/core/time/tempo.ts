@@ -1,6 +1,6 @@
 import { fail, ok, type Path, type Result } from '../issue';
 import { tempoBeatTicks, type Meter } from './meter';
-import { TICKS_PER_QUARTER, type Tick } from './tick';
+import { type Tick } from './tick';
 
 declare const bpmBrand: unique symbol;
 
@@ -45,18 +45,6 @@ export function ticksToSeconds(ticks: number, tempo: Tempo): number {
 /** The reverse of `ticksToSeconds`; a derived, fractional number for drawing a playhead. */
 export function secondsToTicks(seconds: number, tempo: Tempo): number {
   return (seconds * tempo.bpm * tempo.beatTicks) / 60;
-}
-
-/** @example noteOfTempo({ bpm: bpm(60), beatTicks: quarters(3, 2) }) // => 'dotted quarter' */
-export function noteOfTempo(tempo: Pick<Tempo, 'beatTicks'>): string {
-  const inQuarters = tempo.beatTicks / TICKS_PER_QUARTER;
-  const names: Readonly<Record<string, string>> = {
-    '0.5': '8th',
-    '1': 'quarter',
-    '1.5': 'dotted quarter',
-    '2': 'half',
-  };
-  return names[String(inQuarters)] ?? `${inQuarters} quarters`;
 }
 
 /** Longest pause between taps that still belong together; a slower tempo than 20 is not ours. */

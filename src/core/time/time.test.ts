@@ -6,9 +6,8 @@ import {
   beats,
   bpm,
   countMark,
-  countName,
+  beatOf,
   formatMeter,
-  noteOfTempo,
   parseBpm,
   parseMeter,
   quarters,
@@ -26,6 +25,7 @@ import {
   TICKS_PER_QUARTER,
   wrap,
 } from '.';
+import { ENGLISH, sayTempoNote } from '@/words';
 
 const fourFour = must(parseMeter('4/4'));
 
@@ -104,9 +104,11 @@ describe('tempo', () => {
 
   it('counts dotted quarters in 6/8 and 12/8', () => {
     for (const text of ['6/8', '12/8']) {
-      expect(noteOfTempo(tempoFor(must(parseMeter(text)), bpm(60)))).toBe('dotted quarter');
+      expect(sayTempoNote(ENGLISH, tempoFor(must(parseMeter(text)), bpm(60)))).toBe(
+        'dotted quarter',
+      );
     }
-    expect(noteOfTempo(tempoFor(must(parseMeter('7/8')), bpm(60)))).toBe('quarter');
+    expect(sayTempoNote(ENGLISH, tempoFor(must(parseMeter('7/8')), bpm(60)))).toBe('quarter');
   });
 
   it.each(['19', '401', 'fast', '', '-60', 'Infinity'])('refuses “%s”', (text) => {
@@ -231,7 +233,7 @@ describe('countMark (common practice, no source)', () => {
   });
 
   it('names a place with its beat', () => {
-    expect(countName(quarters(7, 4), fourFour)).toBe('a of 2');
-    expect(countName(quarters(2), fourFour)).toBe('3');
+    expect(beatOf(quarters(7, 4), fourFour)).toEqual({ beat: 2, mark: 'a' });
+    expect(beatOf(quarters(2), fourFour)).toEqual({ beat: 3, mark: null });
   });
 });

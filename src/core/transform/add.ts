@@ -1,4 +1,11 @@
-import { commonCycle, inTimeOrder, loopLayer, type Layer, type Stroke } from '../pattern';
+import {
+  commonCycle,
+  inTimeOrder,
+  loopLayer,
+  type AddedBy,
+  type Layer,
+  type Stroke,
+} from '../pattern';
 import type { Tick } from '../time';
 
 /** Adds strokes as a layer of their own, looped with the others. What is there already stays as it
@@ -9,7 +16,7 @@ import type { Tick } from '../time';
  * two differ, everything is looped to their common cycle. */
 export function addStrokes(
   layers: readonly Layer[],
-  name: string,
+  by: AddedBy,
   strokes: readonly Stroke[],
   lengthTicks?: Tick,
 ): readonly Layer[] {
@@ -18,7 +25,7 @@ export function addStrokes(
   const own = lengthTicks ?? first.lengthTicks;
   const cycle = commonCycle([first.lengthTicks, own]);
   const whole = layers.map((layer) => loopLayer(layer, cycle));
-  const added = loopLayer({ role: 'over', name, lengthTicks: own, strokes }, cycle);
+  const added = loopLayer({ role: 'over', name: '', added: by, lengthTicks: own, strokes }, cycle);
   const taken = new Set(whole.flatMap((layer) => layer.strokes.map(key)));
   const fresh = added.strokes.filter((stroke) => !taken.has(key(stroke)));
   const once = [...new Map(fresh.map((stroke) => [key(stroke), stroke])).values()];

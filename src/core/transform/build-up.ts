@@ -1,5 +1,5 @@
 import { isHand, type Limb } from '../kit';
-import { gracesOf, type Layer, type Stroke } from '../pattern';
+import { type AddedBy, gracesOf, type Layer, type Stroke } from '../pattern';
 import { swingOfSlot, tick, wrap, type Tick } from '../time';
 import { addStrokes } from './add';
 
@@ -30,7 +30,7 @@ export function withoutOrnaments(layers: readonly Layer[]): readonly Layer[] {
 /** Grace notes as notes of their own, a slot before their main note and from each other, over the seam
  * too: an ornament slowed down. A grace note is left out where its hand plays already.
  * @example a flam on 4 of 16ths, opened in 16ths // => the other hand on 3 */
-export function openGraces(layers: readonly Layer[], slot: Tick, name: string): readonly Layer[] {
+export function openGraces(layers: readonly Layer[], slot: Tick, added: AddedBy): readonly Layer[] {
   const length = layers[0]?.lengthTicks ?? slot;
   const all = layers.flatMap((layer) => layer.strokes);
   const busy = new Set(all.map(({ at, limb }) => `${at} ${limb}`));
@@ -53,5 +53,5 @@ export function openGraces(layers: readonly Layer[], slot: Tick, name: string): 
       return gracesOf(stroke).length > 0 ? plain : stroke;
     }),
   }));
-  return addStrokes(opened, name, graces);
+  return addStrokes(opened, added, graces);
 }

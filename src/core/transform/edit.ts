@@ -1,5 +1,12 @@
 import type { Limb, TextureId, VoiceId } from '../kit';
-import { inTimeOrder, type Dynamic, type Layer, type Ornament, type Stroke } from '../pattern';
+import {
+  type AddedBy,
+  type Dynamic,
+  inTimeOrder,
+  type Layer,
+  type Ornament,
+  type Stroke,
+} from '../pattern';
 import { tick, type Tick } from '../time';
 import { addStrokes } from './add';
 
@@ -36,7 +43,7 @@ export function editStrokes(
   layers: readonly Layer[],
   edits: readonly HandEdit[],
   lengthTicks: Tick,
-  name: string,
+  by: AddedBy,
 ): Edited {
   const length = layers[0]?.lengthTicks ?? lengthTicks;
   const repeats = length % lengthTicks === 0 ? length / lengthTicks : 1;
@@ -60,7 +67,7 @@ export function editStrokes(
     });
     return { ...layer, strokes: strokes.sort(inTimeOrder) };
   });
-  return { layers: addStrokes(edited, name, added), stale: changed.size - found.size };
+  return { layers: addStrokes(edited, by, added), stale: changed.size - found.size };
 }
 
 /** What stays in its place stays written as it was. */

@@ -1,5 +1,12 @@
 import type { Limb, VoiceId } from '../kit';
-import { inTimeOrder, loopLayer, type Dynamic, type Layer, type Stroke } from '../pattern';
+import {
+  type AddedBy,
+  type Dynamic,
+  inTimeOrder,
+  type Layer,
+  loopLayer,
+  type Stroke,
+} from '../pattern';
 import { gcd, isBinarySlot, tick } from '../time';
 import { addStrokes } from './add';
 
@@ -20,7 +27,7 @@ export interface EveryNth {
  * @param layers all of one length, whole bars
  * @example bass drum on every 2nd of right-hand 8ths, from the 1st // => slots 0 2 4 6 of 8
  * @example every 3rd of `xx-xx-x-xx-xx-x-` // => 0 4 9 14, in a cycle of 3 bars */
-export function everyNth(layers: readonly Layer[], rule: EveryNth, name: string) {
+export function everyNth(layers: readonly Layer[], rule: EveryNth, by: AddedBy) {
   const { nth, first } = rule;
   const counted = notesOf(layers, rule);
   const restarts = restartsOf(counted);
@@ -34,7 +41,7 @@ export function everyNth(layers: readonly Layer[], rule: EveryNth, name: string)
     const written = { at, ...(slot && { slot }), ...(swings && { swings }) };
     return [{ ...written, ...to, dynamic, from: { source: 'added', by: 'every-nth' } }];
   });
-  return addStrokes(whole, name, added);
+  return addStrokes(whole, by, added);
 }
 
 /** A counted note, with the layer that it stands in. */

@@ -1,5 +1,5 @@
 import type { Limb, VoiceId } from '../kit';
-import { type Dynamic, type Layer, type Stroke } from '../pattern';
+import { type AddedBy, type Dynamic, type Layer, type Stroke } from '../pattern';
 import { onBeat, swingOfSlot, tick, wrap, type Meter, type Tick } from '../time';
 import { addStrokes } from './add';
 
@@ -21,7 +21,7 @@ export function thicken(
   layers: readonly Layer[],
   rule: Thickening,
   slot: Tick,
-  name: string,
+  by: AddedBy,
 ): readonly Layer[] {
   const length = layers[0]?.lengthTicks ?? slot;
   const all = layers.flatMap((layer) => layer.strokes);
@@ -45,7 +45,7 @@ export function thicken(
       ...(swings && { swings }),
       from: { source: 'added', by: 'thicken' },
     }));
-  return addStrokes(layers, name, added);
+  return addStrokes(layers, by, added);
 }
 
 function isAnchor(stroke: Stroke, { around }: Thickening): boolean {

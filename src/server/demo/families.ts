@@ -15,7 +15,7 @@ function shipped(id: string): Ostinato {
 function typed(text: string, name: string): Ostinato {
   const [first] = must(readOstinato(text, must(parseMeter('4/4'))));
   if (!first) throw new Error(`nothing reads ${text}`);
-  const { meter, swung, lanes } = first.ostinato;
+  const { meter, swung, lanes } = first;
   return { content: { name, meter, swung, lanes: [...lanes] } };
 }
 

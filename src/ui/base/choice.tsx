@@ -37,7 +37,7 @@ export function Choice<T extends string>({
   /** For options with long hints. */
   wide?: boolean;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
   const [trouble, setTrouble] = useState('');
@@ -69,7 +69,7 @@ export function Choice<T extends string>({
     <Popover.Root open={open} onOpenChange={(next) => show(next)}>
       <Popover.Trigger
         className={className}
-        aria-label={`${label}: ${typeof children === 'string' ? words(children) : ''}`}
+        aria-label={`${label}: ${typeof children === 'string' ? children : ''}`}
         onKeyDown={(event) => {
           const types = event.key.length === 1 && event.key !== ' ';
           if (!types || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -78,7 +78,7 @@ export function Choice<T extends string>({
           show(true, event.key);
         }}
       >
-        {typeof children === 'string' ? words(children) : children}
+        {typeof children === 'string' ? children : children}
       </Popover.Trigger>
       <Pop className={wide ? 'w-[36rem]' : 'w-80'}>
         <Command label={label} loop filter={contains} onKeyDown={takeTyped}>

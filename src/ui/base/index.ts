@@ -14,7 +14,6 @@ export {
   Loading,
   SpeechProvider,
   useSpeech,
-  Words,
 } from './speech';
 export { issuesAt, Trouble } from './trouble';
 export { useFormAction } from './use-form-action';

@@ -1,14 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import {
-  LIMIT_NAMES,
-  LIMIT_RANGE,
-  limitsOf,
-  USUAL_LIMITS,
-  type KitProfile,
-  type Limits,
-} from '@/core/kit';
+import { LIMIT_KEYS, LIMIT_RANGE, limitsOf, USUAL_LIMITS, type KitProfile } from '@/core/kit';
 import { useSpeech } from './speech';
 
 /** What is too near on a kit, in ms: each limit a field; an empty one is the usual. */
@@ -23,10 +16,10 @@ export function LimitsFields({
   return (
     <fieldset>
       <legend className="label mb-1">{say.t('screen.common.warnWhenCloserThanInMs')}</legend>
-      {(Object.keys(LIMIT_NAMES) as (keyof Limits)[]).map((key) => (
+      {LIMIT_KEYS.map((key) => (
         <LimitField
           key={key}
-          name={LIMIT_NAMES[key]}
+          name={say.t(`kit.limit.${key}`)}
           ms={limitsOf({ limits })[key]}
           usual={USUAL_LIMITS[key]}
           onSet={(ms) => onSet({ ...limits, [key]: ms })}

@@ -1,7 +1,6 @@
 'use client';
 
 import { Command } from 'cmdk';
-import { useSpeech } from './speech';
 
 export interface Option<T extends string> {
   readonly value: T;
@@ -23,11 +22,10 @@ export function OptionItem<T extends string>({
   found: string | null;
   onSelect: (value: T) => void;
 }) {
-  const { words } = useSpeech();
   return (
     <Command.Item
       value={value}
-      keywords={[found ?? `${text} ${words(text)} ${hint ?? ''}`]}
+      keywords={[found ?? `${text} ${hint ?? ''}`]}
       onSelect={() => onSelect(value)}
       aria-checked={on}
       className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
@@ -35,8 +33,8 @@ export function OptionItem<T extends string>({
       <span className="w-3 shrink-0" aria-hidden>
         {on ? '●' : ''}
       </span>
-      <span>{words(text)}</span>
-      {hint && <span className="ml-auto pl-3 text-sm text-soft">{words(hint)}</span>}
+      <span>{text}</span>
+      {hint && <span className="ml-auto pl-3 text-sm text-soft">{hint}</span>}
     </Command.Item>
   );
 }

@@ -4,15 +4,13 @@ import { Toaster } from 'sonner';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
-import { noteWords, type Syllables } from '@/core/time';
+import type { Syllables } from '@/core/time';
 import { sayCaution, sayIn, sayIssues, type Locale, type Say } from '@/words';
 
 interface Spoken {
   readonly speech: Speech;
   /** What puts facts into words. */
   readonly say: Say;
-  /** Words with the studio's note names. */
-  readonly words: (text: string) => string;
   readonly syllables: Syllables;
 }
 
@@ -22,7 +20,6 @@ function spokenOf(locale: Locale, speech: Speech): Spoken {
   const say = sayIn(locale, speech);
   return {
     ...{ speech, say },
-    words: (text) => noteWords(text, speech.notes),
     syllables: say.syllables,
   };
 }
@@ -63,11 +60,6 @@ export function SpeechProvider({ speech, children }: { speech: Speech; children:
 
 export function useSpeech(): Spoken {
   return useContext(SpeechContext);
-}
-
-/** Words with the studio's note names, where a hook cannot be. */
-export function Words({ text }: { text: string }) {
-  return <>{useSpeech().words(text)}</>;
 }
 
 /** Issues in words, where a hook cannot be. */

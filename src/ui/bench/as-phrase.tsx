@@ -2,12 +2,11 @@
 
 import type { ReactNode } from 'react';
 import { ok, unreachable, type Issue, type Result } from '@/core/issue';
-import { interpretationName } from '@/core/interpret';
 import { parseSticking } from '@/core/pattern';
-import { INTERPRETATION_STARTS, type ClosedRecipe } from '@/core/recipe';
-import { subdivision, type SubdivisionId } from '@/core/time';
-import { sayNote } from '@/words';
-import { Choice, type Option, Trouble, useSpeech } from '../base';
+import { type ClosedRecipe, INTERPRETATION_STARTS, type StartId } from '@/core/recipe';
+import { type SubdivisionId } from '@/core/time';
+import { sayNote, sayReadAs, sayStart, saySubdivision } from '@/words';
+import { Choice, Trouble, useSpeech } from '../base';
 import { CellsPhrase } from './cells-phrase';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 import { KeepRules } from './keep-rules';
@@ -16,21 +15,13 @@ import { RulesPhrase } from './rules-phrase';
 
 type As = ClosedRecipe['as'];
 
-const STARTS: readonly Option<string>[] = INTERPRETATION_STARTS.map(({ id, name, says }) => ({
-  value: id,
-  text: name,
-  hint: says,
-}));
-
 /** Marks a studio's own rules among the interpretations. */
 const OWN = 'own ';
 
 /** From which length on a note can be called long. */
 const LONG_FROM = ['4', '8', '16'] as const;
 
-const GRIDS: readonly Option<SubdivisionId>[] = (['8', '8t', '16', '16t', '32'] as const).map(
-  (id) => ({ value: id, text: subdivision(id).name }),
-);
+const GRIDS = ['8', '8t', '16', '16t', '32'] as const;
 
 /** The interpretation and its options, in words that can be changed. */
 export function AsPhrase({
@@ -43,7 +34,7 @@ export function AsPhrase({
   issues: readonly Issue[];
   onChange: (as: As) => void;
   /** Reads the line another way, by the id of its start. */
-  onRead: (id: string) => void;
+  onRead: (id: StartId) => void;
 }) {
   const { say } = useSpeech();
   const { as } = recipe;
@@ -54,11 +45,16 @@ export function AsPhrase({
       text: name,
       hint: say.t('screen.common.ownRules'),
     })),
-    ...STARTS,
+    ...INTERPRETATION_STARTS.map(({ id }) => {
+      const { name, says } = sayStart(say, id);
+      return { value: id as string, text: name, hint: says };
+    }),
   ];
   function choose(value: string) {
     const own = rules.find(({ id }) => value === OWN + id);
-    if (!own) return onRead(value);
+    const start = INTERPRETATION_STARTS.find(({ id }) => id === value);
+    if (start) return onRead(start.id);
+    if (!own) return;
     const copies = own.content.rules.map((rule) => ({ ...rule, plays: [...rule.plays] }));
     onChange({ kind: 'rules', rules: copies });
   }
@@ -72,7 +68,7 @@ export function AsPhrase({
             onChoose={choose}
             wide
           >
-            {interpretationName(as.kind)}
+            {sayReadAs(say, as.kind)}
           </Choice>
         }
         {...{ recipe, onChange }}
@@ -207,13 +203,13 @@ function GridPhrase({
 }) {
   const { say } = useSpeech();
   return (
-    <Choice
+    <Choice<SubdivisionId>
       label={say.t('screen.common.gridCapital')}
-      options={GRIDS}
+      options={GRIDS.map((id) => ({ value: id, text: saySubdivision(say, id) }))}
       value={value}
       onChoose={onChoose}
     >
-      {subdivision(value).name}
+      {saySubdivision(say, value)}
     </Choice>
   );
 }

@@ -4,7 +4,7 @@ import { ok } from '@/core/issue';
 import { STYLES, type Style } from '@/core/kit';
 import type { ClosedRecipe, Recipe } from '@/core/recipe';
 import { formatFeel, formatMeter, parseFeel, parseMeter } from '@/core/time';
-import { sayEach, type Key } from '@/words';
+import { type Key, sayEach, sayFeel } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 
 const METERS: readonly Option<string>[] = [
@@ -66,7 +66,7 @@ export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
       feel.value.kind === 'straight'
         ? undefined
         : say.t('screen.bench.straight', { eighths, sixteenths });
-    return [{ value: said, text: said, hint }];
+    return [{ value: said, text: sayFeel(say, feel.value), hint }];
   });
   return (
     <Choice
@@ -82,7 +82,7 @@ export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
         return typed.ok ? ok(formatFeel(typed.value)) : typed;
       }}
     >
-      {formatFeel(recipe.feel)}
+      {sayFeel(say, recipe.feel)}
     </Choice>
   );
 }

@@ -2,8 +2,8 @@
 
 import { Archive, FilePlus2, Link2, ListOrdered, Redo2, Save, Shapes, Undo2 } from 'lucide-react';
 import Link from 'next/link';
-import { suggestName } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
+import { suggestName } from '@/words';
 import { Button, buttonLook, ProgramChoice, useSpeech } from '../base';
 import { isSaved, type DraftHistory } from './draft';
 import type { Desk } from './use-desk';
@@ -36,7 +36,7 @@ export function BenchHeader({
       <input
         aria-label={say.t('screen.bench.exerciseName')}
         className="title-field min-w-0 flex-1 font-serif text-xl"
-        placeholder={nothing ? say.t('screen.bench.newExercise') : suggestName(draft.recipe)}
+        placeholder={nothing ? say.t('screen.bench.newExercise') : suggestName(say, draft.recipe)}
         maxLength={80}
         value={draft.name}
         onChange={(event) => onName(event.target.value)}

@@ -7,7 +7,7 @@ import { parseSticking } from '@/core/pattern';
 import { parseLine } from '@/core/reading';
 import type { ClosedRecipe } from '@/core/recipe';
 import { parseMeter } from '@/core/time';
-import { saySixteenths, type Say } from '@/words';
+import { type Say, sayMaterial, saySixteenths } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { VoicePhrase } from './phrase-parts';
 import { useMaterials } from './library';
@@ -110,14 +110,14 @@ function CellSetPhrase({
         set: () => (
           <Choice
             label={say.t('screen.bench.cellSetCapital')}
-            options={free.map(({ id, name }) => ({ value: id, text: name }))}
+            options={free.map((one) => ({ value: one.id, text: sayMaterial(say, one) }))}
             value={as.cells.id}
             onChoose={(id) => {
               const set = free.find((one) => one.id === id);
               if (set) take(set);
             }}
           >
-            {as.cells.content.name}
+            {sayMaterial(say, as.cells)}
           </Choice>
         ),
       })}

@@ -5,13 +5,10 @@ import type { ReactNode } from 'react';
 import type { Assignment } from '@/core/interpret';
 import { LIMBS, type Limb, type VoiceId } from '@/core/kit';
 import { DISPLACEMENT_SLOTS } from '@/core/recipe';
-import { subdivision, type SubdivisionId } from '@/core/time';
+import { type SubdivisionId } from '@/core/time';
+import { saySubdivision } from '@/words';
 import { useSpeech } from '../base';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
-
-const SLOTS = Object.fromEntries(
-  DISPLACEMENT_SLOTS.map((id) => [id, subdivision(id).name]),
-) as Record<SubdivisionId, string>;
 
 export const LIMB_WORDS = Object.fromEntries(LIMBS.map((limb) => [limb, limb])) as Record<
   Limb,
@@ -76,7 +73,12 @@ export function Slots({
     <Toggle
       label={say.t('screen.bench.unit')}
       bare
-      options={SLOTS}
+      options={
+        Object.fromEntries(DISPLACEMENT_SLOTS.map((id) => [id, saySubdivision(say, id)])) as Record<
+          SubdivisionId,
+          string
+        >
+      }
       value={value}
       onChoose={onChoose}
     />
@@ -98,7 +100,6 @@ export function Toggle<T extends string>({
   /** Without its label beside it. */
   bare?: boolean;
 }) {
-  const { words } = useSpeech();
   const group = (
     <ToggleGroup.Root
       type="single"
@@ -113,7 +114,7 @@ export function Toggle<T extends string>({
           value={key}
           className="px-2 py-0.5 text-sm data-[state=on]:bg-ink data-[state=on]:text-paper"
         >
-          {words(text)}
+          {text}
         </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>

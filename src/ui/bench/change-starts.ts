@@ -1,5 +1,5 @@
-import { sayChange, type Change } from '@/core/recipe';
-import type { Say } from '@/words';
+import { type Change } from '@/core/recipe';
+import { type Say, sayChange } from '@/words';
 import type { Option } from '../base';
 
 const BASS = { limb: 'RF', voice: 'bass' } as const;
@@ -74,7 +74,7 @@ export const CHANGE_STARTS: readonly Change[] = [
 export function changeOptions(say: Say): readonly Option<string>[] {
   return CHANGE_STARTS.map((change, index) => ({
     value: String(index),
-    text: sayChange(change),
+    text: sayChange(say, change),
     hint: tradeWord(say, change),
   }));
 }

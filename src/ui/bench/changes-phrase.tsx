@@ -1,7 +1,8 @@
 'use client';
 
 import { Popover } from 'radix-ui';
-import { sayChange, type Change } from '@/core/recipe';
+import { type Change } from '@/core/recipe';
+import { sayChange } from '@/words';
 import { Choice, Pop, useSpeech } from '../base';
 import { ChangeEditor } from './change-editor';
 import { changeOptions, CHANGE_STARTS } from './change-starts';
@@ -34,7 +35,7 @@ export function ChangesPhrase({
   changes: readonly Change[];
   onChange: (changes: Change[], about?: string) => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   return (
     <>
       {changes.map((change, index) => {
@@ -47,13 +48,13 @@ export function ChangesPhrase({
           <span key={index}>
             {index > 0 && <span className="text-soft">{say.t('screen.bench.then')} </span>}
             <Popover.Root>
-              <Popover.Trigger className="phrase">{words(sayChange(change))}</Popover.Trigger>
+              <Popover.Trigger className="phrase">{sayChange(say, change)}</Popover.Trigger>
               <Pop className="max-h-[70vh] max-w-[44rem] overflow-y-auto p-3">
                 <ChangeEditor change={change} onChange={replace} />
               </Pop>
             </Popover.Root>
             <TakeAway
-              what={words(sayChange(change))}
+              what={sayChange(say, change)}
               onClick={() => onChange(changes.filter((_, at) => at !== index))}
             />{' '}
           </span>

@@ -2,7 +2,7 @@
 
 import type { KitProfile } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
-import { sayHandedness, sayVoice, type Say } from '@/words';
+import { type Say, sayHandedness, sayMaterial, sayVoice } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { useMaterials, useShelf } from './library';
 import { VersionNote } from './version-note';
@@ -29,7 +29,11 @@ export function KitPhrase({
     })),
     ...kits
       .filter((one) => !one.archived)
-      .map(({ id, name, content }) => ({ value: id, text: name, hint: sayKit(say, content) })),
+      .map((one) => ({
+        value: one.id as string,
+        text: sayMaterial(say, one),
+        hint: sayKit(say, one.content),
+      })),
   ];
   function choose(value: string) {
     const student = students.find(({ id }) => value === STUDENT + id);
@@ -53,7 +57,7 @@ export function KitPhrase({
         onChoose={choose}
         wide
       >
-        {recipe.kit.content.name}
+        {sayMaterial(say, recipe.kit)}
       </Choice>
       <VersionNote of={recipe.kit} kind="kit" onUpdate={({ id }) => choose(id)} />
     </>

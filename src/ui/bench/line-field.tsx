@@ -7,8 +7,8 @@ import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
 import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking';
-import { parseMeter, subdivision } from '@/core/time';
-import { sayNote, type Say } from '@/words';
+import { parseMeter } from '@/core/time';
+import { type Say, sayAgainst, sayMaterial, sayNote, saySubdivision } from '@/words';
 import { Pop, Trouble, useSpeech } from '../base';
 import { useMaterials } from './library';
 import { VersionNote } from './version-note';
@@ -54,7 +54,7 @@ export function LineField({
   const input = useRef<HTMLInputElement>(null);
   const [active, setActive] = useState<number | null>(null);
   const [open, setOpen] = useState(false);
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const lines = useMaterials('line');
   const stickings = useMaterials('sticking');
   const text = play ? textOf(play.content) : '';
@@ -122,9 +122,7 @@ export function LineField({
             {say.t('screen.bench.roundAfterBars', { round })}
           </span>
         )}
-        {play?.content.name && (
-          <span className="shrink-0 text-soft">{words(play.content.name)}</span>
-        )}
+        {play?.content.name && <span className="shrink-0 text-soft">{sayMaterial(say, play)}</span>}
         {play && (
           <VersionNote
             of={play}
@@ -155,10 +153,8 @@ export function LineField({
                 choose(offer);
               }}
             >
-              <span>{words(offer.text)}</span>
-              <span className="ml-auto text-sm whitespace-nowrap text-soft">
-                {words(offer.name)}
-              </span>
+              <span>{offer.text}</span>
+              <span className="ml-auto text-sm whitespace-nowrap text-soft">{offer.name}</span>
             </li>
           ))}
         </ul>
@@ -199,18 +195,18 @@ function offersFor(
     ...compositeOffers(text, meter, say),
     ...lines
       .filter((one) => one.meter !== null && meter.startsWith(one.meter))
-      .filter(({ content, name }) => fits(content.text, name))
-      .map(({ id, version, name, content }): Offer => ({
+      .filter((one) => fits(one.content.text, `${one.name} ${sayMaterial(say, one)}`))
+      .map(({ id, version, content }): Offer => ({
         key: id,
-        name,
+        name: sayMaterial(say, { id, content }),
         text: content.text,
         play: { id, version, content: { ...content } },
       })),
     ...stickings
-      .filter(({ content, name }) => fits(content.sticking, name))
-      .map(({ id, version, name, content }): Offer => ({
+      .filter((one) => fits(one.content.sticking, `${one.name} ${sayMaterial(say, one)}`))
+      .map(({ id, version, content }): Offer => ({
         key: id,
-        name,
+        name: sayMaterial(say, { id, content }),
         text: content.sticking,
         play: { id, version, content: { ...content } },
       })),
@@ -221,10 +217,10 @@ function compositeOffers(text: string, meterText: string, say: Say): readonly Of
   const meter = parseMeter(meterText);
   const letters = text.toUpperCase().replace(/\s/g, '');
   if (!meter.ok) return [];
-  return compositeReadings(letters, meter.value).map(({ sticking, slot, says }) => ({
+  return compositeReadings(letters, meter.value).map(({ sticking, slot, right, left }) => ({
     key: `${sticking} ${slot}`,
-    name: says.split(',')[0] ?? '',
-    text: say.t('screen.bench.stickingInGrid', { sticking, grid: subdivision(slot).name }),
+    name: sayAgainst(say, { right, left }),
+    text: say.t('screen.bench.stickingInGrid', { sticking, grid: saySubdivision(say, slot) }),
     play: { content: { ...stickingStart(sticking), slot, accents: 'none' } },
   }));
 }

@@ -5,7 +5,7 @@ import { ok, type Result } from '@/core/issue';
 import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { toggleOstinato, type ClosedRecipe } from '@/core/recipe';
 import { parseMeter, type Syllables } from '@/core/time';
-import type { Say } from '@/words';
+import { type Say, sayLanes, sayMaterial } from '@/words';
 import { Choice, useSpeech, type Option } from '../base';
 import { useMaterials } from './library';
 import { TakeAway } from './phrase-parts';
@@ -16,10 +16,11 @@ const MOST_OSTINATI = 4;
 type OnChange = (recipe: ClosedRecipe) => void;
 type Ostinati = readonly Material<'ostinato'>[];
 
-function optionOf(say: Say, { id, name, meter, own }: Material<'ostinato'>): Option<string> {
+function optionOf(say: Say, one: Material<'ostinato'>): Option<string> {
+  const { id, meter, own } = one;
   return {
     value: id,
-    text: name,
+    text: sayMaterial(say, one),
     hint: own ? say.t('screen.bench.own', { meter: meter ?? '' }) : (meter ?? ''),
   };
 }
@@ -44,11 +45,11 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
             value={one.id}
             wide
             placeholder={say.t('screen.common.aNameOrTypedKX')}
-            offer={(text) => typedOptions(text, recipe, syllables)}
+            offer={(text) => typedOptions(say, text, recipe)}
             onType={(text) => readTyped(text, recipe, syllables)}
             onChoose={(id) => onChange(replaceOstinato(recipe, index, id, ostinati))}
           >
-            {one.content.name}
+            {sayMaterial(say, one)}
           </Choice>
           <VersionNote
             of={one}
@@ -69,7 +70,7 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
             }
           />
           <TakeAway
-            what={one.content.name}
+            what={sayMaterial(say, one)}
             onClick={() => onChange({ ...recipe, over: over.filter((_, at) => at !== index) })}
           />
         </span>
@@ -81,7 +82,7 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
           className="phrase-add"
           wide
           placeholder={say.t('screen.common.aNameOrTypedKX')}
-          offer={(text) => typedOptions(text, recipe, syllables)}
+          offer={(text) => typedOptions(say, text, recipe)}
           onType={(text) => readTyped(text, recipe, syllables)}
           onChoose={(id) => onChange(addOstinato(recipe, id, ostinati))}
         >
@@ -95,18 +96,14 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
 /** Marks an ostinato that was typed and has no id: its content follows as JSON. */
 const TYPED = 'typed ';
 
-function typedOptions(
-  text: string,
-  recipe: ClosedRecipe,
-  syllables: Syllables,
-): readonly Option<string>[] {
+function typedOptions(say: Say, text: string, recipe: ClosedRecipe): readonly Option<string>[] {
   const meter = parseMeter(recipe.meter);
   if (!looksTyped(text) || !meter.ok) return [];
-  const read = readOstinato(text, meter.value, syllables);
+  const read = readOstinato(text, meter.value, say.syllables);
   if (!read.ok) return [];
-  return read.value.map(({ ostinato, says }) => ({
+  return read.value.map((ostinato) => ({
     value: TYPED + JSON.stringify(ostinato),
-    text: says,
+    text: sayLanes(say, ostinato.lanes),
   }));
 }
 
@@ -115,7 +112,7 @@ function readTyped(text: string, recipe: ClosedRecipe, syllables: Syllables): Re
   if (!meter.ok) return meter;
   const read = readOstinato(text, meter.value, syllables);
   if (!read.ok) return read;
-  return ok(TYPED + JSON.stringify(read.value[0]?.ostinato));
+  return ok(TYPED + JSON.stringify(read.value[0]));
 }
 
 function addOstinato(recipe: ClosedRecipe, id: string, ostinati: Ostinati): ClosedRecipe {

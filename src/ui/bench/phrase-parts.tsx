@@ -1,29 +1,10 @@
 'use client';
 
 import { Minus, Plus, X } from 'lucide-react';
-import {
-  isHand,
-  limbName,
-  LIMBS,
-  parseVoice,
-  voice,
-  VOICES,
-  type Limb,
-  type VoiceId,
-} from '@/core/kit';
+import { isHand, LIMBS, parseVoice, VOICES, type Limb, type VoiceId } from '@/core/kit';
 import type { Assignment } from '@/core/interpret';
-import { Choice, type Option, useSpeech } from '../base';
-
-const VOICE_OPTIONS: readonly Option<VoiceId>[] = VOICES.map(({ id, name, letter }) => ({
-  value: id,
-  text: name,
-  hint: letter,
-}));
-
-const LIMB_OPTIONS: readonly Option<Limb>[] = LIMBS.map((limb) => ({
-  value: limb,
-  text: limbName(limb),
-}));
+import { sayLimb, sayVoice } from '@/words';
+import { Choice, useSpeech } from '../base';
 
 export function VoicePhrase({
   label,
@@ -34,15 +15,20 @@ export function VoicePhrase({
   value: VoiceId;
   onChoose: (value: VoiceId) => void;
 }) {
+  const { say } = useSpeech();
   return (
     <Choice
       label={label}
-      options={VOICE_OPTIONS}
+      options={VOICES.map(({ id, letter }) => ({
+        value: id,
+        text: sayVoice(say, id),
+        hint: letter,
+      }))}
       value={value}
       onChoose={onChoose}
       onType={(text) => parseVoice(text, [])}
     >
-      {voice(value).name}
+      {sayVoice(say, value)}
     </Choice>
   );
 }
@@ -67,7 +53,7 @@ export function AssignmentPhrase({
       />{' '}
       <Choice
         label={say.t('screen.bench.limb', { label })}
-        options={LIMB_OPTIONS}
+        options={LIMBS.map((limb) => ({ value: limb, text: sayLimb(say, limb) }))}
         value={value.limb}
         onChoose={(limb) => onChange({ ...value, limb })}
       >

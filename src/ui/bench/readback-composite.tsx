@@ -57,6 +57,7 @@ export function Composite({
         {said && onChange ? (
           <Retype
             label={say.t('screen.bench.saidAsOne')}
+            exercise={exercise}
             text={said}
             read={(text) => retypeComposite(recipe, exercise, limbs, text)}
             onChoose={(one) => onChange(one.recipe)}

@@ -11,7 +11,7 @@ import { LOUD, sayPlaces } from './readback-part';
 /** Limbs that meet, and notes that stand alone. */
 export function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
   const { together, alone } = readback.lockUp;
-  const { say, syllables } = useSpeech();
+  const { say } = useSpeech();
   return (
     <ul className="flex flex-col gap-0.5">
       {together.map(({ limbs, at }) => (
@@ -25,7 +25,7 @@ export function LockUpList({ exercise, readback }: { exercise: Exercise; readbac
             {say.t.rich('screen.bench.countOn', {
               ...LOUD,
               count: at.length,
-              places: sayPlaces(say, at, exercise, syllables),
+              places: sayPlaces(say, at, exercise),
             })}
           </span>
         </li>
@@ -38,7 +38,7 @@ export function LockUpList({ exercise, readback }: { exercise: Exercise; readbac
             {say.t.rich('screen.bench.countAloneOn', {
               ...LOUD,
               count: at.length,
-              places: sayPlaces(say, at, exercise, syllables),
+              places: sayPlaces(say, at, exercise),
             })}
           </span>
         </li>

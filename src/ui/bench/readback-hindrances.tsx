@@ -20,7 +20,7 @@ export function Hindrances({
   exercise: Exercise;
   onKeep: (kept: Kept) => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const { kept } = exercise;
   const groups = groupsOf(
     hindrances.filter(({ rule }) => !kept.some((one) => one.rule === rule)),
@@ -31,8 +31,7 @@ export function Hindrances({
     <ul className="flex flex-col gap-2">
       {groups.map(({ rule, places, reason, mend }) => (
         <li key={reason} className="border-l-3 border-warm pl-2 text-sm leading-5">
-          <b>{words(sayWheres(say, places))}.</b> {words(reason)}{' '}
-          <span className="text-soft">{words(mend)}</span>{' '}
+          <b>{sayWheres(say, places)}.</b> {reason} <span className="text-soft">{mend}</span>{' '}
           <Keep onKeep={(note) => onKeep([...kept, { rule, note }])} />
         </li>
       ))}

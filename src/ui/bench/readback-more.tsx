@@ -53,13 +53,13 @@ export function FeltText({ readback }: { readback: Readback }) {
 
 /** One to three things to watch for. */
 export function Cues({ readback, meter }: { readback: Readback; meter: string }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   if (readback.cues.length === 0) return null;
   return (
     <Part label={say.t('screen.bench.watchForCapital')}>
       <ul className="flex flex-col gap-0.5" data-testid="cues">
         {readback.cues.map((cue) => (
-          <li key={cue.kind}>{words(sayCue(say, cue, meter))}</li>
+          <li key={cue.kind}>{sayCue(say, cue, meter)}</li>
         ))}
       </ul>
     </Part>
@@ -74,7 +74,7 @@ export function SyncopationList({
   exercise: Exercise;
   readback: Readback;
 }) {
-  const { say, syllables } = useSpeech();
+  const { say } = useSpeech();
   const against = readback.syncopation.filter(({ value }) => value > 0);
   if (against.length === 0) return <p>{say.t('screen.common.nothing')}</p>;
   return (
@@ -90,7 +90,6 @@ export function SyncopationList({
                 say,
                 places.map(({ at }) => quarters(at, quarters(1))),
                 exercise,
-                syllables,
               ),
             })}
           </span>

@@ -60,6 +60,7 @@ export const ReadbackPanel = memo(function ReadbackPanel({
         <Part label={say.t('screen.common.line')}>
           <Retype
             label={say.t('screen.bench.lineReadBack')}
+            exercise={exercise}
             text={readback.line}
             read={(text) => retypeLine(recipe, exercise, text)}
             onChoose={(one) => onChange(one.recipe)}
@@ -149,6 +150,7 @@ function Counts({
             {onChange ? (
               <Retype
                 label={say.t('screen.bench.countOfThe', { limb: sayLimb(say, limb) })}
+                exercise={exercise}
                 text={bars.join(' | ')}
                 read={(text) => retypeCount(recipe, exercise, limb, text, syllables)}
                 onChoose={(one) => onChange(one.recipe)}

@@ -2,9 +2,9 @@
 
 import { Popover } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
-import { placeName, type Exercise } from '@/core/recipe';
-import type { Syllables, Tick } from '@/core/time';
-import { sayDerivation, type Asked, type DerivedPart, type Say } from '@/words';
+import { type Exercise } from '@/core/recipe';
+import type { Tick } from '@/core/time';
+import { type Asked, type DerivedPart, type Say, sayDerivation, sayPlaceIn } from '@/words';
 import { Pop, useSpeech } from '../base';
 
 /** A part of the readback with its word in the margin; where it can be worked out by hand, the word
@@ -37,7 +37,7 @@ function How({
   readonly label: string;
   readonly part: DerivedPart;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -51,7 +51,7 @@ function How({
       <Pop side="left" sideOffset={8} className="max-w-md p-3">
         <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
           {sayDerivation(say, part, asked).map((line, index) => (
-            <li key={index}>{words(line)}</li>
+            <li key={index}>{line}</li>
           ))}
         </ol>
       </Pop>
@@ -63,15 +63,10 @@ function How({
 export const MOST_PLACES = 8;
 
 /** Places of the cycle, with their bar where there are several; long lists are cut. */
-export function sayPlaces(
-  say: Say,
-  places: readonly Tick[],
-  exercise: Exercise,
-  syllables?: Syllables,
-): string {
+export function sayPlaces(say: Say, places: readonly Tick[], exercise: Exercise): string {
   const said = places
     .slice(0, MOST_PLACES)
-    .map((at) => placeName(at, exercise, syllables))
+    .map((at) => sayPlaceIn(say, at, exercise))
     .join(', ');
   const more = places.length - MOST_PLACES;
   return more > 0 ? say.t('screen.bench.placesMore', { places: said, more }) : said;

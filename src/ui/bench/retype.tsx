@@ -4,6 +4,8 @@ import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { type Result } from '@/core/issue';
 import type { Retyped } from '@/core/retype';
+import { sayRetyping } from '@/words';
+import { type Exercise } from '@/core/recipe';
 import { IssueWords, Pop, useSpeech } from '../base';
 
 /** Read text that can be typed anew where it stands: the recipe follows. Text that reads in several
@@ -11,6 +13,7 @@ import { IssueWords, Pop, useSpeech } from '../base';
 export function Retype({
   label,
   text,
+  exercise,
   read,
   onChoose,
   children,
@@ -18,12 +21,14 @@ export function Retype({
 }: {
   label: string;
   text: string;
+  /** What is played now. */
+  exercise: Exercise;
   read: (text: string) => Result<readonly Retyped[]>;
   onChoose: (retyped: Retyped) => void;
   children: ReactNode;
   className?: string;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const [open, setOpen] = useState(false);
   const [typed, setTyped] = useState(text);
   const changed = typed.trim() !== text.trim();
@@ -77,7 +82,7 @@ export function Retype({
                 className="w-full rounded-sm px-2 py-1 text-left text-sm hover:bg-warm-wash focus-visible:bg-warm-wash"
                 onClick={() => take(one)}
               >
-                {words(one.says)}
+                {sayRetyping(say, one.means, exercise)}
               </button>
             </li>
           ))}

@@ -2,9 +2,10 @@
 
 import { useId, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
-import { LIMB_POLICIES, type LimbPolicy } from '@/core/interpret';
-import { readAs, sayPolicy, type ClosedRecipe, type Exercise } from '@/core/recipe';
-import { Choice, issuesAt, type Option, Trouble, useSpeech } from '../base';
+import { LIMB_POLICIES } from '@/core/interpret';
+import { readAs, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import { sayPolicy } from '@/words';
+import { Choice, issuesAt, Trouble, useSpeech } from '../base';
 import { AsPhrase } from './as-phrase';
 import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
 import { AddChange, ChangesPhrase } from './changes-phrase';
@@ -13,11 +14,6 @@ import { LineField } from './line-field';
 import { OverPhrase } from './over-phrase';
 import { StickingPhrase } from './sticking-phrase';
 import { AddMember, ThenPhrase } from './then-phrase';
-
-const POLICIES: readonly Option<LimbPolicy>[] = LIMB_POLICIES.map((policy) => ({
-  value: policy,
-  text: sayPolicy(policy),
-}));
 
 /** Cycles longer than this are offered to be cut. */
 const LONG_BARS = 8;
@@ -80,11 +76,14 @@ export function SentenceEditor({
         <Line label={say.t('screen.common.whereLimbsMeet')}>
           <Choice
             label={say.t('screen.common.whereLimbsMeet')}
-            options={POLICIES}
+            options={LIMB_POLICIES.map((policy) => ({
+              value: policy,
+              text: sayPolicy(say, policy),
+            }))}
             value={recipe.clash}
             onChoose={(policy) => onChange({ ...recipe, clash: policy })}
           >
-            {sayPolicy(recipe.clash)}
+            {sayPolicy(say, recipe.clash)}
           </Choice>
           <Trouble issues={clash} />
         </Line>

@@ -2,17 +2,12 @@
 
 import { letterOf, LIMBS } from '@/core/kit';
 import { fittings, limbsOfLetter, type Sticking } from '@/core/sticking';
-import { parseMeter, subdivision, SUBDIVISIONS, type SubdivisionId } from '@/core/time';
-import { sayDynamic, sayDynamics, sayEach, type Key } from '@/words';
+import { parseMeter, type SubdivisionId, SUBDIVISIONS } from '@/core/time';
+import { type Key, sayDynamic, sayDynamics, sayEach, saySubdivision } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { VoicePhrase } from './phrase-parts';
 
 type Accents = Sticking['accents'];
-
-const SLOTS: readonly Option<SubdivisionId>[] = SUBDIVISIONS.map(({ id, name }) => ({
-  value: id,
-  text: name,
-}));
 
 const ACCENTS = {
   cells: 'screen.bench.eachCellAccented',
@@ -37,13 +32,13 @@ export function StickingPhrase({
   );
   return say.t.rich('screen.bench.stickingSentence', {
     slot: () => (
-      <Choice
+      <Choice<SubdivisionId>
         label={say.t('screen.bench.stickingIn')}
-        options={SLOTS}
+        options={SUBDIVISIONS.map(({ id }) => ({ value: id, text: saySubdivision(say, id) }))}
         value={sticking.slot}
         onChoose={(slot) => onChange({ ...sticking, slot, bars: null, ending: '' })}
       >
-        {subdivision(sticking.slot).name}
+        {saySubdivision(say, sticking.slot)}
       </Choice>
     ),
     sounds: () =>

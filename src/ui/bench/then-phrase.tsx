@@ -2,7 +2,8 @@
 
 import { toast } from 'sonner';
 import { fail, ok } from '@/core/issue';
-import { suggestName, type ClosedMember, type ClosedRecipe } from '@/core/recipe';
+import { type ClosedMember, type ClosedRecipe } from '@/core/recipe';
+import { suggestName } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { useShelf } from './library';
 import { TakeAway } from './phrase-parts';
@@ -115,7 +116,7 @@ export function AddMember({ recipe, onChange }: { recipe: ClosedRecipe; onChange
       return;
     }
     const { then: _, ...member } = loaded as ClosedRecipe;
-    const name = known?.name ?? (suggestName(own) || say.t('screen.common.asItWas'));
+    const name = known?.name ?? (suggestName(say, own) || say.t('screen.common.asItWas'));
     const next = { name, bars: null, recipe: { ...member, feel: recipe.feel } as ClosedMember };
     onChange({
       ...recipe,

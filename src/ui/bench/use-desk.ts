@@ -4,14 +4,9 @@ import { useRouter } from 'next/navigation';
 import { useState, type Dispatch } from 'react';
 import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
-import {
-  blankRecipe,
-  suggestName,
-  writeLink,
-  type ClosedRecipe,
-  type Exercise,
-} from '@/core/recipe';
+import { blankRecipe, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ExerciseId, ProgramId, SavedExercise } from '@/core/studio';
+import { suggestName } from '@/words';
 import { attempt, attemptOrSay, type ProgramTarget, toastIssues, useSpeech } from '../base';
 import type { Shelf } from './library';
 import { isSaved, type DraftAction, type DraftHistory } from './draft';
@@ -79,7 +74,7 @@ export function useDesk({
     }
     setSaving(true);
     setRefused([]);
-    const name = draft.name.trim() || suggestName(recipe);
+    const name = draft.name.trim() || suggestName(say, recipe);
     const answer = await attempt(() => actions.save({ id: draft.id, name, recipe }));
     setSaving(false);
     if (answer === null) {

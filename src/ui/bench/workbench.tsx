@@ -190,7 +190,7 @@ export function Workbench({
             </div>
           ) : (
             <p className="mt-10 pl-27 text-soft">
-              Choose what keeps going, or type a line: it is drawn here as you go.{' '}
+              {say.t('screen.bench.chooseOrType')}{' '}
               <button
                 type="button"
                 className="phrase"

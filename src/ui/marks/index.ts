@@ -8,7 +8,7 @@ export { ScoreSheet } from './score-sheet';
 export { Staff } from './staff';
 export { useSize } from './use-size';
 export type { BarBox, System } from './columns';
-export { rowKey, rowsOf } from './rows';
+export { rowKey, rowsOf, sayRow } from './rows';
 export type { Cell, Editing } from './editing';
 export type { Row, RowKind } from './rows';
 export type { Subscribe } from './lanes';

@@ -10,7 +10,7 @@ import { columnsIn, placeX, type BarBox, type System } from './columns';
 import { strokeKey, type Editing } from './editing';
 import { BarView } from './lane-bar';
 import { Cells, Cursor } from './lane-cells';
-import { FOOT, HEAD, ROW, rowsOf, type Row, type RowKind } from './rows';
+import { FOOT, HEAD, ROW, rowsOf, sayRow, type Row, type RowKind } from './rows';
 import { useSame } from './use-same';
 
 /** Tells at every frame where playing stands; null when nothing plays. */
@@ -74,7 +74,7 @@ export function Lanes({
               fontSize={12.5 * scale}
               className="fill-soft"
             >
-              {row.name}
+              {sayRow(say, row.key)}
             </text>
           )}
         </g>

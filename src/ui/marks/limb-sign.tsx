@@ -1,14 +1,17 @@
-import { isHand, limbName, type Limb } from '@/core/kit';
+import { isHand, type Limb } from '@/core/kit';
+import { sayLimb } from '@/words';
+import { useSpeech } from '../base';
 
 /** A limb by its mark and its letters, for text: hands round, feet square; right solid, left
  * outlined. */
 export function LimbSign({ limb, size = 12 }: { limb: Limb; size?: number }) {
+  const { say } = useSpeech();
   const right = limb === 'RH' || limb === 'RF';
   const shape = { className: right ? 'mark-right' : 'mark-left', strokeWidth: 1.8 };
   return (
     <span
       className="inline-flex shrink-0 items-center gap-1 whitespace-nowrap"
-      title={limbName(limb)}
+      title={sayLimb(say, limb)}
     >
       <svg width={size} height={size} viewBox="0 0 12 12" aria-hidden>
         {isHand(limb) ? (

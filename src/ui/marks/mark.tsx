@@ -1,5 +1,7 @@
-import { isHand, limbName, texture, voice } from '@/core/kit';
+import { isHand, texture, voice } from '@/core/kit';
 import type { Ornament, Stroke } from '@/core/pattern';
+import { sayLimb, sayTexture, sayVoice } from '@/words';
+import { useSpeech } from '../base';
 
 const RADIUS: Readonly<Record<Stroke['dynamic'], number>> = {
   ghost: 4.6,
@@ -23,6 +25,7 @@ export function Mark({
   letter?: boolean;
   scale?: number;
 }) {
+  const { say } = useSpeech();
   const r = RADIUS[stroke.dynamic] * scale;
   const right = stroke.limb === 'RH' || stroke.limb === 'RF';
   const shape = {
@@ -34,9 +37,9 @@ export function Mark({
     <g data-limb={stroke.limb} data-voice={stroke.voice} data-dynamic={stroke.dynamic}>
       <title>
         {[
-          limbName(stroke.limb),
-          voice(stroke.voice).name,
-          stroke.texture && texture(stroke.texture).name,
+          sayLimb(say, stroke.limb),
+          sayVoice(say, stroke.voice),
+          stroke.texture && sayTexture(say, stroke.texture),
         ]
           .filter(Boolean)
           .join(', ')}

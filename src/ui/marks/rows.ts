@@ -1,13 +1,13 @@
-import { LIMBS, limbName, staffOrder, voice, type Limb, type VoiceId } from '@/core/kit';
+import { LIMBS, staffOrder, type Limb, type VoiceId } from '@/core/kit';
 import type { Stroke } from '@/core/pattern';
 import type { Exercise } from '@/core/recipe';
+import { sayLimb, sayVoice, type Say } from '@/words';
 
 /** What a row stands for: a voice, or a limb. */
 export type RowKind = 'voices' | 'limbs';
 
 export interface Row {
   readonly key: VoiceId | Limb;
-  readonly name: string;
 }
 
 /** Heights at scale 1, in pixels: the counts on top, a row, the space below. */
@@ -28,12 +28,14 @@ export function rowsOf(
 ): readonly Row[] {
   const used = new Set(exercise.strokes.map((stroke) => rowKey(stroke, kind)));
   if (kind === 'limbs') {
-    return LIMBS.filter((limb) => used.has(limb) || extra.length > 0).map((key) => ({
-      key,
-      name: limbName(key),
-    }));
+    return LIMBS.filter((limb) => used.has(limb) || extra.length > 0).map((key) => ({ key }));
   }
   return [...new Set([...(used as Set<VoiceId>), ...extra])]
     .sort((a, b) => staffOrder(a) - staffOrder(b))
-    .map((key) => ({ key, name: voice(key).name }));
+    .map((key) => ({ key }));
+}
+
+export function sayRow(say: Say, key: Row['key']): string {
+  const limb = LIMBS.find((one) => one === key);
+  return limb ? sayLimb(say, limb) : sayVoice(say, key as VoiceId);
 }

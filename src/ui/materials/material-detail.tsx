@@ -4,13 +4,13 @@ import Link from 'next/link';
 import { Play, Square } from 'lucide-react';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
-import { sayCount, type Result } from '@/core/issue';
-import { voice } from '@/core/kit';
+import { type Result } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { scoreOf } from '@/core/playing';
-import { expand, recipeOfMaterial, sentence, writeLink } from '@/core/recipe';
+import { expand, recipeOfMaterial, writeLink } from '@/core/recipe';
 import type { MaterialId } from '@/core/studio';
 import { bpm, tempoFor } from '@/core/time';
+import { sayHandedness, sayHow, sayMaterial, sayUse, sayVoice } from '@/words';
 import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
 import { ScoreSheet } from '../marks';
 import { usePlayback } from '../play';
@@ -30,7 +30,7 @@ export function MaterialDetail({
   onEdit: () => void;
   onCopy: () => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const playback = usePlayback();
   const recipe = useMemo(() => recipeOfMaterial(material), [material]);
   const expanded = useMemo(() => expand(recipe), [recipe]);
@@ -38,7 +38,7 @@ export function MaterialDetail({
   const facts = [
     own ? say.t('screen.materials.ownVersion', { version }) : say.t('screen.materials.shipped'),
     meter,
-    trains && words(trains),
+    trains && sayUse(say, trains),
     material.grade === null ? null : say.t('screen.materials.gradeOf8', { grade: material.grade }),
   ];
 
@@ -62,7 +62,7 @@ export function MaterialDetail({
     <article>
       <header className="mb-4 flex flex-wrap items-start gap-x-3 gap-y-2">
         <div className="min-w-48 flex-1">
-          <h2 className="font-serif text-2xl">{words(name)}</h2>
+          <h2 className="font-serif text-2xl">{sayMaterial(say, material)}</h2>
           <p className="text-sm text-soft">{facts.filter(Boolean).join(' · ')}</p>
         </div>
         {expanded.ok && (
@@ -93,14 +93,7 @@ export function MaterialDetail({
         <Trouble issues={expanded.issues} />
       )}
       {(material.kind === 'cells' || material.kind === 'rules') && (
-        <p className="mt-2 text-sm text-soft">
-          {words(
-            sentence(recipe)
-              .filter((line) => line.key === 'play' || line.key === 'as')
-              .map((line) => line.text)
-              .join(' · '),
-          )}
-        </p>
+        <p className="mt-2 text-sm text-soft">{sayHow(say, recipe)}</p>
       )}
     </article>
   );
@@ -108,6 +101,7 @@ export function MaterialDetail({
 
 /** What a material says in words and letters. */
 function Says({ material }: { material: Material }) {
+  const { say } = useSpeech();
   switch (material.kind) {
     case 'line':
       return <p className="mb-3 text-lg font-semibold">{material.content.text}</p>;
@@ -122,7 +116,7 @@ function Says({ material }: { material: Material }) {
             {Object.entries(material.content.cells).map(([gap, cell]) => (
               <tr key={gap}>
                 <th scope="row" className="pr-4 text-left font-normal text-soft">
-                  {sayCount(Number(gap), 'slot')}
+                  {say.t('screen.materials.slotCount', { slots: Number(gap) })}
                 </th>
                 <td className="tracking-widest">{cell}</td>
               </tr>
@@ -133,8 +127,9 @@ function Says({ material }: { material: Material }) {
     case 'kit':
       return (
         <p className="mb-4 max-w-xl">
-          {material.content.handedness === 'right' ? '' : `${material.content.handedness}; `}
-          {material.content.voices.map((id) => voice(id).name).join(', ')}
+          {material.content.handedness !== 'right' &&
+            `${sayHandedness(say, material.content.handedness)}; `}
+          {material.content.voices.map((id) => sayVoice(say, id)).join(', ')}
         </p>
       );
     case 'ostinato':

@@ -8,6 +8,7 @@ import { parseLine, writeLine } from '@/core/reading';
 import { expand, recipeOfMaterial } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
 import { SUBDIVISIONS, parseMeter } from '@/core/time';
+import { saySubdivision } from '@/words';
 import { attempt, Button, Field, issuesAt, IssueWords, Trouble, useSpeech } from '../base';
 import { RulesPhrase } from '../bench';
 import { ScoreSheet } from '../marks';
@@ -232,7 +233,7 @@ function StickingFields({
   onContent: (change: object) => void;
 }) {
   const { sticking, slot } = content;
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const read = sticking.trim() === '' ? null : parsePhrase(sticking, slot, ['sticking']);
   const shown =
     read?.ok &&
@@ -257,9 +258,9 @@ function StickingFields({
             value={slot}
             onChange={(event) => onContent({ slot: event.target.value })}
           >
-            {SUBDIVISIONS.map(({ id, name }) => (
+            {SUBDIVISIONS.map(({ id }) => (
               <option key={id} value={id}>
-                {words(name)}
+                {saySubdivision(say, id)}
               </option>
             ))}
           </select>

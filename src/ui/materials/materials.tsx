@@ -2,9 +2,9 @@
 
 import { clsx } from 'clsx';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { sayCount } from '@/core/issue';
 import { SHIPPED, type Material, type MaterialKind } from '@/core/materials';
 import type { ClosedRecipe } from '@/core/recipe';
+import { sayMaterial, sayUse, type Say } from '@/words';
 import { Button, useSpeech } from '../base';
 import { MaterialDetail } from './material-detail';
 import { MaterialEditor } from './material-editor';
@@ -47,7 +47,7 @@ export function Materials({
   const [archived, setArchived] = useState(false);
   const [chosen, setChosen] = useState<string | null>(firstChosen || null);
   const [draft, setDraft] = useState<MaterialDraft | null>(null);
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const sought = useDeferredValue(search.trim().toLowerCase());
 
   const all = useMemo(() => [...own, ...SHIPPED], [own]);
@@ -56,7 +56,7 @@ export function Materials({
   const shown = ofKind.filter(
     (one) =>
       (trains === null || one.trains === trains) &&
-      (sought === '' || wordsOf(one, words).includes(sought)),
+      (sought === '' || wordsOf(say, one).includes(sought)),
   );
   const shownExercises = exercises.filter((one) => one.name.toLowerCase().includes(sought));
   const material = ofKind.find((one) => one.id === chosen) ?? shown[0] ?? null;
@@ -135,7 +135,7 @@ export function Materials({
                   aria-pressed={trains === use}
                   onClick={() => setTrains(trains === use ? null : use)}
                 >
-                  {words(use)}
+                  {sayUse(say, use)}
                 </Button>
               ))}
             </div>
@@ -156,7 +156,9 @@ export function Materials({
           )}
         </div>
         <p className="flex items-center gap-3 border-t border-line px-3 py-1.5 text-sm text-soft">
-          {sayCount(kind === 'exercise' ? shownExercises.length : shown.length, 'entry', 'entries')}
+          {say.t('screen.materials.entries', {
+            count: kind === 'exercise' ? shownExercises.length : shown.length,
+          })}
           {hidden && (
             <button type="button" className="phrase" onClick={() => setArchived(!archived)}>
               {archived
@@ -198,11 +200,13 @@ export function Materials({
 }
 
 /** Every word that an entry can be found by. */
-function wordsOf(one: Material, words: (text: string) => string): string {
+function wordsOf(say: Say, one: Material): string {
   const text = one.kind === 'line' ? one.content.text : '';
   const sticking = one.kind === 'sticking' ? one.content.sticking : '';
-  const all = [one.name, words(one.name), one.trains, one.meter ?? '', text, sticking];
-  return `${all.join(' ')} ${one.own ? 'own' : 'shipped'}`.toLowerCase();
+  const own = say.t(one.own ? 'screen.materials.own' : 'screen.materials.shipped');
+  const said = [sayMaterial(say, one), sayUse(say, one.trains)];
+  const all = [one.name, ...said, one.trains, one.meter ?? '', text, sticking, own];
+  return all.join(' ').toLocaleLowerCase(say.locale);
 }
 
 /** The address keeps what is looked at, without a way through the router. */

@@ -1,10 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { usualLimb, voice, VOICES, type VoiceId } from '@/core/kit';
+import { usualLimb, VOICES, type VoiceId } from '@/core/kit';
 import { ostinatoOf, readOstinato, type Lane, type MaterialContents } from '@/core/materials';
 import { editByHand, expand, toggleOstinato, blankRecipe, type ClosedRecipe } from '@/core/recipe';
 import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '@/core/time';
+import { sayLanes, sayVoice } from '@/words';
 import { Button, Field, IssueWords, useSpeech } from '../base';
 import { EditableSheet } from '../bench';
 import { TapIn } from './tap-in';
@@ -21,7 +22,7 @@ export function OstinatoFields({
 }) {
   const [typed, setTyped] = useState('');
   const [taps, setTaps] = useState<VoiceId>('bass');
-  const { say, syllables, words } = useSpeech();
+  const { say, syllables } = useSpeech();
   const meter = parseMeter(content.meter);
   const read = typed.trim() !== '' && meter.ok ? readOstinato(typed, meter.value, syllables) : null;
   const recipe = recipeOf(content);
@@ -48,15 +49,15 @@ export function OstinatoFields({
           aria-label={say.t('screen.common.readings')}
           className="flex flex-col items-start gap-1"
         >
-          {read.value.map(({ ostinato, says }) => (
-            <li key={says}>
+          {read.value.map(({ lanes }, index) => (
+            <li key={index}>
               <Button
                 onClick={() => {
-                  addLanes(ostinato.lanes);
+                  addLanes(lanes);
                   setTyped('');
                 }}
               >
-                + {words(says)}
+                + {sayLanes(say, lanes)}
               </Button>
             </li>
           ))}
@@ -90,13 +91,13 @@ export function OstinatoFields({
           checked={content.swung}
           onChange={() => onContent({ swung: !content.swung })}
         />
-        meant swung
+        {say.t('screen.materials.meantSwung')}
       </label>
       {content.lanes.length > 0 && (
         <ul className="flex flex-wrap gap-2 text-sm">
           {content.lanes.map((lane, index) => (
             <li key={index} className="rounded-sm border border-line px-2">
-              {voice(lane.voice).name} {lane.limb}{' '}
+              {sayVoice(say, lane.voice)} {lane.limb}{' '}
               <button
                 type="button"
                 className="phrase"

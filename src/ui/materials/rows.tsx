@@ -4,7 +4,8 @@ import { clsx } from 'clsx';
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import type { Material } from '@/core/materials';
-import { sentenceText, type ClosedRecipe } from '@/core/recipe';
+import { type ClosedRecipe } from '@/core/recipe';
+import { sayMaterial, saySentence } from '@/words';
 import { useSpeech } from '../base';
 
 /** The entries of one kind, a row each: name, what it says, meter or grade. */
@@ -17,7 +18,7 @@ export function MaterialRows({
   chosen: string | null;
   onChoose: (id: string) => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const list = useRef<HTMLUListElement>(null);
   useEffect(() => {
     list.current?.querySelector('[aria-current=true]')?.scrollIntoView({ block: 'nearest' });
@@ -37,7 +38,7 @@ export function MaterialRows({
             onClick={() => onChoose(one.id)}
           >
             <span className={one.kind === 'line' ? 'w-28 shrink-0' : 'min-w-0 flex-1'}>
-              {words(one.name)}
+              {sayMaterial(say, one)}
             </span>
             <span className={clsx('text-soft', one.kind === 'line' && 'min-w-0 flex-1 truncate')}>
               {hintOf(one)}
@@ -74,14 +75,14 @@ export function ExerciseRows({
     readonly recipe: ClosedRecipe;
   }[];
 }) {
-  const { words } = useSpeech();
+  const { say } = useSpeech();
   return (
     <ul>
       {exercises.map(({ id, name, recipe }) => (
         <li key={id} className="border-b border-faint">
           <Link href={`/bench?x=${id}`} className="block px-3 py-1.5 hover:bg-faint">
-            <span className="block">{words(name)}</span>
-            <span className="block truncate text-sm text-soft">{words(sentenceText(recipe))}</span>
+            <span className="block">{name}</span>
+            <span className="block truncate text-sm text-soft">{saySentence(say, recipe)}</span>
           </Link>
         </li>
       ))}

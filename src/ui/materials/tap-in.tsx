@@ -159,7 +159,6 @@ function Select({
   onPick: (value: string) => void;
   children: readonly (readonly string[])[];
 }) {
-  const { words } = useSpeech();
   return (
     <select
       aria-label={label}
@@ -169,7 +168,7 @@ function Select({
     >
       {children.map(([key, text]) => (
         <option key={key} value={key}>
-          {words(text ?? '')}
+          {text ?? ''}
         </option>
       ))}
     </select>

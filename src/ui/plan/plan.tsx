@@ -161,7 +161,6 @@ export function Plan({
           />
           {works.length === 0 && (
             <p className="mt-3 text-lg">
-              Nothing to plan yet.{' '}
               {back
                 ? say.t('screen.plan.giveAProgramFirst')
                 : say.t('screen.plan.yourTeacherGivesYouAProgram')}

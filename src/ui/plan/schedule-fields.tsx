@@ -96,7 +96,7 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
           value={from}
           onChange={(event) => setFrom(event.target.value)}
         />
-        to
+        {say.t('screen.plan.offUntil')}
         <input
           type="date"
           max={LAST_DATE}

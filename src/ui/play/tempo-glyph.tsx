@@ -1,4 +1,8 @@
-import { noteOfTempo, type Tempo } from '@/core/time';
+'use client';
+
+import { TICKS_PER_QUARTER, type Tempo } from '@/core/time';
+import { sayTempoNote } from '@/words';
+import { useSpeech } from '../base';
 
 /** The note that a tempo counts: quarter, dotted quarter, half. */
 export function TempoGlyph({
@@ -8,15 +12,16 @@ export function TempoGlyph({
   tempo: Pick<Tempo, 'beatTicks'>;
   size?: number;
 }) {
-  const name = noteOfTempo(tempo);
-  const open = name === 'half';
+  const { say } = useSpeech();
+  const inQuarters = tempo.beatTicks / TICKS_PER_QUARTER;
+  const open = inQuarters === 2;
   return (
     <svg
       width={size * 0.8}
       height={size}
       viewBox="0 0 16 20"
       role="img"
-      aria-label={name}
+      aria-label={sayTempoNote(say, tempo)}
       className="inline-block"
     >
       <ellipse
@@ -31,7 +36,7 @@ export function TempoGlyph({
         strokeWidth={1.4}
       />
       <path d="M9.4 15V1.5" stroke="currentColor" strokeWidth={1.4} />
-      {name.startsWith('dotted') && <circle cx={13} cy={15} r={1.6} fill="currentColor" />}
+      {inQuarters === 1.5 && <circle cx={13} cy={15} r={1.6} fill="currentColor" />}
     </svg>
   );
 }

@@ -29,7 +29,10 @@ export function BulkBar({
   const [course, setCourse] = useState(chosen[0]?.course ?? USUAL_COURSE);
   const [open, setOpen] = useState(false);
   const options = [
-    ...COURSE_TEMPLATES.map(({ id, name }) => ({ value: id, text: name })),
+    ...COURSE_TEMPLATES.map(({ id }) => ({
+      value: id as string,
+      text: say.t(`screen.programs.courseTemplate.${id}`),
+    })),
     ...items.map(({ id, name, course: own }) => ({
       value: id as string,
       text: say.t('screen.programs.as', { name }),

@@ -9,11 +9,11 @@ import { must } from '@/core/issue';
 import { rungsOf, type Stage } from '@/core/ladder';
 import { buildSteps, type StepKind } from '@/core/path';
 import type { OutlineItem } from '@/core/program';
-import { sentenceText, type ClosedRecipe } from '@/core/recipe';
+import { type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
-import { type Key, type Say, sayCue, sayList, sayLoad, sayStep } from '@/words';
-import { Button, Choice, useSpeech, Words } from '../base';
+import { type Key, type Say, sayCue, sayList, sayLoad, saySentence, sayStep } from '@/words';
+import { Button, Choice, useSpeech } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
 
@@ -128,9 +128,7 @@ export function ItemRow({
               })}
             </span>
           )}
-          <p className="truncate text-sm text-soft">
-            {recipe && <Words text={sentenceText(recipe)} />}
-          </p>
+          <p className="truncate text-sm text-soft">{recipe && saySentence(say, recipe)}</p>
           <button
             type="button"
             aria-expanded={open}

@@ -2,13 +2,13 @@
 
 import { useRef } from 'react';
 import { dosageBars, dosageNow } from '@/core/ladder';
-import { sentenceText, type Exercise } from '@/core/recipe';
+import { type Exercise } from '@/core/recipe';
 import type { CueLine } from '@/core/progress';
 import type { Dose } from '@/core/safety';
 import type { StandItem } from '@/core/studio';
 import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
-import { sayDosage, sayRung, sayWhy, sayDose, sayCueLine, type Say } from '@/words';
-import { useSpeech, Words } from '../base';
+import { type Say, sayCueLine, sayDosage, sayDose, sayRung, saySentence, sayWhy } from '@/words';
+import { useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 import { Band } from './bands';
 import type { SlotPlan } from './plan-slot';
@@ -50,9 +50,7 @@ export function Ready({
           {say.t(NOTICES[notice])}
         </p>
       )}
-      <p className="text-lg text-soft">
-        <Words text={sentenceText(plays)} />
-      </p>
+      <p className="text-lg text-soft">{saySentence(say, plays)}</p>
       <div className="stand-row">
         <span data-testid="rung">
           <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}

@@ -3,10 +3,10 @@
 import { SlidersHorizontal } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { limbName, LIMBS } from '@/core/kit';
+import { LIMBS } from '@/core/kit';
 import { CLICK_MODES, CLICK_SOUNDS } from '@/core/playing';
 import { readableSize } from '@/core/sight';
-import { sayClickMode, sayClickSound } from '@/words';
+import { sayClickMode, sayClickSound, sayLimb } from '@/words';
 import { Button, buttonLook, useSpeech } from '../base';
 import { ThemeSwitch } from '../shell';
 import { inRange, SEAT_RANGE, type SetUp as Settings } from './kept';
@@ -62,7 +62,7 @@ export function SetUp({
                   })
                 }
               >
-                {limbName(limb)}
+                {sayLimb(say, limb)}
               </Pick>
             ))}
           </Row>

@@ -2,7 +2,7 @@
 
 import { Fragment } from 'react';
 import { countStrings } from '@/core/analysis';
-import { limbName } from '@/core/kit';
+import { sayLimb } from '@/words';
 import { useSpeech } from '../base';
 import type { Playback } from '../play';
 import { Pattern } from './pattern';
@@ -16,7 +16,7 @@ export function Shown({
   plan: SlotPlan;
   subscribe?: Playback['subscribe'];
 }) {
-  const { syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   if (rung.stage?.kind !== 'manner' || rung.stage.manner !== 'voice') {
     return <Pattern exercise={exercise} subscribe={subscribe} />;
   }
@@ -24,7 +24,7 @@ export function Shown({
     <dl className="m-auto grid min-h-0 w-full grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-6 overflow-y-auto">
       {countStrings(exercise, syllables).map(({ limb, bars }) => (
         <Fragment key={limb}>
-          <dt className="text-2xl text-soft">{limbName(limb)}</dt>
+          <dt className="text-2xl text-soft">{sayLimb(say, limb)}</dt>
           <dd className="stand-words">{bars.join(' | ')}</dd>
         </Fragment>
       ))}

@@ -8,17 +8,10 @@ import { difficultyParts, difficultyPoints, hindrances, readBack } from '@/core/
 import type { Issue, Result } from '@/core/issue';
 import { staffOrder, type VoiceId } from '@/core/kit';
 import { buildSteps, type BuildStep, type StepKind } from '@/core/path';
-import {
-  expand,
-  sentenceText,
-  suggestName,
-  writeLink,
-  type ClosedRecipe,
-  type Exercise,
-} from '@/core/recipe';
+import { expand, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
-import { sayCue, sayStep } from '@/words';
+import { sayCue, saySentence, sayStep, suggestName } from '@/words';
 import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
 import { LimbSign, ScoreSheet } from '../marks';
 import { useHear, type Playback } from '../play';
@@ -53,7 +46,7 @@ export function Steps({
   issues: readonly Issue[];
   actions: StepActions;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const [usual, setUsual] = useState(first);
   const [template, setTemplate] = useState(first);
   const whole = useMemo(() => recipe && expand(recipe), [recipe]);
@@ -73,9 +66,7 @@ export function Steps({
       <header className="flex flex-col gap-2 px-4 pt-3 pb-2">
         <div className="flex items-baseline gap-3">
           <h1 className="font-serif text-xl">{say.t('screen.steps.stepsCapital')}</h1>
-          <p className="min-w-0 flex-1 truncate text-soft">
-            {recipe && words(sentenceText(recipe))}
-          </p>
+          <p className="min-w-0 flex-1 truncate text-soft">{recipe && saySentence(say, recipe)}</p>
           {recipe && (
             <Link className={buttonLook('quiet')} href={`/bench?r=${writeLink(recipe)}`}>
               {say.t('screen.common.toTheBench')}
@@ -267,7 +258,7 @@ function StepDesk({
         nameOf={(index, nth) => `${nth + 1}. ${nameAt(index)}`}
         send={actions.send}
         runName={say.t('screen.steps.stepsAsARun')}
-        whole={{ name: suggestName(whole), recipe: whole }}
+        whole={{ name: suggestName(say, whole), recipe: whole }}
         onTempo={setTempo}
       />
     </>
@@ -299,7 +290,7 @@ function StepPanel({
   /** What can be done with it. */
   children?: ReactNode;
 }) {
-  const { say, words, syllables } = useSpeech();
+  const { say, syllables } = useSpeech();
   const exercise = step?.exercise;
   if (!step || !exercise) return null;
   const read = readBack(exercise, tempoFor(exercise.meter, tempo), undefined, syllables);
@@ -317,7 +308,7 @@ function StepPanel({
       </ul>
       {read.cues.map((cue) => (
         <p key={cue.kind} className="text-sm text-soft">
-          {words(sayCue(say, cue, step.recipe.meter))}
+          {sayCue(say, cue, step.recipe.meter)}
         </p>
       ))}
     </section>

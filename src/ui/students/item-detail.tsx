@@ -6,11 +6,20 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { type Decision, type Variation } from '@/core/log';
 import { factsOf, dosageNow, rungAt } from '@/core/ladder';
-import { expand, sentenceText } from '@/core/recipe';
+import { expand } from '@/core/recipe';
 import type { LoggedDecision } from '@/core/log';
 import { type EntryId, type ItemRecord } from '@/core/studio';
-import { type Say, sayDay, sayDosage, sayProposal, sayRung, sayVariation, sayWhy } from '@/words';
-import { Loading, Button, Choice, useSpeech, Words } from '../base';
+import {
+  type Say,
+  sayDay,
+  sayDosage,
+  sayProposal,
+  sayRung,
+  saySentence,
+  sayVariation,
+  sayWhy,
+} from '@/words';
+import { Loading, Button, Choice, useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 import { LogTable, type EarlierTries } from './log-table';
 
@@ -47,9 +56,7 @@ export function ItemDetail({
         </Link>
         <span className="font-sans text-sm text-soft"> · {record.program}</span>
       </h2>
-      <p className="text-sm text-soft">
-        <Words text={sentenceText(record.plays)} />
-      </p>
+      <p className="text-sm text-soft">{saySentence(say, record.plays)}</p>
       <Proposal record={record} onDecide={onDecide} />
       <p className="mt-2">
         {say.t.rich('screen.students.next', {

@@ -8,7 +8,7 @@ import type { Limb } from '@/core/kit';
 import { expand, writeLink } from '@/core/recipe';
 import type { ItemId, WeakPlace } from '@/core/studio';
 import { bpm } from '@/core/time';
-import { sayStepPlace } from '@/words';
+import { sayBand, sayStepPlace } from '@/words';
 import { Button, buttonLook, useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { useHear } from '../play';
@@ -61,7 +61,7 @@ export function WeakPlaces({
                   {say.t.rich('screen.students.breaksIn', {
                     place: sayStepPlace(say, place.place),
                     name: place.name,
-                    tempos: count.band,
+                    gaps: sayBand(say, count.band),
                     item: (text) => (
                       <button
                         type="button"

@@ -3,7 +3,6 @@ import Link from 'next/link';
 import { must } from '@/core/issue';
 import { dosageNow, dueDay, rungAt } from '@/core/ladder';
 import { hoursOn, type Entry, type Surface } from '@/core/plan';
-import { sentenceText } from '@/core/recipe';
 import {
   daysAfter,
   isDue,
@@ -14,19 +13,19 @@ import {
 } from '@/core/studio';
 import { parseMeter, tempoFor } from '@/core/time';
 import {
+  type Say,
+  sayCaution,
   sayDate,
-  sayMinutes,
-  sayMissed,
-  sayEntryKind,
   sayDay,
   sayDosage,
-  sayRung,
-  sayCaution,
+  sayEntryKind,
   sayList,
+  sayMinutes,
+  sayMissed,
+  sayRung,
+  saySentence,
   sayWhy,
-  type Say,
 } from '@/words';
-import { Words } from '../base';
 import { cautionsOf, rowsOf } from '../plan';
 import { TempoGlyph } from '../play';
 import { StudioDay } from './studio-day';
@@ -320,9 +319,7 @@ function Rows({
                   <span className="text-lg text-soft"> · {say.t('screen.today.makeYourOwn')}</span>
                 )}
               </span>
-              <span className="block text-sm text-soft">
-                <Words text={sentenceText(item.plays)} />
-              </span>
+              <span className="block text-sm text-soft">{saySentence(say, item.plays)}</span>
               <span className="mt-1 block">
                 {sayWhy(say, item.why)}
                 {item.today.tries > 0 && (

@@ -1,7 +1,7 @@
 'use client';
 
-import { deadValues, memberAt, sayMember, type Impossible, type OpenedFamily } from '@/core/family';
-import { sayIssues } from '@/words';
+import { deadValues, memberAt, type Impossible, type OpenedFamily } from '@/core/family';
+import { sayAxis, sayIssues, sayMember, sayPart } from '@/words';
 import { Button, useSpeech } from '../base';
 import type { ShownMember } from './use-family-work';
 
@@ -18,7 +18,7 @@ export function LeftOut({
   out: readonly ShownMember[];
   onKeep: (index: number) => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   return (
     <ul
       aria-label={say.t('screen.variations.leftOutCapital')}
@@ -26,9 +26,7 @@ export function LeftOut({
     >
       {out.slice(0, MOST).map(({ index }) => (
         <li key={index} className="flex items-baseline gap-2 border-b border-faint py-1">
-          <span className="min-w-0 flex-1">
-            {words(sayMember(opened, memberAt(opened, index)))}
-          </span>
+          <span className="min-w-0 flex-1">{sayMember(say, opened, memberAt(opened, index))}</span>
           <Button look="quiet" onClick={() => onKeep(index)}>
             {say.t('screen.common.keep')}
           </Button>
@@ -49,7 +47,7 @@ export function CannotBePlayed({
   played: readonly ShownMember[];
   impossible: readonly Impossible[];
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const reasons = new Map<string, Impossible[]>();
   for (const one of impossible) {
     const reason = sayIssues(say, one.issues);
@@ -64,9 +62,12 @@ export function CannotBePlayed({
       role="group"
       className="min-h-0 flex-1 overflow-y-auto p-4"
     >
-      {dead.map(({ axis, says }) => (
-        <p key={`${axis} ${says}`} className="mb-2 border-l-3 border-warm pl-2">
-          {say.t('screen.variations.noVariationWithCanBePlayed', { value: words(says), axis })}
+      {dead.map(({ axis, value }) => (
+        <p key={`${axis.at} ${axis.nth} ${value.key}`} className="mb-2 border-l-3 border-warm pl-2">
+          {say.t('screen.variations.noVariationWithCanBePlayed', {
+            value: sayPart(say, value.part),
+            axis: sayAxis(say, axis),
+          })}
         </p>
       ))}
       <ul>
@@ -75,12 +76,10 @@ export function CannotBePlayed({
             <p>{reason}</p>
             <p className="text-sm text-soft">
               {list.length === 1 ? '' : `${list.length}: `}
-              {words(
-                list
-                  .slice(0, 3)
-                  .map((one) => sayMember(opened, one))
-                  .join('; '),
-              )}
+              {list
+                .slice(0, 3)
+                .map((one) => sayMember(say, opened, one))
+                .join('; ')}
               {list.length > 3 && '; …'}
             </p>
           </li>
@@ -99,7 +98,7 @@ export function SameAsOthers({
   opened: OpenedFamily;
   same: readonly ShownMember[];
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   return (
     <ul
       aria-label={say.t('screen.variations.sameAsAnotherCapital')}
@@ -107,10 +106,10 @@ export function SameAsOthers({
     >
       {same.slice(0, MOST).map((one) => (
         <li key={one.index} className="border-b border-faint py-1">
-          {words(sayMember(opened, one))}{' '}
+          {sayMember(say, opened, one)}{' '}
           <span className="text-soft">
             {say.t('screen.variations.sameAs', {
-              member: words(sayMember(opened, memberAt(opened, one.sameAs))),
+              member: sayMember(say, opened, memberAt(opened, one.sameAs)),
               limbs: one.sameLimbs ? 'same' : 'other',
             })}
           </span>

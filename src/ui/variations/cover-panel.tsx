@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { useMemo, useState } from 'react';
 import { countHeld, type CoverOf, type OpenedFamily } from '@/core/family';
-import { sayEach, type Say } from '@/words';
+import { type Say, sayAxis, sayEach, sayPart } from '@/words';
 import { Button, useSpeech } from '../base';
 import { Toggle } from '../bench';
 import type { FamilyWork, ShownMember } from './use-family-work';
@@ -142,7 +142,7 @@ function CoverGrid({
   kept: ReadonlySet<number>;
   practised: ReadonlySet<number>;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const axes = opened.axes.flatMap((axis, nth) => (axis.values.length > 1 ? [nth] : []));
   const [chosen, setChosen] = useState<readonly [number, number] | null>(null);
   const [across, down] = chosen ?? [axes[1] ?? axes[0] ?? 0, axes[0] ?? 0];
@@ -158,7 +158,7 @@ function CoverGrid({
     >
       {axes.map((axis) => (
         <option key={axis} value={axis}>
-          {opened.axes[axis]?.name}
+          {sayAxis(say, opened.axes[axis]?.name ?? rows.name)}
         </option>
       ))}
     </select>
@@ -184,7 +184,12 @@ function CoverGrid({
             <tr>
               <td />
               {shownColumns.map((value, nth) => (
-                <th key={value.key} scope="col" title={words(value.says)} className="font-normal">
+                <th
+                  key={value.key}
+                  scope="col"
+                  title={sayPart(say, value.part)}
+                  className="font-normal"
+                >
                   {nth + 1}
                 </th>
               ))}
@@ -196,9 +201,9 @@ function CoverGrid({
                 <th
                   scope="row"
                   className="max-w-32 truncate pr-1 text-left font-normal"
-                  title={words(value.says)}
+                  title={sayPart(say, value.part)}
                 >
-                  {words(value.says)}
+                  {sayPart(say, value.part)}
                 </th>
                 {shownColumns.map((other, column) => {
                   const cell = cells.get(`${row} ${column}`);
@@ -212,7 +217,7 @@ function CoverGrid({
                   return (
                     <td
                       key={other.key}
-                      title={`${words(value.says)} · ${words(other.says)}: ${says}`}
+                      title={`${sayPart(say, value.part)} · ${sayPart(say, other.part)}: ${says}`}
                       className={clsx(
                         'h-6 min-w-6 rounded-xs text-center',
                         !cell && 'border border-dashed border-line',

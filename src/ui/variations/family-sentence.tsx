@@ -5,7 +5,6 @@ import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import {
   familySize,
-  sayRange,
   setValues,
   toggleValue,
   valuesAt,
@@ -15,8 +14,7 @@ import {
   type Family,
   type PhraseValue,
 } from '@/core/family';
-import { sayChange } from '@/core/recipe';
-import { type Say } from '@/words';
+import { type Say, sayChange, sayChangeRange, sayPart } from '@/words';
 import { useSpeech } from '../base';
 import { VersionNote } from '../bench';
 import { ManyChoice } from './many-choice';
@@ -136,7 +134,7 @@ function Phrase({
   add: string;
   onChange: (family: Family) => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const options = usePhraseOptions(family, place);
   const values = valuesAt(family, place);
   const chosen = new Set(values.map(options.idOf));
@@ -166,11 +164,11 @@ function Phrase({
           {isRange(value) ? (
             <RangeEditor
               value={value}
-              says={words(sayRange(value, family.base) ?? '')}
+              says={sayChangeRange(say, value, family.base) ?? ''}
               onChange={(next) => replace(nth, next)}
             />
           ) : (
-            <span>{words(sayValue(say, value, place))}</span>
+            <span>{sayValue(say, value, place)}</span>
           )}
           <Version value={value} place={place} onUpdate={(next) => replace(nth, next)} />
           {(values.length > 1 || isRange(value) || canBeEmpty(place)) && (
@@ -252,10 +250,10 @@ function canBeEmpty(place: AxisPlace): boolean {
 /** A single value in the words of the sentence. */
 function sayValue(say: Say, value: Value, place: AxisPlace): string {
   if (typeof value === 'object' && value !== null && 'kind' in value && value.kind === 'one') {
-    return value.change ? sayChange(value.change) : say.t('screen.variations.asItIs');
+    return value.change ? sayChange(say, value.change) : say.t('screen.variations.asItIs');
   }
   const [only] = valuesOf({ ...place, values: [value] } as Parameters<typeof valuesOf>[0]);
-  return only?.says ?? '';
+  return only ? sayPart(say, only.part) : '';
 }
 
 /** How many variations there are, as it is typed. */

@@ -2,11 +2,11 @@
 
 import { Play, Square } from 'lucide-react';
 import Link from 'next/link';
-import { memberAt, sayMember, sayStep, type OpenedFamily } from '@/core/family';
+import { memberAt, type OpenedFamily } from '@/core/family';
 import { difficultyParts, hindrances } from '@/core/analysis';
 import { writeLink, type Exercise } from '@/core/recipe';
 import { tempoFor, type Bpm } from '@/core/time';
-import { sayDifficultyPart, sayHindrance } from '@/words';
+import { sayDifficultyPart, sayHindrance, sayMember, sayMemberStep } from '@/words';
 import { Button, buttonLook, useSpeech } from '../base';
 import { ScoreSheet } from '../marks';
 import type { Playback } from '../play';
@@ -49,14 +49,14 @@ export function MemberPanel({
   onStop: () => void;
   onCompare: (index: number | null) => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const exercise = members.exerciseOf(index);
   const other = compared !== null && compared !== index ? members.exerciseOf(compared) : null;
   if (!exercise) return null;
   return (
     <section aria-label={say.t('screen.variations.variation')} className="flex flex-col gap-2">
       <h2 className="font-serif text-xl leading-6">
-        {number}. {words(sayMember(opened, memberAt(opened, index)))}
+        {number}. {sayMember(say, opened, memberAt(opened, index))}
       </h2>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => onHear(index)} aria-pressed={heard}>
@@ -98,7 +98,7 @@ export function MemberPanel({
           <h3 className="flex items-baseline gap-2">
             <span className="label">{say.t('screen.variations.against')}</span>
             <span className="min-w-0 flex-1 font-serif">
-              {words(sayMember(opened, memberAt(opened, compared)))}
+              {sayMember(say, opened, memberAt(opened, compared))}
             </span>
             <Button look="quiet" onClick={() => onHear(compared)}>
               {say.t('screen.variations.hear')}
@@ -108,10 +108,9 @@ export function MemberPanel({
             </Button>
           </h3>
           <p className="text-sm text-soft">
-            {words(
-              sayStep(opened, memberAt(opened, index), memberAt(opened, compared)).join(' · ') ||
-                say.t('screen.variations.theSameValues'),
-            )}
+            {sayMemberStep(say, opened, memberAt(opened, index), memberAt(opened, compared)).join(
+              ' · ',
+            ) || say.t('screen.variations.theSameValues')}
           </p>
           <ScoreSheet exercise={other} staff={false} />
           <Facts exercise={other} tempo={tempo} />
@@ -122,7 +121,7 @@ export function MemberPanel({
 }
 
 function Facts({ exercise, tempo: bpm }: { exercise: Exercise; tempo: Bpm }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const tempo = tempoFor(exercise.meter, bpm);
   const parts = difficultyParts(exercise, tempo);
   const warned = hindrances(exercise, tempo);
@@ -137,7 +136,7 @@ function Facts({ exercise, tempo: bpm }: { exercise: Exercise; tempo: Bpm }) {
         const { where, reason } = sayHindrance(say, one, exercise);
         return (
           <p key={nth} className="border-l-3 border-warm pl-2">
-            <b>{words(where)}.</b> {words(reason)}
+            <b>{where}.</b> {reason}
           </p>
         );
       })}

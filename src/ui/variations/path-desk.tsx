@@ -2,18 +2,11 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import {
-  memberAt,
-  nameMember,
-  sayMember,
-  sayStep,
-  type Family,
-  type OpenedFamily,
-} from '@/core/family';
+import { memberAt, type Family, type OpenedFamily } from '@/core/family';
 import { writeLink } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import type { Bpm } from '@/core/time';
-import { sayIssue } from '@/words';
+import { nameMember, sayIssue, sayMember, sayMemberStep } from '@/words';
 import { useSpeech } from '../base';
 import { useHear } from '../play';
 import { CannotBePlayed, LeftOut, SameAsOthers } from './apart-list';
@@ -63,7 +56,7 @@ export function PathDesk({
 }) {
   const router = useRouter();
   const { playback, heard, hear } = useHear<number | 'run'>(tempo);
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const [picked, setPicked] = useState<number | null>(null);
   const [compared, setCompared] = useState<number | null>(null);
   const { keyOf, recipeOf, exerciseOf } = members;
@@ -143,8 +136,8 @@ export function PathDesk({
       before: above === undefined ? null : exerciseOf(above),
       says:
         above === undefined
-          ? [sayMember(opened, member)]
-          : sayStep(opened, memberAt(opened, above), member),
+          ? [sayMember(say, opened, member)]
+          : sayMemberStep(say, opened, memberAt(opened, above), member),
       points: facts?.points ?? 0,
       warnings: facts?.warnings ?? 0,
       bars: facts?.bars ?? 1,
@@ -156,7 +149,7 @@ export function PathDesk({
   };
 
   const nameOf = (index: number, nth: number) =>
-    nameMember(opened, memberAt(opened, index), nth + 1, family.naming);
+    nameMember(say, opened, memberAt(opened, index), nth + 1, family.naming);
   return (
     <>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_28rem]">
@@ -240,7 +233,7 @@ export function PathDesk({
           />
           {sent[0] !== undefined && (
             <span className="max-w-40 truncate text-sm text-soft" data-testid="first-name">
-              {words(nameOf(sent[0], 0))}
+              {nameOf(sent[0], 0)}
             </span>
           )}
         </label>

@@ -50,7 +50,7 @@ export const PathRow = memo(function PathRow({
   onOpen: (index: number) => void;
   onDrag: (kind: 'start' | 'over' | 'end', index: number) => void;
 }) {
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const { index, number, exercise, before, says, points, warnings, bars, pinned } = row;
   const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
     if (kind === 'over') event.preventDefault();
@@ -61,7 +61,7 @@ export const PathRow = memo(function PathRow({
       id={`member-${index}`}
       role="option"
       aria-selected={chosen}
-      aria-label={`${number}: ${words(says.join(', '))}`}
+      aria-label={`${number}: ${says.join(', ')}`}
       data-member={index}
       draggable
       onDragStart={drag('start')}
@@ -98,7 +98,7 @@ export const PathRow = memo(function PathRow({
         )}
       </span>
       <span className="min-w-0 flex-1 text-sm leading-4.5">
-        <span className="line-clamp-2">{words(says.join(' · '))}</span>
+        <span className="line-clamp-2">{says.join(' · ')}</span>
         <span className="flex items-center gap-2 text-xs text-soft">
           <span
             className="inline-block h-1.5 bg-ink"

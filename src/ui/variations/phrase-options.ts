@@ -12,17 +12,20 @@ import { LIMB_POLICIES } from '@/core/interpret';
 import { STYLES } from '@/core/kit';
 import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { parseLine } from '@/core/reading';
-import {
-  INTERPRETATION_STARTS,
-  sayChange,
-  sayPolicy,
-  startOf,
-  type ClosedRecipe,
-} from '@/core/recipe';
+import { INTERPRETATION_STARTS, startOf, type ClosedRecipe } from '@/core/recipe';
 import { looksSticking, parsePhrase, stickingStart } from '@/core/sticking';
-import { formatFeel, parseFeel, parseMeter, type Syllables } from '@/core/time';
+import { parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
-import type { Say } from '@/words';
+import {
+  type Say,
+  sayChange,
+  sayFeel,
+  sayLanes,
+  sayMaterial,
+  sayOffer,
+  sayPolicy,
+  sayStart,
+} from '@/words';
 import { CHANGE_STARTS, LEVEL_WORDS, useMaterials } from '../bench';
 
 type Value = PhraseValue;
@@ -67,26 +70,30 @@ export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOpti
       case 'change':
         return changeOptions(say, base);
       case 'feel':
-        return feelOptions();
+        return feelOptions(say);
       case 'clash':
-        return textOptions(LIMB_POLICIES, sayPolicy);
+        return textOptions(LIMB_POLICIES, (policy) => sayPolicy(say, policy));
       case 'meter':
         return textOptions(METERS, (meter) => meter);
       case 'levels':
         return textOptions(STYLES, (style) => say.t(LEVEL_WORDS[style]));
       case 'kit':
-        return materialOptions(kits.filter((one) => !one.archived));
+        return materialOptions(
+          say,
+          kits.filter((one) => !one.archived),
+        );
     }
   }, [at, base, kits, lines, say, ostinatos, rules, stickings, syllables]);
 }
 
 /** Materials of one kind, each by its id; what is no material by what it is. */
 function materialOptions(
+  say: Say,
   materials: readonly Material[],
   hint: (one: Material) => string = (one) => one.meter ?? '',
 ): Required<Pick<PhraseOptions, 'all' | 'idOf' | 'valueOf'>> {
   return {
-    all: materials.map((one) => ({ value: one.id, text: one.name, hint: hint(one) })),
+    all: materials.map((one) => ({ value: one.id, text: sayMaterial(say, one), hint: hint(one) })),
     idOf: (value) =>
       typeof value === 'object' && value !== null && 'id' in value && value.id !== undefined
         ? value.id
@@ -106,7 +113,10 @@ function overOptions(
   base: ClosedRecipe,
   syllables: Syllables,
 ): PhraseOptions {
-  const known = materialOptions(ostinatos.filter((one) => !one.archived));
+  const known = materialOptions(
+    say,
+    ostinatos.filter((one) => !one.archived),
+  );
   return {
     ...known,
     all: [{ value: written(null), text: say.t('screen.common.nothing') }, ...known.all],
@@ -115,9 +125,9 @@ function overOptions(
       const meter = parseMeter(base.meter);
       const read = meter.ok && looksTyped(text) ? readOstinato(text, meter.value, syllables) : null;
       if (!read?.ok) return [];
-      return read.value.map(({ ostinato, says }) => ({
+      return read.value.map((ostinato) => ({
         value: written({ content: ostinato }),
-        text: says,
+        text: sayLanes(say, ostinato.lanes),
         hint: say.t('screen.variations.typed'),
       }));
     },
@@ -132,16 +142,23 @@ function playOptions(
 ): PhraseOptions {
   const mine = lines.filter((one) => !one.archived && base.meter.startsWith(one.meter ?? ''));
   const free = stickings.filter((one) => !one.archived);
-  const known = materialOptions([...mine, ...free]);
+  const known = materialOptions(say, [...mine, ...free]);
   return {
     ...known,
     all: [
-      ...mine.map(({ id, name, content, grade }) => ({
-        value: id,
-        text: content.text,
-        hint: grade === null ? name : say.t('screen.variations.grade', { name, grade }),
+      ...mine.map((one) => ({
+        value: one.id,
+        text: one.content.text,
+        hint:
+          one.grade === null
+            ? sayMaterial(say, one)
+            : say.t('screen.variations.grade', { name: sayMaterial(say, one), grade: one.grade }),
       })),
-      ...free.map(({ id, name, content }) => ({ value: id, text: content.sticking, hint: name })),
+      ...free.map((one) => ({
+        value: one.id,
+        text: one.content.sticking,
+        hint: sayMaterial(say, one),
+      })),
     ],
     placeholder: say.t('screen.variations.aLineNameOrGradeOr'),
     offer: (text) => {
@@ -164,11 +181,10 @@ function playOptions(
 }
 
 function asOptions(say: Say, rules: readonly Material<'rules'>[]): PhraseOptions {
-  const starts = INTERPRETATION_STARTS.map(({ id, name, says }) => ({
-    value: written(startOf(id)),
-    text: name,
-    hint: says,
-  }));
+  const starts = INTERPRETATION_STARTS.map(({ id }) => {
+    const { name, says } = sayStart(say, id);
+    return { value: written(startOf(id)), text: name, hint: says };
+  });
   const own = rules
     .filter((one) => !one.archived)
     .map(({ name, content }) => ({
@@ -184,14 +200,14 @@ function changeOptions(say: Say, base: ClosedRecipe): PhraseOptions {
     kind: 'one',
     change,
   });
-  const ranges = rangeOffers(base).map(({ says, value }) => ({
-    value: written(value),
-    text: says,
+  const ranges = rangeOffers(base).map((offer) => ({
+    value: written(offer.value),
+    text: sayOffer(say, offer),
     hint: say.t('screen.variations.range'),
   }));
   const singles = CHANGE_STARTS.map((change) => ({
     value: written(one(change)),
-    text: sayChange(change),
+    text: sayChange(say, change),
   }));
   return {
     all: [
@@ -221,10 +237,10 @@ const METERS = ['2/4', '3/4', '4/4', '5/4', '6/8', '7/8', '12/8'] as const;
 
 const FEELS = ['straight', 'triplets', '2:1', '3:2'] as const;
 
-function feelOptions(): PhraseOptions {
+function feelOptions(say: Say): PhraseOptions {
   const all = FEELS.flatMap((text) => {
     const feel = parseFeel(text);
-    return feel.ok ? [{ value: written(feel.value), text: formatFeel(feel.value) }] : [];
+    return feel.ok ? [{ value: written(feel.value), text: sayFeel(say, feel.value) }] : [];
   });
   return { all, idOf: written, valueOf: readWritten };
 }

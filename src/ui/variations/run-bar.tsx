@@ -62,7 +62,7 @@ export function RunBar({
   children?: ReactNode;
 }) {
   const router = useRouter();
-  const { say, words } = useSpeech();
+  const { say } = useSpeech();
   const [bars, setBars] = useState<number>(1);
   const [as, setAs] = useState<keyof typeof SEND_STEPS_AS>('items');
   const [seams, setSeams] = useState<readonly string[] | null>(null);
@@ -131,7 +131,7 @@ export function RunBar({
       {seams !== null && seams.length > 0 && (
         <p role="status" className="mb-1 border-l-3 border-warm pl-2 text-sm">
           {say.t('screen.variations.atTheSeams', {
-            seams: words(seams.slice(0, 2).join(' ')),
+            seams: seams.slice(0, 2).join(' '),
             more: Math.max(0, seams.length - 2),
           })}
         </p>

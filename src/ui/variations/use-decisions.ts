@@ -1,7 +1,8 @@
 'use client';
 
 import { toast } from 'sonner';
-import { memberAt, sayMember, type Family, type OpenedFamily } from '@/core/family';
+import { memberAt, type Family, type OpenedFamily } from '@/core/family';
+import { sayMember } from '@/words';
 import { useSpeech } from '../base';
 import type { EditFamily } from './use-family';
 
@@ -45,7 +46,9 @@ export function useDecisions({
       kept ? { kept: kept.filter((one) => one !== key) } : { dropped: [...dropped, key] },
     );
     toast(
-      say.t('screen.variations.dropped', { member: sayMember(opened, memberAt(opened, index)) }),
+      say.t('screen.variations.dropped', {
+        member: sayMember(say, opened, memberAt(opened, index)),
+      }),
       {
         action: { label: say.t('screen.common.undoCapital'), onClick: () => keep(index) },
       },

@@ -108,6 +108,11 @@ export const practice = {
     'all-passed': 'Has passed everything: give something new.',
     away: 'No practice for {days, number} days.',
   },
+  band: {
+    under: 'under {to, number} ms',
+    over: 'over {from, number} ms',
+    between: '{from, number}–{to, number} ms',
+  },
   warning: '{place}: broke in {breaks, number} of {tries, number}',
   difference: {
     unplayable: 'cannot be played on this kit',

@@ -3,19 +3,24 @@
 import type { ReactNode } from 'react';
 import {
   STICKING_LETTERS,
-  texture,
   TEXTURES,
   VOICES,
-  type Limb,
   type StickingLetter,
   type TextureId,
-  type VoiceId,
 } from '@/core/kit';
 import type { Exercise, SeenEdit } from '@/core/recipe';
-import { countName, subdivision, type SubdivisionId } from '@/core/time';
-import { sayDynamic, sayLimb, sayOrnament, sayVoice, type Say } from '@/words';
-import { Button, Choice, useSpeech, type Option } from '../../base';
-import { ScoreSheet, type RowKind, type Subscribe } from '../../marks';
+import { type SubdivisionId } from '@/core/time';
+import {
+  sayCount,
+  sayDynamic,
+  sayLimb,
+  sayOrnament,
+  saySubdivision,
+  sayTexture,
+  sayVoice,
+} from '@/words';
+import { Button, Choice, useSpeech } from '../../base';
+import { type RowKind, sayRow, ScoreSheet, type Subscribe } from '../../marks';
 import {
   DYNAMIC_KEYS,
   ORNAMENT_KEYS,
@@ -24,20 +29,9 @@ import {
   type LaneEditor,
 } from './use-lane-editing';
 
-const GRIDS: readonly Option<SubdivisionId>[] = (
-  ['8', '16', '32', '8t', '16t', '5', '7'] as const
-).map((id) => ({ value: id, text: subdivision(id).name }));
-
-const VOICE_OPTIONS: readonly Option<VoiceId>[] = VOICES.map(({ id, name }) => ({
-  value: id,
-  text: name,
-}));
+const GRIDS = ['8', '16', '32', '8t', '16t', '5', '7'] as const;
 
 const USUAL = 'usual';
-
-const TEXTURE_OPTIONS: readonly Option<TextureId | typeof USUAL>[] = [
-  ...TEXTURES.map(({ id, name }) => ({ value: id, text: name })),
-];
 
 const LIMB_KEYS = Object.keys(STICKING_LETTERS) as readonly StickingLetter[];
 
@@ -56,12 +50,12 @@ export function EditableSheet({
   onEdit: (edits: readonly SeenEdit[]) => void;
 }) {
   const editor = useLaneEditing(exercise, rows, onEdit);
-  const { say, syllables } = useSpeech();
+  const { say } = useSpeech();
   const { cursor } = editor.editing;
   const place = cursor
     ? say.t('screen.bench.bar', {
         bar: Math.floor(cursor.at / exercise.barTicks) + 1,
-        count: countName(cursor.at, exercise.meter, syllables),
+        count: sayCount(say, cursor.at, exercise.meter),
         row: sayRow(say, cursor.row),
       })
     : '';
@@ -104,11 +98,6 @@ export function EditableSheet({
   );
 }
 
-function sayRow(say: Say, row: string): string {
-  const own = VOICES.find((one) => one.id === row);
-  return own ? sayVoice(say, own.id) : sayLimb(say, row as Limb);
-}
-
 function Tools({ editor }: { editor: LaneEditor }) {
   const { say } = useSpeech();
   const { chosen, run } = editor;
@@ -121,17 +110,17 @@ function Tools({ editor }: { editor: LaneEditor }) {
     >
       <span className="inline-flex items-center gap-1">
         <span className="label">{say.t('screen.bench.grid')}</span>
-        <Choice
+        <Choice<SubdivisionId>
           label={say.t('screen.bench.writingGrid')}
-          options={GRIDS}
+          options={GRIDS.map((id) => ({ value: id, text: saySubdivision(say, id) }))}
           value={editor.grid}
           onChoose={editor.setGrid}
         >
-          {subdivision(editor.grid).name}
+          {saySubdivision(say, editor.grid)}
         </Choice>
         <Choice
           label={say.t('screen.bench.anotherRow')}
-          options={VOICE_OPTIONS}
+          options={VOICES.map(({ id }) => ({ value: id, text: sayVoice(say, id) }))}
           className="phrase-add"
           onChoose={editor.addRow}
         >
@@ -176,13 +165,16 @@ function Tools({ editor }: { editor: LaneEditor }) {
         </>
       )}
       {!none && (
-        <Choice
+        <Choice<TextureId | typeof USUAL>
           label={say.t('screen.bench.texture')}
-          options={[{ value: USUAL, text: say.t('screen.bench.theUsualWay') }, ...TEXTURE_OPTIONS]}
+          options={[
+            { value: USUAL, text: say.t('screen.bench.theUsualWay') },
+            ...TEXTURES.map(({ id }) => ({ value: id, text: sayTexture(say, id) })),
+          ]}
           value={chosen[0]?.texture ?? USUAL}
           onChoose={(id) => run({ kind: 'texture', texture: id === USUAL ? null : id })}
         >
-          {chosen[0]?.texture ? texture(chosen[0].texture).name : say.t('screen.bench.texture2')}
+          {chosen[0]?.texture ? sayTexture(say, chosen[0].texture) : say.t('screen.bench.texture2')}
         </Choice>
       )}
       <Group>

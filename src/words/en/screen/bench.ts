@@ -322,4 +322,5 @@ export const bench = {
   partOfQuarterLater: '{part, number} of a {quarter} later',
   noLongerMatch:
     '{notes, plural, one {# note changed by hand no longer matches a note.} other {# notes changed by hand no longer match a note.}}',
+  chooseOrType: 'Choose what keeps going, or type a line: it is drawn here as you go.',
 } as const;

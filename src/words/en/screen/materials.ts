@@ -50,4 +50,7 @@ export const materials = {
   shipped: 'shipped',
   lengthOf: '{length, number} of {gap, number}',
   countIn: 'count-in…',
+  slotCount: '{slots, plural, one {# slot} other {# slots}}',
+  entries: '{count, plural, one {# entry} other {# entries}}',
+  meantSwung: 'meant swung',
 } as const;

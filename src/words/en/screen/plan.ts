@@ -10,7 +10,7 @@ export const plan = {
   earlier: 'Earlier',
   ex: '{count, number} ex.',
   from: '{name} from',
-  giveAProgramFirst: 'Give a program first.',
+  giveAProgramFirst: 'Nothing to plan yet. Give a program first.',
   hearingProtection: 'hearing protection',
   in: '{name} in {unit}',
   kitOrPadOn: 'Kit or pad on {name}',
@@ -49,7 +49,7 @@ export const plan = {
   week: 'week',
   whatWouldHelpMost: 'what would help most',
   whatWouldHelpMostCapital: 'What would help most',
-  yourTeacherGivesYouAProgram: 'Your teacher gives you a program first.',
+  yourTeacherGivesYouAProgram: 'Nothing to plan yet. Your teacher gives you a program first.',
   missed: 'missed',
   free: 'free',
   padSmall: 'pad',
@@ -65,4 +65,5 @@ export const plan = {
   onTime: 'on time in {count, number} of 100 simulations',
   basedOn:
     '{futures, number} simulations, 4 in 5 of them within the range; based on {fresh, number} % clean on new rungs, {known, number} % clean on rungs passed before, and {kept, number} % of the planned days kept.',
+  offUntil: 'to',
 } as const;

@@ -105,6 +105,16 @@ export const programs = {
   course:
     '{way}{dosage, select, none {} other {, {dosage} each}}, up after {clean, number} clean{follow, select, proposes {, waits for me} other {}}',
   rule: '<w>up after</w> <clean></clean> <w>clean, down after</w> <lost></lost> <w>lost, stuck after</w> <days></days> <w>days ·</w>',
+  courseTemplate: {
+    usual: 'usual: 60 → 100 by 5',
+    counting: 'new counting: 80, back to 50, up again',
+    growing: 'growing steps: 40 → 120',
+    wave: 'wave: 100, 80, 110, 120',
+    control: 'control: 70 throughout',
+    stamina: 'stamina: 90 for longer and longer',
+    zigzag: 'two up, one down: 60 → 100',
+    rudiment: 'rudiment: 300 strokes a try',
+  },
   field: {
     amount: 'Amount',
     clean: 'Clean tries to go up',

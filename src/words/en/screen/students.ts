@@ -88,7 +88,7 @@ export const students = {
   triesInTheLog: '{count, plural, one {# try} other {# tries}} in the log.',
   store: 'Store {count, plural, one {# try} other {# tries}}',
   thisWeek: '{tries, plural, one {# try} other {# tries}}, {minutes, number} min',
-  breaksIn: '{place} in <item>{name}</item>, {tempos}',
+  breaksIn: '{place} in <item>{name}</item>, {gaps}',
   stopBridge: 'Stop the bridge {place}',
   hearBridge: 'Hear the bridge {place}',
   broke: 'broke',

@@ -1,0 +1,80 @@
+/** The exercise as a sentence. */
+export const sentence = {
+  label: {
+    over: 'Over',
+    play: 'Play',
+    as: 'As',
+    clash: 'Where limbs meet',
+    changes: 'Changed by',
+    at: 'At',
+    kit: 'For',
+    then: 'Then',
+  },
+  line: '{label} {text}',
+  thenJoin: '{before}, then {after}',
+  named: '{name}: {what}',
+  stickingIn: '{sticking} in {grid}',
+  round: '{line}, round after {round, number} bars',
+  as: {
+    verbatim: 'as written',
+    'short-long': 'short / long',
+    'phrase-cells': 'phrase cells by gap',
+    'accent-grid': 'accents in a filled grid',
+    'line-fill': 'line and fill',
+    rules: 'my own rules',
+    sticking: 'the sticking',
+  },
+  start: {
+    verbatim: { name: 'as written', says: 'every note on one limb' },
+    'short-long': { name: 'short / long', says: 'short notes here, long notes there' },
+    'phrase-cells': {
+      name: 'phrase cells by gap',
+      says: 'the lead hand plays the line, a sticking fills each gap',
+    },
+    'accents-16ths': {
+      name: 'accents in {sixteenths}',
+      says: 'the hands play every {sixteenth}, the line is accented',
+    },
+    'accents-triplets': { name: 'accents in triplets', says: 'the same, swung' },
+    'hand-against-hand': { name: 'line in one hand, fill in the other', says: 'the fill low' },
+    'line-doubled': { name: 'line on cymbal and bass drum', says: 'the snare fills' },
+    'left-triplets': {
+      name: 'left-hand triplets around short and long',
+      says: 'short = snare, long = bass drum',
+    },
+    rules: { name: 'my own rules', says: 'say for each kind of note what it becomes' },
+  },
+  written: 'written, {on}',
+  shortLong: 'short = {short}, long = {long}',
+  accents:
+    'accents in {grid} on the {voice}, {sticking}{rest, select, doubled {, the rest doubled} other {}}',
+  rules: 'my own rules: {rules}',
+  bothAs: 'line = {parts}',
+  fills: '{line}, {fill} fills the {grid}',
+  letterIs: '{letter} = {voice}',
+  accented: {
+    cells: 'each cell accented',
+    bars: 'each bar accented',
+    beats: 'each beat accented',
+    none: 'no accents',
+  },
+  sticking:
+    '{voices}; {accents}{fitted, select, yes {, fitted to {bars, plural, one {a bar} other {# bars}}{ending, select, none {} other { with {ending}}}} other {}}{sides, select, written {} other {, changing sides}}',
+  afterBars: 'after {bars, plural, one {# bar} other {# bars}}: {members}',
+  memberBars: '{name}, {bars, plural, one {# bar} other {# bars}}',
+  rule: '{range}{place, select, on { on the beat} off { off the beat} other {}}{order, select, first {, first of the bar} last {, last of the bar} other {}} = {plays}{fill, select, none {} other {, {fill} fills}}',
+  range: {
+    any: 'every note',
+    upTo: 'up to {to, number} {sixteenths} {by, select, length {long} other {to the next}}',
+    from: '{from, number} {sixteenths} and more {by, select, length {long} other {to the next}}',
+    between:
+      '{from, number} to {to, number} {sixteenths} {by, select, length {long} other {to the next}}',
+  },
+  policy: {
+    rest: 'the ostinato’s part rests',
+    merge: 'both play, the louder wins',
+    refuse: 'refuse',
+  },
+  at: '{meter}, {feel}{cut, plural, =0 {} one {, cut to # bar} other {, cut to # bars}}{levels, select, none {} other {, {levels} levels}}',
+  levels: '{style} levels',
+} as const;

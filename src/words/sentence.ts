@@ -1,0 +1,230 @@
+import { cellsOf, type Assignment, type InterpretationKind, type Rule } from '@/core/interpret';
+import { letterOf, LIMBS } from '@/core/kit';
+import { parseLine } from '@/core/reading';
+import { interpretationOptions, roundOf, type ClosedRecipe, type StartId } from '@/core/recipe';
+import { limbsOfLetter, type Sticking } from '@/core/sticking';
+import { formatMeter, parseMeter } from '@/core/time';
+import { sayAssignment, sayChange } from './change';
+import { sayVoice } from './kit';
+import { sayMaterial } from './material';
+import { sayList, type Say } from './say';
+import { sayFeel, sayNote, saySixteenths, saySubdivision } from './time';
+
+const KEYS = ['over', 'play', 'as', 'clash', 'changes', 'at', 'kit', 'then'] as const;
+
+export type SentenceKey = (typeof KEYS)[number];
+
+/** The recipe in fixed short lines, in fixed order; a text is empty where it has nothing to say. */
+function linesOf(say: Say, recipe: ClosedRecipe): Readonly<Record<SentenceKey, string>> {
+  return {
+    over: recipe.over.map((one) => sayMaterial(say, one)).join(' + '),
+    play: sayLine(say, recipe),
+    as: recipe.play ? sayInterpretation(say, recipe) : '',
+    clash: recipe.play && recipe.over.length > 0 ? sayPolicy(say, recipe.clash) : '',
+    changes: sayThens(
+      say,
+      recipe.changes.map((one) => sayChange(say, one)),
+    ),
+    at: sayAt(say, recipe),
+    kit: sayMaterial(say, recipe.kit),
+    then: sayThen(say, recipe.then),
+  };
+}
+
+/** The sentence in one line, for lists, titles and sheets; the full kit goes without saying. */
+export function saySentence(say: Say, recipe: ClosedRecipe): string {
+  const quiet: readonly SentenceKey[] = recipe.kit.id === 'full-kit' ? ['clash', 'kit'] : ['clash'];
+  const texts = linesOf(say, recipe);
+  return KEYS.filter((key) => texts[key] !== '' && !quiet.includes(key))
+    .map((key) =>
+      say.t('sentence.line', { label: say.t(`sentence.label.${key}`), text: texts[key] }),
+    )
+    .join(' · ');
+}
+
+/** What is played and how, without the rest of the sentence. */
+export function sayHow(say: Say, recipe: ClosedRecipe): string {
+  const { play, as } = linesOf(say, recipe);
+  return [play, as].filter(Boolean).join(' · ');
+}
+
+/** @example sayReadAs(ENGLISH, 'short-long') // => 'short / long' */
+export function sayReadAs({ t }: Say, kind: InterpretationKind | 'sticking'): string {
+  return t(`sentence.as.${kind}`);
+}
+
+/** A way to begin to read a line, and what it does. */
+export function sayStart(say: Say, id: StartId): { readonly name: string; readonly says: string } {
+  const notes = { sixteenth: sayNote(say, '16'), sixteenths: saySixteenths(say) };
+  return {
+    name: say.t(`sentence.start.${id}.name`, notes),
+    says: say.t(`sentence.start.${id}.says`, notes),
+  };
+}
+
+const LONGEST = 80;
+
+/** A name for a list, when the teacher gives none: what goes on, the line, how it is read.
+ * @example suggestName(ENGLISH, recipe) // => 'jazz ride, hats on 2 and 4 · 4. 4 8 4 · short / long' */
+export function suggestName(say: Say, recipe: ClosedRecipe): string {
+  const over = recipe.over.map((one) => sayMaterial(say, one)).join(' + ');
+  const { play } = recipe;
+  const sticks = play !== null && 'sticking' in play.content;
+  const line = play ? sayPlayed(say, play) : '';
+  const as = line && !sticks ? sayReadAs(say, recipe.as.kind) : '';
+  const [change] = over || line ? [] : recipe.changes;
+  const changed = change ? sayChange(say, change) : '';
+  const name = [over, line, as, changed].filter(Boolean).join(' · ');
+  return name.length > LONGEST ? `${name.slice(0, LONGEST - 1).trimEnd()}…` : name;
+}
+
+/** A line or sticking by its name, or as it is written. */
+export function sayPlayed(say: Say, play: NonNullable<ClosedRecipe['play']>): string {
+  const { content } = play;
+  const written = 'sticking' in content ? content.sticking : content.text;
+  return content.name === undefined ? written.trim() : sayMaterial(say, play);
+}
+
+function sayLine(say: Say, recipe: ClosedRecipe): string {
+  const { play } = recipe;
+  if (!play) return '';
+  const { content } = play;
+  const round = roundOf(recipe);
+  const what =
+    'sticking' in content
+      ? say.t('sentence.stickingIn', {
+          sticking: content.sticking,
+          grid: saySubdivision(say, content.slot),
+        })
+      : round === null
+        ? content.text
+        : say.t('sentence.round', { line: content.text, round });
+  return content.name ? say.t('sentence.named', { name: sayMaterial(say, play), what }) : what;
+}
+
+function sayInterpretation(say: Say, recipe: ClosedRecipe): string {
+  const { as } = recipe;
+  const content = recipe.play?.content;
+  if (content && 'sticking' in content) return saySticking(say, content);
+  const both = (short: string, long: string) => say.t('sentence.shortLong', { short, long });
+  switch (as.kind) {
+    case 'verbatim':
+      return say.t('sentence.written', { on: sayAssignment(say, as.on) });
+    case 'short-long':
+      return both(sayAssignment(say, as.short), sayAssignment(say, as.long));
+    case 'phrase-cells': {
+      const cells = cellsText(recipe);
+      const name = sayReadAs(say, as.kind);
+      return cells ? say.t('sentence.named', { name, what: cells }) : name;
+    }
+    case 'accent-grid':
+      return say.t('sentence.accents', {
+        grid: saySubdivision(say, as.grid),
+        voice: sayVoice(say, as.voice),
+        sticking: as.sticking,
+        rest: as.doubled ? 'doubled' : 'single',
+      });
+    case 'rules':
+      return say.t('sentence.rules', {
+        rules: as.rules.map((rule) => sayRule(say, rule)).join('; '),
+      });
+    case 'line-fill': {
+      const same = JSON.stringify(as.short) === JSON.stringify(as.long);
+      return say.t('sentence.fills', {
+        line: same
+          ? say.t('sentence.bothAs', { parts: sayParts(say, as.short) })
+          : both(sayParts(say, as.short), sayParts(say, as.long)),
+        fill: sayAssignment(say, as.fill),
+        grid: saySubdivision(say, as.grid),
+      });
+    }
+  }
+}
+
+/** How a sticking is played: what each limb sounds, the accents, and how it meets the bar. */
+function saySticking(say: Say, content: Sticking): string {
+  const used = new Set([...content.sticking].flatMap((letter) => limbsOfLetter(letter)));
+  const voices = LIMBS.filter((limb) => used.has(limb)).map((limb) =>
+    say.t('sentence.letterIs', {
+      letter: letterOf(limb),
+      voice: sayVoice(say, content.voices[limb]),
+    }),
+  );
+  return say.t('sentence.sticking', {
+    voices: voices.join(', '),
+    accents: say.t(`sentence.accented.${content.accents}`),
+    fitted: content.bars === null ? 'no' : 'yes',
+    bars: content.bars ?? 0,
+    ending: content.ending || 'none',
+    sides: content.sides === 'written' ? 'written' : 'other',
+  });
+}
+
+function sayThens(say: Say, parts: readonly string[]): string {
+  return parts.length === 0
+    ? ''
+    : parts.reduce((before, after) => say.t('sentence.thenJoin', { before, after }));
+}
+
+function sayThen(say: Say, then: ClosedRecipe['then']): string {
+  if (!then) return '';
+  const members = sayThens(
+    say,
+    then.members.map(({ name, bars }) =>
+      bars === null ? name : say.t('sentence.memberBars', { name, bars }),
+    ),
+  );
+  return then.bars === null ? members : say.t('sentence.afterBars', { bars: then.bars, members });
+}
+
+function cellsText(recipe: ClosedRecipe): string {
+  const options = interpretationOptions(recipe.as);
+  const meter = parseMeter(recipe.meter);
+  if (options.kind !== 'phrase-cells' || !meter.ok || !recipe.play) return '';
+  if ('sticking' in recipe.play.content) return '';
+  const line = parseLine(recipe.play.content.text, meter.value);
+  if (!line.ok) return '';
+  return cellsOf(line.value, options)
+    .map(({ cell }) => cell ?? '?')
+    .join(' ');
+}
+
+/** @example '3 16ths and more long on the beat = bass drum' */
+function sayRule(say: Say, rule: Rule): string {
+  return say.t('sentence.rule', {
+    range: sayLengths(say, rule),
+    place: rule.place,
+    order: rule.order,
+    plays: sayParts(say, rule.plays),
+    fill: rule.fill ? sayAssignment(say, rule.fill) : 'none',
+  });
+}
+
+function sayLengths(say: Say, { from, to, by }: Rule): string {
+  const named = { by, sixteenths: saySixteenths(say) };
+  if (from !== null && to !== null) return say.t('sentence.range.between', { from, to, ...named });
+  if (from !== null) return say.t('sentence.range.from', { from, ...named });
+  return to === null ? say.t('sentence.range.any') : say.t('sentence.range.upTo', { to, ...named });
+}
+
+function sayParts(say: Say, parts: readonly Assignment[]): string {
+  return sayList(
+    say,
+    parts.map((part) => sayAssignment(say, part)),
+  );
+}
+
+/** What happens where two parts want the same limb. */
+export function sayPolicy({ t }: Say, policy: ClosedRecipe['clash']): string {
+  return t(`sentence.policy.${policy}`);
+}
+
+function sayAt(say: Say, recipe: ClosedRecipe): string {
+  const meter = parseMeter(recipe.meter);
+  return say.t('sentence.at', {
+    meter: meter.ok ? formatMeter(meter.value) : recipe.meter,
+    feel: sayFeel(say, recipe.feel),
+    cut: recipe.cut ?? 0,
+    levels: recipe.levels ?? 'none',
+  });
+}
