@@ -6,12 +6,13 @@ import { expect, lookAs, test, type App } from './app';
 test.use({ ground: 'gallery' });
 
 /** Every text of a studio's file: names and notes are as they were written, in whatever language. */
-function textsOf(value: unknown, found = new Set<string>()): Set<string> {
+function textsOf(value: unknown, found = new Set<string>(), key = ''): Set<string> {
   if (typeof value === 'string') {
-    if (/^[[{]/.test(value)) textsOf(JSON.parse(value), found);
-    else if (value.length > 1) found.add(value);
+    if (/^[[{]/.test(value)) textsOf(JSON.parse(value), found, key);
+    // A single small word is a choice that is kept, and no name.
+    else if (/[A-Z ]/.test(value) || key === 'trains') found.add(value);
   } else if (value !== null && typeof value === 'object') {
-    for (const inner of Object.values(value)) textsOf(inner, found);
+    for (const [name, inner] of Object.entries(value)) textsOf(inner, found, name);
   }
   return found;
 }
@@ -59,7 +60,7 @@ function readOn(page: Page): Promise<readonly string[]> {
 /** Signs that no language changes: limbs and stickings, our name, dates as the browser writes them, and
  * syllables as a studio counts. */
 const SIGNS =
-  /\b(Mivvel|[RLKFT]+|RH|LH|RF|LF|trip|let|(Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec|Mon|Tue|Wed|Thu|Fri|Sat|Sun)[a-z]*)\b/g;
+  /(?<![\w>])[fduiozrl>]*[RLKFT][RLKFTfduiozrl>]*(?!\w)|\b(Mivvel|alt|n|all|RH|LH|RF|LF|trip|let|(Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec|Mon|Tue|Wed|Thu|Fri|Sat|Sun)[a-z]*)\b/g;
 
 /** What of a text is in no catalogue. */
 function leftOf(text: string, content: readonly string[]): string {
@@ -79,7 +80,8 @@ function cutOff(page: Page): Promise<readonly string[]> {
     const cut = boxes.filter((box) => {
       const { overflowX, textOverflow } = getComputedStyle(box);
       return (
-        overflowX === 'hidden' &&
+        !box.matches('.sr-only') &&
+        (overflowX === 'hidden' || box.matches('button')) &&
         textOverflow !== 'ellipsis' &&
         box.scrollWidth > box.clientWidth + 1
       );
@@ -96,8 +98,8 @@ async function look(page: Page, address: string, content: readonly string[]): Pr
   await page.goto(address);
   await expect(page.locator('h1').first()).toBeAttached();
   const left = (await readOn(page)).map((text) => leftOf(text, content)).filter(Boolean);
-  expect([...new Set(left)], address).toEqual([]);
-  expect(await cutOff(page), address).toEqual([]);
+  expect.soft([...new Set(left)], address).toEqual([]);
+  expect.soft(await cutOff(page), address).toEqual([]);
 }
 
 async function speakOther(page: Page, app: App): Promise<void> {
@@ -111,11 +113,13 @@ test('a teacher’s screens speak another language, and have room for it', async
   await lookAs(page, 'Maren');
   const exercise = first(app, 'select id from exercise order by length(recipe) desc');
   const student = first(app, "select id from person where name = 'Lotte'");
+  const family = first(app, 'select id from family limit 1');
   const program = first(app, 'select id from program order by id limit 1');
   for (const address of [
     '/bench',
     `/bench?x=${exercise}`,
     '/variations',
+    `/variations?f=${family}`,
     '/steps',
     '/materials',
     '/materials?k=line',

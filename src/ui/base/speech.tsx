@@ -53,7 +53,12 @@ export function SpeechProvider({ speech, children }: { speech: Speech; children:
   return (
     <SpeechContext value={spoken}>
       {children}
-      <Toaster position="bottom-right" offset={{ bottom: ABOVE_BARS }} toastOptions={TOAST} />
+      <Toaster
+        containerAriaLabel={spoken.say.t('screen.common.notices')}
+        position="bottom-right"
+        offset={{ bottom: ABOVE_BARS }}
+        toastOptions={TOAST}
+      />
     </SpeechContext>
   );
 }

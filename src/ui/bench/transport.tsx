@@ -43,7 +43,7 @@ export function Transport({
       aria-label={say.t('screen.bench.playing')}
       className="flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-line bg-sheet px-4 py-2"
     >
-      <Button look="main" className="w-24" onClick={onToggle} aria-keyshortcuts="Space">
+      <Button look="main" className="min-w-24" onClick={onToggle} aria-keyshortcuts="Space">
         {playing ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
         {playing ? say.t('screen.common.stopCapital') : say.t('screen.common.play')}
       </Button>

@@ -113,7 +113,7 @@ export function Calendar({
               }}
               className={clsx(
                 'flex flex-col items-stretch gap-0.5 overflow-hidden border-r border-b border-line px-1 py-1 text-left align-top sm:px-2',
-                large ? 'h-[16rem]' : 'h-[6.1rem]',
+                large ? 'min-h-[16rem]' : 'min-h-[6.1rem]',
                 day < today && 'text-soft',
                 day === chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : '',
                 movable && 'cursor-grab',
@@ -140,11 +140,11 @@ function DayHead({
   const number = Number(day.slice(-2));
   const first = number === 1 || daysBetween(today, day) === 0;
   return (
-    <span className="flex items-baseline gap-x-1 max-sm:flex-col">
-      <b className={clsx('whitespace-nowrap', day === today && 'text-warm')}>
+    <span className="flex flex-wrap items-baseline gap-x-1 max-sm:flex-col">
+      <b className={clsx('max-w-full sm:whitespace-nowrap', day === today && 'text-warm')}>
         {first ? sayDay(say, day) : number}
       </b>
-      <span className="whitespace-nowrap max-sm:text-xs sm:ml-auto sm:text-sm">
+      <span className="max-w-full break-words max-sm:text-xs sm:ml-auto sm:text-sm">
         {off
           ? say.t('screen.plan.off')
           : missed

@@ -170,7 +170,9 @@ export function Surfaces({
       onChange={(event) => onSet(event.target.value === 'pad' ? 'pad' : 'kit')}
     >
       {SURFACES.map((one) => (
-        <option key={one}>{one}</option>
+        <option key={one} value={one}>
+          {say.t(`screen.common.surface.${one}`)}
+        </option>
       ))}
     </select>
   );

@@ -119,7 +119,7 @@ export function Plan({
             {say.t('screen.common.toTheRecord')}
           </Link>
         )}
-        <span className="ml-auto flex gap-2">
+        <span className="ml-auto flex flex-wrap gap-2">
           <Button
             aria-label={say.t('screen.plan.earlier')}
             onClick={() => setFirst(daysAfter(first, -7 * weeks))}

@@ -50,7 +50,7 @@ export function ScheduleFields({
             aria-pressed={schedule.order === order}
             onClick={() => onSet({ order })}
           >
-            {order}
+            {say.t(`screen.plan.orders.${order}`)}
           </Button>
         ))}
       </p>

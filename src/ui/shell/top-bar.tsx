@@ -38,7 +38,7 @@ export function TopBar({
   return (
     <header className="flex h-11 shrink-0 items-center gap-5 border-b border-line px-4 max-sm:gap-2 max-sm:px-2">
       <Link href={places[0]?.href ?? '/'} className="font-serif text-lg font-bold tracking-tight">
-        {say.t('screen.shell.mivvel')}
+        Mivvel
       </Link>
       <nav aria-label={say.t('screen.shell.screens')} className="flex gap-1">
         {places.map(({ href, id }) => (

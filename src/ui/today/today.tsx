@@ -211,7 +211,7 @@ function Minutes({ say, now, usual }: { say: Say; now: Now | null; usual: Surfac
               href={`/today?minutes=${now.minutes}&on=${surface}`}
               on={now.on === surface}
             >
-              {say.t(`screen.today.on.${surface}`)}
+              {say.t(`screen.common.surface.${surface}`)}
             </Cut>
           ))}
         </span>

@@ -89,4 +89,6 @@ export const common = {
   tryCount: '{count, plural, one {# try} other {# tries}}',
   notSavedBecause: 'Not saved. {why}{behind, plural, =0 {} other { # more behind it.}}',
   staffBars: 'Staff, bar {bars}',
+  notices: 'Notices',
+  surface: { kit: 'kit', pad: 'pad' },
 } as const;

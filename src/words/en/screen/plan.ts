@@ -66,4 +66,5 @@ export const plan = {
   basedOn:
     '{futures, number} simulations, 4 in 5 of them within the range; based on {fresh, number} % clean on new rungs, {known, number} % clean on rungs passed before, and {kept, number} % of the planned days kept.',
   offUntil: 'to',
+  orders: { blocked: 'blocked', interleaved: 'interleaved' },
 } as const;

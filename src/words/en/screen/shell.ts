@@ -6,7 +6,6 @@ export const shell = {
   exerciseProgramStudent: 'Exercise, program, student',
   goTo: 'Go to',
   looking: 'Looking…',
-  mivvel: 'Mivvel',
   myOwnSyllables1And: 'my own syllables: 1 and',
   mySyllablesForTriplets: 'My syllables for triplets',
   noteNames: 'Note names',

@@ -23,5 +23,4 @@ export const today = {
   soFar: 'Today: {tries, plural, one {# try} other {# tries}}, {minutes, number} min.',
   times: '{tries, number} × {dosage}',
   inAll: '{minutes} in all',
-  on: { kit: 'kit', pad: 'pad' },
 } as const;
