@@ -8,19 +8,13 @@ import {
   type OpenedFamily,
   type RangeOffer,
 } from '@/core/family';
-import type { AxisName } from '@/core/issue';
 import { INTERPRETATION_STARTS, startOf, type ClosedRecipe } from '@/core/recipe';
+import { sayAxis, sayReadAs } from './terms';
 import { sayChange } from './change';
 import { sayMaterial } from './material';
 import type { Say } from './say';
-import { sayPlayed, sayPolicy, sayReadAs, sayStart } from './sentence';
+import { sayPlayed, sayPolicy, sayStart } from './sentence';
 import { sayFeel, saySubdivision } from './time';
-
-/** What an axis is called, as in the sentence. @example sayAxis(ENGLISH, { at: 'over', nth: 2 }) // => 'over 2' */
-export function sayAxis({ t }: Say, { at, nth }: AxisName): string {
-  const axis = t(`family.axis.${at}`);
-  return nth === null ? axis : t('family.axisNth', { axis, nth });
-}
 
 /** A value of an axis in the words of the sentence. */
 export function sayPart(say: Say, part: ClosedPart): string {

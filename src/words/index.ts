@@ -7,18 +7,11 @@ export {
   sayDynamics,
   sayOrnament,
 } from './change';
-export {
-  nameMember,
-  sayAxis,
-  sayChangeRange,
-  sayMember,
-  sayMemberStep,
-  sayOffer,
-  sayPart,
-} from './family';
+export { nameMember, sayChangeRange, sayMember, sayMemberStep, sayOffer, sayPart } from './family';
 export { sayMaterial, sayNamed, sayUse } from './material';
 export { sayAgainst, sayLanes, sayRetyping } from './retype';
-export { sayHow, sayPolicy, sayReadAs, saySentence, sayStart, suggestName } from './sentence';
+export { sayHow, sayPolicy, saySentence, sayStart, suggestName } from './sentence';
+export { sayAxis, sayReadAs } from './terms';
 export { sayFeel, sayNote, saySixteenths, saySubdivision, sayTempoNote } from './time';
 export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';
 export { sayIssue, sayIssues } from './issue';

@@ -1,7 +1,6 @@
 import { unreachable, type Issue, type Misfit } from '@/core/issue';
-import { sayReadAs } from './sentence';
+import { sayAxis, sayReadAs } from './terms';
 import { sayNamed } from './material';
-import { sayAxis } from './family';
 import { saySubdivision } from './time';
 import { sayDay } from './calendar';
 import { sayLimbs } from './kit';

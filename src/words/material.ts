@@ -1,7 +1,6 @@
-import { SHIPPED } from '@/core/materials';
 import { en } from './en';
 import { sayNote, saySubdivision } from './time';
-import type { Say } from './say';
+import { ENGLISH, type Say } from './say';
 
 const { name: NAMES, line: LINES, use: USES } = en.material;
 
@@ -34,11 +33,22 @@ export function sayMaterial(
   return (id === undefined ? null : sayShipped(say, id)) ?? sayNamed(say, content.name ?? '');
 }
 
-const IDS = new Map(SHIPPED.map((one) => [one.name, one.id]));
+let ids: ReadonlyMap<string, string> | undefined;
+
+/** What ships by what it is called in recipes, which is plain English. */
+function idOf(name: string): string | undefined {
+  ids ??= new Map(Object.keys(NAMES).map((id) => [sayShipped(ENGLISH, id) ?? '', id]));
+  const [, number] = /(\d+)$/.exec(name) ?? [];
+  const line = () =>
+    Object.keys(LINES)
+      .map((set) => `${set}-${number}`)
+      .find((id) => sayShipped(ENGLISH, id) === name);
+  return ids.get(name) ?? (number === undefined ? undefined : line());
+}
 
 /** The same where nothing but the name is left. */
 export function sayNamed(say: Say, name: string): string {
-  const id = IDS.get(name);
+  const id = idOf(name);
   return (id === undefined ? null : sayShipped(say, id)) ?? name;
 }
 

@@ -1,9 +1,10 @@
-import { cellsOf, type Assignment, type InterpretationKind, type Rule } from '@/core/interpret';
+import { cellsOf, type Assignment, type Rule } from '@/core/interpret';
 import { letterOf, LIMBS } from '@/core/kit';
 import { parseLine } from '@/core/reading';
 import { interpretationOptions, roundOf, type ClosedRecipe, type StartId } from '@/core/recipe';
 import { limbsOfLetter, type Sticking } from '@/core/sticking';
 import { formatMeter, parseMeter } from '@/core/time';
+import { sayReadAs } from './terms';
 import { sayAssignment, sayChange } from './change';
 import { sayVoice } from './kit';
 import { sayMaterial } from './material';
@@ -46,11 +47,6 @@ export function saySentence(say: Say, recipe: ClosedRecipe): string {
 export function sayHow(say: Say, recipe: ClosedRecipe): string {
   const { play, as } = linesOf(say, recipe);
   return [play, as].filter(Boolean).join(' · ');
-}
-
-/** @example sayReadAs(ENGLISH, 'short-long') // => 'short / long' */
-export function sayReadAs({ t }: Say, kind: InterpretationKind | 'sticking'): string {
-  return t(`sentence.as.${kind}`);
 }
 
 /** A way to begin to read a line, and what it does. */
