@@ -9,7 +9,7 @@ import {
   USUAL_SCHEDULE,
   workStateOf,
   type Planning,
-  type Work,
+  type PlannedExercise,
 } from '@/core/plan';
 import { browserPath } from '../scripts/lib/chromium.mjs';
 import { median, timed, type Row } from './report';
@@ -20,7 +20,7 @@ const ROUNDS = 20;
 /** A program at its start, so many minutes every day. */
 function planningOf(items: number, minutes: number): Planning {
   const random = seeded(9);
-  const works = Array.from({ length: items }, (_, index): Work => {
+  const works = Array.from({ length: items }, (_, index): PlannedExercise => {
     const seconds = 120 + 60 * Math.floor(4 * random());
     const tally = { clean: 4 + 8 * random(), other: 1 + 4 * random() };
     return {

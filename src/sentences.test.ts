@@ -3,9 +3,7 @@ import ts from 'typescript';
 import { describe, expect, it } from 'vitest';
 
 /** Rooms whose words are read by people; what ships as material, and what fills the demo, is content. */
-const ROOMS = ['core', 'server', 'ui', 'app', 'audio', 'workers'].map(
-  (room) => `src/${room}`,
-);
+const ROOMS = ['core', 'server', 'ui', 'app', 'audio', 'workers'].map((room) => `src/${room}`);
 const CONTENT =
   /\.test\.|\.fixture\.|^src\/core\/materials\/|^src\/server\/(demo|before)\/|^src\/app\/walk\//;
 

@@ -59,13 +59,13 @@ const MOST_SENT = 200;
 const STEPS_BPM = 60;
 
 /** An exercise on its way into a program; with steps, these are the rungs of its ladder. */
-export interface Sent {
+export interface SentExercise {
   readonly name: string;
   readonly recipe: ClosedRecipe;
   readonly steps?: readonly { readonly says: string; readonly recipe: ClosedRecipe }[];
 }
 
-function courseOf({ steps }: Sent): Course {
+function courseOf({ steps }: SentExercise): Course {
   if (!steps) return USUAL_COURSE;
   const stages = steps.map(({ says, recipe }) => ({ kind: 'step' as const, says, recipe }));
   return { ...USUAL_COURSE, ladder: { kind: 'stages', bpm: STEPS_BPM, stages } };
@@ -77,7 +77,7 @@ function courseOf({ steps }: Sent): Course {
 export function sendToProgram(
   me: Teacher,
   to: { readonly id: ProgramId } | { readonly name: string },
-  exercises: readonly Sent[],
+  exercises: readonly SentExercise[],
 ): Result<ProgramId> {
   const count = exercises.length;
   if (count > MOST_SENT) {

@@ -52,5 +52,5 @@ export { listVersions } from './versions';
 export type { Context } from './context';
 export type { Student, Teacher } from './authority';
 export type { PaperCell } from './paper';
-export type { Sent } from './families';
+export type { SentExercise } from './families';
 export type { Now } from './plans';

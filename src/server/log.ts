@@ -81,7 +81,7 @@ function append(
   }
   const stored = log.isMine(posted.id);
   if (stored === false) return fail({ code: 'not-yours', path: ['id'], what: 'entry' });
-  const placed = placeOf(store, posted);
+  const placed = itemOfEntry(store, posted);
   if (!placed.ok) return placed;
   const { since, ...place } = placed.value;
   if (place.itemId) touched.add(place.itemId);
@@ -122,7 +122,7 @@ type Place = Pick<NewEntry, 'assignmentId' | 'itemId' | 'sessionId' | 'about' | 
 };
 
 /** Where an entry belongs: the item that it names, that of the entry it is about, or the student. */
-function placeOf(store: StudentStore, posted: Posted): Result<Place> {
+function itemOfEntry(store: StudentStore, posted: Posted): Result<Place> {
   const nowhere = { assignmentId: null, itemId: null, sessionId: null, hash: null };
   if ('itemId' in posted) {
     const { assignmentId, itemId, sessionId } = posted;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { must, type Result } from '@/core/issue';
 import { planDays, planToday, USUAL_SCHEDULE, type Schedule } from '@/core/plan';
 import { changeItems } from '@/core/program';
-import { keyOf } from '@/core/studio';
+import { itemKey } from '@/core/studio';
 import {
   addItem,
   createProgram,
@@ -143,7 +143,7 @@ describe('getRound', () => {
     const other = must(createProgram(teacher, 'Winter'));
     const item = must(addItem(teacher, other, studio.exercise.id));
     must(giveProgram(teacher, other, student.store.id));
-    const [first, second] = must(getToday(student)).map(keyOf);
+    const [first, second] = must(getToday(student)).map(itemKey);
     const slotsOf = (round: ReturnType<typeof getRound>) => must(round).slots.map((one) => one.key);
     expect(slotsOf(getRound(student))).toEqual([first, first, first, second, second]);
     expect(slotsOf(getRound(student, { item }))).toEqual([second, second, first, first, first]);

@@ -24,14 +24,14 @@ import {
   workStateOf,
   type Schedule,
   type Surface,
-  type Work,
-  type WorkState,
+  type PlannedExercise,
+  type PlannedState,
 } from '@/core/plan';
 import { expand, type Exercise } from '@/core/recipe';
 import {
   clockOf,
   isDue,
-  keyOf,
+  itemKey,
   type ItemId,
   type PersonId,
   type PlanItem,
@@ -79,7 +79,7 @@ function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
   });
   const paces = pacesOf(playable.map(({ placed }) => paceCounts(placed.sums.pace)));
   const places = new Map(playable.map(({ item }, index) => [item.item.id, index]));
-  const works = playable.flatMap((one, index): readonly Work[] => {
+  const works = playable.flatMap((one, index): readonly PlannedExercise[] => {
     const pace = paces[index];
     return pace ? [{ ...workOf(one, places), pace }] : [];
   });
@@ -148,7 +148,7 @@ export function getRound(
   });
   const due = items.filter(isDue);
   const slots = startWith(
-    planned.length > 0 ? planned : due.map((one) => onceOf(keyOf(one))),
+    planned.length > 0 ? planned : due.map((one) => onceOf(itemKey(one))),
     due.find((one) => one.item.id === item),
   );
   return ok({
@@ -166,8 +166,8 @@ function onceOf(key: string): RoundSlot {
 /** The round from an item on, that which came before it last; once where it is not in the round. */
 function startWith(slots: readonly RoundSlot[], item: StandItem | undefined): readonly RoundSlot[] {
   if (!item) return slots;
-  const at = slots.findIndex((slot) => slot.key === keyOf(item));
-  return at < 0 ? [onceOf(keyOf(item)), ...slots] : [...slots.slice(at), ...slots.slice(0, at)];
+  const at = slots.findIndex((slot) => slot.key === itemKey(item));
+  return at < 0 ? [onceOf(itemKey(item)), ...slots] : [...slots.slice(at), ...slots.slice(0, at)];
 }
 
 function exerciseOf({ plays }: StandItem): Exercise | null {
@@ -178,7 +178,7 @@ function exerciseOf({ plays }: StandItem): Exercise | null {
 function workOf(
   { item: stands, exercise, placed }: Playable,
   places: ReadonlyMap<ItemId, number>,
-): Omit<Work, 'pace'> {
+): Omit<PlannedExercise, 'pace'> {
   const { item, state } = stands;
   const { facts } = placed.fitted;
   const { place } = item;
@@ -190,7 +190,7 @@ function workOf(
   const rung = rungAt(state.rungs, state.rung);
   const cycleSeconds = ticksToSeconds(full.cycleTicks, planTry(full, rung, dosage).tempo);
   return {
-    id: keyOf(stands),
+    id: itemKey(stands),
     name: item.name,
     after: item.after.flatMap((id) => places.get(id) ?? []),
     needsKit: !isQuiet(rung) && (place === 'derived' ? needsKit(exercise) : place === 'kit'),
@@ -211,7 +211,7 @@ function isQuiet({ stage }: Rung): boolean {
   return stage?.kind === 'manner' && ['pad', 'lap', 'voice'].includes(stage.manner);
 }
 
-function workState({ item }: Playable): WorkState {
+function workState({ item }: Playable): PlannedState {
   const { tries, seconds } = item.today;
   return workStateOf(item.state, { tries, seconds: seconds + tries * REST_SECONDS });
 }

@@ -2,17 +2,17 @@ import type { Exercise } from '../recipe';
 import type { Tempo } from '../time';
 
 /** What was worked out of one exercise, by the place of what worked it out. */
-type Kept = unknown[];
+type Memo = unknown[];
 
 /** Readings begin with the same few facts; each is worked out once and kept for the exercises that were
  * read lately. Not for all of them: of a family there are very many, each is read in one go, and what
  * is kept for long slows everything down. */
-const KEPT = new Map<Exercise, Kept>();
+const KEPT = new Map<Exercise, Memo>();
 const MOST_KEPT = 4;
-let lately: { readonly exercise: Exercise; readonly kept: Kept } | null = null;
+let lately: { readonly exercise: Exercise; readonly kept: Memo } | null = null;
 let places = 0;
 
-function keptOf(exercise: Exercise): Kept {
+function keptOf(exercise: Exercise): Memo {
   if (lately?.exercise === exercise) return lately.kept;
   let kept = KEPT.get(exercise);
   if (!kept) {

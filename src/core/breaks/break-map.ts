@@ -221,11 +221,13 @@ export function countCrossings(tallies: readonly CrossingTally[]): readonly Cros
   }
   return [...counts.values()]
     .map((count) => ({ ...count, weakness: weaknessOf(count.breaks, count.passes) }))
-    .sort((a, b) => b.weakness - a.weakness || b.breaks - a.breaks || placeOf(a) - placeOf(b));
+    .sort(
+      (a, b) => b.weakness - a.weakness || b.breaks - a.breaks || lastBrokenAt(a) - lastBrokenAt(b),
+    );
 }
 
 /** Of equals the earlier comes first: it is what leads into the beat. */
-function placeOf({ lately }: Pick<CrossingCount, 'lately'>): number {
+function lastBrokenAt({ lately }: Pick<CrossingCount, 'lately'>): number {
   return lately?.toAt ?? 0;
 }
 

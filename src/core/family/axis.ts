@@ -28,7 +28,7 @@ export type ClosedPart =
   | { readonly at: 'kit'; readonly value: ClosedRecipe['kit'] };
 
 /** Eight hex digits that tell values apart. */
-function keyOf(value: unknown): string {
+function valueKey(value: unknown): string {
   return bytesToHex(sha256(utf8ToBytes(JSON.stringify(value) ?? ''))).slice(0, 8);
 }
 
@@ -44,19 +44,19 @@ function* spread(axis: Axis): Generator<AxisValue> {
   switch (axis.at) {
     case 'over':
       for (const value of axis.values) {
-        yield { key: keyOf(value?.content ?? null), part: { ...placeOf(axis), value } };
+        yield { key: valueKey(value?.content ?? null), part: { ...axisPlace(axis), value } };
       }
       return;
     case 'play':
       for (const value of axis.values) {
-        yield { key: keyOf({ ...value.content, name: '' }), part: { at: 'play', value } };
+        yield { key: valueKey({ ...value.content, name: '' }), part: { at: 'play', value } };
       }
       return;
     case 'as':
-      for (const value of axis.values) yield { key: keyOf(value), part: { at: 'as', value } };
+      for (const value of axis.values) yield { key: valueKey(value), part: { at: 'as', value } };
       return;
     case 'feel':
-      for (const value of axis.values) yield { key: keyOf(value), part: { at: 'feel', value } };
+      for (const value of axis.values) yield { key: valueKey(value), part: { at: 'feel', value } };
       return;
     case 'clash':
       for (const value of axis.values) yield { key: value, part: { at: 'clash', value } };
@@ -69,19 +69,19 @@ function* spread(axis: Axis): Generator<AxisValue> {
       return;
     case 'kit':
       for (const value of axis.values) {
-        yield { key: keyOf(value.content), part: { at: 'kit', value } };
+        yield { key: valueKey(value.content), part: { at: 'kit', value } };
       }
       return;
     case 'change':
       for (const value of axis.values) {
         for (const change of changesOf(value)) {
-          yield { key: keyOf(change), part: { ...placeOf(axis), value: change } };
+          yield { key: valueKey(change), part: { ...axisPlace(axis), value: change } };
         }
       }
   }
 }
 
-function placeOf<A extends 'over' | 'change'>({ at, index }: { at: A; index: number }) {
+function axisPlace<A extends 'over' | 'change'>({ at, index }: { at: A; index: number }) {
   return { at, index };
 }
 

@@ -108,7 +108,7 @@ function playCell(
   });
 }
 
-function placeOf(onset: Onset, line: ReadingLine) {
+function placeInBar(onset: Onset, line: ReadingLine) {
   const bar = barTicks(line.meter);
   const inBar = onset.at % bar;
   return {
@@ -121,14 +121,14 @@ function placeOf(onset: Onset, line: ReadingLine) {
 
 function offGridIssue(onset: Onset, gap: number, line: ReadingLine): Issue | null {
   if (onset.at % SLOT === 0 && Number.isInteger(gap)) return null;
-  return { code: 'gap-off-grid', path: ['play'], ...placeOf(onset, line) };
+  return { code: 'gap-off-grid', path: ['play'], ...placeInBar(onset, line) };
 }
 
 function gapIssue(onset: Onset, gap: number, line: ReadingLine): Issue {
   return {
     code: 'gap-without-cell',
     path: ['as', 'cells', gap],
-    ...placeOf(onset, line),
+    ...placeInBar(onset, line),
     gap,
     proposals: firstAlternates(gap, PROPOSALS),
   };

@@ -51,7 +51,12 @@ export const byRules: Interpretation<RulesOptions> = {
       const note = describe(onset, gaps[index] ?? 0, found, line);
       const rule = rules.find((one) => fits(one, note));
       if (rule) return playRule(rule, onset, note.gap, line);
-      issues.push({ code: 'rule-none', path: ['as', 'rules'], ...placeOf(onset, line), ...note });
+      issues.push({
+        code: 'rule-none',
+        path: ['as', 'rules'],
+        ...placeInBar(onset, line),
+        ...note,
+      });
       return [];
     });
     return issues.length > 0 ? fail(...issues) : ok(strokes);
@@ -131,7 +136,7 @@ function contradictions(rules: readonly Rule[]): Issue[] {
   });
 }
 
-function placeOf(onset: Onset, line: ReadingLine) {
+function placeInBar(onset: Onset, line: ReadingLine) {
   const bar = barTicks(line.meter);
   return {
     bar: Math.floor(onset.at / bar) + 1,

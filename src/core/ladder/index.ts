@@ -23,7 +23,7 @@ export type { TypedLadder } from './make-ladder';
 export type { AdvanceRule } from './rule';
 export type { RungFacts } from './rung-key';
 export type { SimplerBecause } from './simpler';
-export type { Manner, Stage } from './stage';
+export type { Manner, PracticeStep } from './stage';
 export type { Because, Following, LadderState, Proposal, ProposalKind, RungReason } from './state';
 export type { TryPlan } from './try';
 export type { Why } from './why';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { bpm, FASTEST, SLOWEST, type Bpm } from '../time';
 import type { Dosage } from './dosage';
 import { rungNames, type RungFacts } from './rung-key';
-import { stageSchema, type Stage } from './stage';
+import { stageSchema, type PracticeStep } from './stage';
 
 const tempo = z.number().min(SLOWEST).max(FASTEST);
 const minutes = z.number().min(0.5).max(120);
@@ -64,7 +64,7 @@ export interface Rung {
   /** Where one try is not the item's own dosage. */
   readonly dosage?: Dosage;
   readonly ramp?: Ramp;
-  readonly stage?: Stage;
+  readonly stage?: PracticeStep;
 }
 
 /** The rungs of a ladder, first to last; the last one is the target.
@@ -108,7 +108,7 @@ function tempoRung(tempo: number): Rung {
   return { ...rungNames({ kind: 'tempo', bpm: tempo }), bpm: bpm(tempo) };
 }
 
-function stageRung(stage: Stage, tempo: number): Rung {
+function stageRung(stage: PracticeStep, tempo: number): Rung {
   return { ...rungNames({ kind: 'stage', stage, bpm: tempo }), bpm: bpm(tempo), stage };
 }
 

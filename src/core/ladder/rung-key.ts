@@ -1,5 +1,5 @@
 import { close, readRecipe, recipeHash } from '../recipe';
-import type { Manner, Stage } from './stage';
+import type { Manner, PracticeStep } from './stage';
 
 /** What a rung asks, as it is said: a step by the name that it was given. */
 export type RungFacts =
@@ -18,7 +18,7 @@ export type Asked =
       readonly step: number;
       readonly every: number;
     }
-  | { readonly kind: 'stage'; readonly stage: Stage; readonly bpm: number };
+  | { readonly kind: 'stage'; readonly stage: PracticeStep; readonly bpm: number };
 
 /** What is said of a rung; how it is named in the log: by what it asks, never by words; and how it was
  * named before, in the words of that time, which stand in logs for good.
@@ -85,7 +85,7 @@ const FORMER_MANNERS: Readonly<Record<Manner, string>> = {
   'own-version': 'your own version',
 };
 
-type Step = Extract<Stage, { kind: 'step' }>;
+type Step = Extract<PracticeStep, { kind: 'step' }>;
 
 const HASHES = new WeakMap<Step, string>();
 

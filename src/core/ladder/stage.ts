@@ -27,4 +27,4 @@ export const stageSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('manner'), manner: z.enum(MANNERS) }),
 ]);
 
-export type Stage = z.infer<typeof stageSchema>;
+export type PracticeStep = z.infer<typeof stageSchema>;

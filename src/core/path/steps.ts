@@ -69,10 +69,10 @@ function soundOf({ strokes, cycleTicks }: Exercise): string {
   return said.length === 0 ? '' : `${cycleTicks}: ${said.join()}`;
 }
 
-type Stage = Omit<BuildStep, 'kind'>;
+type StepContent = Omit<BuildStep, 'kind'>;
 
 const STAGES: Readonly<
-  Record<StepKind, (recipe: ClosedRecipe, whole: Exercise) => readonly Stage[]>
+  Record<StepKind, (recipe: ClosedRecipe, whole: Exercise) => readonly StepContent[]>
 > = {
   limbs: (recipe, whole) => groups(recipe, whole, 1),
   pairs: (recipe, whole) => groups(recipe, whole, 2),
@@ -91,7 +91,7 @@ const STAGES: Readonly<
   halves: halfStages,
 };
 
-function changed(recipe: ClosedRecipe, change: Change, facts: StepFacts): Stage {
+function changed(recipe: ClosedRecipe, change: Change, facts: StepFacts): StepContent {
   return { facts, recipe: { ...recipe, changes: [...recipe.changes, change] } };
 }
 
@@ -106,7 +106,7 @@ function limbsOf(whole: Exercise): readonly { readonly written: Limb; readonly p
 }
 
 /** Every so many limbs together; all of them are the whole. */
-function groups(recipe: ClosedRecipe, whole: Exercise, size: number): readonly Stage[] {
+function groups(recipe: ClosedRecipe, whole: Exercise, size: number): readonly StepContent[] {
   const limbs = limbsOf(whole);
   if (limbs.length <= size) return [];
   const choose = (from: number, count: number): (typeof limbs)[] =>
@@ -123,7 +123,7 @@ function groups(recipe: ClosedRecipe, whole: Exercise, size: number): readonly S
 }
 
 /** The line’s pulse in its place: a note on every felt beat. */
-function pulseStages(recipe: ClosedRecipe): readonly Stage[] {
+function pulseStages(recipe: ClosedRecipe): readonly StepContent[] {
   const meter = parseMeter(recipe.meter);
   const content = recipe.play?.content;
   if (!meter.ok || !content || 'sticking' in content) return [];
@@ -144,7 +144,7 @@ function pulseText(meter: Meter): string {
 }
 
 /** The first of the every-nth rules, then the first two, and so on. */
-function nthStages(recipe: ClosedRecipe): readonly Stage[] {
+function nthStages(recipe: ClosedRecipe): readonly StepContent[] {
   const rules = recipe.changes.filter((change) => change.kind === 'every-nth');
   return rules.map((_, count) => {
     const kept = new Set(rules.slice(0, count));
@@ -158,12 +158,12 @@ function nthStages(recipe: ClosedRecipe): readonly Stage[] {
 
 /** Where the hands fill a grid without ever meeting: all of it, the one share alone, all of it, the
  * other share. */
-function shareStages(recipe: ClosedRecipe, whole: Exercise): readonly Stage[] {
+function shareStages(recipe: ClosedRecipe, whole: Exercise): readonly StepContent[] {
   const hands = limbsOf(whole).filter(({ written }) => written === 'RH' || written === 'LH');
   const meets = instantsOf(whole).some(({ limbs }) => limbs.includes('RH') && limbs.includes('LH'));
   if (hands.length < 2 || meets || whole.reads !== 'sticking') return [];
   const feet = limbsOf(whole).filter(({ written }) => written === 'RF' || written === 'LF');
-  return hands.flatMap(({ written, plays }): Stage[] => [
+  return hands.flatMap(({ written, plays }): StepContent[] => [
     { facts: { plays: 'full-grid' }, recipe },
     changed(
       recipe,
@@ -174,7 +174,7 @@ function shareStages(recipe: ClosedRecipe, whole: Exercise): readonly Stage[] {
 }
 
 /** The one half of the cycle, the other, split at the beat that lies nearest the middle. */
-function halfStages(recipe: ClosedRecipe, whole: Exercise): readonly Stage[] {
+function halfStages(recipe: ClosedRecipe, whole: Exercise): readonly StepContent[] {
   const { meter, cycleTicks, barTicks, bars } = whole;
   const slot = slotTicks('16');
   const places = Array.from({ length: bars }, (_, bar) =>

@@ -1,7 +1,7 @@
 import type { ORDERS, Surface } from './schedule';
 import type { Stretch } from './stretches';
 import { NEVER } from '../ladder';
-import type { Going, Work } from './work';
+import type { LadderInPlan, PlannedExercise } from './work';
 
 /** Count-in, the bars between two tries and the verdict, in seconds; common practice, no source. */
 export const REST_SECONDS = 20;
@@ -31,7 +31,7 @@ const SETS = 2;
 export type EntryKind = 'warm-up' | 'new' | 'review' | 'break';
 
 /** One try, or a break, in its place in a day. */
-export interface Entry {
+export interface PlannedTry {
   /** Place among all works; -1 for a break. */
   readonly work: number;
   readonly kind: EntryKind;
@@ -44,13 +44,13 @@ export interface Entry {
   readonly cutTo: number | null;
 }
 
-interface Room {
+interface OpenStretch {
   readonly on: Surface;
   left: number;
   readonly breaks: number;
-  readonly warm: Entry[];
-  readonly main: Entry[];
-  readonly after: Entry[];
+  readonly warm: PlannedTry[];
+  readonly main: PlannedTry[];
+  readonly after: PlannedTry[];
 }
 
 /** Fills a day: what warms up, then what is new, then what keeps passed work alive. Nothing exceeds its
@@ -59,34 +59,34 @@ interface Room {
  * @param states by work, as the day begins  @param day as `dayNumber` counts
  * @returns entries by stretch, in order, breaks among them */
 export function fillDay(
-  works: readonly Work[],
-  states: readonly Going[],
+  works: readonly PlannedExercise[],
+  states: readonly LadderInPlan[],
   day: number,
   stretches: readonly Stretch[],
   order: (typeof ORDERS)[number],
-): readonly Entry[] {
-  const rooms = stretches.map(roomOf);
-  const all = rooms.reduce((sum, room) => sum + room.left, 0);
+): readonly PlannedTry[] {
+  const free = stretches.map(openStretchOf);
+  const all = free.reduce((sum, stretch) => sum + stretch.left, 0);
   if (all === 0) return [];
-  const filling = survey(works, states, day, rooms);
-  const { open, due } = filling;
-  if (all >= WARM_UP_FROM && open.length + due.length > 0) warmUp(filling);
-  review(filling, open.length > 0 ? all * REVIEW_SHARE : all);
-  for (let group = nextGroup(filling, order); group.length > 0; group = nextGroup(filling, order)) {
-    playSet(filling, group, 1);
+  const plan = survey(works, states, day, free);
+  const { open, due } = plan;
+  if (all >= WARM_UP_FROM && open.length + due.length > 0) warmUp(plan);
+  review(plan, open.length > 0 ? all * REVIEW_SHARE : all);
+  for (let group = nextGroup(plan, order); group.length > 0; group = nextGroup(plan, order)) {
+    playSet(plan, group, 1);
   }
-  if (hasRoom(filling)) playSet(filling, open, SETS);
-  const entries = (room: Room) =>
-    entriesOf(room, order === 'blocked' ? inBlocks(filling, room) : room.main);
-  const [only] = rooms;
-  return only && rooms.length === 1 ? entries(only) : rooms.flatMap(entries);
+  if (hasRoom(plan)) playSet(plan, open, SETS);
+  const entries = (stretch: OpenStretch) =>
+    entriesOf(stretch, order === 'blocked' ? inBlocks(plan, stretch) : stretch.main);
+  const [only] = free;
+  return only && free.length === 1 ? entries(only) : free.flatMap(entries);
 }
 
-interface Filling {
-  readonly works: readonly Work[];
-  readonly states: readonly Going[];
+interface DayPlan {
+  readonly works: readonly PlannedExercise[];
+  readonly states: readonly LadderInPlan[];
   readonly day: number;
-  readonly rooms: readonly Room[];
+  readonly free: readonly OpenStretch[];
   /** Works that may be played on: not passed, and nothing comes first. What was begun stands before what
    * was not, the longest untouched first. */
   readonly open: readonly number[];
@@ -102,11 +102,11 @@ interface Filling {
 
 /** One look at all works; this runs for every day of every future. */
 function survey(
-  works: readonly Work[],
-  states: readonly Going[],
+  works: readonly PlannedExercise[],
+  states: readonly LadderInPlan[],
   day: number,
-  rooms: readonly Room[],
-): Filling {
+  free: readonly OpenStretch[],
+): DayPlan {
   const begunOnes: number[] = [];
   const fresh: number[] = [];
   const due: number[] = [];
@@ -130,10 +130,10 @@ function survey(
   begunOnes.sort((a, b) => (states[a]?.lastDay ?? 0) - (states[b]?.lastDay ?? 0));
   const open = begunOnes.concat(fresh);
   const taken = works.map(() => -1);
-  return { works, states, day, rooms, open, due, rests: begun ? -1 : rests, least, taken };
+  return { works, states, day, free, open, due, rests: begun ? -1 : rests, least, taken };
 }
 
-function isFree({ after }: Work, states: readonly Going[]): boolean {
+function isFree({ after }: PlannedExercise, states: readonly LadderInPlan[]): boolean {
   for (let at = 0; at < after.length; at += 1) {
     if (states[after[at] ?? -1]?.passed === false) return false;
   }
@@ -141,12 +141,12 @@ function isFree({ after }: Work, states: readonly Going[]): boolean {
 }
 
 /** Time for breaks is set aside first. */
-function roomOf({ on, seconds }: Stretch): Room {
+function openStretchOf({ on, seconds }: Stretch): OpenStretch {
   const breaks = Math.floor(seconds / (BREAK_AFTER + BREAK_SECONDS));
   return { on, left: seconds - breaks * BREAK_SECONDS, breaks, warm: [], main: [], after: [] };
 }
 
-function secondsOf(work: Work, state: Going): number {
+function secondsOf(work: PlannedExercise, state: LadderInPlan): number {
   return work.trySeconds[Math.min(state.rung, work.trySeconds.length - 1)] ?? 0;
 }
 
@@ -157,24 +157,24 @@ const CUT_STEP = 30;
  * it. The first one is cut where it would not fit and half of it or more does.
  * @param most seconds of the try itself */
 function place(
-  filling: Filling,
+  plan: DayPlan,
   index: number,
   kind: Exclude<EntryKind, 'break'>,
   most = Infinity,
-): Entry | null {
-  const { rooms, works, states } = filling;
+): PlannedTry | null {
+  const { free, works, states } = plan;
   const work = works[index];
   const state = states[index];
   if (!work || !state) return null;
   const whole = secondsOf(work, state);
   const wanted = Math.min(whole, most);
-  let best: Room | null = null;
-  let roomiest: Room | null = null;
-  for (const room of rooms) {
-    if (work.needsKit && room.on === 'pad') continue;
-    if (isEmpty(room) && (!roomiest || room.left > roomiest.left)) roomiest = room;
-    if (room.left < wanted) continue;
-    if (!best || (room.on === 'pad' && best.on === 'kit')) best = room;
+  let best: OpenStretch | null = null;
+  let roomiest: OpenStretch | null = null;
+  for (const stretch of free) {
+    if (work.needsKit && stretch.on === 'pad') continue;
+    if (isEmpty(stretch) && (!roomiest || stretch.left > roomiest.left)) roomiest = stretch;
+    if (stretch.left < wanted) continue;
+    if (!best || (stretch.on === 'pad' && best.on === 'kit')) best = stretch;
   }
   const into = best ?? (work.cuts ? roomiest : null);
   if (!into) return null;
@@ -187,25 +187,25 @@ function place(
   const seconds = Math.min(into.left, playSeconds + REST_SECONDS);
   into.left -= seconds;
   const cutTo = playSeconds < whole ? playSeconds / 60 : null;
-  const entry: Entry = { work: index, kind, on: into.on, playSeconds, seconds, cutTo };
+  const entry: PlannedTry = { work: index, kind, on: into.on, playSeconds, seconds, cutTo };
   (kind === 'warm-up' ? into.warm : kind === 'review' ? into.after : into.main).push(entry);
   return entry;
 }
 
-function isEmpty({ warm, main, after }: Room): boolean {
+function isEmpty({ warm, main, after }: OpenStretch): boolean {
   return warm.length + main.length + after.length === 0;
 }
 
 /** What is passed and rests is played once, the lightest of it. */
-function warmUp(filling: Filling): void {
-  if (filling.rests >= 0) place(filling, filling.rests, 'warm-up', WARM_UP_SECONDS);
+function warmUp(plan: DayPlan): void {
+  if (plan.rests >= 0) place(plan, plan.rests, 'warm-up', WARM_UP_SECONDS);
 }
 
 /** Passed work that is due, the longest overdue first, each once. @param seconds at most */
-function review(filling: Filling, seconds: number): void {
-  const { states, works } = filling;
-  if (filling.due.length === 0) return;
-  const due = [...filling.due].sort(
+function review(plan: DayPlan, seconds: number): void {
+  const { states, works } = plan;
+  if (plan.due.length === 0) return;
+  const due = [...plan.due].sort(
     (a, b) => (states[a]?.keepDue ?? 0) - (states[b]?.keepDue ?? 0) || a - b,
   );
   let left = seconds;
@@ -215,33 +215,33 @@ function review(filling: Filling, seconds: number): void {
     if (!work || !state) continue;
     const takes = secondsOf(work, state) + REST_SECONDS;
     if (takes > left && left < seconds) continue;
-    const entry = place(filling, index, 'review');
+    const entry = place(plan, index, 'review');
     if (entry) left -= entry.seconds;
   }
 }
 
 /** Whether a whole try of anything that is open would still fit. */
-function hasRoom({ rooms, least }: Filling): boolean {
-  for (let at = 0; at < rooms.length; at += 1) {
-    const room = rooms[at];
-    if (room && (room.left >= least || isEmpty(room))) return true;
+function hasRoom({ free, least }: DayPlan): boolean {
+  for (let at = 0; at < free.length; at += 1) {
+    const stretch = free[at];
+    if (stretch && (stretch.left >= least || isEmpty(stretch))) return true;
   }
   return false;
 }
 
 /** The exercises that are played next: what was begun goes on, the longest untouched first; only then
  * something new begins. Empty when nothing is left, or nothing fits. */
-function nextGroup(filling: Filling, order: (typeof ORDERS)[number]): readonly number[] {
-  const { states, taken } = filling;
+function nextGroup(plan: DayPlan, order: (typeof ORDERS)[number]): readonly number[] {
+  const { states, taken } = plan;
   const group: number[] = [];
   const size = order === 'blocked' ? 1 : TURNS;
-  while (group.length < size && hasRoom(filling)) {
-    const next = nextOpen(filling);
+  while (group.length < size && hasRoom(plan)) {
+    const next = nextOpen(plan);
     if (next < 0) break;
     const before = states[next]?.triesToday ?? 0;
     taken[next] = before;
-    if (before < setOf(filling, next)) {
-      if (place(filling, next, 'new') === null) continue;
+    if (before < setOf(plan, next)) {
+      if (place(plan, next, 'new') === null) continue;
       taken[next] = before + 1;
     }
     group.push(next);
@@ -249,7 +249,7 @@ function nextGroup(filling: Filling, order: (typeof ORDERS)[number]): readonly n
   return group;
 }
 
-function nextOpen({ open, taken }: Filling): number {
+function nextOpen({ open, taken }: DayPlan): number {
   for (let at = 0; at < open.length; at += 1) {
     const index = open[at] ?? -1;
     if (taken[index] === -1) return index;
@@ -258,18 +258,18 @@ function nextOpen({ open, taken }: Filling): number {
 }
 
 /** Tries that win a rung when all are clean. */
-function setOf({ works }: Filling, index: number): number {
+function setOf({ works }: DayPlan, index: number): number {
   return Math.min(MOST_OF_ONE, works[index]?.rule.clean ?? 1);
 }
 
 /** Goes round until each has had its tries, or nothing fits any more. @param sets so many sets each */
-function playSet(filling: Filling, group: readonly number[], sets: number): void {
-  const { taken } = filling;
-  for (let goesOn = true; goesOn && hasRoom(filling);) {
+function playSet(plan: DayPlan, group: readonly number[], sets: number): void {
+  const { taken } = plan;
+  for (let goesOn = true; goesOn && hasRoom(plan);) {
     goesOn = false;
     for (const index of group) {
       const tries = Math.max(0, taken[index] ?? 0);
-      if (tries >= sets * setOf(filling, index) || place(filling, index, 'new') === null) continue;
+      if (tries >= sets * setOf(plan, index) || place(plan, index, 'new') === null) continue;
       taken[index] = tries + 1;
       goesOn = true;
     }
@@ -277,14 +277,14 @@ function playSet(filling: Filling, group: readonly number[], sets: number): void
 }
 
 /** In blocks, tries of one exercise follow each other, and what is least known comes first. */
-function inBlocks({ works, states }: Filling, { main }: Room): readonly Entry[] {
+function inBlocks({ works, states }: DayPlan, { main }: OpenStretch): readonly PlannedTry[] {
   if (main.at(0)?.work === main.at(-1)?.work) return main;
   const climbed = (index: number) =>
     (states[index]?.rung ?? 0) / Math.max(1, works[index]?.trySeconds.length ?? 1);
   const played: number[] = [];
   for (const { work } of main) if (!played.includes(work)) played.push(work);
   played.sort((a, b) => climbed(a) - climbed(b) || a - b);
-  const found: Entry[] = [];
+  const found: PlannedTry[] = [];
   for (const index of played) {
     for (const entry of main) if (entry.work === index) found.push(entry);
   }
@@ -292,10 +292,13 @@ function inBlocks({ works, states }: Filling, { main }: Room): readonly Entry[] 
 }
 
 /** A stretch in order, with its breaks. */
-function entriesOf({ on, breaks, warm, after }: Room, main: readonly Entry[]): readonly Entry[] {
+function entriesOf(
+  { on, breaks, warm, after }: OpenStretch,
+  main: readonly PlannedTry[],
+): readonly PlannedTry[] {
   const entries = warm.length + after.length === 0 ? main : [...warm, ...main, ...after];
   if (breaks === 0) return entries;
-  const found: Entry[] = [];
+  const found: PlannedTry[] = [];
   let since = 0;
   let left = breaks;
   for (const entry of entries) {

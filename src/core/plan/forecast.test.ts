@@ -33,7 +33,7 @@ import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
 import { must } from '../issue';
 import { drawGamma, liveThrough } from './future';
 import { BEGINNING, everyDay, TODAY, work } from './plan.fixture';
-import { goingFrom, type Going } from './work';
+import { goingFrom, type LadderInPlan } from './work';
 
 const cells = {
   ...toggleOstinato(blankRecipe(), 'hats-2-4'),
@@ -172,7 +172,7 @@ describe('liveThrough', () => {
             varies: known !== NO_FACTS,
             pace: { fresh: tally, known: tally, lost: 0.5 },
           });
-          const going: Going[] = [goingFrom(workStateOf(start, { tries: 0, seconds: 0 }))];
+          const going: LadderInPlan[] = [goingFrom(workStateOf(start, { tries: 0, seconds: 0 }))];
           const log: LadderEvent[] = [];
           const followed = startFollowing(following);
           const days = Array.from({ length: 60 }, (_, index) => ({

@@ -6,7 +6,7 @@ import { leftOf, type Planning } from './plan';
 import { datesFrom, hoursOn, MOST_MINUTES } from './schedule';
 import { stretchesOf } from './stretches';
 import { withoutWorks } from './unfit';
-import { goingFrom, type Work } from './work';
+import { goingFrom, type PlannedExercise } from './work';
 
 /** Dates that a forecast looks ahead: half a year. */
 export const FORECAST_DAYS = 182;
@@ -142,8 +142,8 @@ function rangeOf(
   };
 }
 
-function sharesOf(works: readonly Work[]): Forecast['clean'] {
-  const mean = (pick: (work: Work) => number) =>
+function sharesOf(works: readonly PlannedExercise[]): Forecast['clean'] {
+  const mean = (pick: (work: PlannedExercise) => number) =>
     works.reduce((sum, work) => sum + pick(work), 0) / Math.max(1, works.length);
   return {
     fresh: mean(({ pace }) => cleanShare(pace.fresh)),
@@ -253,7 +253,7 @@ function fewer(asked: Forecasting, work: number): Forecasting {
 
 /** Twice the rungs, each half as new: it goes as well as halfway between new ground and known. */
 function smallerStep(asked: Forecasting, index: number): Forecasting {
-  const works = asked.works.map((work, at): Work => {
+  const works = asked.works.map((work, at): PlannedExercise => {
     if (at !== index) return work;
     const { fresh, known, lost } = work.pace;
     const half = { clean: (fresh.clean + known.clean) / 2, other: (fresh.other + known.other) / 2 };

@@ -4,7 +4,7 @@ import { fillDay } from './fill';
 import type { Tally } from './pace';
 import type { Schedule } from './schedule';
 import type { Stretch } from './stretches';
-import { countingOf, type Going, type Work } from './work';
+import { countingOf, type LadderInPlan, type PlannedExercise } from './work';
 
 /** How likely a student's tries are clean in one future. */
 interface Chances {
@@ -21,7 +21,7 @@ export interface FutureDay {
 
 /** Draws how well it goes in one future: the fewer tries are known, the further this may lie from what
  * they show. @param random from 0 up to 1 */
-function drawChances({ pace }: Work, random: () => number): Chances {
+function drawChances({ pace }: PlannedExercise, random: () => number): Chances {
   return {
     fresh: drawShare(pace.fresh, random),
     known: drawShare(pace.known, random),
@@ -40,8 +40,8 @@ interface Watching {
  * @param watch is told after each date, and before each try counts
  * @returns by work the index of the date on which its target is reached; -1 for none */
 export function liveThrough(
-  works: readonly Work[],
-  going: readonly Going[],
+  works: readonly PlannedExercise[],
+  going: readonly LadderInPlan[],
   days: readonly FutureDay[],
   order: Schedule['order'],
   keeps: number,
@@ -77,7 +77,7 @@ export function liveThrough(
 }
 
 /** How one try goes. */
-function draw(state: Going, { fresh, known, lost }: Chances, random: () => number): Verdict {
+function draw(state: LadderInPlan, { fresh, known, lost }: Chances, random: () => number): Verdict {
   const clean = random() < (!state.passed && state.rung >= state.best ? fresh : known);
   return clean ? 'clean' : random() < lost ? 'lost' : 'shaky';
 }

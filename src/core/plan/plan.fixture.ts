@@ -6,15 +6,15 @@ import {
   type Hours,
   type Planning,
   type Schedule,
-  type Work,
-  type WorkState,
+  type PlannedExercise,
+  type PlannedState,
 } from '.';
 
 /** A Monday. */
 export const TODAY = '2026-03-02';
 
 /** A work of five rungs, 5 minutes a try, 3 clean. */
-export function work(id: string, own: Partial<Work> = {}): Work {
+export function work(id: string, own: Partial<PlannedExercise> = {}): PlannedExercise {
   return {
     id,
     name: id,
@@ -30,9 +30,9 @@ export function work(id: string, own: Partial<Work> = {}): Work {
   };
 }
 
-export const BEGINNING: WorkState = { ...startCounter(0), today: { tries: 0, seconds: 0 } };
+export const BEGINNING: PlannedState = { ...startCounter(0), today: { tries: 0, seconds: 0 } };
 
-export function passedOn(day: string, due: string): WorkState {
+export function passedOn(day: string, due: string): PlannedState {
   const days = { keepDue: dayNumber(due), lastDay: dayNumber(day) };
   return { ...BEGINNING, rung: 4, best: 4, passed: true, ...days };
 }

@@ -1,10 +1,10 @@
 import { dayNumber, daysAfter, type Day } from '../calendar';
 import { keepAgain, pass, raise } from '../ladder';
-import { fillDay, type Entry } from './fill';
+import { fillDay, type PlannedTry } from './fill';
 import { cleanShare, expectedTries } from './pace';
 import { hoursOn, isOff, type Hours, type Schedule, type Surface } from './schedule';
 import { stretchesOf, type Stretch } from './stretches';
-import { goingFrom, type Going, type Work, type WorkState } from './work';
+import { goingFrom, type LadderInPlan, type PlannedExercise, type PlannedState } from './work';
 
 /** Days that are planned ahead: twelve weeks. */
 export const PLAN_DAYS = 84;
@@ -15,7 +15,7 @@ export interface PlannedDay {
   readonly hours: Hours;
   /** Lies in the dates off. */
   readonly off: boolean;
-  readonly entries: readonly Entry[];
+  readonly entries: readonly PlannedTry[];
   /** Of all entries, breaks included; never more than the hours hold. */
   readonly seconds: number;
 }
@@ -30,9 +30,9 @@ export interface Plan {
 }
 
 export interface Planning {
-  readonly works: readonly Work[];
+  readonly works: readonly PlannedExercise[];
   /** By work, as the log has it now. */
-  readonly states: readonly WorkState[];
+  readonly states: readonly PlannedState[];
   readonly schedule: Schedule;
   readonly today: Day;
   /** How many dates, today the first; `PLAN_DAYS` when left out. */
@@ -68,7 +68,7 @@ export function planDays({ works, states, schedule, today, count = PLAN_DAYS }: 
 /** What is left of today once something was done. */
 export function leftOf(
   stretches: readonly Stretch[],
-  states: readonly WorkState[],
+  states: readonly PlannedState[],
 ): readonly Stretch[] {
   let done = states.reduce((sum, { today }) => sum + today.seconds, 0);
   return stretches.flatMap(({ on, seconds }) => {
@@ -84,7 +84,7 @@ interface Wins {
   readonly known: number;
 }
 
-function winsPerTry({ pace, rule }: Work): Wins {
+function winsPerTry({ pace, rule }: PlannedExercise): Wins {
   return {
     fresh: 1 / expectedTries(cleanShare(pace.fresh), rule.clean),
     known: 1 / expectedTries(cleanShare(pace.known), rule.clean),
@@ -93,8 +93,8 @@ function winsPerTry({ pace, rule }: Work): Wins {
 
 /** One try, as it is expected to go. @returns whether it reaches the target */
 function tryAsExpected(
-  state: Going,
-  work: Work | undefined,
+  state: LadderInPlan,
+  work: PlannedExercise | undefined,
   wins: Wins | undefined,
   day: number,
 ): boolean {
@@ -119,14 +119,14 @@ function tryAsExpected(
 /** The entries of a date in order, those of one exercise that follow each other as one. */
 export interface Block {
   readonly work: number;
-  readonly kind: Entry['kind'];
-  readonly on: Entry['on'];
+  readonly kind: PlannedTry['kind'];
+  readonly on: PlannedTry['on'];
   readonly tries: number;
   readonly seconds: number;
 }
 
 /** @example three tries of one exercise, then one of another // => two blocks */
-export function blocksOf(entries: readonly Entry[]): readonly Block[] {
+export function blocksOf(entries: readonly PlannedTry[]): readonly Block[] {
   const blocks: Block[] = [];
   for (const { work, kind, on, seconds } of entries) {
     const last = blocks.at(-1);
@@ -139,7 +139,7 @@ export function blocksOf(entries: readonly Entry[]): readonly Block[] {
 }
 
 /** Minutes of playing by surface, breaks and rests not counted. */
-export function minutesOf(entries: readonly Entry[]): Readonly<Record<Surface, number>> {
+export function minutesOf(entries: readonly PlannedTry[]): Readonly<Record<Surface, number>> {
   const minutes = { kit: 0, pad: 0 };
   for (const { kind, on, playSeconds } of entries) {
     if (kind !== 'break') minutes[on] += playSeconds / 60;

@@ -1,4 +1,4 @@
-import { fillDay, type Entry } from './fill';
+import { fillDay, type PlannedTry } from './fill';
 import { planDays, type Planning } from './plan';
 import { hoursOn, type Hours } from './schedule';
 import { stretchesOf } from './stretches';
@@ -11,7 +11,7 @@ import { goingFrom } from './work';
 export function planToday(
   planning: Planning,
   now: Pick<Hours, 'minutes' | 'on' | 'at'> | null,
-): readonly Entry[] {
+): readonly PlannedTry[] {
   if (now === null) return planDays({ ...planning, count: 1 }).days[0]?.entries ?? [];
   const { works, states, schedule, today } = planning;
   const { quiet } = hoursOn(schedule, today);

@@ -2,7 +2,7 @@ import type { Day } from '../calendar';
 import { datesFrom, hoursOn } from './schedule';
 import { planDays, PLAN_DAYS, type Plan, type Planning } from './plan';
 import { stretchesOf } from './stretches';
-import type { Work, WorkState } from './work';
+import type { PlannedExercise, PlannedState } from './work';
 
 /** What a plan cannot hold, and what would make room. Works by their place. */
 export type Unfit =
@@ -62,7 +62,7 @@ export function findUnfit(planning: Planning, plan: Plan): readonly Unfit[] {
 }
 
 /** The shortest try that a day can hold. */
-function leastSeconds(work: Work | undefined, state: WorkState | undefined): number {
+function leastSeconds(work: PlannedExercise | undefined, state: PlannedState | undefined): number {
   const whole = work?.trySeconds[state?.rung ?? 0] ?? 0;
   return work?.cuts ? whole / 2 : whole;
 }
@@ -91,10 +91,12 @@ function dropFor(planning: Planning, late: readonly number[], target: Day): read
 /** The same without some works. */
 export function withoutWorks(planning: Planning, drop: ReadonlySet<number>): Planning {
   const kept = planning.works.flatMap((_, index) => (drop.has(index) ? [] : [index]));
-  const placeOf = new Map(kept.map((index, place) => [index, place]));
-  const works = kept.flatMap((index): readonly Work[] => {
+  const placeInKept = new Map(kept.map((index, place) => [index, place]));
+  const works = kept.flatMap((index): readonly PlannedExercise[] => {
     const work = planning.works[index];
-    return work ? [{ ...work, after: work.after.flatMap((one) => placeOf.get(one) ?? []) }] : [];
+    return work
+      ? [{ ...work, after: work.after.flatMap((one) => placeInKept.get(one) ?? []) }]
+      : [];
   });
   const states = kept.flatMap((index) => planning.states[index] ?? []);
   return { ...planning, works, states };

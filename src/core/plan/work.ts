@@ -2,7 +2,7 @@ import type { AdvanceRule, Counter, Counting, LadderState } from '../ladder';
 import type { Pace } from './pace';
 
 /** An exercise on its ladder, as planning sees it. */
-export interface Work {
+export interface PlannedExercise {
   readonly id: string;
   readonly name: string;
   /** Places, among all works, of those whose ladders come first. */
@@ -22,7 +22,7 @@ export interface Work {
 }
 
 /** What its verdicts are counted by. */
-export function countingOf(work: Work): Counting {
+export function countingOf(work: PlannedExercise): Counting {
   let counting = COUNTING.get(work);
   if (!counting) {
     const { rule, varies, trySeconds } = work;
@@ -33,16 +33,16 @@ export function countingOf(work: Work): Counting {
 }
 
 /** Every future asks for the same. */
-const COUNTING = new WeakMap<Work, Counting>();
+const COUNTING = new WeakMap<PlannedExercise, Counting>();
 
 /** Where a work stands at the end of some day. */
-export interface WorkState extends Readonly<Counter> {
+export interface PlannedState extends Readonly<Counter> {
   /** What was done today already. */
   readonly today: { readonly tries: number; readonly seconds: number };
 }
 
 /** @param today what was done today */
-export function workStateOf(state: LadderState, today: WorkState['today']): WorkState {
+export function workStateOf(state: LadderState, today: PlannedState['today']): PlannedState {
   const {
     rungs: _u,
     bpm: _b,
@@ -56,14 +56,14 @@ export function workStateOf(state: LadderState, today: WorkState['today']): Work
 }
 
 /** Where a work stands while days are worked through. */
-export interface Going extends Counter {
+export interface LadderInPlan extends Counter {
   triesToday: number;
   /** Share of the way to the next rung; only for what is expected, not for what is drawn. */
   share: number;
 }
 
 /** A fresh one for each future; written out field by field, because thousands of futures count in these. */
-export function goingFrom(state: WorkState): Going {
+export function goingFrom(state: PlannedState): LadderInPlan {
   return {
     rung: state.rung,
     clean: state.clean,

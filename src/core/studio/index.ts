@@ -2,7 +2,7 @@ export { clockOf, dayOf, daysAfter, daysBetween, WEEKDAYS, weekdayOf } from '../
 export { isDue } from './due';
 export { idSchema, makeId, parseId } from '../id';
 export { PLAIN_SPEECH } from './plain-speech';
-export { keyOf } from './records';
+export { itemKey } from './records';
 export { speechSchema } from './speech';
 export { afterEntries } from './local';
 export { typedTicks } from './paper';

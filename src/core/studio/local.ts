@@ -2,7 +2,7 @@ import type { Day } from '../calendar';
 import { copyFollowed, followEvent } from '../ladder';
 import { foldItem, type Logged, type LoggedTry, type Posted } from '../log';
 import { fittedOf, onStand } from '../progress';
-import { keyOf, type StandItem } from './records';
+import { itemKey, type StandItem } from './records';
 
 /** An item after entries that were made where it is played and that the log does not have yet: the ladder
  * moves by the same rules, so that nobody has to wait for the answer. What it counts already counts once.
@@ -32,7 +32,7 @@ function triesOf(item: StandItem, entries: readonly Posted[], day: Day): readonl
   const mine = entries.filter((entry) => {
     if (!('itemId' in entry)) return true;
     const of = { assignmentId: entry.assignmentId, item: { id: entry.itemId } };
-    return keyOf(of) === keyOf(item) && !known.has(entry.id);
+    return itemKey(of) === itemKey(item) && !known.has(entry.id);
   });
   const logged = mine.map((entry, seq) => {
     const itemId = 'itemId' in entry ? entry.itemId : null;

@@ -222,7 +222,7 @@ export interface Round {
 }
 
 /** Names an item of a student. @example keyOf(item) // => 'assignment item' */
-export function keyOf({
+export function itemKey({
   assignmentId,
   item,
 }: {

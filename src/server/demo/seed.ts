@@ -151,7 +151,7 @@ function playOnce(
   random: () => number,
 ): number {
   const { item, state } = stand;
-  const key = keyOf(item.name);
+  const key = exerciseKeyOf(item.name);
   const wall = (key && plan.walls[key]) ?? Infinity;
   const before = reaches.get(item.id) ?? startReach(item.course, plan);
   const reach = Math.min(wall, before + plan.gain * (0.5 + random()));
@@ -180,7 +180,7 @@ function playOnce(
   return seconds * 1000;
 }
 
-function keyOf(name: string): ExerciseKey | null {
+function exerciseKeyOf(name: string): ExerciseKey | null {
   const found = (Object.keys(EXERCISES) as ExerciseKey[]).find(
     (key) => EXERCISES[key].name === name,
   );

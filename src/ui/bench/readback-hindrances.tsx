@@ -8,7 +8,7 @@ import { Button, useSpeech } from '../base';
 import { MOST_PLACES } from './readback-part';
 
 type Rule = Hindrance['rule'];
-type Kept = NonNullable<ClosedRecipe['kept']>;
+type KeptHindrances = NonNullable<ClosedRecipe['kept']>;
 
 /** What hinders playing, each with place, reason and mend; the teacher may keep it with a note. */
 export function Hindrances({
@@ -18,7 +18,7 @@ export function Hindrances({
 }: {
   hindrances: readonly Hindrance[];
   exercise: Exercise;
-  onKeep: (kept: Kept) => void;
+  onKeep: (kept: KeptHindrances) => void;
 }) {
   const { say } = useSpeech();
   const { kept } = exercise;

@@ -2,11 +2,11 @@ import type { EntryId, PersonId } from '@/core/studio';
 import type { Posted } from '@/core/log';
 import type { Waiting } from './queue';
 
-const keyOf = (person: PersonId) => `mivvel log ${person}`;
+const storageKey = (person: PersonId) => `mivvel log ${person}`;
 
 /** What waits in this browser, whichever page made it; null where the browser keeps nothing. */
 export function readWaiting(person: PersonId): readonly Waiting[] | null {
-  const kept = read(keyOf(person));
+  const kept = read(storageKey(person));
   if (kept === undefined) return null;
   const waiting = Array.isArray(kept) ? (kept as Waiting[]) : [];
   const former = readFormer(person);
@@ -17,8 +17,8 @@ export function readWaiting(person: PersonId): readonly Waiting[] | null {
 
 export function keepWaiting(person: PersonId, waiting: readonly Waiting[]): void {
   try {
-    if (waiting.length === 0) localStorage.removeItem(keyOf(person));
-    else localStorage.setItem(keyOf(person), JSON.stringify(waiting));
+    if (waiting.length === 0) localStorage.removeItem(storageKey(person));
+    else localStorage.setItem(storageKey(person), JSON.stringify(waiting));
     localStorage.removeItem(formerKeyOf(person));
   } catch {
     // A browser without storage still sends; only a reload would lose what waits.

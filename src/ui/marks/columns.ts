@@ -37,7 +37,7 @@ const NARROWEST = 19;
 const ALMOST = 0.97;
 
 /** How wide things may be, all in CSS px. */
-export interface Room {
+export interface SheetWidth {
   readonly width: number;
   /** Kept free at the left for names and clef. */
   readonly gutter: number;
@@ -52,7 +52,7 @@ export interface Room {
 /** Breaks an exercise into rows that fit the room. */
 export function systemsOf(
   exercise: Exercise,
-  { width, gutter, scale = 1, halves = false, slot }: Room,
+  { width, gutter, scale = 1, halves = false, slot }: SheetWidth,
 ): readonly System[] {
   const room = Math.max(60, width - gutter);
   const parts = partsOf(exercise, halves);

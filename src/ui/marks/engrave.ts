@@ -127,7 +127,7 @@ function noteOf(sign: WrittenSign, part: Part): StaveNote {
   const strokes = headsOf(sign.strokes);
   const rest = strokes.length === 0;
   const note = new StaveNote({
-    keys: rest ? [part.restKey] : strokes.map((stroke) => keyOf(stroke.voice)),
+    keys: rest ? [part.restKey] : strokes.map((stroke) => staffKey(stroke.voice)),
     duration: `${sign.base}${rest ? 'r' : ''}`,
     dots: sign.dots,
     stemDirection: part.up ? Stem.UP : Stem.DOWN,
@@ -165,7 +165,7 @@ function addOrnament(note: StaveNote, { ornament, voice: id }: Stroke, up: boole
       { length: graces },
       () =>
         new GraceNote({
-          keys: [keyOf(id)],
+          keys: [staffKey(id)],
           duration: graces > 1 ? '16' : '8',
           slash: graces === 1,
         }),
@@ -202,7 +202,7 @@ const HEADS: Readonly<Record<string, string>> = {
 };
 
 /** Staff places as the engraver names them, from the bottom line e/4 up; its head after it. */
-function keyOf(id: VoiceId): string {
+function staffKey(id: VoiceId): string {
   const { line, head } = kitVoice(id);
   const step = STEPS[((line % 7) + 7) % 7] ?? 'e';
   const octave = 4 + Math.floor((line + 2) / 7);

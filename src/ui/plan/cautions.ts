@@ -1,4 +1,4 @@
-import { minutesOf, type Entry, type Planning } from '@/core/plan';
+import { minutesOf, type PlannedTry, type Planning } from '@/core/plan';
 import { expand } from '@/core/recipe';
 import { isLongInARow, longestInARow, overDose } from '@/core/safety';
 import type { PlanItem } from '@/core/studio';
@@ -8,7 +8,7 @@ import { sayDose, sayInARow, type Say } from '@/words';
 /** What a day asks of ears and limbs, where it is much. @param items by work */
 export function cautionsOf(
   say: Say,
-  entries: readonly Entry[],
+  entries: readonly PlannedTry[],
   items: readonly Pick<PlanItem, 'plays' | 'bpm'>[],
   { schedule }: Pick<Planning, 'schedule'>,
 ): readonly string[] {

@@ -11,7 +11,7 @@ import {
   type Course,
   type LadderKind,
   type Manner,
-  type Stage,
+  type PracticeStep,
   type TypedCourse,
 } from '@/core/ladder';
 import type { Tempo } from '@/core/time';
@@ -41,7 +41,7 @@ export function CourseFields({
   course: Course;
   tempo: Pick<Tempo, 'beatTicks'>;
   /** The steps in which this exercise is built; none where several are set at once. */
-  steps?: () => readonly Stage[];
+  steps?: () => readonly PracticeStep[];
   onSet: (course: Course) => void;
 }) {
   const { say } = useSpeech();
@@ -214,9 +214,9 @@ function Stages({
   steps,
   onSet,
 }: {
-  stages: readonly Stage[];
-  steps: (() => readonly Stage[]) | undefined;
-  onSet: (stages: Stage[]) => void;
+  stages: readonly PracticeStep[];
+  steps: (() => readonly PracticeStep[]) | undefined;
+  onSet: (stages: PracticeStep[]) => void;
 }) {
   const { say } = useSpeech();
   return (

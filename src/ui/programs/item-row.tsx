@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useState, type DragEvent, type KeyboardEvent } from 'react';
 import { cuesOf } from '@/core/analysis';
 import { must } from '@/core/issue';
-import { rungsOf, type Stage } from '@/core/ladder';
+import { rungsOf, type PracticeStep } from '@/core/ladder';
 import { buildSteps, type StepKind } from '@/core/path';
 import type { OutlineItem } from '@/core/program';
 import { type ClosedRecipe } from '@/core/recipe';
@@ -299,7 +299,7 @@ function stagesOf(
   say: Say,
   recipe: ClosedRecipe | undefined,
   template: readonly StepKind[],
-): readonly Stage[] {
+): readonly PracticeStep[] {
   if (!recipe) return [];
   return buildSteps(recipe, template).map((step) => ({
     kind: 'step',

@@ -4,7 +4,7 @@ import { clsx } from 'clsx';
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { minutesByDay } from '@/core/roster';
-import { keyOf, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
+import { itemKey, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
 import { sayDay, sayRung, sayWhy } from '@/words';
 import { Loading, useSpeech } from '../base';
 import { VerdictSign } from '../marks';
@@ -65,7 +65,7 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
       )}
       <ul aria-label={say.t('screen.common.ladders')} className="border-t border-line">
         {items.map((item) => (
-          <li key={keyOf(item)} className="border-b border-line py-4">
+          <li key={itemKey(item)} className="border-b border-line py-4">
             <Ladder record={item} />
           </li>
         ))}

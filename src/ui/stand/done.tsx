@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { keyOf, type EntryId } from '@/core/studio';
+import { itemKey, type EntryId } from '@/core/studio';
 import { sayWhy } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LogMark } from '../log';
@@ -29,11 +29,11 @@ export function Done({
       <LogMark />
       <ul className="min-h-0 flex-1 overflow-y-auto">
         {stand.items.flatMap((one) => {
-          if (!named.has(keyOf(one))) return [];
-          const tries = stand.judged.filter(({ key }) => key === keyOf(one));
+          if (!named.has(itemKey(one))) return [];
+          const tries = stand.judged.filter(({ key }) => key === itemKey(one));
           const last = tries.at(-1);
           return (
-            <li key={keyOf(one)} className="stand-line">
+            <li key={itemKey(one)} className="stand-line">
               <span className="truncate">{one.item.name}</span>
               <span className="flex gap-1.5">
                 {tries.map(({ tryId, verdict }) => (

@@ -2,7 +2,7 @@ import { LIMBS, type Limb } from '@/core/kit';
 import { CLICK_MODES, CLICK_SOUNDS, type ClickMode, type ClickSound } from '@/core/playing';
 import { USUAL_SEAT, type Seat } from '@/core/sight';
 import type { Day, PersonId, SessionId } from '@/core/studio';
-import type { Kept } from './machine';
+import type { RoundState } from './machine';
 
 /** How a device stands at the kit; kept in its browser. */
 export interface SetUp extends Seat {
@@ -53,7 +53,7 @@ export function keepSetUp(setUp: SetUp): void {
 }
 
 /** A round that was begun, so that a page that is closed in the middle of it goes on where it was. */
-export interface KeptRound extends Kept {
+export interface KeptRound extends RoundState {
   readonly day: Day;
   readonly session: SessionId | null;
 }

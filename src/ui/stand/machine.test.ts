@@ -2,7 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { rungAt, startLadder, USUAL_COURSE, whyOf } from '@/core/ladder';
 import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
 import type { Posted, Verdict } from '@/core/log';
-import { keyOf, type EntryId, type RoundSlot, type StandItem, type Standing } from '@/core/studio';
+import {
+  itemKey,
+  type EntryId,
+  type RoundSlot,
+  type StandItem,
+  type Standing,
+} from '@/core/studio';
 import { ENGLISH } from '@/words';
 import {
   itemAt,
@@ -10,7 +16,7 @@ import {
   keepOf,
   standReducer,
   startStand,
-  type Kept,
+  type RoundState,
   type Played,
   type Stand,
   type StandAction,
@@ -54,7 +60,7 @@ const REST: RoundSlot = { key: null, kind: 'break', on: 'kit', cutTo: null };
 /** Slots by the items' names; `-` is a break. */
 function slotsOf(names: string, kind: RoundSlot['kind'] = 'new'): readonly RoundSlot[] {
   return names.split(' ').map((name) => {
-    return name === '-' ? REST : { key: keyOf(item(name)), kind, on: 'kit', cutTo: null };
+    return name === '-' ? REST : { key: itemKey(item(name)), kind, on: 'kit', cutTo: null };
   });
 }
 
@@ -108,7 +114,7 @@ function run(actions: readonly StandAction[], from: Stand = startStand(items, sl
 
 function play(of: string, verdict: Verdict): readonly StandAction[] {
   return [
-    { kind: 'start', places: [slots.findIndex((slot) => slot.key === keyOf(item(of)))] },
+    { kind: 'start', places: [slots.findIndex((slot) => slot.key === itemKey(item(of)))] },
     { kind: 'part', played: played(of) },
     { kind: 'over' },
     { kind: 'log', entry: entry(of, verdict) },
@@ -295,7 +301,7 @@ describe('standReducer', () => {
 
   it('a round that was closed in the middle goes on there, with what waits for a verdict', () => {
     const asked = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 3)]);
-    const kept = JSON.parse(JSON.stringify(keepOf(asked))) as Kept;
+    const kept = JSON.parse(JSON.stringify(keepOf(asked))) as RoundState;
     const resumed = run([{ kind: 'resume', kept }]);
     expect(resumed).toMatchObject({ place: 1, stage: { kind: 'verdict' }, notice: 'resumed' });
     expect(resumed.judging[0]).toMatchObject({ bpm: 60, seconds: 32 });

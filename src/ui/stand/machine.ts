@@ -5,7 +5,7 @@ import { expand } from '@/core/recipe';
 import { BREAK_AFTER } from '@/core/plan';
 import {
   afterEntries,
-  keyOf,
+  itemKey,
   type Day,
   type EntryId,
   type RoundSlot,
@@ -33,7 +33,7 @@ export interface Played {
   readonly seconds: number;
 }
 
-export type Stage =
+export type StandStage =
   | { readonly kind: 'ready' }
   /** The places of the round that are played one after the other, and what was played to its end. */
   | {
@@ -73,7 +73,7 @@ export interface Stand {
   readonly items: readonly StandItem[];
   readonly slots: readonly RoundSlot[];
   readonly place: number;
-  readonly stage: Stage;
+  readonly stage: StandStage;
   readonly judged: readonly Judged[];
   /** Tries that are over and not judged yet, the first one first. */
   readonly judging: readonly Played[];
@@ -88,7 +88,7 @@ export interface Stand {
 }
 
 /** What a round is taken up with again, after its page was closed. */
-export interface Kept {
+export interface RoundState {
   readonly slots: readonly RoundSlot[];
   readonly place: number;
   readonly sinceBreak: number;
@@ -109,7 +109,7 @@ export type StandAction =
   /** What became of entries, and where the server says that items stand. */
   | ({ readonly kind: 'learnt' } & Learnt)
   | { readonly kind: 'suffered'; readonly what: SufferingId | null }
-  | { readonly kind: 'resume'; readonly kept: Kept }
+  | { readonly kind: 'resume'; readonly kept: RoundState }
   | {
       readonly kind: 'again';
       readonly items: readonly StandItem[];
@@ -148,7 +148,7 @@ export function startStand(
 /** What stands in a place of the round; null for a break. */
 export function itemAt({ items, slots }: Stand, place: number): StandItem | null {
   const key = slots[place]?.key;
-  return items.find((item) => keyOf(item) === key) ?? null;
+  return items.find((item) => itemKey(item) === key) ?? null;
 }
 
 /** What is played now, or was last. @throws RangeError on a stand without items (a caller's bug) */
@@ -223,7 +223,7 @@ function afterPlaying(
 
 function withPlayed(
   stand: Stand,
-  stage: Extract<Stage, { kind: 'playing' }>,
+  stage: Extract<StandStage, { kind: 'playing' }>,
   played: Played,
 ): Stand {
   const sinceBreak = stand.sinceBreak + played.seconds;
@@ -235,9 +235,9 @@ function askVerdict(stand: Stand): Stand {
 }
 
 /** Takes a round up again; what is not on the stand any more is left out. */
-function resume(stand: Stand, { slots, place, sinceBreak, judging }: Kept): Stand {
+function resume(stand: Stand, { slots, place, sinceBreak, judging }: RoundState): Stand {
   const made = new Set(stand.made.map(({ id }) => id));
-  const itemOfKey = (key: string | null) => stand.items.find((item) => keyOf(item) === key);
+  const itemOfKey = (key: string | null) => stand.items.find((item) => itemKey(item) === key);
   const left = slots.flatMap((slot, index) =>
     slot.key === null || itemOfKey(slot.key) ? [{ slot, index }] : [],
   );
@@ -259,13 +259,13 @@ function resume(stand: Stand, { slots, place, sinceBreak, judging }: Kept): Stan
 
 /** What a round has to be taken up with again, tries that were just played included; null before
  * anything was. */
-export function keepOf(stand: Stand): Kept | null {
+export function keepOf(stand: Stand): RoundState | null {
   const { slots, sinceBreak, stage } = stand;
   const playing = stage.kind === 'playing' && stage.played.length > 0 ? stage : null;
   const judging = playing?.played ?? stand.judging;
   const place = playing?.places[playing.played.length - 1] ?? stand.place;
   if (place === 0 && judging.length === 0) return null;
-  const open = judging.map(({ item, ...played }) => ({ ...played, key: keyOf(item) }));
+  const open = judging.map(({ item, ...played }) => ({ ...played, key: itemKey(item) }));
   return { slots, place, sinceBreak, judging: open };
 }
 
@@ -274,11 +274,11 @@ export function asksLimb(what: SufferingId): boolean {
   return SUFFERINGS.some((one) => one.id === what && one.limb !== false);
 }
 
-function at(stand: Stand, stage: Stage): Stand {
+function at(stand: Stand, stage: StandStage): Stand {
   return { ...stand, stage };
 }
 
-function stepped<S extends Extract<Stage, Question<unknown>>>(stage: S): S {
+function stepped<S extends Extract<StandStage, Question<unknown>>>(stage: S): S {
   const count = stage.options.length;
   const cursor = stage.cursor === null ? 1 % count : (stage.cursor + 1) % count;
   return { ...stage, cursor };
@@ -297,7 +297,7 @@ function afterEntry(before: Stand, entry: Posted): Stand {
     case 'suffered': {
       if (stage.kind !== 'suffered' && stage.kind !== 'limb') return stand;
       const { limb } = entry.body;
-      const key = stand.played && keyOf(stand.played);
+      const key = stand.played && itemKey(stand.played);
       return advance(key && limb ? { ...stand, watch: { key, limb } } : stand);
     }
     default:
@@ -308,8 +308,8 @@ function afterEntry(before: Stand, entry: Posted): Stand {
 function afterTry(before: Stand, { id, assignmentId, itemId, body }: Posted<'try'>): Stand {
   const judging = before.judging.filter((one) => one.id !== id);
   const stand = { ...before, judging };
-  const key = keyOf({ assignmentId, item: { id: itemId } });
-  const now = stand.items.find((item) => keyOf(item) === key);
+  const key = itemKey({ assignmentId, item: { id: itemId } });
+  const now = stand.items.find((item) => itemKey(item) === key);
   if (!now) return advance(stand);
   const played = before.judging.find((one) => one.id === id)?.item ?? now;
   const { verdict, bpm } = body;
@@ -331,9 +331,9 @@ function withMade(stand: Stand, known: readonly StandItem[], made: readonly Post
 /** What the server says corrects what was worked out here; what it does not have yet still moves on. */
 function learn(stand: Stand, { stored, dropped, items }: Learnt): Stand {
   const gone = new Set([...stored, ...dropped]);
-  const byKey = new Map(items.map((item) => [keyOf(item), item]));
+  const byKey = new Map(items.map((item) => [itemKey(item), item]));
   const known = stand.known.map((item) => {
-    const learnt = byKey.get(keyOf(item));
+    const learnt = byKey.get(itemKey(item));
     return learnt ? { ...item, ...learnt, item: item.item } : item;
   });
   const judged = stand.judged.filter((one) => !dropped.includes(one.tryId));
@@ -344,7 +344,7 @@ function learn(stand: Stand, { stored, dropped, items }: Learnt): Stand {
 /** More beats than this cannot be told apart with a stick in the hand. */
 const MOST_BEATS = 16;
 
-function askSuffered(tryId: EntryId): Stage {
+function askSuffered(tryId: EntryId): StandStage {
   return { kind: 'suffered', tryId, options: SUFFERED_OPTIONS, cursor: null };
 }
 

@@ -17,7 +17,7 @@ import { Head } from './head';
 import { endRound, type SetUp as Settings } from './kept';
 import { cueOf } from './cue';
 import { placesFrom } from './places';
-import { asksLimb, itemAt, itemOf, type Played, type Stage } from './machine';
+import { asksLimb, itemAt, itemOf, type Played, type StandStage } from './machine';
 import { sideOf, type Side } from './pedals';
 import { planSlot, type SlotPlan } from './plan-slot';
 import { Playing } from './playing';
@@ -119,7 +119,7 @@ export function Stand({
     else dispatch({ kind: 'again', ...answer.value });
   }
 
-  const take = (of: Stage) => {
+  const take = (of: StandStage) => {
     switch (of.kind) {
       case 'verdict':
         return judge(of.options[of.cursor ?? 0] ?? 'clean');

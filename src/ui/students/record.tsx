@@ -53,7 +53,7 @@ export function Record({
     items.map((item) => ({ id: item.item.id, lastAt: item.latest.at(-1)?.at ?? -1, item })),
     needs,
   ).map((one) => one.item);
-  const shown = ordered.find((one) => keyOf(one) === chosen) ?? ordered[0];
+  const shown = ordered.find((one) => ladderKey(one) === chosen) ?? ordered[0];
   const names = new Set(items.map((one) => one.program));
   const free = programs.filter((program) => program.items > 0 && !names.has(program.name));
 
@@ -129,7 +129,7 @@ export function Record({
             <Ladders record={record} ordered={ordered} shown={shown} onChoose={setChosen} />
           </section>
           <ItemDetail
-            key={keyOf(shown)}
+            key={ladderKey(shown)}
             record={shown}
             onDecide={(decision, said) => void decide(shown, decision, said)}
             onTakeBack={(id) => void takeBack(id)}
@@ -141,7 +141,7 @@ export function Record({
               weak={record.weak}
               onItem={(id) => {
                 const item = items.find((one) => one.item.id === id);
-                if (item) setChosen(keyOf(item));
+                if (item) setChosen(ladderKey(item));
               }}
             />
             <Tallies record={record} />
@@ -152,7 +152,7 @@ export function Record({
   );
 }
 
-function keyOf(item: ItemRecord): string {
+function ladderKey(item: ItemRecord): string {
   return `${item.assignmentId} ${item.item.id}`;
 }
 
@@ -173,11 +173,11 @@ function Ladders({
       {ordered.map((item) => {
         const needed = needs.some((need) => need.item === item.item.id);
         return (
-          <li key={keyOf(item)} className="border-b border-line">
+          <li key={ladderKey(item)} className="border-b border-line">
             <button
               type="button"
               aria-pressed={item === shown}
-              onClick={() => onChoose(keyOf(item))}
+              onClick={() => onChoose(ladderKey(item))}
               className={clsx(
                 'grid w-full grid-cols-[1fr_auto] gap-x-3 border-l-3 px-2 py-2 text-left',
                 needed ? 'border-l-warm' : 'border-l-transparent',

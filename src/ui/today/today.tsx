@@ -2,11 +2,11 @@ import { clsx } from 'clsx';
 import Link from 'next/link';
 import { must } from '@/core/issue';
 import { dosageNow, dueDay, rungAt } from '@/core/ladder';
-import { hoursOn, type Entry, type Surface } from '@/core/plan';
+import { hoursOn, type PlannedTry, type Surface } from '@/core/plan';
 import {
   daysAfter,
   isDue,
-  keyOf,
+  itemKey,
   type Note,
   type StandItem,
   type StudentPlan,
@@ -52,21 +52,21 @@ export function Today({
   items: readonly StandItem[];
   plan: StudentPlan;
   /** What is planned, or what there is time for. */
-  entries: readonly Entry[];
+  entries: readonly PlannedTry[];
   /** Null keeps to the schedule. */
   now: Now | null;
   notes: readonly Note[];
 }) {
   const { planning, missed, done } = plan;
   const { today, schedule, works } = planning;
-  const byKey = new Map(items.map((item) => [keyOf(item), item]));
+  const byKey = new Map(items.map((item) => [itemKey(item), item]));
   const rows = rowsOf({ entries }).flatMap((row) => {
     const item = byKey.get(works[row.work]?.id ?? '');
     return item ? [{ ...row, item }] : [];
   });
-  const planned = new Set(rows.map(({ item }) => keyOf(item)));
-  const also = items.filter((item) => isDue(item) && !planned.has(keyOf(item)));
-  const later = items.filter((item) => !isDue(item) && !planned.has(keyOf(item)));
+  const planned = new Set(rows.map(({ item }) => itemKey(item)));
+  const also = items.filter((item) => isDue(item) && !planned.has(itemKey(item)));
+  const later = items.filter((item) => !isDue(item) && !planned.has(itemKey(item)));
   const seconds = entries.reduce((sum, entry) => sum + entry.seconds, 0);
   const doneToday = done.find((one) => one.day === today);
   return (
@@ -258,7 +258,7 @@ function Others({
       </h2>
       <ul className="border-t border-line">
         {items.map(({ item, href, why }) => (
-          <li key={keyOf(item)} className="border-b border-line">
+          <li key={itemKey(item)} className="border-b border-line">
             {href ? (
               <Link
                 href={href}
@@ -300,7 +300,7 @@ function Rows({
   return (
     <ol className="border-t border-line">
       {rows.map(({ item, kind, tries, seconds, on }, index) => (
-        <li key={`${keyOf(item)} ${kind} ${on}`} className="border-b border-line">
+        <li key={`${itemKey(item)} ${kind} ${on}`} className="border-b border-line">
           <Link
             href={standOf(now, item)}
             className="grid grid-cols-[2rem_minmax(0,1fr)_auto] gap-x-4 px-1 py-4 hover:bg-sheet"

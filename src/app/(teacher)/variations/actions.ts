@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { readFamily } from '@/core/family';
 import { ok, type Result } from '@/core/issue';
-import { archiveFamily, saveFamily, sendToProgram, type Sent } from '@/server';
+import { archiveFamily, saveFamily, sendToProgram, type SentExercise } from '@/server';
 import { teacherAction } from '../../act';
 import { all, closedRecipe, flag, ids, toProgram, typedName } from '../../shapes';
 
@@ -30,7 +30,7 @@ export const send = teacherAction([toProgram, z.array(sent).max(2000)], (me, to,
   return read.ok ? sendToProgram(me, to, read.value) : read;
 });
 
-function readSent({ name, recipe, steps }: z.infer<typeof sent>): Result<Sent> {
+function readSent({ name, recipe, steps }: z.infer<typeof sent>): Result<SentExercise> {
   const whole = closedRecipe(recipe);
   if (!whole.ok) return whole;
   if (!steps) return ok({ name, recipe: whole.value });
