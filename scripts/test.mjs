@@ -56,6 +56,7 @@ await ensureChromium();
 await Promise.all([
   (async () => {
     await check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+    await check('nothing unused', bin('knip'), ['--no-progress', '--no-config-hints']);
     await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   })(),
   (async () => {

@@ -104,7 +104,7 @@ export function sounderOf(context: BaseAudioContext): Sounder {
 }
 
 /** A clock without sound, for a browser that has none or does not allow it yet. */
-export function silentSounder(): Sounder {
+function silentSounder(): Sounder {
   return {
     audible: false,
     now: () => performance.now() / 1000,

@@ -55,7 +55,7 @@ export function together<T>(db: Db, run: () => T): T {
 }
 
 /** The folder that keeps the data; `MIVVEL_DATA` chooses it. */
-export function dataFolder(): string {
+function dataFolder(): string {
   return process.env.MIVVEL_DATA ?? join(process.cwd(), '.data');
 }
 

@@ -144,7 +144,7 @@ function itemOfEntry(store: StudentStore, posted: Posted): Result<Place> {
 /** An item of a student in the version that the student has, or had: what was practised before a program
  * was taken back may come in after it.
  * @returns null where it is not theirs */
-export function findOwnItem(store: StudentStore, assignmentId: AssignmentId, itemId: ItemId) {
+function findOwnItem(store: StudentStore, assignmentId: AssignmentId, itemId: ItemId) {
   const given = store.findGiven(assignmentId);
   const content = given && store.content(given.programId, given.version);
   const item = content?.outline.sections

@@ -7,7 +7,7 @@ import type { Assigned, StudentStore } from '@/db';
 import { Projection } from './projection';
 
 /** An item of a program that a student has. */
-export interface ItemPlace {
+interface ItemPlace {
   readonly given: Assigned;
   readonly program: string;
   readonly section: string;

@@ -52,7 +52,7 @@ export function studentAt(context: Context, id: PersonId): Student {
   return must(asStudent(context, viewerOf(context, id)));
 }
 
-export function newTeacher(context: Context, zone = 'Europe/Lisbon'): Teacher {
+function newTeacher(context: Context, zone = 'Europe/Lisbon'): Teacher {
   const id = must(openStudio(context, { studio: 'Mole End', teacher: 'Ada', zone }));
   return must(asTeacher(context, viewerOf(context, id)));
 }

@@ -1,14 +1,7 @@
 export { sayDate, sayDay, sayMinutes, sayWeekday, sayWeekdayName } from './calendar';
-export {
-  sayAssignment,
-  sayChange,
-  sayChosenNotes,
-  sayDynamic,
-  sayDynamics,
-  sayOrnament,
-} from './change';
+export { sayChange, sayChosenNotes, sayDynamic, sayDynamics, sayOrnament } from './change';
 export { nameMember, sayChangeRange, sayMember, sayMemberStep, sayOffer, sayPart } from './family';
-export { sayMaterial, sayNamed, sayUse } from './material';
+export { sayMaterial, sayUse } from './material';
 export { sayAgainst, sayLanes, sayRetyping } from './retype';
 export { sayHow, sayPolicy, saySentence, sayStart, suggestName } from './sentence';
 export { sayAxis, sayReadAs } from './terms';
@@ -45,4 +38,4 @@ export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, isLocale, sayEach, sayIn, sayList } from './say';
 export type { Asked, DerivedPart } from './derivation';
-export type { Catalogue, Key, Locale, Say } from './say';
+export type { Key, Locale, Say } from './say';

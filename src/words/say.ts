@@ -9,7 +9,7 @@ type Messages<T> = {
 };
 
 /** What a language is made of: the same keys as English, each with its message. */
-export type Catalogue = Messages<typeof en>;
+type Catalogue = Messages<typeof en>;
 
 /** Languages by their tag. English is written with the day first; `en-XA` is English in other letters and
  * longer, to try the screens with. Another language is a file beside `en`, and a line here. */

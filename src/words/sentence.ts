@@ -13,7 +13,7 @@ import { sayFeel, sayNote, saySixteenths, saySubdivision } from './time';
 
 const KEYS = ['over', 'play', 'as', 'clash', 'changes', 'at', 'kit', 'then'] as const;
 
-export type SentenceKey = (typeof KEYS)[number];
+type SentenceKey = (typeof KEYS)[number];
 
 /** The recipe in fixed short lines, in fixed order; a text is empty where it has nothing to say. */
 function linesOf(say: Say, recipe: ClosedRecipe): Readonly<Record<SentenceKey, string>> {

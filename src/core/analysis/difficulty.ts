@@ -33,7 +33,7 @@ export interface OffBeatShare {
 }
 
 /** Strokes a second of a limb, and how many are easy. */
-export interface LimbSpeed {
+interface LimbSpeed {
   readonly limb: Limb;
   readonly rate: number;
   readonly easy: number;

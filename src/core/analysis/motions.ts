@@ -5,7 +5,7 @@ import type { Tick } from '../time';
 import { movementsOf, type Movement } from './instants';
 
 /** How a hand moves in a stroke: where it starts, and where it has to be for its next one. */
-export type Motion = 'full' | 'down' | 'tap' | 'up';
+type Motion = 'full' | 'down' | 'tap' | 'up';
 
 export interface MotionAt {
   /** Where the stroke is written, of which this is a part. */

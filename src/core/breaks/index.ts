@@ -8,11 +8,4 @@ export {
   weaknessOf,
 } from './break-map';
 export type { Band } from './break-map';
-export type {
-  Crossing,
-  CrossingCount,
-  PlacedCrossing,
-  PlayedTry,
-  Risk,
-  StepPlace,
-} from './break-map';
+export type { Crossing, CrossingCount, PlayedTry, StepPlace } from './break-map';

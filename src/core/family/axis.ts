@@ -87,7 +87,7 @@ function axisPlace<A extends 'over' | 'change'>({ at, index }: { at: A; index: n
 
 /** The changes that a value stands for. A field that runs over 0 leaves the change out there, where 0
  * means nothing is changed. */
-export function changesOf(value: ChangeValue): readonly (Change | null)[] {
+function changesOf(value: ChangeValue): readonly (Change | null)[] {
   switch (value.kind) {
     case 'one':
       return [value.change];

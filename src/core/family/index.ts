@@ -1,15 +1,14 @@
-export { axisName, changesOf, countValues, valuesOf } from './axis';
+export { countValues, valuesOf } from './axis';
 export { countHeld, coverMembers, keepBest } from './cover';
 export { setValues, toggleValue, valuesAt } from './edit';
 export { MOST_OF_A_RUN, runOf, runSeams } from './run';
-export { deadValues, eventsOf, FamilyJudge, foldMembers, judgeFamily } from './judge';
+export { deadValues, FamilyJudge, foldMembers, judgeFamily } from './judge';
 export {
   familySize,
   indexOfChoice,
   memberAt,
   memberKey,
   memberRecipe,
-  MOST_MEMBERS,
   openFamily,
   stepBetween,
 } from './members';
@@ -18,8 +17,8 @@ export { familyOf, readFamily } from './schema';
 export type { AxisValue, ClosedPart } from './axis';
 export type { AxisPlace, PhraseValue } from './edit';
 export type { CoverOf } from './cover';
-export type { Impossible, Judged, Played } from './judge';
+export type { Impossible, Played } from './judge';
 export type { Member, OpenedFamily } from './members';
-export type { RangeOffer, RangeField } from './ranges';
+export type { RangeOffer } from './ranges';
 export type { Axis, ChangeValue, Family } from './schema';
 export type { RunSeam } from './run';

@@ -45,7 +45,7 @@ export interface Judged {
 const CODES = 2 ** 27;
 
 /** A number for each stroke and its place, in order of time. */
-export function eventsOf(exercise: Exercise): readonly number[] {
+function eventsOf(exercise: Exercise): readonly number[] {
   return exercise.strokes.map((stroke) => stroke.at * CODES + strokeCode(stroke));
 }
 

@@ -4,7 +4,7 @@ import { axisName, countValues, valuesOf, type AxisValue, type ClosedPart } from
 import type { Family } from './schema';
 
 /** Most members that are expanded. */
-export const MOST_MEMBERS = 100_000;
+const MOST_MEMBERS = 100_000;
 
 /** A family with its axes written out, ready to give members. */
 export interface OpenedFamily {

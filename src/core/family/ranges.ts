@@ -10,7 +10,7 @@ export interface RangeOffer {
   readonly value: ChangeValue;
 }
 
-export type RangeId =
+type RangeId =
   | 'displace'
   | 'displace-accents'
   | 'push'
@@ -121,7 +121,7 @@ export function rangeOffers(recipe: ClosedRecipe): readonly RangeOffer[] {
   ].filter(({ value }) => value.kind !== 'placements' || Number.isInteger(value.slots));
 }
 
-export type RangeField = Extract<ChangeValue, { kind: 'numbers' }>['field'];
+type RangeField = Extract<ChangeValue, { kind: 'numbers' }>['field'];
 
 function numbers(change: Change, field: RangeField, from: number, to: number): ChangeValue {
   return { kind: 'numbers', change, field, from, to };

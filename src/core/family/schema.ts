@@ -4,7 +4,7 @@ import { SPACINGS } from '../placement';
 import { close, recipeSchema, type ClosedRecipe, type Recipe } from '../recipe';
 
 /** Format of the families that this Mivvel writes. */
-export const FAMILY_VERSION = 1;
+const FAMILY_VERSION = 1;
 
 const { over, play, as, clash, meter, feel, levels, changes, kit } = recipeSchema.shape;
 const change = changes.element;
@@ -59,7 +59,7 @@ const axis = z.discriminatedUnion('at', [
 
 const key = z.string().max(400);
 
-export const familySchema = z.strictObject({
+const familySchema = z.strictObject({
   version: z.literal(FAMILY_VERSION),
   base: recipeSchema,
   axes: z.array(axis).max(8),

@@ -22,14 +22,7 @@ export type InterpretationOptions =
 export type InterpretationKind = InterpretationOptions['kind'];
 
 /** Every interpretation, in the order in which a chooser offers them. */
-export const INTERPRETATIONS = [
-  verbatim,
-  shortLong,
-  phraseCells,
-  accentGrid,
-  lineFill,
-  byRules,
-] as const;
+const INTERPRETATIONS = [verbatim, shortLong, phraseCells, accentGrid, lineFill, byRules] as const;
 
 /** How the strokes of this kind are read back. */
 export function readsAs(kind: InterpretationKind): Reading {

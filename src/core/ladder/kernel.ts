@@ -36,7 +36,7 @@ export interface Counter {
 export const NEVER = -1;
 
 /** Passed work comes back after so many days, each time after more; common practice, no source. */
-export const KEEP_DAYS = [2, 4, 8, 16, 32] as const;
+const KEEP_DAYS = [2, 4, 8, 16, 32] as const;
 
 /** What verdicts are counted by. */
 export interface Steps extends AdvanceRule {

@@ -48,7 +48,7 @@ export type Ladder = z.infer<typeof ladderSchema>;
 export type LadderKind = Ladder['kind'];
 
 /** A tempo that rises (or falls) within one try. */
-export interface Ramp {
+interface Ramp {
   readonly to: Bpm;
   readonly step: number;
   readonly every: number;

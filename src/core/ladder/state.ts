@@ -47,8 +47,6 @@ export type Proposal = {
   | { readonly kind: 'simplify' | 'plateau' | 'twist'; readonly variation: Variation }
 );
 
-export type ProposalKind = Proposal['kind'];
-
 /** So many rungs in a row won with clean tries alone feel easy; common practice, no source. */
 export const EASY_RUNGS = 3;
 

@@ -23,7 +23,7 @@ export interface ShippedOstinato extends Ostinato {
   readonly trains: OstinatoUse;
 }
 
-export type OstinatoUse =
+type OstinatoUse =
   'rock' | 'jazz' | 'hands' | 'feet' | 'Latin' | 'odd and compound meters' | 'ride flows';
 
 function shipped(

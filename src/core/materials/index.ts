@@ -7,7 +7,5 @@ export { ostinatoOf } from './from-exercise';
 export { LINE_SETS } from './line-sets';
 export { laneSlots, ostinatoLayers } from './ostinato';
 export { looksTyped, readOstinato } from './typed';
-export type { ShippedLine } from './data';
 export type { Material, MaterialContents, MaterialKind } from './library';
-export type { LineSet } from './line-sets';
 export type { Lane, Ostinato } from './ostinato';

@@ -1,2 +1,2 @@
 export { notate } from './notate';
-export type { WrittenBar, WrittenSign } from './notate';
+export type { WrittenSign } from './notate';

@@ -181,7 +181,7 @@ export interface BruteSign {
   readonly rest: boolean;
 }
 
-export interface BruteHit {
+interface BruteHit {
   readonly limb: string;
   readonly voice: string;
   readonly dynamic: string;

@@ -1,6 +1,6 @@
 export { neighboursOf } from './neighbours';
 export type { Neighbour } from './neighbours';
 export { keepOrder, nearestNeighbourWalk, orderPath, pathCost, stepCost } from './order';
-export type { Pins, Stop } from './order';
+export type { Stop } from './order';
 export { buildSteps, STEP_KINDS } from './steps';
 export type { BuildStep, StepFacts, StepKind } from './steps';

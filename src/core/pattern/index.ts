@@ -21,9 +21,7 @@ export {
   louderOf,
   makeStroke,
   ORNAMENTS,
-  strokeAt,
 } from './stroke';
 export type { GridSlot } from './grid';
-export type { FigureStroke } from './figure';
 export type { AddedBy, Layer, WordSlot } from './layer';
 export type { Dynamic, Ornament, Provenance, Stroke } from './stroke';

@@ -239,7 +239,7 @@ function countOf(count: number, rule: PlacementRule): number {
 }
 
 /** @example binomial(4, 2) // => 6 */
-export function binomial(n: number, k: number): number {
+function binomial(n: number, k: number): number {
   if (k < 0 || k > n) return 0;
   let result = 1;
   for (let step = 1; step <= Math.min(k, n - k); step += 1) {

@@ -1,4 +1,4 @@
-export { binomial, countPlacements, placements, SPACINGS } from './enumerate';
+export { countPlacements, placements, SPACINGS } from './enumerate';
 export { evenPlacement } from './even';
 export { placementGrid, placementSlots } from './grid';
 export type { PlacementRule } from './enumerate';

@@ -9,9 +9,9 @@ import { withoutWorks } from './unfit';
 import { goingFrom, type PlannedExercise } from './work';
 
 /** Dates that a forecast looks ahead: half a year. */
-export const FORECAST_DAYS = 182;
+const FORECAST_DAYS = 182;
 
-export const FUTURES = 2000;
+const FUTURES = 2000;
 
 /** Futures for each thing that might help: enough to rank them. */
 const FUTURES_OF_HELP = 400;
@@ -21,7 +21,7 @@ const LOW = 0.1;
 const HIGH = 0.9;
 
 /** A date early, in the middle, and late; null lies beyond the last date. */
-export interface DateRange {
+interface DateRange {
   readonly early: Day | null;
   readonly middle: Day | null;
   readonly late: Day | null;
@@ -30,7 +30,7 @@ export interface DateRange {
 }
 
 /** How far along the way all ladders together have come by a date, 0 to 1. */
-export interface WayPoint {
+interface WayPoint {
   readonly day: Day;
   readonly low: number;
   readonly middle: number;

@@ -3,7 +3,6 @@ export {
   checkOutline,
   copyOutline,
   EMPTY_OUTLINE,
-  isOpen,
   itemsOf,
   nudgeItem,
   outlineSchema,
@@ -13,4 +12,3 @@ export {
 } from './outline';
 export { COURSE_TEMPLATES } from './templates';
 export type { Outline, OutlineItem, OutlineSection } from './outline';
-export type { CourseTemplate } from './templates';

@@ -188,9 +188,3 @@ function findCircle(items: readonly OutlineItem[]): readonly ItemId[] | null {
   }
   return null;
 }
-
-/** Whether an item may be worked on: all that comes before it has been passed.
- * @param passed of items whose ladders are done */
-export function isOpen(item: Pick<OutlineItem, 'after'>, passed: ReadonlySet<ItemId>): boolean {
-  return item.after.every((id) => passed.has(id));
-}

@@ -1,6 +1,6 @@
 import { USUAL_COURSE, type Course, type Ladder } from '../ladder';
 
-export type CourseTemplateId =
+type CourseTemplateId =
   'usual' | 'counting' | 'growing' | 'wave' | 'control' | 'stamina' | 'zigzag' | 'rudiment';
 
 /** A usual way to work on something, as a start that a teacher changes. Common practice, no source. */

@@ -10,7 +10,7 @@ import {
 import { expand, type ClosedRecipe, type Exercise } from '../recipe';
 
 /** A recipe on a student's own kit, all members of a sequence too. */
-export function onKit(recipe: ClosedRecipe, kit: KitProfile | null): ClosedRecipe {
+function onKit(recipe: ClosedRecipe, kit: KitProfile | null): ClosedRecipe {
   if (!kit) return recipe;
   const own = { content: { ...kit, voices: [...kit.voices] } };
   const { then } = recipe;

@@ -1,7 +1,7 @@
-export { fittedOf, onKit, playedOn } from './fitted';
+export { fittedOf, playedOn } from './fitted';
 export { ItemProgress } from './item-progress';
 export { onStand } from './on-stand';
 export type { CurvePoint } from './curve';
 export type { Fitted } from './fitted';
-export type { ItemDay, ItemSource, ItemSums, SufferedCount } from './item-progress';
+export type { ItemDay, ItemSums, SufferedCount } from './item-progress';
 export type { CueLine, OnStand } from './on-stand';

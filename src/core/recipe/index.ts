@@ -14,17 +14,9 @@ export { expand, interpretationOptions, MOST_BARS } from './expand';
 export { soundingLength, soundsAt } from './exercise';
 export { editByHand } from './hand';
 export { packLink, readLink, unpackLink, writeLink } from './link';
-export {
-  HINDRANCE_RULES,
-  materialSchemas,
-  readRecipe,
-  RECIPE_VERSION,
-  recipeSchema,
-} from './schema';
-export {} from './sequence';
+export { materialSchemas, readRecipe, recipeSchema } from './schema';
 export { roundOf } from './round';
-export type { InterpretationStart, StartId } from './blank';
-export type { IngredientKind, Lookup } from './close';
+export type { StartId } from './blank';
 export type { SeenEdit } from './hand';
 export type { Exercise, Member } from './exercise';
 export type { Change, ClosedMember, ClosedRecipe, PlayContent, Recipe } from './schema';

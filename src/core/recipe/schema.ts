@@ -140,7 +140,7 @@ const feel = z.discriminatedUnion('kind', [
 ]);
 
 /** Rules of playability that a teacher may set aside with a note. */
-export const HINDRANCE_RULES = [
+const HINDRANCE_RULES = [
   'hat-before-foot',
   'limb-twice',
   'foot-to-foot',

@@ -3,6 +3,6 @@ export { fittings, nextLead } from './fit';
 export { limbsOfLetter, looksSticking, mirrorLetters, ornamentMark, parsePhrase } from './parse';
 export { stickingLayer, stickingStart, saySlot } from './play';
 export type { CompositeReading } from './composite';
-export type { Fitting, Lead } from './fit';
-export type { StickingPhrase, StickingSlot } from './parse';
+export type { Lead } from './fit';
+export type { StickingSlot } from './parse';
 export type { Sticking } from './play';

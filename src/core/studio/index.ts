@@ -36,7 +36,6 @@ export type {
   Person,
   PlanItem,
   Program,
-  ProgramItem,
   ProgramSummary,
   Round,
   RoundSlot,

@@ -59,9 +59,6 @@ export type FamilyName = Pick<SavedFamily, 'id' | 'name'>;
 /** A saved exercise without its recipe, for lists. */
 export type ExerciseName = Pick<SavedExercise, 'id' | 'name' | 'hash'>;
 
-/** An item with the recipe that it was put in with. */
-export type ProgramItem = OutlineItem & { readonly recipe: ClosedRecipe };
-
 export interface ProgramSummary {
   readonly id: ProgramId;
   readonly name: string;

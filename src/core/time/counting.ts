@@ -3,7 +3,7 @@ import { SYLLABLES, type Syllables } from './syllables';
 import { wrap, type Tick } from './tick';
 
 /** How big a place is written over its column: beats above halves above the rest. */
-export type CountLevel = 'beat' | 'half' | 'part';
+type CountLevel = 'beat' | 'half' | 'part';
 
 export interface CountMark {
   readonly text: string;

@@ -20,14 +20,7 @@ export {
 } from './meter';
 export { NOTE_NAMES } from './note-names';
 export { ownSyllables, SYLLABLES, SYLLABLES_IDS } from './syllables';
-export {
-  isBinarySlot,
-  slotTicks,
-  subdivision,
-  SUBDIVISION_IDS,
-  SUBDIVISIONS,
-  swingOfSlot,
-} from './subdivision';
+export { isBinarySlot, slotTicks, SUBDIVISION_IDS, SUBDIVISIONS, swingOfSlot } from './subdivision';
 export {
   bpm,
   FASTEST,
@@ -41,11 +34,11 @@ export {
 export { metricalWeight, syncopatedNotes } from './weight';
 export { secondsAt, steadyTempo, ticksAt } from './tempo-map';
 export { gcd, lcm, quarters, tick, TICKS_PER_QUARTER, wrap } from './tick';
-export type { CountLevel, CountMark } from './counting';
+export type { CountMark } from './counting';
 export type { Feel, SwingOf } from './feel';
-export type { Beat, Meter } from './meter';
+export type { Meter } from './meter';
 export type { NoteNames } from './note-names';
-export type { Syllables, SyllablesId } from './syllables';
+export type { Syllables } from './syllables';
 export type { SubdivisionId } from './subdivision';
 export type { TempoChange, TempoMap } from './tempo-map';
 export type { Bpm, Tempo } from './tempo';

@@ -23,7 +23,7 @@ export const SUBDIVISION_IDS = SUBDIVISIONS.map((s) => s.id) as unknown as reado
   ...SubdivisionId[],
 ];
 
-export function subdivision(id: SubdivisionId): (typeof SUBDIVISIONS)[number] {
+function subdivision(id: SubdivisionId): (typeof SUBDIVISIONS)[number] {
   const found = SUBDIVISIONS.find((s) => s.id === id);
   if (!found) throw new RangeError(`${id} is not a subdivision`);
   return found;

@@ -122,7 +122,7 @@ export function recipeOf(plan: ExercisePlan): ClosedRecipe {
   return must(close(recipe));
 }
 
-export interface ItemPlan {
+interface ItemPlan {
   readonly exercise: ExerciseKey;
   readonly course: Course;
 }

@@ -1,7 +1,6 @@
 export { Bench } from './bench';
 export { RulesPhrase } from './rules-phrase';
 export { EditableSheet } from './edit/editable-sheet';
-export type { BenchActions } from './use-desk';
 export type { Draft } from './draft';
 export { Toggle } from './change-parts';
 export { LEVEL_WORDS } from './at-phrase';

@@ -1,3 +1,3 @@
 export { LogMark, LogRefresh } from './log-mark';
-export { LogProvider, useQueue, useSender } from './use-log';
+export { LogProvider, useSender } from './use-log';
 export type { Learnt } from './sender';

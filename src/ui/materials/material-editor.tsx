@@ -107,7 +107,7 @@ export function MaterialEditor({
   );
 }
 
-export function Labelled({ label, children }: { label: string; children: ReactNode }) {
+function Labelled({ label, children }: { label: string; children: ReactNode }) {
   return (
     <div className="flex flex-col">
       <span className="label">{label}</span>

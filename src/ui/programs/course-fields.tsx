@@ -269,7 +269,7 @@ function Stages({
 const MOST_RUNGS = 21;
 
 /** All rungs of a ladder, or the first and last of many. */
-export function sayRungs(say: Say, { ladder }: Course): string {
+function sayRungs(say: Say, { ladder }: Course): string {
   const rungs = rungsOf(ladder).map((rung) => sayRung(say, rung.asks));
   const apart = isWordy(ladder) ? ' · ' : ' ';
   const shown =

@@ -3,4 +3,3 @@ export { Message } from './message';
 export { ThemeSwitch } from './theme-switch';
 export { TopBar } from './top-bar';
 export type { PaletteEntry } from './palette';
-export type { Place } from './place';

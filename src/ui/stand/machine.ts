@@ -54,7 +54,7 @@ export type StandStage =
   | { readonly kind: 'done' };
 
 /** What was judged, for the end of the round. */
-export interface Judged {
+interface Judged {
   readonly tryId: EntryId;
   /** Names the item. */
   readonly key: string;
@@ -349,7 +349,7 @@ function askSuffered(tryId: EntryId): StandStage {
 }
 
 /** The felt beats of what an item plays; empty where it cannot be played. */
-export function beatsOf({ plays }: Pick<StandItem, 'plays'>): readonly { at: number }[] {
+function beatsOf({ plays }: Pick<StandItem, 'plays'>): readonly { at: number }[] {
   const exercise = expand(plays);
   return exercise.ok ? beatPlaces(exercise.value) : [];
 }

@@ -1,2 +1,1 @@
 export { Start } from './start';
-export type { Door } from './start';

@@ -28,7 +28,7 @@ export interface FamilyWork {
 
 export type { ShownMember };
 
-export interface OrderAsk {
+interface OrderAsk {
   readonly members: readonly number[];
   readonly first: number | null;
   readonly last: number | null;
