@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import { SHIPPED } from '@/core/materials';
+import { PLAIN_SPEECH } from '@/core/studio';
+import { sayMaterial, sayNamed, sayUse } from './material';
+import { ENGLISH, sayIn } from './say';
+
+const BRITISH = sayIn('en-GB', { ...PLAIN_SPEECH, notes: 'british' });
+const PSEUDO = sayIn('en-XA');
+
+describe('what ships', () => {
+  it.each(SHIPPED.map((one) => [one.id, one] as const))(
+    '%s is called in every language',
+    (_, one) => {
+      expect(sayMaterial(ENGLISH, one)).toBe(one.name);
+      expect(sayNamed(ENGLISH, one.name)).toBe(one.name);
+      expect(sayMaterial(PSEUDO, one)).toMatch(/^⟦.*⟧$/);
+      expect(sayNamed(PSEUDO, one.name)).toBe(sayMaterial(PSEUDO, one));
+      expect(sayUse(PSEUDO, one.trains)).toMatch(/^⟦.*⟧$/);
+    },
+  );
+
+  it('is called in the note names of the studio', () => {
+    expect(sayNamed(BRITISH, 'rock in 8ths')).toBe('rock in quavers');
+    expect(sayNamed(BRITISH, 'ride, a bar of 8ths and one of triplets')).toBe(
+      'ride, a bar of quavers and one of triplets',
+    );
+  });
+
+  it('is told from what is a studio’s own', () => {
+    expect(sayNamed(PSEUDO, 'my 8ths')).toBe('my 8ths');
+    expect(sayMaterial(PSEUDO, { id: 'line-999', content: { name: 'x' } })).toMatch(/999/);
+    expect(sayUse(PSEUDO, 'warming up')).toBe('warming up');
+  });
+});
