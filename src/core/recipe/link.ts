@@ -11,9 +11,13 @@ const CHECK_BYTES = 6;
 /** Largest recipe that a link may unpack to. */
 const MOST_BYTES = 200_000;
 
-/** A closed recipe as letters for an address: packed, with a check sum in front. */
+const LINKS = new WeakMap<ClosedRecipe, string>();
+
+/** A closed recipe as letters for an address: packed, with a check sum in front. Packed once. */
 export function writeLink(recipe: ClosedRecipe): string {
-  return packLink(recipe);
+  let link = LINKS.get(recipe);
+  if (link === undefined) LINKS.set(recipe, (link = packLink(recipe)));
+  return link;
 }
 
 /** Any value as letters for an address. */

@@ -27,6 +27,6 @@ export function isSaved({ draft, saved }: DraftHistory): boolean {
     saved !== null &&
     saved.id === draft.id &&
     saved.name === draft.name &&
-    JSON.stringify(saved.recipe) === JSON.stringify(draft.recipe)
+    (saved.recipe === draft.recipe || JSON.stringify(saved.recipe) === JSON.stringify(draft.recipe))
   );
 }

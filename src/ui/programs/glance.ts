@@ -27,10 +27,21 @@ export function exerciseOf(recipe: ClosedRecipe): Exercise | null {
   return exercise;
 }
 
-/** @returns null where the exercise cannot be played */
+const GLANCES = new WeakMap<ClosedRecipe, { readonly course: Course; readonly glance: Glance }>();
+
+/** Worked out once for an item as it is: its row and the head of its program ask for the same.
+ * @returns null where the exercise cannot be played */
 export function glanceAt(recipe: ClosedRecipe | undefined, course: Course): Glance | null {
   const exercise = recipe && exerciseOf(recipe);
   if (!exercise) return null;
+  const known = GLANCES.get(recipe);
+  if (known?.course === course) return known.glance;
+  const glance = glanceOf(exercise, course);
+  GLANCES.set(recipe, { course, glance });
+  return glance;
+}
+
+function glanceOf(exercise: Exercise, course: Course): Glance {
   const rungs = rungsOf(course.ladder);
   const fastest = bpm(Math.max(...rungs.map((rung) => rung.ramp?.to ?? rung.bpm)));
   const first = tempoFor(exercise.meter, rungs[0]?.bpm ?? fastest);

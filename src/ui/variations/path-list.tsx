@@ -1,7 +1,7 @@
 'use client';
 
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useRef, type KeyboardEvent } from 'react';
 import type { VoiceId } from '@/core/kit';
 import { useSpeech } from '../base';
 import { miniHeight } from '../marks';
@@ -88,22 +88,28 @@ export function PathList({
       if (next !== undefined) onChoose(place < 0 ? (order[0] ?? next) : next);
       return;
     }
-    const command = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
-    if (!command || chosen === null) return;
+    const pressed = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
+    if (!pressed || chosen === null) return;
     event.preventDefault();
     event.stopPropagation();
-    onCommand(chosen, command);
+    onCommand(chosen, pressed);
   }
 
-  function onDrag(kind: 'start' | 'over' | 'end', index: number) {
+  // Rows keep these two, so that one which shows the same is not drawn again.
+  const command = useRef(onCommand);
+  useEffect(() => {
+    command.current = onCommand;
+  });
+  const open = useCallback((index: number) => command.current(index, { kind: 'open' }), []);
+  const onDrag = useCallback((kind: 'start' | 'over' | 'end', index: number) => {
     if (kind === 'start') dragged.current = { from: index, over: index };
     else if (kind === 'over' && dragged.current) dragged.current.over = index;
     else if (dragged.current) {
       const { from, over } = dragged.current;
       dragged.current = null;
-      if (from !== over) onCommand(from, { kind: 'put', onto: over });
+      if (from !== over) command.current(from, { kind: 'put', onto: over });
     }
-  }
+  }, []);
 
   return (
     <div
@@ -128,9 +134,10 @@ export function PathList({
               lanesBars={lanesBars}
               chosen={row.index === chosen}
               compared={row.index === compared}
-              style={{ height: item.size, transform: `translateY(${item.start}px)` }}
+              top={item.start}
+              height={item.size}
               onChoose={onChoose}
-              onOpen={(index) => onCommand(index, { kind: 'open' })}
+              onOpen={open}
               onDrag={onDrag}
             />
           );

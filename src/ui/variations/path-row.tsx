@@ -2,7 +2,7 @@
 
 import { clsx } from 'clsx';
 import { ArrowLeftToLine, ArrowRightToLine, TriangleAlert } from 'lucide-react';
-import { memo, type CSSProperties, type DragEvent } from 'react';
+import { memo, type DragEvent } from 'react';
 import type { VoiceId } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { useSpeech } from '../base';
@@ -25,19 +25,7 @@ export interface RowShown {
   readonly practised: boolean;
 }
 
-/** One variation on the path: its number, lanes at a glance, what changes, how hard. */
-export const PathRow = memo(function PathRow({
-  row,
-  rows,
-  hardest,
-  lanesBars,
-  chosen,
-  compared,
-  style,
-  onChoose,
-  onOpen,
-  onDrag,
-}: {
+interface RowProps {
   row: RowShown;
   rows: readonly VoiceId[];
   hardest: number;
@@ -45,11 +33,42 @@ export const PathRow = memo(function PathRow({
   lanesBars: number;
   chosen: boolean;
   compared: boolean;
-  style: CSSProperties;
+  /** Of the row in its list, in pixels. */
+  top: number;
+  height: number;
   onChoose: (index: number) => void;
   onOpen: (index: number) => void;
   onDrag: (kind: 'start' | 'over' | 'end', index: number) => void;
-}) {
+}
+
+/** Whether a row shows the same: then it is not drawn again. */
+export function isSame(before: RowProps, now: RowProps): boolean {
+  const { row: was, ...rest } = before;
+  const { row, ...others } = now;
+  const alike = <T extends object>(one: T, other: T) =>
+    (Object.keys(one) as (keyof T)[]).every((key) => Object.is(one[key], other[key]));
+  return (
+    alike(rest, others) &&
+    alike({ ...was, says: was.says.join() }, { ...row, says: row.says.join() })
+  );
+}
+
+/** One variation on the path: its number, lanes at a glance, what changes, how hard. */
+export const PathRow = memo(Row, isSame);
+
+function Row({
+  row,
+  rows,
+  hardest,
+  lanesBars,
+  chosen,
+  compared,
+  top,
+  height,
+  onChoose,
+  onOpen,
+  onDrag,
+}: RowProps) {
   const { say } = useSpeech();
   const { index, number, exercise, before, says, points, warnings, bars, pinned } = row;
   const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
@@ -67,7 +86,7 @@ export const PathRow = memo(function PathRow({
       onDragStart={drag('start')}
       onDragOver={drag('over')}
       onDragEnd={drag('end')}
-      style={style}
+      style={{ height, transform: `translateY(${top}px)` }}
       onClick={() => onChoose(index)}
       onDoubleClick={() => onOpen(index)}
       className={clsx(
@@ -121,4 +140,4 @@ export const PathRow = memo(function PathRow({
       </span>
     </div>
   );
-});
+}
