@@ -1,11 +1,11 @@
 'use client';
 
-import { useCallback, useEffect, useReducer, useRef, useState } from 'react';
-import type { Issue, Result } from '@/core/issue';
+import { useEffect, useReducer, useRef, useState, useSyncExternalStore } from 'react';
+import type { Result } from '@/core/issue';
 import type { Outline } from '@/core/program';
 import type { Program, ProgramId } from '@/core/studio';
-import { attempt } from '../base';
 import { historyReducer, startHistory, type HistoryAction } from '../base/history';
+import { Saver } from './saver';
 
 export type SaveOutline = (
   id: ProgramId,
@@ -24,54 +24,29 @@ export function useProgram(first: Program, save: SaveOutline) {
     startHistory<Outline>({ draft: first.outline, saved: first.outline }),
   );
   const [program, setProgram] = useState(first);
-  const [issues, setIssues] = useState<readonly Issue[]>([]);
-  const [stored, setStored] = useState(first.outline);
-  const [unreached, setUnreached] = useState(false);
-  const [sending, setSending] = useState(false);
   const { draft } = history;
-  const revision = useRef(first.revision);
+  const [saver] = useState(
+    () =>
+      new Saver<Outline, Program>(
+        first.outline,
+        first.revision,
+        (outline, revision) => save(first.id, { revision, outline }),
+        setProgram,
+      ),
+  );
+  const { status, issues } = useSyncExternalStore(saver.subscribe, saver.snapshot, saver.snapshot);
   const asked = useRef(first.outline);
-  const wanted = useRef<Outline | null>(null);
-  const running = useRef(false);
-  const { id } = first;
-
-  const flush = useCallback(async () => {
-    if (running.current) return;
-    running.current = true;
-    setSending(true);
-    while (wanted.current) {
-      const outline = wanted.current;
-      wanted.current = null;
-      setUnreached(false);
-      const answer = await attempt(() => save(id, { revision: revision.current, outline }));
-      if (!answer) {
-        wanted.current ??= outline;
-        setUnreached(true);
-        break;
-      }
-      setIssues(answer.ok ? [] : answer.issues);
-      if (!answer.ok) continue;
-      revision.current = answer.value.revision;
-      setStored(outline);
-      setProgram(answer.value);
-    }
-    running.current = false;
-    setSending(false);
-  }, [id, save]);
 
   useEffect(() => {
     if (draft === asked.current) return;
     asked.current = draft;
-    wanted.current = draft;
-    void flush();
-  }, [draft, flush]);
+    saver.change(draft);
+  }, [draft, saver]);
 
-  function statusOf(): 'fresh' | 'refused' | 'saving' | 'saved' | 'unreached' {
-    if (unreached) return 'unreached';
-    if (sending) return 'saving';
-    if (draft !== stored) return issues.length > 0 ? 'refused' : 'saving';
-    return program.revision === first.revision ? 'fresh' : 'saved';
-  }
+  useEffect(() => {
+    window.addEventListener('online', saver.retry);
+    return () => window.removeEventListener('online', saver.retry);
+  }, [saver]);
 
   return {
     outline: draft,
@@ -79,8 +54,8 @@ export function useProgram(first: Program, save: SaveOutline) {
     /** What a use case answered about who has it, or how far it is. */
     setProgram,
     issues,
-    status: statusOf(),
-    retry: () => void flush(),
+    status,
+    retry: saver.retry,
     edit: (change: (outline: Outline) => Outline, about?: string) =>
       dispatch({ kind: 'edit', change, about }),
     /** Takes back whatever was changed last, also what is only just on its way. */
