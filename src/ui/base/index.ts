@@ -18,5 +18,6 @@ export {
 export { issuesAt, Trouble } from './trouble';
 export { useFormAction } from './use-form-action';
 export { useKept } from './use-kept';
+export { useUndo } from './use-undo';
 export type { ProgramTarget } from './program-choice';
 export type { Option } from './option-item';

@@ -7,7 +7,14 @@ import type { Issue, Result } from '@/core/issue';
 import { blankRecipe, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ExerciseId, ProgramId, SavedExercise } from '@/core/studio';
 import { suggestName } from '@/words';
-import { attempt, attemptOrSay, type ProgramTarget, toastIssues, useSpeech } from '../base';
+import {
+  attempt,
+  attemptOrSay,
+  type ProgramTarget,
+  toastIssues,
+  useSpeech,
+  useUndo,
+} from '../base';
 import type { Shelf } from './library';
 import { isSaved, type DraftAction, type DraftHistory } from './draft';
 
@@ -61,6 +68,7 @@ export function useDesk({
   onNew: () => void;
 }): Desk {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const [saving, setSaving] = useState(false);
   const [refused, setRefused] = useState<readonly Issue[]>([]);
   const router = useRouter();
@@ -122,14 +130,9 @@ export function useDesk({
     const done = await attemptOrSay(() => actions.archive(id, true));
     if (!done) return;
     startNew();
-    toast(say.t('screen.bench.archivedProgramsThatUseItKeep', { name }), {
-      action: {
-        label: say.t('screen.common.undoCapital'),
-        onClick: async () => {
-          const back = await attemptOrSay(() => actions.archive(id, false));
-          if (back) router.push(`/bench?x=${id}`);
-        },
-      },
+    undoable(say.t('screen.bench.archivedProgramsThatUseItKeep', { name }), async () => {
+      const back = await attemptOrSay(() => actions.archive(id, false));
+      if (back) router.push(`/bench?x=${id}`);
     });
   }
 

@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { Play, Square } from 'lucide-react';
 import { useMemo } from 'react';
-import { toast } from 'sonner';
 import { type Result } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { scoreOf } from '@/core/playing';
@@ -11,7 +10,7 @@ import { expand, recipeOfMaterial, writeLink } from '@/core/recipe';
 import type { MaterialId } from '@/core/studio';
 import { bpm, tempoFor } from '@/core/time';
 import { sayHandedness, sayHow, sayMaterial, sayUse, sayVoice } from '@/words';
-import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
+import { attemptOrSay, Button, buttonLook, Trouble, useSpeech, useUndo } from '../base';
 import { ScoreSheet } from '../marks';
 import { usePlayback } from '../play';
 
@@ -31,6 +30,7 @@ export function MaterialDetail({
   onCopy: () => void;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const playback = usePlayback();
   const recipe = useMemo(() => recipeOfMaterial(material), [material]);
   const expanded = useMemo(() => expand(recipe), [recipe]);
@@ -53,9 +53,9 @@ export function MaterialDetail({
     const id = material.id as MaterialId;
     if (!(await attemptOrSay(() => archive(id, archived)))) return;
     if (!archived) return;
-    toast(say.t('screen.materials.archivedExercisesThatUseItKeep', { name }), {
-      action: { label: say.t('screen.common.undoCapital'), onClick: () => void setArchived(false) },
-    });
+    undoable(say.t('screen.materials.archivedExercisesThatUseItKeep', { name }), () =>
+      setArchived(false),
+    );
   }
 
   return (

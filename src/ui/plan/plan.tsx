@@ -2,7 +2,6 @@
 
 import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
 import { type Issue, type Result } from '@/core/issue';
 import {
   checkSchedule,
@@ -17,7 +16,7 @@ import {
 } from '@/core/plan';
 import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
 import { sayDate, sayMissed, sayIssue, sayUnfit, sayCaution } from '@/words';
-import { Button, buttonLook, toastIssues, useKept, useSpeech } from '../base';
+import { Button, buttonLook, toastIssues, useKept, useSpeech, useUndo } from '../base';
 import { Calendar, mondayOf, type Shown } from './calendar';
 import { DayPanel } from './day-panel';
 import { ForecastPanel } from './forecast-panel';
@@ -45,6 +44,7 @@ export function Plan({
   onSet: (schedule: Schedule) => Promise<Result<null>>;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const { student, planning: stored, items, missed, scheduled } = plan;
   const { today, works } = stored;
   const [schedule, keep] = useKept(stored.schedule, onSet);
@@ -78,17 +78,12 @@ export function Plan({
     const moved = moveSession(schedule, from, to, today);
     if (!moved.ok) return void toastIssues(moved.issues);
     if (moved.value === before || !set(moved.value)) return;
-    toast(
+    undoable(
       say.t('screen.plan.andHaveChangedPlaces', {
         date: sayDate(say, from),
         date2: sayDate(say, to),
       }),
-      {
-        action: {
-          label: say.t('screen.common.undoCapital'),
-          onClick: () => set({ days: before.days }),
-        },
-      },
+      () => set({ days: before.days }),
     );
     setChosen(to);
   }

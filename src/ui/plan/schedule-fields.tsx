@@ -1,12 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { ORDERS, type Schedule } from '@/core/plan';
 import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
 import { type Day } from '@/core/studio';
 import { sayDay, sayProtection } from '@/words';
-import { Button, useSpeech } from '../base';
+import { Button, useSpeech, useUndo } from '../base';
 import { LAST_DATE } from './dates';
 
 /** @returns whether it was right and is kept */
@@ -62,6 +61,7 @@ export function ScheduleFields({
 
 function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; onSet: Set }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const [from, setFrom] = useState('');
   const [to, setTo] = useState('');
   const ahead = schedule.off.filter((one) => one.to >= today);
@@ -69,9 +69,9 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
   function remove(one: Schedule['off'][number]) {
     const before = schedule.off;
     onSet({ off: before.filter((other) => other !== one) });
-    toast(say.t('screen.plan.daysOffFromRemoved', { day: sayDay(say, one.from) }), {
-      action: { label: say.t('screen.common.undoCapital'), onClick: () => onSet({ off: before }) },
-    });
+    undoable(say.t('screen.plan.daysOffFromRemoved', { day: sayDay(say, one.from) }), () =>
+      onSet({ off: before }),
+    );
   }
 
   return (

@@ -15,7 +15,7 @@ import type {
   StudentVersion,
 } from '@/core/studio';
 import { sayDifference, sayWarning } from '@/words';
-import { attemptOrSay, Button, Choice, useSpeech } from '../base';
+import { attemptOrSay, Button, Choice, useSpeech, useUndo } from '../base';
 
 export interface GivingActions {
   readonly give: (id: ProgramId, student: PersonId) => Promise<Result<Program>>;
@@ -45,6 +45,7 @@ export function Given({
   onProgram: (program: Program) => void;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const [asked, setAsked] = useState<StudentVersion | null>(null);
   const without = students.filter(
     (student) => !program.given.some((given) => given.student.id === student.id),
@@ -76,12 +77,9 @@ export function Given({
   async function takeBack(given: GivenTo) {
     const { assignmentId, student } = given;
     if (!(await run(() => actions.take(program.id, assignmentId, true)))) return;
-    toast(say.t('screen.programs.takenBackFromTheLogStays', { student: student.name }), {
-      action: {
-        label: say.t('screen.common.undoCapital'),
-        onClick: () => void run(() => actions.take(program.id, assignmentId, false)),
-      },
-    });
+    undoable(say.t('screen.programs.takenBackFromTheLogStays', { student: student.name }), () =>
+      run(() => actions.take(program.id, assignmentId, false)),
+    );
   }
 
   return (
@@ -168,6 +166,7 @@ function Behind({
   follow: (ids: readonly AssignmentId[], version: number | null) => Promise<Program | null>;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const behind = program.given.filter((given) => given.version < program.version);
   if (behind.length === 0) return null;
   const names = behind.map((given) => given.student.name).join(', ');
@@ -178,13 +177,9 @@ function Behind({
       null,
     );
     if (!done) return;
-    toast(say.t('screen.programs.haveChangesNow', { names, count: behind.length }), {
-      action: {
-        label: say.t('screen.common.undoCapital'),
-        onClick: () =>
-          void Promise.all(behind.map((one) => follow([one.assignmentId], one.version))),
-      },
-    });
+    undoable(say.t('screen.programs.haveChangesNow', { names, count: behind.length }), () =>
+      Promise.all(behind.map((one) => follow([one.assignmentId], one.version))),
+    );
   }
 
   return (

@@ -24,7 +24,7 @@ import {
   type ProgramId,
 } from '@/core/studio';
 import { type Say, sayCaution } from '@/words';
-import { attempt, attemptOrSay, Button, Choice, newId, Trouble, useSpeech } from '../base';
+import { attempt, attemptOrSay, Button, Choice, newId, Trouble, useSpeech, useUndo } from '../base';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
 import { glanceAt } from './glance';
@@ -53,6 +53,7 @@ export function ProgramEditor({
   actions: ProgramActions;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const desk = useProgram(first, actions.save);
   const { outline, program, edit } = desk;
   const [chosen, setChosen] = useState<ReadonlySet<ItemId>>(new Set());
@@ -86,9 +87,7 @@ export function ProgramEditor({
       gone.length === 1
         ? (gone[0]?.name ?? '')
         : say.t('screen.programs.items', { count: gone.length });
-    toast(say.t('screen.programs.tookOut', { what }), {
-      action: { label: say.t('screen.common.undoCapital'), onClick: desk.back },
-    });
+    undoable(say.t('screen.programs.tookOut', { what }), desk.back);
   }
 
   const rowActions: ItemRowActions = {
@@ -245,6 +244,7 @@ const STATUS = {
 
 function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const router = useRouter();
   const { program, outline } = desk;
   const minutes = itemsOf(outline).reduce((sum, item) => {
@@ -255,12 +255,9 @@ function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions })
     const done = await attemptOrSay(() => actions.archive(program.id, true));
     if (!done) return;
     router.push('/programs');
-    toast(say.t('screen.programs.archived', { program: program.name }), {
-      action: {
-        label: say.t('screen.common.undoCapital'),
-        onClick: () => void attemptOrSay(() => actions.archive(program.id, false)),
-      },
-    });
+    undoable(say.t('screen.programs.archived', { program: program.name }), () =>
+      attemptOrSay(() => actions.archive(program.id, false)),
+    );
   }
 
   async function mark() {

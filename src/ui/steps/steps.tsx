@@ -12,7 +12,7 @@ import { expand, writeLink, type ClosedRecipe, type Exercise } from '@/core/reci
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
 import { sayCue, saySentence, sayStep, suggestName } from '@/words';
-import { attemptOrSay, Button, buttonLook, Trouble, useSpeech } from '../base';
+import { attemptOrSay, Button, buttonLook, Trouble, useSpeech, useUndo } from '../base';
 import { LimbSign, ScoreSheet } from '../marks';
 import { useHear, type Playback } from '../play';
 import {
@@ -122,6 +122,7 @@ function StepDesk({
 }) {
   const router = useRouter();
   const { say } = useSpeech();
+  const undoable = useUndo();
   const [tempo, setTempo] = useState<Bpm>(bpm(60));
   const { playback, heard, hear } = useHear<number | 'run'>(tempo);
   const [order, setOrder] = useState<readonly number[]>(() => built.map((_, index) => index));
@@ -152,12 +153,9 @@ function StepDesk({
     const place = order.indexOf(index);
     setPicked(order[place + 1] ?? order[place - 1] ?? 0);
     setOrder((now) => now.filter((one) => one !== index));
-    toast(say.t('screen.steps.leftOut', { step: nameAt(index) }), {
-      action: {
-        label: say.t('screen.common.undoCapital'),
-        onClick: () => setOrder((now) => insert(now, index, place)),
-      },
-    });
+    undoable(say.t('screen.steps.leftOut', { step: nameAt(index) }), () =>
+      setOrder((now) => insert(now, index, place)),
+    );
   }
 
   const put = (index: number, to: number) => setOrder((now) => insert(now, index, to));

@@ -7,7 +7,7 @@ import type { Issue, Result } from '@/core/issue';
 import type { Posted } from '@/core/log';
 import { type EntryId, type Note } from '@/core/studio';
 import { sayDay } from '@/words';
-import { attempt, Button, newId, Trouble, useSpeech } from '../base';
+import { attempt, Button, newId, Trouble, useSpeech, useUndo } from '../base';
 
 /** What the teacher writes to the student; it stands on their Today. */
 export function Notes({
@@ -21,6 +21,7 @@ export function Notes({
   takeBack: (id: EntryId) => Promise<EntryId | null>;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const [text, setText] = useState('');
   const [issues, setIssues] = useState<readonly Issue[]>([]);
 
@@ -37,9 +38,7 @@ export function Notes({
   async function remove(id: EntryId) {
     const away = await takeBack(id);
     if (!away) return;
-    toast(say.t('screen.students.noteTakenAway'), {
-      action: { label: say.t('screen.common.undoCapital'), onClick: () => void takeBack(away) },
-    });
+    undoable(say.t('screen.students.noteTakenAway'), () => takeBack(away));
   }
 
   return (

@@ -17,7 +17,7 @@ import type {
   StudentRecord,
 } from '@/core/studio';
 import { sayWhy } from '@/words';
-import { attemptOrSay, buttonLook, Choice, newId, useSpeech } from '../base';
+import { attemptOrSay, buttonLook, Choice, newId, useSpeech, useUndo } from '../base';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';
 import { Notes } from './notes';
@@ -47,6 +47,7 @@ export function Record({
   actions: RecordActions;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const { student, items, needs } = record;
   const [chosen, setChosen] = useState<string | null>(null);
   const ordered = hearFirst(
@@ -62,9 +63,7 @@ export function Record({
     const place = { assignmentId, itemId: item.id, sessionId: null };
     const entry: Posted = { kind: 'decided', id, agoMs: 0, ...place, body: decision };
     if (!(await attemptOrSay(() => actions.log(entry)))) return;
-    toast(said, {
-      action: { label: say.t('screen.common.undoCapital'), onClick: () => void takeBack(id) },
-    });
+    undoable(said, () => takeBack(id));
   }
 
   async function takeBack(about: EntryId) {

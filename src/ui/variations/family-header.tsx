@@ -6,7 +6,7 @@ import { useState, type Dispatch } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { FamilyName } from '@/core/studio';
-import { attemptOrSay, Button, Choice, useSpeech } from '../base';
+import { attemptOrSay, Button, Choice, useSpeech, useUndo } from '../base';
 import { FamilyCount } from './family-sentence';
 import type { useFamily } from './use-family';
 import type { VariationActions } from './variation-actions';
@@ -28,6 +28,7 @@ export function FamilyHeader({
   nothing: boolean;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   const router = useRouter();
   const [saving, setSaving] = useState(false);
   const { draft, saved, past, future } = history;
@@ -51,15 +52,10 @@ export function FamilyHeader({
     const { id, name } = draft;
     if (!id || !(await attemptOrSay(() => actions.archive(id, true)))) return;
     router.push('/variations');
-    toast(say.t('screen.variations.archivedExercisesMadeOfItStay', { name }), {
-      action: {
-        label: say.t('screen.common.undoCapital'),
-        onClick: async () => {
-          if (await attemptOrSay(() => actions.archive(id, false))) {
-            router.push(`/variations?f=${id}`);
-          }
-        },
-      },
+    undoable(say.t('screen.variations.archivedExercisesMadeOfItStay', { name }), async () => {
+      if (await attemptOrSay(() => actions.archive(id, false))) {
+        router.push(`/variations?f=${id}`);
+      }
     });
   }
 

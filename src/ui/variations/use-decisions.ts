@@ -3,7 +3,7 @@
 import { toast } from 'sonner';
 import { memberAt, type Family, type OpenedFamily } from '@/core/family';
 import { sayMember } from '@/words';
-import { useSpeech } from '../base';
+import { useSpeech, useUndo } from '../base';
 import type { EditFamily } from './use-family';
 
 /** Most members whose decisions are kept one by one. */
@@ -25,6 +25,7 @@ export function useDecisions({
   edit: EditFamily;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
   function refuse(count: number): boolean {
     if (count <= MOST_DECIDED) return false;
     toast.error(say.t('screen.variations.decisionsAreKeptForAtMost', { most: MOST_DECIDED }));
@@ -45,13 +46,11 @@ export function useDecisions({
     edit(({ kept, dropped }) =>
       kept ? { kept: kept.filter((one) => one !== key) } : { dropped: [...dropped, key] },
     );
-    toast(
+    undoable(
       say.t('screen.variations.dropped', {
         member: sayMember(say, opened, memberAt(opened, index)),
       }),
-      {
-        action: { label: say.t('screen.common.undoCapital'), onClick: () => keep(index) },
-      },
+      () => keep(index),
     );
   }
 

@@ -1,0 +1,19 @@
+'use client';
+
+import { useCallback } from 'react';
+import { toast } from 'sonner';
+import { useSpeech } from './speech';
+
+/** Says what was done, with a way back beside it.
+ * @returns takes what was done, in words, and what takes it back */
+export function useUndo(): (done: string, undo: () => unknown) => void {
+  const { say } = useSpeech();
+  return useCallback(
+    (done, undo) => {
+      toast(done, {
+        action: { label: say.t('screen.common.undoCapital'), onClick: () => void undo() },
+      });
+    },
+    [say],
+  );
+}
