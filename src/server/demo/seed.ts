@@ -17,17 +17,8 @@ import { practiceDay } from '../standing';
 import { addItem, createProgram, giveProgram } from '../programs';
 import { getToday, setKit } from '../students';
 import { addStudent, openStudio, viewerOf } from '../studios';
-import {
-  EXERCISES,
-  OWN_MATERIALS,
-  PROGRAMS,
-  recipeOf,
-  scheduleOf,
-  STUDENTS,
-  STUDIO,
-  type ExerciseKey,
-  type StudentPlan,
-} from './data';
+import { EXERCISES, OWN_MATERIALS, PROGRAMS, recipeOf, STUDIO, type ExerciseKey } from './data';
+import { scheduleOf, STUDENTS, type StudentPlan } from './students';
 import { FAMILIES } from './families';
 
 const DAY_MS = 24 * 3600 * 1000;

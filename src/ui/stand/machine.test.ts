@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { rungAt, startLadder, USUAL_COURSE, whyOf } from '@/core/ladder';
-import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
-import type { Posted, Verdict } from '@/core/log';
-import {
-  itemKey,
-  type EntryId,
-  type RoundSlot,
-  type StandItem,
-  type Standing,
-} from '@/core/studio';
+import { rungAt, startLadder, USUAL_COURSE } from '@/core/ladder';
+import { type EntryId, type RoundSlot } from '@/core/studio';
 import { ENGLISH } from '@/words';
 import {
   itemAt,
@@ -17,109 +9,26 @@ import {
   standReducer,
   startStand,
   type RoundState,
-  type Played,
-  type Stand,
   type StandAction,
 } from './machine';
 import { cueOf } from './cue';
 import { placesFrom } from './places';
 
-function item(name: string): StandItem {
-  const recipe = toggleOstinato(blankRecipe(), 'jazz-ride');
-  return {
-    assignmentId: 'a' as StandItem['assignmentId'],
-    program: 'Autumn',
-    section: '',
-    item: {
-      id: name as StandItem['item']['id'],
-      kind: 'exercise',
-      exerciseId: name as StandItem['item']['exerciseId'],
-      hash: recipeHash(recipe),
-      name,
-      course: USUAL_COURSE,
-      cues: [],
-      place: 'derived',
-      after: [],
-    },
-    whole: recipe,
-    plays: recipe,
-    recent: { late: [], lowest: [] },
-    state: startLadder({ course: USUAL_COURSE }),
-    why: whyOf(startLadder({ course: USUAL_COURSE }), USUAL_COURSE),
-    cues: [],
-    waitsFor: [],
-    resting: false,
-    today: { tries: 0, seconds: 0 },
-  };
-}
-
-const items = [item('one'), item('two'), item('three')];
-
-const REST: RoundSlot = { key: null, kind: 'break', on: 'kit', cutTo: null };
-
-/** Slots by the items' names; `-` is a break. */
-function slotsOf(names: string, kind: RoundSlot['kind'] = 'new'): readonly RoundSlot[] {
-  return names.split(' ').map((name) => {
-    return name === '-' ? REST : { key: itemKey(item(name)), kind, on: 'kit', cutTo: null };
-  });
-}
-
-const DAY = '2026-03-02';
-
-const slots = slotsOf('one two three');
-
-function begin(of: readonly RoundSlot[]): Stand {
-  return startStand(items, of, DAY);
-}
-
-function played(name: string, seconds = 32): Played {
-  const id = name as Played['id'];
-  return { id, item: item(name), rung: 'tempo:60', bpm: 60, bars: 8, seconds };
-}
-
-function entry(of: string, verdict: Verdict): Posted<'try'> {
-  const body = { bpm: 60, rung: 'tempo:60', verdict, bars: 8, seconds: 32 };
-  const { assignmentId } = item(of);
-  const id = of as EntryId;
-  return {
-    kind: 'try',
-    id,
-    agoMs: 0,
-    sessionId: null,
-    assignmentId,
-    itemId: item(of).item.id,
-    body,
-  };
-}
-
-/** What the server says of an item. */
-function standing(of: string, own: Partial<Standing> = {}): Standing {
-  return { ...item(of), ...own };
-}
-
-/** Something about the try of the first item. */
-function said<Kind extends 'broke' | 'suffered'>(kind: Kind, body: Posted<Kind>['body']): Posted {
-  const id = `${kind} one` as EntryId;
-  return { kind, id, agoMs: 0, about: 'one' as EntryId, body } as unknown as Posted;
-}
-
-function tryOf(id: string) {
-  const played = { bpm: 60, rung: 'tempo:60', verdict: 'clean' as const };
-  return { kind: 'try' as const, id, day: DAY, ...played, suffered: [], broke: [] };
-}
-
-function run(actions: readonly StandAction[], from: Stand = startStand(items, slots, DAY)): Stand {
-  return actions.reduce(standReducer, from);
-}
-
-function play(of: string, verdict: Verdict): readonly StandAction[] {
-  return [
-    { kind: 'start', places: [slots.findIndex((slot) => slot.key === itemKey(item(of)))] },
-    { kind: 'part', played: played(of) },
-    { kind: 'over' },
-    { kind: 'log', entry: entry(of, verdict) },
-  ];
-}
+import {
+  item,
+  items,
+  slotsOf,
+  DAY,
+  slots,
+  begin,
+  played,
+  entry,
+  standing,
+  said,
+  tryOf,
+  run,
+  play,
+} from './machine.fixture';
 
 describe('standReducer', () => {
   it('a clean try makes the next item ready, and its own rung new', () => {
@@ -324,117 +233,3 @@ describe('standReducer', () => {
     expect(standReducer(playing, { kind: 'skip' })).toBe(playing);
   });
 });
-
-const ROUND = slotsOf('one two - three');
-
-/** What a student, the clock and the server can do where a round stands. */
-function waysOn(stand: Stand): readonly StandAction[] {
-  const { stage } = stand;
-  switch (stage.kind) {
-    case 'ready':
-      return [{ kind: 'skip' }, { kind: 'start', places: [stand.place] }];
-    case 'playing':
-      return stage.played.length > 0
-        ? [{ kind: 'over' }]
-        : [
-            { kind: 'over' },
-            { kind: 'over', slept: true },
-            { kind: 'part', played: { ...played('one'), item: itemOf(stand) } },
-          ];
-    case 'break':
-      return [{ kind: 'skip' }];
-    case 'verdict':
-      return (['clean', 'shaky', 'lost'] as const).map((verdict) => ({
-        kind: 'log',
-        entry: entry('one', verdict),
-      }));
-    case 'broke':
-      return [{ kind: 'nowhere' }, { kind: 'log', entry: said('broke', { beat: 1 }) }];
-    case 'suffered':
-      return [
-        { kind: 'suffered', what: null },
-        { kind: 'suffered', what: 'flam' },
-        { kind: 'log', entry: said('suffered', { what: 'count', limb: null }) },
-      ];
-    case 'limb':
-      return [{ kind: 'log', entry: said('suffered', { what: 'flam', limb: 'RH' }) }];
-    case 'done':
-      return [{ kind: 'again', items, slots }];
-  }
-}
-
-/** Where a round stands, as far as it decides what can come: how often something was played does not. */
-function whereIs(stand: Stand): string {
-  const { stage, place, judging, slots: left } = stand;
-  const parts = stage.kind === 'playing' ? stage.played.length : 0;
-  return [stage.kind, place, left.length, judging.length, parts].join(' ');
-}
-
-/** Every place that a round can come to, each with those that it leads to. */
-function roundsFrom(first: Stand): ReadonlyMap<string, readonly string[]> {
-  const found = new Map<string, readonly string[]>();
-  const open = [first];
-  for (let stand = open.pop(); stand; stand = open.pop()) {
-    if (found.has(whereIs(stand))) continue;
-    const next = waysOn(stand).map((action) => standReducer(stand as Stand, action));
-    found.set(whereIs(stand), next.map(whereIs));
-    open.push(...next);
-  }
-  return found;
-}
-
-describe('the stages of a round', () => {
-  const rounds = roundsFrom(startStand(items, ROUND, DAY));
-  const kinds = new Set([...rounds.keys()].map((one) => one.split(' ')[0]));
-
-  it('are all reached', () => {
-    expect([...kinds].sort()).toEqual(
-      ['break', 'broke', 'done', 'limb', 'playing', 'ready', 'suffered', 'verdict'].sort(),
-    );
-  });
-
-  it('all lead on to the end: none is left where nothing can be done', () => {
-    const ends = new Set([...rounds.keys()].filter((one) => one.startsWith('done')));
-    for (let before = -1; before < ends.size;) {
-      before = ends.size;
-      for (const [at, next] of rounds) if (next.some((one) => ends.has(one))) ends.add(at);
-    }
-    expect([...rounds.keys()].filter((one) => !ends.has(one))).toEqual([]);
-  });
-
-  it('take what belongs to another stage for nothing', () => {
-    const all = roundsStands();
-    const answers: readonly StandAction[] = [
-      { kind: 'start', places: [0] },
-      { kind: 'over' },
-      { kind: 'nowhere' },
-      { kind: 'suffered', what: null },
-      { kind: 'step' },
-    ];
-    const fits: Readonly<Record<string, readonly string[]>> = {
-      start: ['ready'],
-      over: ['playing'],
-      nowhere: ['broke'],
-      suffered: ['suffered'],
-      step: ['verdict', 'broke', 'suffered', 'limb'],
-    };
-    for (const stand of all) {
-      for (const action of answers) {
-        if (fits[action.kind]?.includes(stand.stage.kind)) continue;
-        expect(standReducer(stand, action), `${action.kind} at ${stand.stage.kind}`).toBe(stand);
-      }
-    }
-  });
-});
-
-/** One stand for each stage. */
-function roundsStands(): readonly Stand[] {
-  const found = new Map<string, Stand>();
-  const open = [startStand(items, ROUND, DAY)];
-  for (let stand = open.shift(); stand; stand = open.shift()) {
-    if (found.has(stand.stage.kind)) continue;
-    found.set(stand.stage.kind, stand);
-    open.push(...waysOn(stand).map((action) => standReducer(stand as Stand, action)));
-  }
-  return [...found.values()];
-}
