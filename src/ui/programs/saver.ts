@@ -2,7 +2,7 @@ import type { Issue, Result } from '@/core/issue';
 
 /** How it stands with what is edited: nothing changed since it was opened, on its way, stored, refused with
  * issues, or waiting for the network. */
-export type SaverStatus = 'fresh' | 'saving' | 'saved' | 'refused' | 'unreached';
+type SaverStatus = 'fresh' | 'saving' | 'saved' | 'refused' | 'unreached';
 
 export interface SaverState<Draft> {
   readonly status: SaverStatus;

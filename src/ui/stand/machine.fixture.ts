@@ -41,7 +41,7 @@ export function item(name: string): StandItem {
 
 export const items = [item('one'), item('two'), item('three')];
 
-export const REST: RoundSlot = { key: null, kind: 'break', on: 'kit', cutTo: null };
+const REST: RoundSlot = { key: null, kind: 'break', on: 'kit', cutTo: null };
 
 /** Slots by the items' names; `-` is a break. */
 export function slotsOf(names: string, kind: RoundSlot['kind'] = 'new'): readonly RoundSlot[] {
