@@ -65,6 +65,27 @@ test('a day more in the week moves the forecast, and what was there comes back',
   await expect(page.getByLabel('Minutes on Wed', { exact: true })).toHaveValue('60');
 });
 
+test('what a field cannot read stays with its reason, and goes back at a key', async ({ page }) => {
+  await lookAs(page, 'Deniz');
+  await page.goto('/plan');
+  const minutes = page.getByLabel('Minutes on Wed', { exact: true });
+  const before = await minutes.inputValue();
+  await minutes.fill('lots');
+  await minutes.press('Tab');
+  await expect(page.getByText('Whole minutes, 0 to 480.')).toBeVisible();
+  await expect(minutes).toHaveValue('lots');
+  await minutes.press('Escape');
+  await expect(minutes).toHaveValue(before);
+  await expect(page.getByText('Whole minutes, 0 to 480.')).toBeHidden();
+  const clock = page.getByLabel('Wed from', { exact: true });
+  await clock.fill('25');
+  await clock.press('Enter');
+  await expect(page.getByText('A time of day, such as 18:30.')).toBeVisible();
+  await clock.fill('9');
+  await clock.press('Enter');
+  await expect(clock).toHaveValue('09:00');
+});
+
 test('a session moves by keys, and back again', async ({ page }) => {
   await lookAs(page, 'Deniz');
   await page.goto('/plan');
@@ -89,7 +110,7 @@ test('a session is dragged to another date', async ({ page }) => {
   await page.goto('/plan');
   const cells = page.getByRole('group', { name: 'Dates' }).getByRole('button');
   await cells.nth(15).click();
-  const minutes = page.getByRole('spinbutton', { name: /^Minutes on \w+ \d/ });
+  const minutes = page.getByRole('textbox', { name: /^Minutes on \w+ \d/ });
   await minutes.fill('25');
   await minutes.press('Enter');
   await expect(cells.nth(15)).toHaveAccessibleName(/25 minutes/);

@@ -1,6 +1,18 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { createTranslator } from 'use-intl/core';
 import { describe, expect, it } from 'vitest';
 import { en } from './en';
+
+const SRC = join(import.meta.dirname, '..');
+
+function filesIn(folder: string): readonly string[] {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) return entry.name === 'en' ? [] : filesIn(path);
+    return /\.tsx?$/.test(entry.name) && !entry.name.includes('.test.') ? [path] : [];
+  });
+}
 
 type Node = string | { readonly [key: string]: Node };
 
@@ -78,5 +90,14 @@ describe('every message', () => {
 
   it('of many has its plural: no bare “s” is glued to a number', () => {
     for (const [key, message] of MESSAGES) expect(message, key).not.toMatch(/\}s\b/);
+  });
+
+  it('of a screen is said somewhere', () => {
+    const sources = ['ui', 'app', 'words'].flatMap((room) => filesIn(join(SRC, room)));
+    const code = sources.map((file) => readFileSync(file, 'utf8')).join('\n');
+    const isSaid = (key: string) =>
+      code.includes(`'${key}'`) || code.includes(`\`${key.replace(/\.[^.]+$/, '')}.\${`);
+    const keys = MESSAGES.map(([key]) => key).filter((key) => key.startsWith('screen.'));
+    expect(keys.filter((key) => !isSaid(key))).toEqual([]);
   });
 });

@@ -1,8 +1,8 @@
 'use client';
 
-import { useState } from 'react';
 import { LIMIT_KEYS, LIMIT_RANGE, limitsOf, USUAL_LIMITS, type KitProfile } from '@/core/kit';
 import { useSpeech } from './speech';
+import { TypedField } from './typed-field';
 
 /** What is too near on a kit, in ms: each limit a field; an empty one is the usual. */
 export function LimitsFields({
@@ -41,35 +41,22 @@ function LimitField({
   onSet: (ms: number | undefined) => void;
 }) {
   const { say } = useSpeech();
-  const [text, setText] = useState(String(ms));
-  const value = Number(text.trim() || NaN);
   const { least, most } = LIMIT_RANGE;
-  const wrong = text.trim() !== '' && !(value >= least && value <= most);
-
-  function take() {
-    if (wrong) return;
-    if (text.trim() === '') setText(String(usual));
-    const next = text.trim() === '' ? usual : value;
-    if (next !== ms) onSet(next === usual ? undefined : next);
-  }
-
   return (
-    <label className="flex items-baseline gap-2 py-0.5">
-      <input
-        className="field w-14 text-center"
-        inputMode="numeric"
-        value={text}
-        aria-invalid={wrong}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
+    <label className="flex flex-wrap items-baseline gap-2 py-0.5">
+      <TypedField
+        label={name}
+        value={ms}
+        write={String}
+        read={(text) => {
+          const typed = text.trim() === '' ? usual : Number(text);
+          return typed >= least && typed <= most ? typed : null;
+        }}
+        trouble={say.t('screen.common.setTo', { least, most })}
+        onTake={(next) => onSet(next === usual ? undefined : next)}
+        className="w-14 text-center"
       />
       {name}
-      {wrong && (
-        <span role="alert" className="text-sm">
-          {say.t('screen.common.setTo', { least, most })}
-        </span>
-      )}
     </label>
   );
 }

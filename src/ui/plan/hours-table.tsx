@@ -2,7 +2,7 @@
 
 import { MOST_MINUTES, SURFACES, type Hours, type Schedule } from '@/core/plan';
 import { WEEKDAYS } from '@/core/studio';
-import { Button, useSpeech } from '../base';
+import { Button, TypedField, useSpeech } from '../base';
 
 /** The usual week: minutes, kit or pad, from when, and the quiet hours. */
 export function HoursTable({
@@ -113,7 +113,7 @@ function HoursCells({
   );
 }
 
-/** Whole minutes; what is no number of minutes is marked and changes nothing. */
+/** Whole minutes of a day. */
 export function Minutes({
   label,
   value,
@@ -123,33 +123,23 @@ export function Minutes({
   value: number;
   onSet: (minutes: number) => void;
 }) {
+  const { say } = useSpeech();
   return (
-    <input
-      key={value}
-      type="number"
-      aria-label={label}
-      className="field w-14 text-right"
-      min={0}
-      max={MOST_MINUTES}
-      step={5}
-      defaultValue={value}
-      onChange={(event) => {
-        const fine = isMinutes(event.target.valueAsNumber);
-        event.target.ariaInvalid = fine ? 'false' : 'true';
-      }}
-      onBlur={(event) => {
-        const minutes = event.target.valueAsNumber;
-        if (isMinutes(minutes) && minutes !== value) onSet(minutes);
-      }}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-      }}
+    <TypedField
+      label={label}
+      value={value}
+      write={String}
+      read={readMinutes}
+      trouble={say.t('screen.plan.minutesRange', { most: MOST_MINUTES })}
+      onTake={onSet}
+      className="w-14 text-right"
     />
   );
 }
 
-function isMinutes(minutes: number): boolean {
-  return Number.isInteger(minutes) && minutes >= 0 && minutes <= MOST_MINUTES;
+function readMinutes(text: string): number | null {
+  const minutes = Number(text.trim() || NaN);
+  return Number.isInteger(minutes) && minutes >= 0 && minutes <= MOST_MINUTES ? minutes : null;
 }
 
 export function Surfaces({
@@ -196,24 +186,16 @@ function Clock({
   value: string;
   onSet: (clock: string) => void;
 }) {
+  const { say } = useSpeech();
   return (
-    <input
-      key={value}
-      aria-label={label}
-      inputMode="numeric"
-      className="field w-[3.4rem] text-right"
-      defaultValue={value}
-      onChange={(event) => {
-        event.target.ariaInvalid = clockOf(event.target.value) ? 'false' : 'true';
-      }}
-      onBlur={(event) => {
-        const clock = clockOf(event.target.value);
-        if (clock && clock !== value) onSet(clock);
-        else if (!clock) event.target.value = value;
-      }}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-      }}
+    <TypedField
+      label={label}
+      value={value}
+      write={(clock) => clock}
+      read={clockOf}
+      trouble={say.t('screen.plan.clockRange')}
+      onTake={onSet}
+      className="w-[3.4rem] text-right"
     />
   );
 }

@@ -5,7 +5,7 @@ import { ORDERS, type Schedule } from '@/core/plan';
 import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
 import { type Day } from '@/core/studio';
 import { sayDay, sayProtection } from '@/words';
-import { Button, useSpeech, useUndo } from '../base';
+import { Button, TypedField, useSpeech, useUndo } from '../base';
 import { LAST_DATE } from './dates';
 
 /** @returns whether it was right and is kept */
@@ -190,21 +190,19 @@ function Level({
   const { say } = useSpeech();
   return (
     <label className="flex items-center gap-1">
-      <span className="label">{name.toLowerCase()}</span>
-      <input
-        key={value}
-        type="number"
-        aria-label={say.t('screen.plan.in', { name, unit })}
-        className="field w-14 text-right"
-        defaultValue={value}
-        min={least}
-        max={most}
-        onBlur={(event) => {
-          const typed = event.target.valueAsNumber;
-          const fine = typed >= least && typed <= most;
-          event.target.ariaInvalid = fine ? 'false' : 'true';
-          if (fine && typed !== value) onSet(typed);
+      <span className="label">{name.toLocaleLowerCase(say.locale)}</span>
+      <TypedField
+        label={say.t('screen.plan.in', { name, unit })}
+        value={value}
+        write={String}
+        read={(text) => {
+          const typed = Number(text.trim() || NaN);
+          return typed >= least && typed <= most ? typed : null;
         }}
+        trouble={say.t('screen.common.setTo', { least, most })}
+        onTake={onSet}
+        inputMode="decimal"
+        className="w-14 text-right"
       />
       {unit}
     </label>

@@ -67,4 +67,6 @@ export const plan = {
     '{futures, number} simulations, 4 in 5 of them within the range; based on {fresh, number} % clean on new rungs, {known, number} % clean on rungs passed before, and {kept, number} % of the planned days kept.',
   offUntil: 'to',
   orders: { blocked: 'blocked', interleaved: 'interleaved' },
+  minutesRange: 'Whole minutes, 0 to {most, number}.',
+  clockRange: 'A time of day, such as 18:30.',
 } as const;
