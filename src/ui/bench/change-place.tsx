@@ -130,7 +130,7 @@ export function PlaceDetails({
       <Toggle
         label={say.t('screen.common.slots')}
         options={{
-          all: say.t('screen.bench.all2'),
+          all: say.t('screen.bench.allSlots'),
           between: say.t('screen.variations.inBetweenOnly'),
         }}
         value={offBeats ? 'between' : 'all'}

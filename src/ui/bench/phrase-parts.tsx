@@ -47,7 +47,7 @@ export function AssignmentPhrase({
   return (
     <>
       <VoicePhrase
-        label={say.t('screen.bench.voice2', { label })}
+        label={say.t('screen.bench.voiceOf', { label })}
         value={value.voice}
         onChoose={(id) => onChange({ voice: id, limb: usualLimb(id, value.limb) })}
       />{' '}

@@ -111,7 +111,7 @@ export function Loads({ readback }: { readback: Readback }) {
       <thead>
         <tr className="label">
           <th className="font-normal">
-            <span className="sr-only">{say.t('screen.bench.limb2')}</span>
+            <span className="sr-only">{say.t('screen.bench.limbColumn')}</span>
           </th>
           <th className="font-normal">{say.t('screen.bench.aSecond')}</th>
           <th className="font-normal">{say.t('screen.bench.nearest')}</th>
@@ -162,7 +162,7 @@ export function Levels({ exercise }: { exercise: Exercise }) {
       <p data-testid="levels">
         {loudestFirst(exercise.levels, voices)
           .map((group) => group.voices.map((id) => sayVoice(say, id)).join(', '))
-          .reduce((upper, lower) => say.t('screen.bench.over2', { upper, lower }))}
+          .reduce((upper, lower) => say.t('screen.bench.louderThan', { upper, lower }))}
       </p>
     </Part>
   );

@@ -9,7 +9,7 @@ import { AssignmentPhrase, TakeAway } from './phrase-parts';
 type RulesAs = Extract<ClosedRecipe['as'], { kind: 'rules' }>;
 type EditableRule = RulesAs['rules'][number];
 
-const BY = { length: 'screen.bench.long2', gap: 'screen.bench.toTheNextNote' } as const;
+const BY = { length: 'screen.bench.longNote', gap: 'screen.bench.toTheNextNote' } as const;
 
 const PLACES = {
   any: 'screen.bench.anywhere',

@@ -97,7 +97,7 @@ export function useDesk({
     const { id } = answer.value;
     if (draft.name !== name) dispatch({ kind: 'edit', change: { name }, about: 'name' });
     dispatch({ kind: 'saved', draft: { ...draft, id, name } });
-    toast.success(say.t('screen.common.saved2', { name }));
+    toast.success(say.t('screen.common.savedAs', { name }));
     return id;
   }
 

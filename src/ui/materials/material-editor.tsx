@@ -55,7 +55,7 @@ export function MaterialEditor({
     <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-4">
       <h2 className="font-serif text-2xl">
         {draft.id
-          ? say.t('screen.materials.edit2', { first: first.name })
+          ? say.t('screen.materials.editNamed', { first: first.name })
           : say.t('screen.materials.new', { kind: say.t(KIND_NAMES[kind]) })}
       </h2>
       <div className="flex flex-wrap gap-4">

@@ -111,7 +111,7 @@ function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSS
         say.t('screen.plan.done'),
         say.t('screen.plan.expected'),
         say.t('screen.plan.minutesPlanned'),
-        say.t('screen.plan.minutesDone2'),
+        say.t('screen.plan.minutesDoneByWeek'),
       ],
     },
     tooltip: {
@@ -180,7 +180,7 @@ function optionFor(say: Say, { way, forecast, weeks, target }: Drawn, style: CSS
         data: weeks.map(({ monday, planned }) => [monday, planned]),
       },
       {
-        name: say.t('screen.plan.minutesDone2'),
+        name: say.t('screen.plan.minutesDoneByWeek'),
         type: 'bar',
         xAxisIndex: 1,
         yAxisIndex: 1,

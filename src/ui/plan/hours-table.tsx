@@ -18,7 +18,7 @@ export function HoursTable({
       <thead>
         <tr className="label border-b border-line">
           <th className="w-10 py-1 font-normal">{say.t('screen.common.day')}</th>
-          <th className="font-normal">{say.t('screen.plan.minutes2')}</th>
+          <th className="font-normal">{say.t('screen.plan.minutesColumn')}</th>
           <th className="font-normal">{say.t('screen.common.on')}</th>
           <th className="font-normal">{say.t('screen.common.from')}</th>
           <th className="font-normal">{say.t('screen.plan.quiet')}</th>
@@ -60,7 +60,7 @@ function HoursCells({
     <>
       <td className="py-0.5">
         <Minutes
-          label={say.t('screen.plan.minutesOn2', { name })}
+          label={say.t('screen.plan.minutesOnWeekday', { name })}
           value={hours.minutes}
           onSet={(minutes) => onSet({ ...hours, minutes })}
         />

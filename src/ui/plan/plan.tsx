@@ -80,8 +80,8 @@ export function Plan({
     if (moved.value === before || !set(moved.value)) return;
     undoable(
       say.t('screen.plan.andHaveChangedPlaces', {
-        date: sayDate(say, from),
-        date2: sayDate(say, to),
+        from: sayDate(say, from),
+        to: sayDate(say, to),
       }),
       () => set({ days: before.days }),
     );

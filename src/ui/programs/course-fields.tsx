@@ -232,7 +232,7 @@ function Stages({
                 aria-label={say.t('screen.programs.leaveOut', { says })}
                 onClick={() => onSet(stages.filter((_, at) => at !== index))}
               >
-                {say.t('screen.programs.leaveOut2')}
+                {say.t('screen.programs.leaveOutWord')}
               </Button>
             </li>
           );

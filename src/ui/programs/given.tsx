@@ -138,7 +138,7 @@ export function Given({
         )}
         {students.length > 0 && (
           <Link className="underline" href={`/programs/${program.id}/class`}>
-            {say.t('screen.programs.eachStudentVersion2')}
+            {say.t('screen.programs.eachStudentsVersions')}
           </Link>
         )}
       </div>

@@ -170,7 +170,7 @@ export function ItemRow({
           className="text-right text-sm"
           title={say.t('screen.programs.leastPracticeTimeToTheTarget')}
         >
-          {glance && say.t('screen.common.min2', { minutes: Math.ceil(glance.minutes) })}
+          {glance && say.t('screen.common.minutesShort', { minutes: Math.ceil(glance.minutes) })}
         </span>
       </div>
       {open && (

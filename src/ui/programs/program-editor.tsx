@@ -135,7 +135,7 @@ export function ProgramEditor({
         {outline.sections.map((section) => (
           <section
             key={section.id}
-            aria-label={section.name || say.t('screen.programs.items2')}
+            aria-label={section.name || say.t('screen.programs.itemsWord')}
             className="mb-4"
             onDragOver={(event) => {
               if (dragged === null || section.items.length > 0) return;
@@ -308,7 +308,7 @@ function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions })
 function sayHours(say: Say, minutes: number): string {
   const whole = Math.ceil(minutes);
   return whole < 60
-    ? say.t('screen.common.min2', { minutes: whole })
+    ? say.t('screen.common.minutesShort', { minutes: whole })
     : say.t('screen.programs.hMin', { hours: Math.floor(whole / 60), minutes: whole % 60 });
 }
 

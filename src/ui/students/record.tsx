@@ -109,7 +109,7 @@ export function Record({
           {say.t.rich(
             programs.length === 0
               ? 'screen.students.makeAProgramFirst'
-              : 'screen.students.giveAProgram2',
+              : 'screen.students.nothingYetGiveAProgram',
             {
               link: (text) => (
                 <Link href="/programs" className="underline">

@@ -200,7 +200,7 @@ function Minutes({ say, now, usual }: { say: Say; now: Now | null; usual: Surfac
           href={`/today?minutes=${minutes}&on=${on}`}
           on={now?.minutes === minutes}
         >
-          {say.t('screen.common.min2', { minutes })}
+          {say.t('screen.common.minutesShort', { minutes })}
         </Cut>
       ))}
       {now && (

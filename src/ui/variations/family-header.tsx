@@ -45,7 +45,7 @@ export function FamilyHeader({
     if (!done) return;
     if (draft.name !== name) dispatch({ kind: 'edit', change: { name }, about: 'name' });
     dispatch({ kind: 'saved', draft: { ...draft, id: done.value.id, name } });
-    toast.success(say.t('screen.common.saved2', { name }));
+    toast.success(say.t('screen.common.savedAs', { name }));
   }
 
   async function archive() {

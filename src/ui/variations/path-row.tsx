@@ -112,7 +112,7 @@ function Row({
             rows={rows}
             before={before}
             bars={lanesBars}
-            label={say.t('screen.variations.variation2', { number })}
+            label={say.t('screen.variations.variationNumber', { number })}
           />
         )}
       </span>

@@ -11,7 +11,7 @@ export const materials = {
   copyCapital: 'Copy',
   detail: 'Detail',
   edit: 'Edit',
-  edit2: 'Edit {first}',
+  editNamed: 'Edit {first}',
   goodFor: 'Good for',
   grade: 'grade {grade, number}',
   gradeOf8: 'grade {grade, number} of 8',

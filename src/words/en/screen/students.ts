@@ -20,7 +20,7 @@ export const students = {
   everything: 'everything',
   fourWeeksMinutesADay: 'four weeks, minutes a day',
   giveAProgram: 'give a program…',
-  giveAProgram2: 'Nothing to practise yet. Give a program.',
+  nothingYetGiveAProgram: 'Nothing to practise yet. Give a program.',
   hearFirst: 'hear first',
   hearTheBridge: 'Hear the bridge',
   hereNow: 'here now',

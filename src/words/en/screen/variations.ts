@@ -80,7 +80,7 @@ export const variations = {
   toWatchOutFor: 'to watch out for',
   tryAgain: 'try again',
   variation: 'Variation',
-  variation2: 'Variation {number, number}',
+  variationNumber: 'Variation {number, number}',
   variations: 'Variations',
   variationsAsARun: 'Variations as a run',
   variationsMade: 'Variations made',
