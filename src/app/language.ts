@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
+import type { PlaceId } from '@/ui/shell/place';
 import { isLocale, sayIn, type Locale, type Say } from '@/words';
 
 const COOKIE = 'mivvel-language';
@@ -15,11 +16,7 @@ export async function sayNow(): Promise<Say> {
   return sayIn(await languageNow());
 }
 
-type PlaceId = 'bench' | 'variations' | 'steps' | 'materials' | 'programs' | 'students';
-
-/** The title of a screen. */
-export function titled(
-  place: PlaceId | 'today' | 'plan' | 'stand' | 'record',
-): () => Promise<Metadata> {
+/** The title of a screen: one that the bars lead to, or one inside another. */
+export function titled(place: PlaceId | 'steps' | 'stand'): () => Promise<Metadata> {
   return async () => ({ title: (await sayNow()).t(`screen.shell.place.${place}`) });
 }

@@ -4,11 +4,11 @@ import { parseLine } from '@/core/reading';
 import { interpretationOptions, roundOf, type ClosedRecipe, type StartId } from '@/core/recipe';
 import { limbsOfLetter, type Sticking } from '@/core/sticking';
 import { formatMeter, parseMeter } from '@/core/time';
-import { sayReadAs } from './terms';
 import { sayAssignment, sayChange } from './change';
 import { sayVoice } from './kit';
 import { sayMaterial } from './material';
 import { sayList, type Say } from './say';
+import { sayReadAs } from './terms';
 import { sayFeel, sayNote, saySixteenths, saySubdivision } from './time';
 
 const KEYS = ['over', 'play', 'as', 'clash', 'changes', 'at', 'kit', 'then'] as const;

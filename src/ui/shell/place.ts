@@ -1,5 +1,5 @@
 /** Screens that the bars lead to. */
-type PlaceId =
+export type PlaceId =
   'bench' | 'variations' | 'materials' | 'programs' | 'students' | 'today' | 'plan' | 'record';
 
 export interface Place {
