@@ -158,7 +158,11 @@ function DayHead({
 /** Done of planned, as far as it has come. */
 function sayTime(say: Say, done: DoneDay | null, minutes: number, hasCome: boolean): string {
   if (done) return `${Math.round(done.seconds / 60)} / ${minutes}`;
-  return minutes > 0 ? (hasCome ? `0 / ${minutes}` : say.t('screen.common.minutesShort', { minutes })) : '';
+  return minutes > 0
+    ? hasCome
+      ? `0 / ${minutes}`
+      : say.t('screen.common.minutesShort', { minutes })
+    : '';
 }
 
 /** In a month, so many lines fit. */

@@ -174,7 +174,9 @@ function Tools({ editor }: { editor: LaneEditor }) {
           value={chosen[0]?.texture ?? USUAL}
           onChoose={(id) => run({ kind: 'texture', texture: id === USUAL ? null : id })}
         >
-          {chosen[0]?.texture ? sayTexture(say, chosen[0].texture) : say.t('screen.bench.textureWord')}
+          {chosen[0]?.texture
+            ? sayTexture(say, chosen[0].texture)
+            : say.t('screen.bench.textureWord')}
         </Choice>
       )}
       <Group>
