@@ -11,6 +11,10 @@ function textsOf(value: unknown, found = new Set<string>(), key = ''): Set<strin
     if (/^[[{]/.test(value)) textsOf(JSON.parse(value), found, key);
     // A single small word is a choice that is kept, and no name.
     else if (/[A-Z ]/.test(value) || key === 'trains') found.add(value);
+    // A pattern of names is read with its numbers filled in.
+    for (const piece of value.includes('{') ? value.split(/\{\w+\}/) : []) {
+      if (/\w/.test(piece)) found.add(piece);
+    }
   } else if (value !== null && typeof value === 'object') {
     for (const [name, inner] of Object.entries(value)) textsOf(inner, found, name);
   }
@@ -31,10 +35,10 @@ function contentOf(app: App): readonly string[] {
   return [...textsOf(rows)].sort((a, b) => b.length - a.length);
 }
 
-/** One value of the file. */
-function first(app: App, sql: string): string {
+/** One value of each row of the file. */
+function valuesOf(app: App, sql: string): readonly string[] {
   const file = fileOf(app);
-  const found = file.prepare(sql).pluck().get() as string;
+  const found = file.prepare(sql).pluck().all() as string[];
   file.close();
   return found;
 }
@@ -111,15 +115,16 @@ test('a teacher’s screens speak another language, and have room for it', async
   const content = contentOf(app);
   await look(page, '/', content);
   await lookAs(page, 'Maren');
-  const exercise = first(app, 'select id from exercise order by length(recipe) desc');
-  const student = first(app, "select id from person where name = 'Lotte'");
-  const family = first(app, 'select id from family limit 1');
-  const program = first(app, 'select id from program order by id limit 1');
+  const [exercise] = valuesOf(app, 'select id from exercise order by length(recipe) desc, recipe');
+  const [student] = valuesOf(app, "select id from person where name = 'Lotte'");
+  const families = valuesOf(app, 'select id from family order by name');
+  const programs = valuesOf(app, 'select id from program order by name');
+  expect([exercise, student, families.length, programs.length]).not.toContain(undefined);
   for (const address of [
     '/bench',
     `/bench?x=${exercise}`,
     '/variations',
-    `/variations?f=${family}`,
+    ...families.map((family) => `/variations?f=${family}`),
     '/steps',
     '/materials',
     '/materials?k=line',
@@ -127,8 +132,8 @@ test('a teacher’s screens speak another language, and have room for it', async
     '/materials?k=kit',
     '/materials?k=exercise',
     '/programs',
-    `/programs/${program}`,
-    `/programs/${program}/class`,
+    ...programs.map((program) => `/programs/${program}`),
+    `/programs/${programs[0]}/class`,
     '/students',
     `/students/${student}`,
     `/students/${student}/plan`,

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { theDb, type Db } from '@/db';
-import { makeId, type Id } from '@/core/studio';
+import { afterId, makeId, type Id } from '@/core/studio';
 
 /** What everything starts from: the file and the clock. */
 export interface Context {
@@ -12,6 +12,11 @@ export function liveContext(): Context {
   return { db: theDb(), now: Date.now };
 }
 
+/** The last id that was made, and when: what is made within one millisecond keeps its order. */
+let last = { ms: Number.NaN, id: '' as Id<string> };
+
 export function newId<Kind extends string>({ now }: Pick<Context, 'now'>): Id<Kind> {
-  return makeId<Kind>(now(), randomBytes(12));
+  const ms = now();
+  last = { ms, id: ms === last.ms ? afterId(last.id) : makeId(ms, randomBytes(12)) };
+  return last.id as Id<Kind>;
 }

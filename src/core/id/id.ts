@@ -32,6 +32,14 @@ export function makeId<Kind extends string>(nowMs: number, random: Uint8Array): 
   return (time + tail) as Id<Kind>;
 }
 
+/** The next id in order: for what is made after another in the same millisecond.
+ * @example afterId('0000000000000000000009') // => '000000000000000000000a' */
+export function afterId<Kind extends string>(id: Id<Kind>): Id<Kind> {
+  const kept = id.replace(/z+$/, '');
+  const next = LETTERS[LETTERS.indexOf(kept.at(-1) ?? '') + 1] ?? '';
+  return (kept.slice(0, -1) + next).padEnd(id.length, '0') as Id<Kind>;
+}
+
 const ID = /^[0-9a-hjkmnp-tv-z]{22}$/;
 
 /** Checks an id that came from outside. */

@@ -1,4 +1,4 @@
-export { idSchema, makeId, parseId } from './id';
+export { afterId, idSchema, makeId, parseId } from './id';
 export type {
   AssignmentId,
   EntryId,

@@ -1,6 +1,6 @@
 export { clockOf, dayOf, daysAfter, daysBetween, WEEKDAYS, weekdayOf } from '../calendar';
 export { isDue } from './due';
-export { idSchema, makeId, parseId } from '../id';
+export { afterId, idSchema, makeId, parseId } from '../id';
 export { PLAIN_SPEECH } from './plain-speech';
 export { itemKey } from './records';
 export { speechSchema } from './speech';
