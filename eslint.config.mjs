@@ -32,6 +32,12 @@ const NO_QUERIES = {
   message: 'Queries are written in src/db; ask a store, which knows whose it is.',
 };
 
+/** Browsers load every schema with the builders it uses: those of the small half alone. */
+const SMALL_ZOD = {
+  regex: '^zod(/v\\d)?$',
+  message: 'Import from zod/mini; core/shape has the shapes that are used most.',
+};
+
 const rooms = Object.entries(CLOSED_TO).map(([room, closed]) => ({
   files: [`src/${room}/**/*.{ts,tsx}`],
   rules: {
@@ -44,8 +50,8 @@ const rooms = Object.entries(CLOSED_TO).map(([room, closed]) => ({
             message: `src/${room} does not import from there; see the rooms in CONTRIBUTING.md.`,
           },
           ...(room === 'core'
-            ? [CORE_DOOR, PURE]
-            : [{ ...CORE_DOOR, regex: '^@/core/[a-z-]+/.+' }]),
+            ? [CORE_DOOR, PURE, SMALL_ZOD]
+            : [{ ...CORE_DOOR, regex: '^@/core/[a-z-]+/.+' }, SMALL_ZOD]),
           ...(room === 'db' || room === 'core' ? [] : [NO_QUERIES]),
         ],
       },

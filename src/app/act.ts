@@ -1,6 +1,6 @@
 import { revalidatePath } from 'next/cache';
 import { NextResponse } from 'next/server';
-import type { z } from 'zod';
+import type * as z from 'zod/mini';
 import { fail, misfitsOf, ok, type Result } from '@/core/issue';
 import { asEither, asStudent, asTeacher, liveContext, type Student, type Teacher } from '@/server';
 import { viewerNow } from './viewer';
@@ -15,7 +15,7 @@ interface Asking {
   readonly either: Teacher | Student;
 }
 
-type Shapes = readonly z.ZodType[];
+type Shapes = readonly z.ZodMiniType[];
 type Values<In extends Shapes> = { -readonly [Key in keyof In]: z.output<In[Key]> };
 
 function readAll<In extends Shapes>(shapes: In, values: readonly unknown[]): Result<Values<In>> {
@@ -56,7 +56,7 @@ export const eitherAction = actionFor('either');
 /** What a teacher's form asks for; its fields have to have a shape. */
 export async function teacherForm<Fields, T>(
   form: FormData,
-  shape: z.ZodType<Fields>,
+  shape: z.ZodMiniType<Fields>,
   run: (me: Teacher, fields: Fields) => Result<T>,
 ): Promise<Result<T>> {
   const me = await ask('teacher');
@@ -66,14 +66,14 @@ export async function teacherForm<Fields, T>(
 }
 
 /** The fields of a form, in their shape. */
-export function readForm<Fields>(form: FormData, shape: z.ZodType<Fields>): Result<Fields> {
+export function readForm<Fields>(form: FormData, shape: z.ZodMiniType<Fields>): Result<Fields> {
   const read = readAll([shape], [Object.fromEntries(form)]);
   return read.ok ? ok(read.value[0] as Fields) : read;
 }
 
 /** A route that a student's browser posts to. */
 export function studentRoute<Input, T>(
-  shape: z.ZodType<Input>,
+  shape: z.ZodMiniType<Input>,
   run: (me: Student, input: Input) => Result<T>,
 ) {
   return async (request: Request): Promise<NextResponse> => {

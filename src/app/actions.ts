@@ -1,7 +1,8 @@
 'use server';
 
 import { redirect } from 'next/navigation';
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text } from '@/core/shape';
 import type { Issue } from '@/core/issue';
 import { parseId, speechSchema } from '@/core/studio';
 import { liveContext, openStudio, setSpeech, viewerOf } from '@/server';
@@ -18,7 +19,7 @@ export async function enter(form: FormData): Promise<void> {
   redirect(found.role === 'teacher' ? '/bench' : '/today');
 }
 
-const studio = z.object({ studio: typedName, teacher: typedName, zone: z.string().max(80) });
+const studio = z.object({ studio: typedName, teacher: typedName, zone: text(80) });
 
 export async function open(_before: readonly Issue[], form: FormData): Promise<readonly Issue[]> {
   const typed = readForm(form, studio);

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text } from '@/core/shape';
 import { fail, type Issue, type Result } from '@/core/issue';
 import { close, readRecipe, type ClosedRecipe } from '@/core/recipe';
 import { idSchema } from '@/core/studio';
@@ -17,11 +18,11 @@ export const ids = {
 };
 
 /** What people type as a name; use cases say what is too long for one. */
-export const typedName = z.string().max(200);
+export const typedName = text(200);
 
 export const flag = z.boolean();
 
-export const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
+export const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
 
 /** A program, or the name of a new one. */
 export const toProgram = z.union([z.object({ id: ids.program }), z.object({ name: typedName })]);

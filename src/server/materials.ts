@@ -1,13 +1,13 @@
-import { fail, misfitsOf, ok, type Issue, type Result } from '@/core/issue';
+import { fail, misfitsOf, ok, unreachable, type Issue, type Result } from '@/core/issue';
 import {
+  heldSchema,
   laneSlots,
+  type Held,
   type Material,
-  type MaterialContents,
   type MaterialKind,
 } from '@/core/materials';
 import { parseSticking } from '@/core/pattern';
 import { gradeLine, parseLine } from '@/core/reading';
-import { materialSchemas } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
 import type { MaterialId } from '@/core/studio';
 import { parseMeter } from '@/core/time';
@@ -24,15 +24,15 @@ export function listMaterials(me: Teacher): Result<readonly Material[]> {
 }
 
 function materialOf(row: StoredMaterial): Material {
-  const content = materialSchemas[row.kind].parse(row.content);
-  return { ...row, content, own: true, grade: gradeOf(row.kind, content, row.meter) } as Material;
+  const held = heldSchema.parse(row);
+  return { ...row, ...held, own: true, grade: gradeOf(held, row.meter) };
 }
 
-function gradeOf(kind: MaterialKind, content: unknown, meterText: string | null): number | null {
-  if (kind !== 'line' || meterText === null) return null;
+function gradeOf(held: Held, meterText: string | null): number | null {
+  if (held.kind !== 'line' || meterText === null) return null;
   const meter = parseMeter(meterText);
   if (!meter.ok) return null;
-  const line = parseLine((content as MaterialContents['line']).text, meter.value);
+  const line = parseLine(held.content.text, meter.value);
   return line.ok ? gradeLine(line.value) : null;
 }
 
@@ -52,8 +52,8 @@ export function saveMaterial(
   const name = readName(input.name, WHAT);
   if (!name.ok) return name;
   const named = { ...(input.content as object), name: name.value };
-  const content = readContent(input.kind, named, input.meter);
-  if (!content.ok) return content;
+  const held = readHeld(input.kind, named, input.meter);
+  if (!held.ok) return held;
   const found = input.id && me.store.materials.find(input.id);
   if (input.id && !found) return fail({ code: 'not-found', path: ['id'], what: WHAT });
   if (found && found.kind !== input.kind) {
@@ -69,7 +69,7 @@ export function saveMaterial(
       materialId: id,
       version,
       name: name.value,
-      content: content.value,
+      content: held.value.content,
       trains: input.trains.trim(),
       meter: input.meter,
       madeAt: me.now(),
@@ -79,50 +79,49 @@ export function saveMaterial(
 }
 
 /** Checks the shape, then what it says. */
-function readContent(kind: MaterialKind, json: unknown, meter: string | null): Result<unknown> {
-  const shaped = materialSchemas[kind].safeParse(json);
+function readHeld(kind: MaterialKind, content: unknown, meter: string | null): Result<Held> {
+  const shaped = heldSchema.safeParse({ kind, content });
   if (!shaped.success) {
-    const misfits = misfitsOf(shaped.error.issues.slice(0, 1));
+    const [first] = shaped.error.issues.map((one) => ({ ...one, path: one.path.slice(1) }));
+    const misfits = misfitsOf(first ? [first] : []);
     return fail({ code: 'recipe-shape', path: ['content'], misfits });
   }
-  const issues = issuesOf(kind, shaped.data as never, meter);
+  const issues = issuesOf(shaped.data, meter);
   return issues.length > 0 ? fail(...issues) : ok(shaped.data);
 }
 
-function issuesOf<K extends MaterialKind>(
-  kind: K,
-  content: MaterialContents[K],
-  meter: string | null,
-): readonly Issue[] {
-  const issuesIn = (result: Result<unknown>) => (result.ok ? [] : result.issues);
-  if (kind === 'ostinato') {
-    const { lanes, meter: own } = content as MaterialContents['ostinato'];
-    return [
-      ...issuesIn(parseMeter(own)),
-      ...lanes.flatMap((lane, index) => issuesIn(laneSlots(lane, ['lanes', index]))),
-    ];
-  }
-  if (kind === 'line') {
-    const read = parseMeter(meter ?? '4/4');
-    if (!read.ok) return read.issues;
-    return issuesIn(parseLine((content as MaterialContents['line']).text, read.value, ['text']));
-  }
-  if (kind === 'sticking') {
-    const { sticking, slot } = content as MaterialContents['sticking'];
-    return issuesIn(parsePhrase(sticking, slot, ['sticking']));
-  }
-  if (kind === 'cells') {
-    return Object.entries((content as MaterialContents['cells']).cells).flatMap(
-      ([gap, cell]): readonly Issue[] => {
-        const read = parseSticking(cell, ['cells', gap]);
+function issuesIn(result: Result<unknown>): readonly Issue[] {
+  return result.ok ? [] : result.issues;
+}
+
+function issuesOf({ kind, content }: Held, meter: string | null): readonly Issue[] {
+  switch (kind) {
+    case 'ostinato':
+      return [
+        ...issuesIn(parseMeter(content.meter)),
+        ...content.lanes.flatMap((lane, index) => issuesIn(laneSlots(lane, ['lanes', index]))),
+      ];
+    case 'line': {
+      const read = parseMeter(meter ?? '4/4');
+      if (!read.ok) return read.issues;
+      return issuesIn(parseLine(content.text, read.value, ['text']));
+    }
+    case 'sticking':
+      return issuesIn(parsePhrase(content.sticking, content.slot, ['sticking']));
+    case 'cells':
+      return Object.entries(content.cells).flatMap(([gap, cell]): readonly Issue[] => {
+        const path = ['cells', gap];
+        const read = parseSticking(cell, path);
         if (!read.ok) return read.issues;
         if (cell.length === Number(gap)) return [];
-        const path = ['cells', gap];
         return [{ code: 'cell-length', path, gap: Number(gap), sticking: cell }];
-      },
-    );
+      });
+    case 'rules':
+    case 'kit':
+      return [];
+    default:
+      return unreachable(kind);
   }
-  return [];
 }
 
 /** Takes a material off the shelf, or puts it back; exercises that use it keep it. */

@@ -1,6 +1,5 @@
 import { unreachable } from '@/core/issue';
-import type { Assignment } from '@/core/interpret';
-import { usualLimb } from '@/core/kit';
+import { usualLimb, type Assignment } from '@/core/kit';
 import { DYNAMICS, type Dynamic, type Ornament } from '@/core/pattern';
 import type { Change } from '@/core/recipe';
 import type { SubdivisionId } from '@/core/time';

@@ -11,8 +11,9 @@ import {
   syncopationOf,
 } from '@/core/analysis';
 import { letterOf, LIMBS, type Limb } from '@/core/kit';
-import { DYNAMICS } from '@/core/pattern';
-import { type Change, type Exercise, type Member } from '@/core/recipe';
+import { DYNAMICS, type Layer } from '@/core/pattern';
+import { type Exercise, type Member } from '@/core/recipe';
+import { isChange } from '@/core/transform';
 import {
   countMark,
   gcd,
@@ -135,6 +136,11 @@ function ofTogether({ t }: Say, exercise: Exercise): readonly string[] {
   ];
 }
 
+function sayLayer(say: Say, { added, name }: Layer): string {
+  if (added && isChange(added)) return sayChange(say, added);
+  return sayNamed(say, name) || say.t('readback.derived.added');
+}
+
 function ofCycle(say: Say, exercise: Exercise, tempo: Tempo): readonly string[] {
   const { t } = say;
   const bar = exercise.barTicks;
@@ -142,9 +148,7 @@ function ofCycle(say: Say, exercise: Exercise, tempo: Tempo): readonly string[] 
     t('readback.derived.beats', { count: round(ticks / tempo.beatTicks) });
   const lengths = exercise.layers.map((layer) =>
     t('readback.derived.layer', {
-      name: layer.added
-        ? sayChange(say, layer.added as Change)
-        : sayNamed(say, layer.name) || t('readback.derived.added'),
+      name: sayLayer(say, layer),
       beats: beats(layer.ownTicks ?? layer.lengthTicks),
     }),
   );

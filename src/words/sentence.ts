@@ -1,5 +1,5 @@
-import { cellsOf, type Assignment, type Rule } from '@/core/interpret';
-import { letterOf, LIMBS } from '@/core/kit';
+import { cellsOf, type Rule } from '@/core/interpret';
+import { letterOf, LIMBS, type Assignment } from '@/core/kit';
 import { parseLine } from '@/core/reading';
 import { interpretationOptions, roundOf, type ClosedRecipe, type StartId } from '@/core/recipe';
 import { limbsOfLetter, type Sticking } from '@/core/sticking';

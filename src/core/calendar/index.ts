@@ -8,4 +8,5 @@ export {
   WEEKDAYS,
   weekdayOf,
 } from './day';
+export { daySchema } from './schema';
 export type { Day, Weekday } from './day';

@@ -1,37 +1,37 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text, list, whole } from '../shape';
 import { fail, misfitsOf, ok, type Result } from '../issue';
 import { SPACINGS } from '../placement';
-import { close, recipeSchema, type ClosedRecipe, type Recipe } from '../recipe';
+import { axisSchemas, close, recipeSchema, type ClosedRecipe, type Recipe } from '../recipe';
 
 /** Format of the families that this Mivvel writes. */
 const FAMILY_VERSION = 1;
 
-const { over, play, as, clash, meter, feel, levels, changes, kit } = recipeSchema.shape;
-const change = changes.element;
-const whole = z.int().min(-64).max(64);
+const { over, play, as, change, clash, meter, levels, feel, kit } = axisSchemas;
+const running = whole(-64, 64);
 
 /** Values of a change: one of them, none at all, a number that runs, or every placement of a rule. */
 const changeValue = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('one'), change: change.nullable() }),
+  z.strictObject({ kind: z.literal('one'), change: z.nullable(change) }),
   z.strictObject({
     kind: z.literal('numbers'),
     change,
     field: z.enum(['by', 'note', 'nth', 'first', 'count', 'turn']),
-    from: whole,
-    to: whole,
+    from: running,
+    to: running,
   }),
   z.strictObject({
     kind: z.literal('placements'),
     change,
-    slots: z.int().min(1).max(64),
-    least: z.int().min(0).max(64),
+    slots: whole(1, 64),
+    least: whole(0, 64),
     /** Caps how many, the anchors counted. */
-    most: z.int().min(0).max(64),
+    most: whole(0, 64),
     spacing: z.enum(SPACINGS),
     /** Slots that are always taken, and stay loudest. */
-    anchors: z.array(z.int().min(0).max(63)).max(64).optional(),
+    anchors: z.optional(list(whole(0, 63), 0, 64)),
     /** Slots that may be taken besides; all where left out. */
-    free: z.array(z.int().min(0).max(63)).max(64).optional(),
+    free: z.optional(list(whole(0, 63), 0, 64)),
   }),
 ]);
 
@@ -40,41 +40,41 @@ const changeValue = z.discriminatedUnion('kind', [
 const axis = z.discriminatedUnion('at', [
   z.strictObject({
     at: z.literal('over'),
-    index: z.int().min(0).max(3),
-    values: z.array(over.element.nullable()).min(1).max(200),
+    index: whole(0, 3),
+    values: list(z.nullable(over), 1, 200),
   }),
-  z.strictObject({ at: z.literal('play'), values: z.array(play.unwrap()).min(1).max(400) }),
-  z.strictObject({ at: z.literal('as'), values: z.array(as).min(1).max(40) }),
+  z.strictObject({ at: z.literal('play'), values: list(play, 1, 400) }),
+  z.strictObject({ at: z.literal('as'), values: list(as, 1, 40) }),
   z.strictObject({
     at: z.literal('change'),
-    index: z.int().min(0).max(15),
-    values: z.array(changeValue).min(1).max(200),
+    index: whole(0, 15),
+    values: list(changeValue, 1, 200),
   }),
-  z.strictObject({ at: z.literal('clash'), values: z.array(clash).min(1).max(3) }),
-  z.strictObject({ at: z.literal('meter'), values: z.array(meter).min(1).max(20) }),
-  z.strictObject({ at: z.literal('levels'), values: z.array(levels.unwrap()).min(1).max(8) }),
-  z.strictObject({ at: z.literal('feel'), values: z.array(feel).min(1).max(20) }),
-  z.strictObject({ at: z.literal('kit'), values: z.array(kit).min(1).max(40) }),
+  z.strictObject({ at: z.literal('clash'), values: list(clash, 1, 3) }),
+  z.strictObject({ at: z.literal('meter'), values: list(meter, 1, 20) }),
+  z.strictObject({ at: z.literal('levels'), values: list(levels, 1, 8) }),
+  z.strictObject({ at: z.literal('feel'), values: list(feel, 1, 20) }),
+  z.strictObject({ at: z.literal('kit'), values: list(kit, 1, 40) }),
 ]);
 
-const key = z.string().max(400);
+const key = text(400);
 
 const familySchema = z.strictObject({
   version: z.literal(FAMILY_VERSION),
   base: recipeSchema,
-  axes: z.array(axis).max(8),
+  axes: list(axis, 0, 8),
   /** Members by their keys. */
-  kept: z.array(key).max(2000).nullable(),
-  dropped: z.array(key).max(2000),
+  kept: z.nullable(list(key, 0, 2000)),
+  dropped: list(key, 0, 2000),
   /** The teacher's own order; null leaves it to the path. */
-  order: z.array(key).max(2000).nullable(),
-  first: key.nullable(),
-  last: key.nullable(),
+  order: z.nullable(list(key, 0, 2000)),
+  first: z.nullable(key),
+  last: z.nullable(key),
   /** The last member that is practised. */
-  stop: key.nullable(),
+  stop: z.nullable(key),
   fold: z.boolean(),
   /** How members are called: `{n}` is the number, `{1}` the value of the first axis. */
-  naming: z.string().max(80),
+  naming: text(80),
 });
 
 type OpenFamily = z.infer<typeof familySchema>;
@@ -83,15 +83,15 @@ export type ChangeValue = z.infer<typeof changeValue>;
 
 /** An axis with the contents of all its values. */
 export type Axis =
-  | { at: 'over'; index: number; values: (ClosedRecipe['over'][number] | null)[] }
-  | { at: 'play'; values: NonNullable<ClosedRecipe['play']>[] }
-  | { at: 'as'; values: ClosedRecipe['as'][] }
-  | { at: 'change'; index: number; values: ChangeValue[] }
-  | { at: 'clash'; values: ClosedRecipe['clash'][] }
-  | { at: 'meter'; values: string[] }
-  | { at: 'levels'; values: NonNullable<ClosedRecipe['levels']>[] }
-  | { at: 'feel'; values: ClosedRecipe['feel'][] }
-  | { at: 'kit'; values: ClosedRecipe['kit'][] };
+  | { at: 'over'; index: number; values: readonly (ClosedRecipe['over'][number] | null)[] }
+  | { at: 'play'; values: readonly NonNullable<ClosedRecipe['play']>[] }
+  | { at: 'as'; values: readonly ClosedRecipe['as'][] }
+  | { at: 'change'; index: number; values: readonly ChangeValue[] }
+  | { at: 'clash'; values: readonly ClosedRecipe['clash'][] }
+  | { at: 'meter'; values: readonly string[] }
+  | { at: 'levels'; values: readonly NonNullable<ClosedRecipe['levels']>[] }
+  | { at: 'feel'; values: readonly ClosedRecipe['feel'][] }
+  | { at: 'kit'; values: readonly ClosedRecipe['kit'][] };
 
 /** All variations that a choice of axes yields, and what the teacher decided about them. */
 export type Family = Omit<OpenFamily, 'base' | 'axes'> & {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 
 declare const idBrand: unique symbol;
 
@@ -44,10 +44,10 @@ const ID = /^[0-9a-hjkmnp-tv-z]{22}$/;
 
 /** Checks an id that came from outside. */
 export function idSchema<Kind extends string>() {
-  return z
-    .string()
-    .regex(ID)
-    .transform((text) => text as Id<Kind>);
+  return z.pipe(
+    z.string().check(z.regex(ID)),
+    z.transform((id) => id as Id<Kind>),
+  );
 }
 
 /** An id from an address; null when it cannot be one. */

@@ -6,12 +6,12 @@ import { letterOf } from '../kit';
 import { formatGrid, type GridSlot, type Stroke } from '../pattern';
 import { lineTicks, parseLine } from '../reading';
 import { parseMeter, quarters, slotTicks, tick, type SubdivisionId } from '../time';
-import { interpret, type AccentGridOptions, type LineFillOptions } from '.';
+import { interpret, type OptionsOf } from '.';
 import { gridPlace } from './grid-place';
 
 const fourFour = must(parseMeter('4/4'));
 
-const accents: AccentGridOptions = {
+const accents: OptionsOf<'accent-grid'> = {
   kind: 'accent-grid',
   grid: '16',
   sticking: 'RL',
@@ -19,7 +19,7 @@ const accents: AccentGridOptions = {
   doubled: false,
 };
 
-const leftTriplets: LineFillOptions = {
+const leftTriplets: OptionsOf<'line-fill'> = {
   kind: 'line-fill',
   short: [{ limb: 'LH', voice: 'snare' }],
   long: [{ limb: 'RF', voice: 'bass' }],
@@ -28,7 +28,10 @@ const leftTriplets: LineFillOptions = {
   grid: '8t',
 };
 
-function play(text: string, options: AccentGridOptions | LineFillOptions): readonly Stroke[] {
+function play(
+  text: string,
+  options: OptionsOf<'accent-grid'> | OptionsOf<'line-fill'>,
+): readonly Stroke[] {
   return must(interpret(must(parseLine(text, fourFour)), options));
 }
 

@@ -1,3 +1,4 @@
+import type { Assignment } from '../kit';
 import type { Issue } from '../issue';
 import { makeStroke, type Dynamic, type Stroke } from '../pattern';
 import type { Onset, ReadingLine } from '../reading';
@@ -13,7 +14,6 @@ import {
   type SubdivisionId,
   type Tick,
 } from '../time';
-import type { Assignment } from './types';
 
 /** Where an onset of the line lies on a filled grid. On a triplet grid an "&" that is in no tuplet is
  * read swung: it takes the last triplet of its beat. Null where the onset falls between the slots.

@@ -7,18 +7,18 @@ import { type Layer, type Stroke } from '../pattern';
 import { parseLine } from '../reading';
 import { parseMeter, quarters, tick } from '../time';
 import { cellAlternates, cellFor, interpret, settleClaims, USUAL_CELLS } from '.';
-import type { InterpretationOptions, PhraseCellsOptions, ShortLongOptions } from '.';
+import type { InterpretationOptions, OptionsOf } from '.';
 
 const fourFour = must(parseMeter('4/4'));
 const sixteenth = quarters(1, 4);
-const cells: PhraseCellsOptions = {
+const cells: OptionsOf<'phrase-cells'> = {
   kind: 'phrase-cells',
   cells: USUAL_CELLS,
   chosen: {},
   voices: { R: 'snare', L: 'snare', K: 'bass', F: 'hat-foot' },
   accentLastOfSix: false,
 };
-const shortLong: ShortLongOptions = {
+const shortLong: OptionsOf<'short-long'> = {
   kind: 'short-long',
   short: { limb: 'LH', voice: 'snare' },
   long: { limb: 'RF', voice: 'bass' },

@@ -1,51 +1,64 @@
-import { unreachable, type Result } from '../issue';
+import * as z from 'zod/mini';
+import type { Result } from '../issue';
 import type { Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
-import { accentGrid, type AccentGridOptions } from './accent-grid';
-import { lineFill, type LineFillOptions } from './line-fill';
-import { phraseCells, type PhraseCellsOptions } from './phrase-cells';
-import { byRules, type RulesOptions } from './rules';
-import { shortLong, type ShortLongOptions } from './short-long';
-import type { Reading } from './types';
-import { verbatim, type VerbatimOptions } from './verbatim';
+import { accentGrid, accentGridSchema } from './accent-grid';
+import { lineFill, lineFillSchema } from './line-fill';
+import { cellSetSchema, phraseCells, phraseCellsSchema } from './phrase-cells';
+import { byRules, rulesSchema } from './rules';
+import { shortLong, shortLongSchema } from './short-long';
+import type { Interpretation, Reading } from './types';
+import { verbatim, verbatimSchema } from './verbatim';
 
-/** An interpretation with its options, as a recipe holds it. Add a kind here and below. */
-export type InterpretationOptions =
-  | VerbatimOptions
-  | ShortLongOptions
-  | PhraseCellsOptions
-  | AccentGridOptions
-  | LineFillOptions
-  | RulesOptions;
+/** An interpretation with its options, as a recipe holds it. Add a kind here and below.
+ * @param cells a set of cells, or what stands for one */
+export function interpretationSchema<Cells extends z.ZodMiniType>(cells: Cells) {
+  return z.discriminatedUnion('kind', [
+    verbatimSchema,
+    shortLongSchema,
+    phraseCellsSchema(cells),
+    accentGridSchema,
+    lineFillSchema,
+    rulesSchema,
+  ]);
+}
+
+export type InterpretationOptions = z.infer<
+  ReturnType<typeof interpretationSchema<typeof cellSetSchema>>
+>;
 
 export type InterpretationKind = InterpretationOptions['kind'];
 
-/** Every interpretation, in the order in which a chooser offers them. */
-const INTERPRETATIONS = [verbatim, shortLong, phraseCells, accentGrid, lineFill, byRules] as const;
+type AllOptions = {
+  readonly [Kind in InterpretationKind]: Extract<InterpretationOptions, { kind: Kind }>;
+};
+
+/** The options of one kind. */
+export type OptionsOf<Kind extends InterpretationKind> = AllOptions[Kind];
+
+const INTERPRETATIONS: {
+  readonly [Kind in InterpretationKind]: Interpretation<OptionsOf<Kind>>;
+} = {
+  verbatim,
+  'short-long': shortLong,
+  'phrase-cells': phraseCells,
+  'accent-grid': accentGrid,
+  'line-fill': lineFill,
+  rules: byRules,
+};
 
 /** How the strokes of this kind are read back. */
 export function readsAs(kind: InterpretationKind): Reading {
-  return INTERPRETATIONS.find((one) => one.kind === kind)?.reads ?? 'voices';
+  return INTERPRETATIONS[kind].reads;
 }
 
-export function claimsOf(options: InterpretationOptions): readonly Limb[] {
-  switch (options.kind) {
-    case 'verbatim':
-      return verbatim.claims(options);
-    case 'short-long':
-      return shortLong.claims(options);
-    case 'phrase-cells':
-      return phraseCells.claims(options);
-    case 'accent-grid':
-      return accentGrid.claims(options);
-    case 'line-fill':
-      return lineFill.claims(options);
-    case 'rules':
-      return byRules.claims(options);
-    default:
-      return unreachable(options);
-  }
+/** The limbs that an interpretation takes, whatever the line. */
+export function claimsOf<Kind extends InterpretationKind>(
+  options: OptionsOf<Kind>,
+): readonly Limb[] {
+  const kind: Kind = options.kind;
+  return INTERPRETATIONS[kind].claims(options);
 }
 
 /** Strokes by the options and the line that they were made from: a family reads the same lines the same
@@ -64,21 +77,10 @@ export function interpret(
   return made;
 }
 
-function play(line: ReadingLine, options: InterpretationOptions): Result<readonly Stroke[]> {
-  switch (options.kind) {
-    case 'verbatim':
-      return verbatim.play(line, options);
-    case 'short-long':
-      return shortLong.play(line, options);
-    case 'phrase-cells':
-      return phraseCells.play(line, options);
-    case 'accent-grid':
-      return accentGrid.play(line, options);
-    case 'line-fill':
-      return lineFill.play(line, options);
-    case 'rules':
-      return byRules.play(line, options);
-    default:
-      return unreachable(options);
-  }
+function play<Kind extends InterpretationKind>(
+  line: ReadingLine,
+  options: OptionsOf<Kind>,
+): Result<readonly Stroke[]> {
+  const kind: Kind = options.kind;
+  return INTERPRETATIONS[kind].play(line, options);
 }

@@ -5,7 +5,7 @@ import { must } from '../issue';
 import { formatGrid, type GridSlot, type Stroke } from '../pattern';
 import { onsets, parseLine } from '../reading';
 import { parseMeter, quarters, slotTicks } from '../time';
-import { interpret, type Rule, type RulesOptions } from '.';
+import { interpret, type OptionsOf, type Rule } from '.';
 
 const fourFour = must(parseMeter('4/4'));
 const snare = { limb: 'LH', voice: 'snare' } as const;
@@ -26,7 +26,7 @@ function rule(more: Partial<Rule>): Rule {
 }
 
 function answer(text: string, ...rules: readonly Rule[]) {
-  const options: RulesOptions = { kind: 'rules', rules };
+  const options: OptionsOf<'rules'> = { kind: 'rules', rules };
   return interpret(must(parseLine(text, fourFour)), options);
 }
 

@@ -1,34 +1,43 @@
+import * as z from 'zod/mini';
+import { amount, list } from '../shape';
 import { fail, ok, type Issue } from '../issue';
-import type { Limb } from '../kit';
-import { asTail, fillsFromBefore, makeStroke, type Dynamic, type Stroke } from '../pattern';
+import { assignmentSchema, type Limb } from '../kit';
+import { asTail, fillsFromBefore, makeStroke, type Stroke, dynamicSchema } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
 import { barTicks, formatMeter, onBeat, slotTicks, tick, wrap } from '../time';
 import { placeInSlots, strokeOn } from './grid-place';
-import type { Assignment, Interpretation } from './types';
+import type { Interpretation } from './types';
+
+/** In 16ths; null is open. */
+const sixteenths = z.nullable(amount(0, 256));
 
 /** One row of a teacher's own interpretation: which notes it is about, and what they become. */
-export interface Rule {
+export const ruleSchema = z.strictObject({
   /** `length`: how long the note sounds (inside tuplets as written). `gap`: how far the next one
    * is, over rests, bar lines and the repeat. */
-  readonly by: 'length' | 'gap';
-  /** In 16ths, both inclusive; null is open. */
-  readonly from: number | null;
-  readonly to: number | null;
+  by: z.enum(['length', 'gap']),
+  /** Both inclusive. */
+  from: sixteenths,
+  to: sixteenths,
   /** Only on a felt beat, only off it, or anywhere. */
-  readonly place: 'any' | 'on' | 'off';
+  place: z.enum(['any', 'on', 'off']),
   /** Only the first or the last note of each bar, or any. */
-  readonly order: 'any' | 'first' | 'last';
+  order: z.enum(['any', 'first', 'last']),
   /** Who plays the note; two double it. */
-  readonly plays: readonly Assignment[];
-  readonly dynamic: Dynamic;
+  plays: list(assignmentSchema, 1, 2),
+  dynamic: dynamicSchema,
   /** Who fills the 16ths up to the next note, low; null leaves them. */
-  readonly fill: Assignment | null;
-}
+  fill: z.nullable(assignmentSchema),
+});
 
-export interface RulesOptions {
-  readonly kind: 'rules';
-  readonly rules: readonly Rule[];
-}
+export type Rule = Readonly<z.infer<typeof ruleSchema>>;
+
+/** The rows of a table, tried from the top. */
+export const ruleTableSchema = list(ruleSchema, 1, 24);
+
+export const rulesSchema = z.strictObject({ kind: z.literal('rules'), rules: ruleTableSchema });
+
+type RulesOptions = z.infer<typeof rulesSchema>;
 
 const SLOT = slotTicks('16');
 

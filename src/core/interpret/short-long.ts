@@ -1,16 +1,20 @@
+import * as z from 'zod/mini';
+import { assignmentSchema } from '../kit';
 import { ok } from '../issue';
 import { onsets } from '../reading';
-import { slotTicks, type SubdivisionId } from '../time';
+import { slotTicks, subdivisionSchema } from '../time';
 import { strokeOn } from './grid-place';
-import type { Assignment, Interpretation } from './types';
+import type { Interpretation } from './types';
 
-export interface ShortLongOptions {
-  readonly kind: 'short-long';
-  readonly short: Assignment;
-  readonly long: Assignment;
+export const shortLongSchema = z.strictObject({
+  kind: z.literal('short-long'),
+  short: assignmentSchema,
+  long: assignmentSchema,
   /** Notes of this length or longer are long; usually a quarter. */
-  readonly longFrom: SubdivisionId;
-}
+  longFrom: subdivisionSchema,
+});
+
+type ShortLongOptions = z.infer<typeof shortLongSchema>;
 
 /** Short notes on one voice, long ones on another, by sounding length: ties count, rests do not;
  * inside tuplets the written value counts. */

@@ -1,13 +1,7 @@
-import type { Limb, VoiceId } from '../kit';
+import type { Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
 import type { Result } from '../issue';
-
-/** A limb and what it plays. */
-export interface Assignment {
-  readonly limb: Limb;
-  readonly voice: VoiceId;
-}
 
 export type Reading = 'sticking' | 'voices';
 
@@ -16,7 +10,6 @@ export type Reading = 'sticking' | 'voices';
  * the ostinato uses them too. `play` gives strokes from 0 up to the line's length. */
 export interface Interpretation<Options> {
   readonly kind: string;
-  /** As said in the trade: `phrase cells by gap`. */
   /** How its strokes are read back: as limbs in words (`RLLK RL`) or as voices (`K K S K`). */
   readonly reads: Reading;
   readonly claims: (options: Options) => readonly Limb[];

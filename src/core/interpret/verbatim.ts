@@ -1,12 +1,16 @@
+import * as z from 'zod/mini';
+import { assignmentSchema } from '../kit';
 import { ok } from '../issue';
 import { onsets } from '../reading';
 import { strokeOn } from './grid-place';
-import type { Assignment, Interpretation } from './types';
+import type { Interpretation } from './types';
 
-export interface VerbatimOptions {
-  readonly kind: 'verbatim';
-  readonly on: Assignment;
-}
+export const verbatimSchema = z.strictObject({
+  kind: z.literal('verbatim'),
+  on: assignmentSchema,
+});
+
+type VerbatimOptions = z.infer<typeof verbatimSchema>;
 
 /** The line as written, every attack on one limb and voice. */
 export const verbatim: Interpretation<VerbatimOptions> = {

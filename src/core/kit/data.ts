@@ -119,3 +119,6 @@ export const VOICES = [
     surface: 'hat',
   },
 ] as const;
+
+/** Shortest and longest limit that can be set, in ms. */
+export const LIMIT_RANGE = { least: 20, most: 1000 } as const;

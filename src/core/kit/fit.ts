@@ -1,5 +1,5 @@
 import { isHand, type Limb } from './limb';
-import type { KitProfile } from './profile';
+import type { KitProfile } from './schema';
 import type { VoiceId } from './voice';
 
 /** What takes the place of a voice that a kit lacks, the nearest in sound first. Common practice,

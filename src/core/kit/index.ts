@@ -1,6 +1,7 @@
 export { isHand, letterOf, LIMBS, mirrorLimb, parseLimb, STICKING_LETTERS } from './limb';
-export { LIMIT_KEYS, LIMIT_RANGE, limitsOf, USUAL_LIMITS } from './limits';
-export { FULL_KIT, HANDEDNESS, mirrorHand } from './profile';
+export { LIMIT_KEYS, limitsOf, USUAL_LIMITS } from './limits';
+export { HANDEDNESS } from './handedness';
+export { FULL_KIT, mirrorHand } from './profile';
 export {
   isStickedHat,
   parseVoice,
@@ -12,11 +13,13 @@ export {
 } from './voice';
 export { fitVoice } from './fit';
 export { levelDb, loudestFirst, STYLES } from './levels';
-export { VOICES } from './data';
+export { LIMIT_RANGE, VOICES } from './data';
 export { texture, TEXTURE_IDS, TEXTURES } from './texture';
+export { assignmentSchema, kitSchema, limbSchema, textureSchema, voiceSchema } from './schema';
+export type { Assignment, KitProfile } from './schema';
 export type { Replaced } from './fit';
 export type { TextureId } from './texture';
 export type { Style } from './levels';
 export type { Limb, StickingLetter } from './limb';
-export type { Handedness, KitProfile } from './profile';
+export type { Handedness } from './handedness';
 export type { VoiceId } from './voice';

@@ -16,7 +16,7 @@ export const TEXTURES = [
 export type Texture = (typeof TEXTURES)[number];
 export type TextureId = Texture['id'];
 
-export const TEXTURE_IDS = TEXTURES.map((one) => one.id) as [TextureId, ...TextureId[]];
+export const TEXTURE_IDS: readonly TextureId[] = TEXTURES.map(({ id }) => id);
 
 export function texture(id: TextureId): Texture {
   const found = TEXTURES.find((one) => one.id === id);

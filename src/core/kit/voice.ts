@@ -5,7 +5,7 @@ import { isHand, type Limb } from './limb';
 export type Voice = (typeof VOICES)[number];
 export type VoiceId = Voice['id'];
 
-export const VOICE_IDS = VOICES.map((voice) => voice.id) as [VoiceId, ...VoiceId[]];
+export const VOICE_IDS: readonly VoiceId[] = VOICES.map(({ id }) => id);
 
 const BY_ID = new Map<string, Voice>(VOICES.map((voice) => [voice.id, voice]));
 const ORDER = new Map<string, number>(VOICES.map((voice, index) => [voice.id, index]));

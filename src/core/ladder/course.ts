@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
 import { fail, ok, type Result } from '../issue';
 import { dosageSchema, makeDosage, type Dosage } from './dosage';
 import { ladderSchema } from './ladder';
@@ -11,9 +11,9 @@ export const courseSchema = z.strictObject({
   dosage: dosageSchema,
   rule: advanceRuleSchema,
   /** Whether the ladder moves by itself, or waits for the teacher to say so. */
-  follow: z.enum(['acts', 'proposes']).default('acts'),
+  follow: z._default(z.enum(['acts', 'proposes']), 'acts'),
   /** Whether the start is found by climbing, two bars a rung, to the first that is not clean. */
-  climb: z.boolean().default(false),
+  climb: z._default(z.boolean(), false),
 });
 
 export type Course = z.infer<typeof courseSchema>;

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { amount as amountSchema } from '../shape';
 import { strokesMade } from '../analysis';
 import { fail, ok, type Path, type Result } from '../issue';
 import type { Exercise } from '../recipe';
@@ -13,7 +14,7 @@ const MOST = { minutes: 120, repetitions: 500, bars: 5000, strokes: 5000 } as co
  * grace notes, diddles and rolls counted as what the limb does. */
 export const dosageSchema = z.strictObject({
   kind: z.enum(DOSAGE_KINDS),
-  amount: z.number().min(0.5).max(5000),
+  amount: amountSchema(0.5, 5000),
 });
 
 export type Dosage = z.infer<typeof dosageSchema>;

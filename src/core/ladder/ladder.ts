@@ -1,11 +1,12 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { whole, amount, list } from '../shape';
 import { bpm, FASTEST, SLOWEST, type Bpm } from '../time';
 import type { Dosage } from './dosage';
 import { rungNames, type RungFacts } from './rung-key';
 import { stageSchema, type PracticeStep } from './stage';
 
-const tempo = z.number().min(SLOWEST).max(FASTEST);
-const minutes = z.number().min(0.5).max(120);
+const tempo = amount(SLOWEST, FASTEST);
+const minutes = amount(0.5, 120);
 
 /** Most rungs of a ladder; more are a typing slip. */
 export const MOST_RUNGS = 200;
@@ -29,18 +30,18 @@ export const ladderSchema = z.discriminatedUnion('kind', [
     step: z.number(),
   }),
   z.strictObject({ kind: z.literal('hold'), bpm: tempo, from: minutes, to: minutes, by: minutes }),
-  z.strictObject({ kind: z.literal('list'), tempi: z.array(tempo).min(1).max(MOST_RUNGS) }),
+  z.strictObject({ kind: z.literal('list'), tempi: list(tempo, 1, MOST_RUNGS) }),
   z.strictObject({
     kind: z.literal('ramp'),
     start: tempo,
     target: tempo,
     step: z.number(),
-    every: z.int().min(1).max(64),
+    every: whole(1, 64),
   }),
   z.strictObject({
     kind: z.literal('stages'),
     bpm: tempo,
-    stages: z.array(stageSchema).min(1).max(MOST_RUNGS),
+    stages: list(stageSchema, 1, MOST_RUNGS),
   }),
 ]);
 

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { typedText } from '../shape';
 
 /** Ways in which the same thing is played otherwise, where the rung is not a tempo. */
 export const MANNERS = [
@@ -20,7 +21,7 @@ export type Manner = (typeof MANNERS)[number];
 export const stageSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('step'),
-    says: z.string().trim().min(1).max(120),
+    says: typedText(120),
     /** The recipe of the step, closed; read with the recipe's own reader. */
     recipe: z.unknown(),
   }),

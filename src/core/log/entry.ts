@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { amount } from '../shape';
 import type { Day } from '../calendar';
 import { idSchema, type AssignmentId, type EntryId, type ItemId, type SessionId } from '../id';
 import {
@@ -57,13 +58,13 @@ function postedOf(kind: EntryKind) {
   const base = {
     kind: z.literal(kind),
     id: idSchema<'entry'>(),
-    agoMs: z.number().min(0).default(0),
+    agoMs: z._default(amount(0), 0),
     body,
   };
   if (about === 'student') return z.strictObject(base);
   if (about !== 'item') return z.strictObject({ ...base, about: idSchema<'entry'>() });
   const assignmentId = idSchema<'assignment'>();
-  const sessionId = idSchema<'session'>().nullable();
+  const sessionId = z.nullable(idSchema<'session'>());
   return z.strictObject({ ...base, assignmentId, itemId: idSchema<'item'>(), sessionId });
 }
 
@@ -76,7 +77,7 @@ const [first, ...others] = ENTRY_KINDS.map(postedOf) as [
 export const postedSchema = z.discriminatedUnion('kind', [
   first,
   ...others,
-]) as unknown as z.ZodType<Posted>;
+]) as z.ZodMiniType<Posted>;
 
 /** Whether a kind of entry is about an entry of another kind. */
 export function isAbout(kind: EntryKind, other: EntryKind): boolean {

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { whole, amount, text, typedText } from '../shape';
 import { LIMBS } from '../kit';
 import { decisionSchema } from './decision';
 import { SUFFERING_IDS, VERDICTS } from './verdict';
@@ -9,7 +10,7 @@ export type Author = 'student' | 'teacher';
 /** What a kind of entry says, who may make it, and what it is about: an item, the student, or an entry
  * of one of the named kinds. */
 export interface KindOfEntry {
-  readonly body: z.ZodType;
+  readonly body: z.ZodMiniType;
   readonly by: readonly Author[];
   readonly about: 'item' | 'student' | readonly string[];
 }
@@ -20,31 +21,31 @@ export const KINDS = {
    * `paper`: typed in from a sheet. */
   try: {
     body: z.strictObject({
-      bpm: z.number().min(20).max(400),
-      rung: z.string().max(200).nullable(),
+      bpm: amount(20, 400),
+      rung: z.nullable(text(200)),
       verdict: z.enum(VERDICTS),
-      bars: z.int().min(0).max(100_000),
-      seconds: z.number().min(0).max(86_400),
-      paper: z.boolean().optional(),
+      bars: whole(0, 100_000),
+      seconds: amount(0, 86_400),
+      paper: z.optional(z.boolean()),
     }),
     by: ['student', 'teacher'],
     about: 'item',
   },
   /** What suffered in a try. */
   suffered: {
-    body: z.strictObject({ what: z.enum(SUFFERING_IDS), limb: z.enum(LIMBS).nullable() }),
+    body: z.strictObject({ what: z.enum(SUFFERING_IDS), limb: z.nullable(z.enum(LIMBS)) }),
     by: ['student'],
     about: ['try'],
   },
   /** The felt beat of the cycle on which a try broke, from 0. */
   broke: {
-    body: z.strictObject({ beat: z.int().min(0).max(4096) }),
+    body: z.strictObject({ beat: whole(0, 4096) }),
     by: ['student'],
     about: ['try'],
   },
   /** What the student wrote about a try; the last word counts. */
   remark: {
-    body: z.strictObject({ text: z.string().trim().min(1).max(300) }),
+    body: z.strictObject({ text: typedText(300) }),
     by: ['student'],
     about: ['try'],
   },
@@ -52,7 +53,7 @@ export const KINDS = {
   decided: { body: decisionSchema, by: ['teacher'], about: 'item' },
   /** What the teacher writes to the student. */
   note: {
-    body: z.strictObject({ text: z.string().trim().min(1).max(500) }),
+    body: z.strictObject({ text: typedText(500) }),
     by: ['teacher'],
     about: 'student',
   },

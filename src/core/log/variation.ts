@@ -1,8 +1,9 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { whole, text } from '../shape';
 import { LIMBS, VOICE_IDS } from '../kit';
 
 const limb = z.enum(LIMBS);
-const ticks = z.int().min(0);
+const ticks = whole(0);
 
 /** What is played in place of the whole: simpler, or with a twist. All of it can be undone, and none
  * of it needs more than the recipe to be made again. */
@@ -15,8 +16,8 @@ export const variationSchema = z.discriminatedUnion('kind', [
     kind: z.literal('bridge'),
     from: ticks,
     to: ticks,
-    meter: z.string().max(40).optional(),
-    says: z.string().max(80).optional(),
+    meter: z.optional(text(40)),
+    says: z.optional(text(80)),
   }),
   z.strictObject({ kind: z.literal('half'), half: z.enum(['first', 'second']) }),
   z.strictObject({ kind: z.literal('plain') }),

@@ -1,3 +1,4 @@
+export { heldSchema } from './contents';
 export { countPlaces } from './count-places';
 export { SHIPPED_KITS, SHIPPED_LINES } from './data';
 export { SHIPPED_OSTINATOS } from './data-ostinatos';
@@ -5,7 +6,8 @@ export { SHIPPED_STICKINGS } from './data-stickings';
 export { findShipped, MATERIAL_KINDS, ofKind, SHIPPED } from './library';
 export { ostinatoOf } from './from-exercise';
 export { LINE_SETS } from './line-sets';
-export { laneSlots, ostinatoLayers } from './ostinato';
+export { laneSlots, ostinatoLayers, ostinatoSchema } from './ostinato';
 export { looksTyped, readOstinato } from './typed';
-export type { Material, MaterialContents, MaterialKind } from './library';
+export type { Held, MaterialContents, MaterialKind } from './contents';
+export type { Material } from './library';
 export type { Lane, Ostinato } from './ostinato';

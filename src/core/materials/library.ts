@@ -1,23 +1,11 @@
-import { USUAL_CELLS, type CellSet, type Rule } from '../interpret';
-import type { KitProfile } from '../kit';
-import { stickingStart, type Sticking } from '../sticking';
+import { USUAL_CELLS } from '../interpret';
+import { stickingStart } from '../sticking';
+import { materialSchemas, type MaterialContents, type MaterialKind } from './contents';
 import { SHIPPED_KITS, SHIPPED_LINES } from './data';
 import { SHIPPED_OSTINATOS } from './data-ostinatos';
 import { SHIPPED_STICKINGS } from './data-stickings';
-import type { Ostinato } from './ostinato';
 
-/** What each kind of material holds. */
-export interface MaterialContents {
-  readonly ostinato: Ostinato;
-  readonly line: { readonly name: string; readonly text: string };
-  readonly sticking: Sticking;
-  readonly cells: CellSet;
-  readonly rules: { readonly name: string; readonly rules: readonly Rule[] };
-  readonly kit: KitProfile;
-}
-
-export const MATERIAL_KINDS = ['ostinato', 'line', 'sticking', 'cells', 'rules', 'kit'] as const;
-export type MaterialKind = (typeof MATERIAL_KINDS)[number];
+export const MATERIAL_KINDS = Object.keys(materialSchemas) as readonly MaterialKind[];
 
 /** An ingredient that can be chosen: shipped, or a studio's own. */
 export type Material<K extends MaterialKind = MaterialKind> = {

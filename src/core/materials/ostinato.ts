@@ -1,46 +1,54 @@
+import * as z from 'zod/mini';
+import { whole, text, typedText, list } from '../shape';
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
-import type { Limb, TextureId, VoiceId } from '../kit';
+import { limbSchema, voiceSchema, textureSchema } from '../kit';
 import {
   makeStroke,
   parseGrid,
   type Dynamic,
   type Layer,
-  type Ornament,
   type Stroke,
+  ornamentSchema,
 } from '../pattern';
 import {
   slotTicks,
   SUBDIVISION_IDS,
   swingOfSlot,
   tick,
-  type SubdivisionId,
   type Tick,
+  subdivisionSchema,
 } from '../time';
+
+const laneMarkSchema = z.strictObject({
+  slot: whole(0, 4096),
+  ornament: z.optional(ornamentSchema),
+  texture: z.optional(textureSchema),
+});
+
+export type LaneMark = Readonly<z.infer<typeof laneMarkSchema>>;
 
 /** One limb's part of an ostinato, as a grid string over equal slots; it loops by itself. A
  * subdivision and a colon change the slots from there on: `x-x-x-x- 8t: xxxxxxxxxxxx`. */
-export interface Lane {
-  readonly limb: Limb;
-  readonly voice: VoiceId;
-  readonly slot: SubdivisionId;
-  readonly grid: string;
+const laneSchema = z.strictObject({
+  limb: limbSchema,
+  voice: voiceSchema,
+  slot: subdivisionSchema,
+  grid: text(400),
   /** Ornaments and textures, by slot counted through the whole grid. */
-  readonly marks?: readonly LaneMark[] | undefined;
-}
+  marks: z.optional(list(laneMarkSchema, 0, 400)),
+});
 
-export interface LaneMark {
-  readonly slot: number;
-  readonly ornament?: Ornament | undefined;
-  readonly texture?: TextureId | undefined;
-}
+export type Lane = Readonly<z.infer<typeof laneSchema>>;
 
 /** What keeps going. `swung` tells that it is meant with swung 8ths. */
-export interface Ostinato {
-  readonly name: string;
-  readonly meter: string;
-  readonly swung: boolean;
-  readonly lanes: readonly Lane[];
-}
+export const ostinatoSchema = z.strictObject({
+  name: typedText(80),
+  meter: text(20),
+  swung: z.boolean(),
+  lanes: list(laneSchema, 1, 12),
+});
+
+export type Ostinato = Readonly<z.infer<typeof ostinatoSchema>>;
 
 interface LaneHit {
   readonly at: Tick;

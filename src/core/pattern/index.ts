@@ -22,6 +22,7 @@ export {
   makeStroke,
   ORNAMENTS,
 } from './stroke';
+export { dynamicSchema, ornamentSchema } from './schema';
 export type { GridSlot } from './grid';
 export type { AddedBy, Layer, WordSlot } from './layer';
 export type { Dynamic, Ornament, Provenance, Stroke } from './stroke';

@@ -1,10 +1,11 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { whole, list } from '../shape';
 import { daysAfter, weekdayOf, WEEKDAYS, type Day } from '../calendar';
 import { fail, ok, type Issue, type Result } from '../issue';
 import { noiseSchema, USUAL_NOISE } from '../safety';
 
-const day = z.string().regex(/^\d{4}-\d{2}-\d{2}$/);
-const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/);
+const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
+const clock = z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/));
 
 export const SURFACES = ['kit', 'pad'] as const;
 export type Surface = (typeof SURFACES)[number];
@@ -15,10 +16,10 @@ export const MOST_MINUTES = 480;
 /** When, how long and on what a day is practised. `at`: when it usually begins. `quiet`: from when to
  * when nothing loud may be played; it may run over midnight. Times of day as `18:30`. */
 const hours = z.strictObject({
-  minutes: z.int().min(0).max(MOST_MINUTES),
+  minutes: whole(0, MOST_MINUTES),
   on: z.enum(SURFACES),
   at: clock,
-  quiet: z.strictObject({ from: clock, to: clock }).nullable(),
+  quiet: z.nullable(z.strictObject({ from: clock, to: clock })),
 });
 
 export type Hours = z.infer<typeof hours>;
@@ -31,12 +32,12 @@ export const ORDERS = ['blocked', 'interleaved'] as const;
 export const scheduleSchema = z.strictObject({
   week: z.record(z.enum(WEEKDAYS), hours),
   days: z.record(day, hours),
-  off: z.array(z.strictObject({ from: day, to: day })).max(60),
-  target: day.nullable(),
+  off: list(z.strictObject({ from: day, to: day }), 0, 60),
+  target: z.nullable(day),
   order: z.enum(ORDERS),
   noise: noiseSchema,
   /** The date from which it holds: nothing was missed before; null until it is kept. */
-  since: day.nullable(),
+  since: z.nullable(day),
 });
 
 export type Schedule = z.infer<typeof scheduleSchema>;

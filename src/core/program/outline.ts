@@ -1,9 +1,10 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text, typedText, list } from '../shape';
 import { fail, ok, type Issue, type Result } from '../issue';
 import { courseSchema, type Course } from '../ladder';
 import { idSchema, makeId, type ExerciseId, type ItemId } from '../id';
 
-const name = z.string().trim().min(1).max(80);
+const name = typedText(80);
 
 /** `exercise`: as it is. `own`: the student makes a version of it. */
 const itemKind = z.enum(['exercise', 'own']);
@@ -17,26 +18,26 @@ const item = z.strictObject({
   kind: itemKind,
   exerciseId: idSchema<'exercise'>(),
   /** What it plays, by the recipe's hash when it was put in. */
-  hash: z.string().max(80),
+  hash: text(80),
   name,
   course: courseSchema,
   /** What to watch for, as the teacher wrote it; empty leaves it to what is derived. */
-  cues: z.array(z.string().trim().min(1).max(160)).max(3),
+  cues: list(typedText(160), 0, 3),
   /** `kit`: nowhere else; `pad`: on the pad too. */
-  place: itemPlace.default('derived'),
+  place: z._default(itemPlace, 'derived'),
   /** Items whose ladders come first. */
-  after: z.array(idSchema<'item'>()).max(20),
+  after: list(idSchema<'item'>(), 0, 20),
 });
 
 const section = z.strictObject({
-  id: z.string().min(1).max(40),
+  id: z.string().check(z.minLength(1), z.maxLength(40)),
   /** Empty where a program has no sections. */
-  name: z.string().trim().max(80),
-  items: z.array(item).max(200),
+  name: z.string().check(z.trim(), z.maxLength(80)),
+  items: list(item, 0, 200),
 });
 
 /** What a program holds, without the recipes of its items. */
-export const outlineSchema = z.strictObject({ sections: z.array(section).min(1).max(40) });
+export const outlineSchema = z.strictObject({ sections: list(section, 1, 40) });
 
 export type Outline = z.infer<typeof outlineSchema>;
 export type OutlineItem = Outline['sections'][number]['items'][number];
@@ -71,7 +72,7 @@ export function withItem(
 function inSection(
   outline: Outline,
   id: string,
-  change: (items: OutlineItem[]) => OutlineItem[],
+  change: (items: readonly OutlineItem[]) => OutlineItem[],
 ): Outline {
   const sections = outline.sections.map((one) =>
     one.id === id ? { ...one, items: change(one.items) } : one,

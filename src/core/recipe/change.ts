@@ -45,8 +45,8 @@ import {
   thin,
   turnVoices,
   withoutOrnaments,
+  type Change,
 } from '../transform';
-import type { Change } from './schema';
 
 /** Changes that look at all layers in one cycle. */
 const WHOLE = [

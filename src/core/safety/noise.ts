@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { amount } from '../shape';
 
 /** What protects the ears, with the reduction that its label promises, in dB. */
 export const PROTECTIONS = ['none', 'foam', 'plugs', 'muffs'] as const;
@@ -9,7 +10,7 @@ export type Protection = (typeof PROTECTIONS)[number];
 export const NOISE_RANGE = { kit: [60, 125], pad: [40, 110], label: [0, 40] } as const;
 
 function inRange([least, most]: readonly [number, number]) {
-  return z.number().min(least).max(most);
+  return amount(least, most);
 }
 
 /** Levels at the player's ear, in dBA, and what protects it. */

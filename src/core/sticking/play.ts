@@ -1,14 +1,16 @@
+import * as z from 'zod/mini';
+import { whole, text, typedText } from '../shape';
 import { ok, type Result } from '../issue';
-import type { Limb, VoiceId } from '../kit';
+import { voiceSchema } from '../kit';
 import {
   inTimeOrder,
   makeStroke,
-  type Dynamic,
   type Layer,
   type Stroke,
   type WordSlot,
+  dynamicSchema,
 } from '../pattern';
-import { barTicks, onBeat, swingOfSlot, tick, type Meter, type SubdivisionId } from '../time';
+import { barTicks, onBeat, swingOfSlot, tick, type Meter, subdivisionSchema } from '../time';
 import { fitted, nextLead } from './fit';
 import {
   limbsOfLetter,
@@ -19,24 +21,26 @@ import {
 } from './parse';
 
 /** A sticking to be played: cells in slots, what each limb sounds, and how it meets the bar. */
-export interface Sticking {
-  readonly name?: string;
+export const stickingSchema = z.strictObject({
+  name: z.optional(typedText(80)),
   /** `RLL RLL RLRR`; see `parsePhrase`. */
-  readonly sticking: string;
-  readonly slot: SubdivisionId;
-  readonly voices: Readonly<Record<Limb, VoiceId>>;
+  sticking: text(600),
+  slot: subdivisionSchema,
+  voices: z.strictObject({ RH: voiceSchema, LH: voiceSchema, RF: voiceSchema, LF: voiceSchema }),
   /** What is accented where the sticking itself marks nothing: the first stroke of each cell, bar
    * or beat, or nothing. */
-  readonly accents: 'cells' | 'bars' | 'beats' | 'none';
+  accents: z.enum(['cells', 'bars', 'beats', 'none']),
   /** What the other strokes are. */
-  readonly soft: Dynamic;
+  soft: dynamicSchema,
   /** Null plays the full cycle over the bar line; else so many bars are filled. */
-  readonly bars: number | null;
+  bars: z.nullable(whole(1, 64)),
   /** Fills what whole repeats leave of the bars. */
-  readonly ending: string;
+  ending: z.string().check(z.regex(/^[RLKFTrl-]{0,32}$/)),
   /** `hand over`: each time round is led by the hand that follows naturally. */
-  readonly sides: 'written' | 'hand over';
-}
+  sides: z.enum(['written', 'hand over']),
+});
+
+export type Sticking = Readonly<z.infer<typeof stickingSchema>>;
 
 /** A sticking as it is first typed: 16ths on the snare, each cell accented, the full cycle. */
 export function stickingStart(sticking: string): Sticking {

@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text } from '../shape';
 import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
 
 /** How a studio names note values and counts. */
@@ -7,7 +8,7 @@ export const speechSchema = z.strictObject({
   /** A system by its id, or the studio's own syllables: three for 16ths, two for triplets. */
   syllables: z.union([
     z.enum(SYLLABLES_IDS),
-    z.strictObject({ sixteenths: z.string().max(40), triplets: z.string().max(40) }),
+    z.strictObject({ sixteenths: text(40), triplets: text(40) }),
   ]),
 });
 

@@ -1,18 +1,8 @@
 import { fail, ok, type Path, type Result } from '../issue';
+import type { Feel } from './schema';
+import type { SwingOf } from './subdivision';
 import { unitTicks, type Meter } from './meter';
 import { tick, TICKS_PER_QUARTER, type Tick } from './tick';
-
-/** Straight; swung at long : short (8ths as 8ths, 16ths as 16ths), heard in sound and in MIDI only while
- * patterns keep their notated ticks; or swung and written in triplets, so that every "&" lies on the last triplet. */
-export type Feel =
-  | { readonly kind: 'straight' }
-  | { readonly kind: 'triplets' }
-  | { readonly kind: 'swung'; readonly long: number; readonly short: number };
-
-/** Which off-beat of its beat a part swings where its places alone do not tell: parts in 16ths swing
- * as 16ths; what belongs to a written tuplet, or to an even grid finer than 16ths, does not swing.
- * Left out, 8ths swing as 8ths. */
-export type SwingOf = '16' | 'none';
 
 /** The note whose halves make the swung pair: the quarter where quarters or halves are counted, the
  * counted note itself in meters of 8ths and 16ths, where only 16ths can swing. */

@@ -31,15 +31,16 @@ export {
   tempoOfTaps,
   ticksToSeconds,
 } from './tempo';
+export { feelSchema, subdivisionSchema } from './schema';
 export { metricalWeight, syncopatedNotes } from './weight';
 export { secondsAt, steadyTempo, ticksAt } from './tempo-map';
 export { gcd, lcm, quarters, tick, TICKS_PER_QUARTER, wrap } from './tick';
 export type { CountMark } from './counting';
-export type { Feel, SwingOf } from './feel';
+export type { Feel } from './schema';
 export type { Meter } from './meter';
 export type { NoteNames } from './note-names';
 export type { Syllables } from './syllables';
-export type { SubdivisionId } from './subdivision';
+export type { SubdivisionId, SwingOf } from './subdivision';
 export type { TempoChange, TempoMap } from './tempo-map';
 export type { Bpm, Tempo } from './tempo';
 export type { Tick } from './tick';

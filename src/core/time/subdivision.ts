@@ -1,5 +1,9 @@
-import type { SwingOf } from './feel';
 import { quarters, type Tick } from './tick';
+
+/** Which off-beat of its beat a part swings where its places alone do not tell: parts in 16ths swing
+ * as 16ths; what belongs to a written tuplet, or to an even grid finer than 16ths, does not swing.
+ * Left out, 8ths swing as 8ths. */
+export type SwingOf = '16' | 'none';
 
 /** Grids of equal slots, each with its length in ticks. */
 export const SUBDIVISIONS = [
@@ -18,10 +22,7 @@ export const SUBDIVISIONS = [
 
 export type SubdivisionId = (typeof SUBDIVISIONS)[number]['id'];
 
-export const SUBDIVISION_IDS = SUBDIVISIONS.map((s) => s.id) as unknown as readonly [
-  SubdivisionId,
-  ...SubdivisionId[],
-];
+export const SUBDIVISION_IDS: readonly SubdivisionId[] = SUBDIVISIONS.map(({ id }) => id);
 
 function subdivision(id: SubdivisionId): (typeof SUBDIVISIONS)[number] {
   const found = SUBDIVISIONS.find((s) => s.id === id);

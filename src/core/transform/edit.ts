@@ -1,35 +1,46 @@
-import type { Limb, TextureId, VoiceId } from '../kit';
+import * as z from 'zod/mini';
+import { whole, list } from '../shape';
+import { limbSchema, voiceSchema, textureSchema } from '../kit';
 import {
   type AddedBy,
-  type Dynamic,
   inTimeOrder,
   type Layer,
-  type Ornament,
   type Stroke,
+  dynamicSchema,
+  ornamentSchema,
 } from '../pattern';
 import { tick, type Tick } from '../time';
 import { addStrokes } from './add';
 
 /** Names one stroke: no limb has two on one voice at one instant. */
-export interface StrokePlace {
-  readonly at: number;
-  readonly limb: Limb;
-  readonly voice: VoiceId;
-}
+const strokePlaceSchema = z.strictObject({ at: whole(0), limb: limbSchema, voice: voiceSchema });
+
+export type StrokePlace = Readonly<z.infer<typeof strokePlaceSchema>>;
 
 /** What a hand edit makes of a place. */
-export interface EditedStroke extends StrokePlace {
-  readonly dynamic: Dynamic;
-  readonly ornament: Ornament | null;
-  readonly texture?: TextureId | undefined;
-}
+const editedStrokeSchema = z.extend(strokePlaceSchema, {
+  dynamic: dynamicSchema,
+  ornament: z.nullable(ornamentSchema),
+  texture: z.optional(textureSchema),
+});
+
+export type EditedStroke = Readonly<z.infer<typeof editedStrokeSchema>>;
 
 /** One edit: from nothing to a stroke adds it, from a stroke to nothing takes it away, else the
  * stroke becomes another one. */
-export interface HandEdit {
-  readonly from: StrokePlace | null;
-  readonly to: EditedStroke | null;
-}
+const handEditSchema = z.strictObject({
+  from: z.nullable(strokePlaceSchema),
+  to: z.nullable(editedStrokeSchema),
+});
+
+export type HandEdit = Readonly<z.infer<typeof handEditSchema>>;
+
+/** Strokes changed by hand, in a cycle of `length` ticks. */
+export const handSchema = z.strictObject({
+  kind: z.literal('hand'),
+  length: whole(1),
+  edits: list(handEditSchema, 0, 512),
+});
 
 export interface Edited {
   readonly layers: readonly Layer[];

@@ -1,25 +1,30 @@
-import type { Limb, VoiceId } from '../kit';
+import * as z from 'zod/mini';
+import { whole } from '../shape';
+import { limbSchema, voiceSchema, assignmentSchema } from '../kit';
 import {
   type AddedBy,
-  type Dynamic,
   inTimeOrder,
   type Layer,
   loopLayer,
   type Stroke,
+  dynamicSchema,
 } from '../pattern';
 import { gcd, isBinarySlot, tick } from '../time';
 import { addStrokes } from './add';
 
-export interface EveryNth {
+export const everyNthSchema = z.strictObject({
+  kind: z.literal('every-nth'),
   /** Whose notes are counted: a limb, or one of its voices alone. */
-  readonly of: { readonly limb: Limb; readonly voice: VoiceId | null };
-  /** Every so many notes, >= 1. */
-  readonly nth: number;
+  of: z.strictObject({ limb: limbSchema, voice: z.nullable(voiceSchema) }),
+  /** Every so many notes. */
+  nth: whole(1, 32),
   /** Counted from this note on, from 1. */
-  readonly first: number;
-  readonly to: { readonly limb: Limb; readonly voice: VoiceId };
-  readonly dynamic: Dynamic;
-}
+  first: whole(1, 32),
+  to: assignmentSchema,
+  dynamic: dynamicSchema,
+});
+
+type EveryNth = Omit<z.infer<typeof everyNthSchema>, 'kind'>;
 
 /** Adds a stroke on every nth note of a limb. Counting begins anew where the counted limb changes its
  * subdivision, not where its notes are sparse. Where the count does not come out even in the cycle, the

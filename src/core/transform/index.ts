@@ -1,5 +1,6 @@
 export { excerpt, onlyLimbs, openGraces, withoutOrnaments } from './build-up';
 export { aimPhrase } from './aim';
+export { changeSchema, isChange } from './change';
 export { addStrokes } from './add';
 export { displaceAccents, displacePattern, displaceSticking, pushStroke } from './displace';
 export { editStrokes, joinEdit } from './edit';
@@ -12,6 +13,7 @@ export { reverseLayer } from './reverse';
 export { substitute } from './substitute';
 export { thicken, thin, THINNINGS } from './thicken';
 export { turnLetters, turnVoices } from './turn-voices';
+export type { Change } from './change';
 export type { EditedStroke, HandEdit, StrokePlace } from './edit';
 export type { Footing } from './footing';
 export type { ChosenNotes } from './orchestrate';

@@ -1,6 +1,8 @@
-import { isHand, type Limb, type VoiceId } from '../kit';
+import * as z from 'zod/mini';
+import { isHand, type Limb, limbSchema, voiceSchema } from '../kit';
 import { loopLayer, type Layer, type Stroke } from '../pattern';
 import { onBeat, tick, type Meter } from '../time';
+import { partSchema } from './part';
 
 /** Notes that a rule can choose. `lone`: no other limb plays with it; `unisons`: one does. */
 export const CHOSEN_NOTES = [
@@ -14,14 +16,18 @@ export const CHOSEN_NOTES = [
 ] as const;
 export type ChosenNotes = (typeof CHOSEN_NOTES)[number];
 
-export interface Orchestration {
-  readonly notes: ChosenNotes;
+export const orchestrateSchema = z.strictObject({
+  kind: z.literal('orchestrate'),
+  part: partSchema,
+  notes: z.enum(CHOSEN_NOTES),
   /** Whose notes; null is both hands. */
-  readonly limb: Limb | null;
-  readonly to: VoiceId;
+  limb: z.nullable(limbSchema),
+  to: voiceSchema,
   /** `second`: only every second time round, so the cycle doubles. */
-  readonly pass: 'every' | 'second';
-}
+  pass: z.enum(['every', 'second']),
+});
+
+type Orchestration = Omit<z.infer<typeof orchestrateSchema>, 'kind' | 'part'>;
 
 /** Plays the chosen notes on another surface; limbs and dynamics stay.
  * @param layers all of one length; `mine` tells which of them the rule is about

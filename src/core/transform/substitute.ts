@@ -1,16 +1,23 @@
-import { isHand, mirrorLimb, type Limb, type VoiceId } from '../kit';
+import * as z from 'zod/mini';
+import { whole } from '../shape';
+import { isHand, mirrorLimb, type Limb, type VoiceId, assignmentSchema } from '../kit';
 import { loopLayer, type Layer, type Stroke } from '../pattern';
 import { gcd, tick } from '../time';
+import { partSchema } from './part';
 
-export interface Substitution {
-  /** Of so many strokes one is given away; >= 1. */
-  readonly every: number;
+export const substituteSchema = z.strictObject({
+  kind: z.literal('substitute'),
+  part: partSchema,
+  /** Of so many strokes one is given away. */
+  every: whole(1, 64),
   /** Which of them, from 1. */
-  readonly place: number;
-  readonly to: { readonly limb: Limb; readonly voice: VoiceId };
+  place: whole(1, 64),
+  to: assignmentSchema,
   /** `anew`: the hands that are left alternate, from the first of them on, across the seam too. */
-  readonly hands: 'kept' | 'anew';
-}
+  hands: z.enum(['kept', 'anew']),
+});
+
+type Substitution = Omit<z.infer<typeof substituteSchema>, 'kind' | 'part'>;
 
 /** Gives one of every so many strokes to another limb. Where the count does not come out even, the
  * layer loops until it does, so that nothing changes at the seam.

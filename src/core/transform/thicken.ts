@@ -1,17 +1,24 @@
-import type { Limb, VoiceId } from '../kit';
-import { type AddedBy, type Dynamic, type Layer, type Stroke } from '../pattern';
-import { onBeat, swingOfSlot, tick, wrap, type Meter, type Tick } from '../time';
+import * as z from 'zod/mini';
+import { whole } from '../shape';
+import { limbSchema, voiceSchema, assignmentSchema, type Limb } from '../kit';
+import { type AddedBy, type Layer, type Stroke, dynamicSchema } from '../pattern';
+import { onBeat, swingOfSlot, tick, wrap, type Meter, type Tick, subdivisionSchema } from '../time';
 import { addStrokes } from './add';
+import { partSchema } from './part';
 
-export interface Thickening {
+export const thickenSchema = z.strictObject({
+  kind: z.literal('thicken'),
   /** What the added notes stand around: every accent, or every note of one voice. */
-  readonly around: 'accents' | VoiceId;
-  readonly side: 'before' | 'after' | 'both';
-  /** Notes on each side, >= 1. */
-  readonly count: number;
-  readonly to: { readonly limb: Limb; readonly voice: VoiceId };
-  readonly dynamic: Dynamic;
-}
+  around: z.union([z.literal('accents'), voiceSchema]),
+  side: z.enum(['before', 'after', 'both']),
+  /** Notes on each side. */
+  count: whole(1, 8),
+  slot: subdivisionSchema,
+  to: assignmentSchema,
+  dynamic: dynamicSchema,
+});
+
+type Thickening = Omit<z.infer<typeof thickenSchema>, 'kind' | 'slot'>;
 
 /** Adds notes next to anchors, over the seam too. An anchor itself is never added to, nor is a
  * place where the adding limb already plays.
@@ -54,7 +61,15 @@ function isAnchor(stroke: Stroke, { around }: Thickening): boolean {
 
 /** What is kept of a limb that is thinned. */
 export const THINNINGS = ['accents', 'beats', 'every other'] as const;
-export type Thinning = (typeof THINNINGS)[number];
+
+export const thinSchema = z.strictObject({
+  kind: z.literal('thin'),
+  part: partSchema,
+  limb: limbSchema,
+  keep: z.enum(THINNINGS),
+});
+
+type Thinning = (typeof THINNINGS)[number];
 
 /** Takes notes of one limb away around its anchors: all but the accents, all but those on the felt
  * beats, or every other one from the second. */

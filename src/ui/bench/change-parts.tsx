@@ -2,8 +2,7 @@
 
 import { ToggleGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
-import type { Assignment } from '@/core/interpret';
-import { LIMBS, type Limb, type VoiceId } from '@/core/kit';
+import { LIMBS, type Limb, type VoiceId, type Assignment } from '@/core/kit';
 import { DISPLACEMENT_SLOTS } from '@/core/recipe';
 import { type SubdivisionId } from '@/core/time';
 import { saySubdivision } from '@/words';

@@ -1,8 +1,15 @@
 'use client';
 
 import { Minus, Plus, X } from 'lucide-react';
-import { isHand, LIMBS, parseVoice, VOICES, type Limb, type VoiceId } from '@/core/kit';
-import type { Assignment } from '@/core/interpret';
+import {
+  isHand,
+  LIMBS,
+  parseVoice,
+  VOICES,
+  type Limb,
+  type VoiceId,
+  type Assignment,
+} from '@/core/kit';
 import { sayLimb, sayVoice } from '@/words';
 import { Choice, useSpeech } from '../base';
 

@@ -1,18 +1,29 @@
-import type { EntryId, PersonId } from '@/core/studio';
+import * as z from 'zod/mini';
+import type { PersonId } from '@/core/studio';
 import type { Posted } from '@/core/log';
 import type { Waiting } from './queue';
 
 const storageKey = (person: PersonId) => `mivvel log ${person}`;
 
+/** What the queue itself has to know of an entry. Whether it is one the log alone can tell: what it will
+ * never take is said, and waits to be left out. */
+const kept = z.object({
+  entry: z.looseObject({ kind: z.string(), id: z.string() }),
+  madeAt: z.number(),
+});
+
+function readKept(json: unknown): readonly Waiting[] {
+  const read = kept.safeParse(json);
+  return read.success ? [{ ...read.data, entry: read.data.entry as object as Posted }] : [];
+}
+
 /** What waits in this browser, whichever page made it; null where the browser keeps nothing. */
 export function readWaiting(person: PersonId): readonly Waiting[] | null {
-  const kept = read(storageKey(person));
-  if (kept === undefined) return null;
-  const waiting = Array.isArray(kept) ? (kept as Waiting[]) : [];
-  const former = readFormer(person);
-  return former && waiting.every(({ entry }) => entry.id !== former.entry.id)
-    ? [former, ...waiting]
-    : waiting;
+  const stored = read(storageKey(person));
+  if (stored === undefined) return null;
+  const waiting = Array.isArray(stored) ? stored.flatMap(readKept) : [];
+  const known = new Set(waiting.map(({ entry }) => entry.id));
+  return [...readFormer(person).filter(({ entry }) => !known.has(entry.id)), ...waiting];
 }
 
 export function keepWaiting(person: PersonId, waiting: readonly Waiting[]): void {
@@ -28,30 +39,28 @@ export function keepWaiting(person: PersonId, waiting: readonly Waiting[]): void
 /** An earlier version kept one entry, in another form. */
 const formerKeyOf = (person: PersonId) => `mivvel outbox ${person}`;
 
-interface Former {
-  readonly entry: {
-    readonly kind: 'try' | 'broke' | 'suffered';
-    readonly body: { readonly id: EntryId; readonly tryId: EntryId; readonly agoMs?: number };
-  };
-  readonly madeAt: number;
-}
+const former = z.object({
+  entry: z.object({
+    kind: z.enum(['try', 'broke', 'suffered']),
+    body: z.looseObject({ id: z.string() }),
+  }),
+  madeAt: z.number(),
+});
 
-function readFormer(person: PersonId): Waiting | null {
-  const kept = read(formerKeyOf(person)) as Former | null;
-  if (!kept?.entry?.body) return null;
-  const { kind, body } = kept.entry;
-  const { id, agoMs: _, ...said } = body;
-  const base = { kind, id, agoMs: 0 };
-  if (kind !== 'try') {
-    const { tryId, ...rest } = said;
-    return {
-      entry: { ...base, about: tryId, body: rest } as unknown as Posted,
-      madeAt: kept.madeAt,
-    };
-  }
-  const { sessionId, assignmentId, itemId, ...rest } = said as unknown as Record<string, unknown>;
-  const entry = { ...base, sessionId, assignmentId, itemId, body: rest } as unknown as Posted;
-  return { entry, madeAt: kept.madeAt };
+/** Where the former kind of entry belongs stood in its body. */
+const PLACES = ['sessionId', 'assignmentId', 'itemId'];
+
+function readFormer(person: PersonId): readonly Waiting[] {
+  const stored = former.safeParse(read(formerKeyOf(person)));
+  if (!stored.success) return [];
+  const { entry, madeAt } = stored.data;
+  const { id, agoMs: _, tryId, ...said } = entry.body;
+  const fields = Object.entries(said);
+  const place = entry.kind === 'try' ? fields.filter(([name]) => PLACES.includes(name)) : [];
+  const body = fields.filter((field) => !place.includes(field));
+  const about = entry.kind === 'try' ? {} : { about: tryId };
+  const now = { kind: entry.kind, id, agoMs: 0, ...about, ...Object.fromEntries(place) };
+  return readKept({ entry: { ...now, body: Object.fromEntries(body) }, madeAt });
 }
 
 function read(key: string): unknown {

@@ -6,29 +6,43 @@ import type { MaterialId } from '@/core/studio';
 import type { Say } from '@/words';
 import type { MaterialDraft } from './shelf';
 
-const FIRST_CONTENT = {
-  ostinato: { meter: '4/4', swung: false, lanes: [] },
-  line: { text: '' },
-  sticking: { ...stickingStart('') },
-  cells: { cells: { 1: 'R', 2: 'RL', 3: 'RLL', 4: 'RLLK' } },
-  rules: { rules: [{ ...ANY_NOTE, plays: [...ANY_NOTE.plays] }] },
-  kit: { handedness: FULL_KIT.handedness, voices: [...FULL_KIT.voices] },
-} as const satisfies Readonly<Record<MaterialKind, unknown>>;
+const NEW = { id: null, name: '', trains: '', meter: null } as const;
+
+/** What a new material of each kind begins with. */
+const FIRST: { readonly [Kind in MaterialKind]: Extract<MaterialDraft, { kind: Kind }> } = {
+  ostinato: {
+    ...NEW,
+    kind: 'ostinato',
+    meter: '4/4',
+    content: { meter: '4/4', swung: false, lanes: [] },
+  },
+  line: { ...NEW, kind: 'line', meter: '4/4', content: { text: '' } },
+  sticking: { ...NEW, kind: 'sticking', content: stickingStart('') },
+  cells: {
+    ...NEW,
+    kind: 'cells',
+    content: { cells: { 1: 'R', 2: 'RL', 3: 'RLL', 4: 'RLLK' } },
+  },
+  rules: { ...NEW, kind: 'rules', content: { rules: [ANY_NOTE] } },
+  kit: {
+    ...NEW,
+    kind: 'kit',
+    content: { handedness: FULL_KIT.handedness, voices: FULL_KIT.voices },
+  },
+};
 
 export function newDraft(kind: MaterialKind): MaterialDraft {
-  const meter = kind === 'ostinato' || kind === 'line' ? '4/4' : null;
-  return { id: null, kind, name: '', trains: '', meter, content: FIRST_CONTENT[kind] };
+  return FIRST[kind];
 }
 
 /** A material to be edited, or copied: a copy is a new one of another name. */
 export function draftOf(say: Say, material: Material, edit: boolean): MaterialDraft {
-  const { kind, trains, meter, name, content } = material;
+  const { trains, meter, name } = material;
   return {
+    ...material,
     id: edit ? (material.id as MaterialId) : null,
-    kind,
     name: edit ? name : say.t('screen.materials.mine', { name }),
     trains,
     meter,
-    content: content as unknown as MaterialDraft['content'],
   };
 }

@@ -2,33 +2,31 @@
 
 import type { Issue } from '@/core/issue';
 import { HANDEDNESS, VOICES, type VoiceId } from '@/core/kit';
-import type { MaterialContents } from '@/core/materials';
 import { sayHandedness, sayVoice } from '@/words';
 import { Button, issuesAt, LimitsFields, Trouble, useSpeech } from '../base';
+import type { Draft } from './shelf';
 
 const MOST_GAP = 32;
 
 /** A sticking for each gap; empty ones are gaps without a cell. */
 export function CellsFields({
-  content,
+  cells,
   issues,
-  onContent,
+  onCells,
 }: {
-  content: MaterialContents['cells'];
+  cells: Draft<'cells'>['cells'];
   issues: readonly Issue[];
-  onContent: (change: object) => void;
+  onCells: (cells: Draft<'cells'>['cells']) => void;
 }) {
   const { say } = useSpeech();
-  const { cells } = content;
   const gaps = Object.keys(cells).map(Number);
   const next = Array.from({ length: MOST_GAP }, (_, index) => index + 1).find(
     (gap) => !gaps.includes(gap),
   );
-  function set(gap: number, cell: string) {
-    const rest = Object.entries(cells).filter(([key]) => key !== String(gap));
-    const letters = cell.toUpperCase().replace(/\s/g, '');
-    onContent({ cells: Object.fromEntries([...rest, [String(gap), letters]]) });
-  }
+  const without = (gap: number) =>
+    Object.fromEntries(Object.entries(cells).filter(([key]) => key !== String(gap)));
+  const set = (gap: number, cell: string) =>
+    onCells({ ...without(gap), [String(gap)]: cell.toUpperCase().replace(/\s/g, '') });
   return (
     <div className="flex flex-col gap-1">
       <span className="label">{say.t('screen.materials.cellsByGapInSlots')}</span>
@@ -45,16 +43,7 @@ export function CellsFields({
           <span className="text-sm text-soft">
             {say.t('screen.materials.lengthOf', { length: (cells[gap] ?? '').length, gap })}
           </span>
-          <Button
-            look="quiet"
-            onClick={() =>
-              onContent({
-                cells: Object.fromEntries(
-                  Object.entries(cells).filter(([key]) => key !== String(gap)),
-                ),
-              })
-            }
-          >
+          <Button look="quiet" onClick={() => onCells(without(gap))}>
             {say.t('screen.common.takeAway')}
           </Button>
           <Trouble issues={issuesAt(issues, 'cells', String(gap))} />
@@ -73,8 +62,8 @@ export function KitFields({
   content,
   onContent,
 }: {
-  content: MaterialContents['kit'];
-  onContent: (change: object) => void;
+  content: Draft<'kit'>;
+  onContent: (change: Partial<Draft<'kit'>>) => void;
 }) {
   const { say } = useSpeech();
   const { handedness, voices, limits } = content;

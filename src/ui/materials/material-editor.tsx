@@ -2,19 +2,18 @@
 
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { type Issue, type Result } from '@/core/issue';
-import type { MaterialContents } from '@/core/materials';
+import { unreachable, type Issue, type Result } from '@/core/issue';
 import { parseLine, writeLine } from '@/core/reading';
 import { expand, recipeOfMaterial } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
-import { SUBDIVISIONS, parseMeter } from '@/core/time';
+import { SUBDIVISIONS, parseMeter, type SubdivisionId } from '@/core/time';
 import { saySubdivision } from '@/words';
 import { attempt, Button, Field, issuesAt, IssueWords, Trouble, useSpeech } from '../base';
 import { RulesPhrase } from '../bench';
 import { ScoreSheet } from '../marks';
 import { CellsFields, KitFields } from './editor-fields';
 import { OstinatoFields } from './ostinato-fields';
-import { KIND_NAMES, type MaterialActions, type MaterialDraft } from './shelf';
+import { KIND_NAMES, type Draft, type MaterialActions, type MaterialDraft } from './shelf';
 import { TapIn } from './tap-in';
 
 const METERS = ['2/4', '3/4', '4/4', '5/4', '6/8', '7/8', '12/8'];
@@ -34,11 +33,10 @@ export function MaterialEditor({
   const [draft, setDraft] = useState(first);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const { kind, meter } = draft;
-  const set = (change: Partial<MaterialDraft>) => {
-    setDraft((now) => ({ ...now, ...change }));
+  const set = (next: MaterialDraft) => {
+    setDraft(next);
     setIssues([]);
   };
-  const setContent = (change: object) => set({ content: { ...draft.content, ...change } });
 
   async function submit(event: FormEvent) {
     event.preventDefault();
@@ -66,14 +64,14 @@ export function MaterialEditor({
           maxLength={80}
           value={draft.name}
           issues={issuesAt(issues, 'name')}
-          onChange={(event) => set({ name: event.target.value })}
+          onChange={(event) => set({ ...draft, name: event.target.value })}
         />
         <Field
           label={say.t('screen.materials.goodFor')}
           className="w-44"
           maxLength={40}
           value={draft.trains}
-          onChange={(event) => set({ trains: event.target.value })}
+          onChange={(event) => set({ ...draft, trains: event.target.value })}
         />
         {meter !== null && (
           <Labelled label={say.t('screen.common.meter')}>
@@ -81,10 +79,7 @@ export function MaterialEditor({
               aria-label={say.t('screen.common.meter')}
               className="field"
               value={meter}
-              onChange={(event) => {
-                set({ meter: event.target.value });
-                if (kind === 'ostinato') setContent({ meter: event.target.value });
-              }}
+              onChange={(event) => set(inMeter(draft, event.target.value))}
             >
               {[...new Set([meter, ...METERS])].map((one) => (
                 <option key={one}>{one}</option>
@@ -93,7 +88,7 @@ export function MaterialEditor({
           </Labelled>
         )}
       </div>
-      <Content draft={draft} issues={issues} onContent={setContent} />
+      <Content draft={draft} issues={issues} onDraft={set} />
       <Trouble issues={issues.filter((issue) => issue.path[0] !== 'name')} />
       <div className="flex gap-2">
         <Button look="main" type="submit">
@@ -105,6 +100,12 @@ export function MaterialEditor({
       </div>
     </form>
   );
+}
+
+function inMeter(draft: MaterialDraft, meter: string): MaterialDraft {
+  return draft.kind === 'ostinato'
+    ? { ...draft, meter, content: { ...draft.content, meter } }
+    : { ...draft, meter };
 }
 
 function Labelled({ label, children }: { label: string; children: ReactNode }) {
@@ -119,61 +120,61 @@ function Labelled({ label, children }: { label: string; children: ReactNode }) {
 function Content({
   draft,
   issues,
-  onContent,
+  onDraft,
 }: {
   draft: MaterialDraft;
   issues: readonly Issue[];
-  onContent: (change: object) => void;
+  onDraft: (draft: MaterialDraft) => void;
 }) {
   switch (draft.kind) {
-    case 'line': {
-      const { text } = draft.content as unknown as MaterialContents['line'];
-      return <LineFields meter={draft.meter ?? '4/4'} text={text} onContent={onContent} />;
-    }
+    case 'line':
+      return (
+        <LineFields
+          meter={draft.meter ?? '4/4'}
+          text={draft.content.text}
+          onText={(text) => onDraft({ ...draft, content: { ...draft.content, text } })}
+        />
+      );
     case 'sticking':
       return (
         <StickingFields
-          content={draft.content as unknown as MaterialContents['sticking']}
-          onContent={onContent}
+          content={draft.content}
+          onContent={(change) => onDraft({ ...draft, content: { ...draft.content, ...change } })}
         />
       );
     case 'ostinato':
       return (
         <OstinatoFields
-          content={draft.content as unknown as MaterialContents['ostinato']}
-          onContent={onContent}
+          content={draft.content}
+          onContent={(change) => onDraft({ ...draft, content: { ...draft.content, ...change } })}
         />
       );
     case 'cells':
       return (
         <CellsFields
-          content={draft.content as unknown as MaterialContents['cells']}
+          cells={draft.content.cells}
           issues={issues}
-          onContent={onContent}
+          onCells={(cells) => onDraft({ ...draft, content: { ...draft.content, cells } })}
         />
       );
-    case 'rules': {
-      const { rules } = draft.content as unknown as MaterialContents['rules'];
-      const as = {
-        kind: 'rules' as const,
-        rules: rules.map((rule) => ({ ...rule, plays: [...rule.plays] })),
-      };
+    case 'rules':
       return (
         <div className="leading-8">
           <RulesPhrase
-            as={as}
-            onChange={(next) => next.kind === 'rules' && onContent({ rules: next.rules })}
+            as={{ kind: 'rules', rules: draft.content.rules }}
+            onChange={({ rules }) => onDraft({ ...draft, content: { ...draft.content, rules } })}
           />
         </div>
       );
-    }
     case 'kit':
       return (
         <KitFields
-          content={draft.content as unknown as MaterialContents['kit']}
-          onContent={onContent}
+          content={draft.content}
+          onContent={(change) => onDraft({ ...draft, content: { ...draft.content, ...change } })}
         />
       );
+    default:
+      return unreachable(draft);
   }
 }
 
@@ -192,11 +193,11 @@ const DRAFT = {
 function LineFields({
   meter,
   text,
-  onContent,
+  onText,
 }: {
   meter: string;
   text: string;
-  onContent: (change: object) => void;
+  onText: (text: string) => void;
 }) {
   const { say } = useSpeech();
   const read = parseMeter(meter);
@@ -212,12 +213,12 @@ function LineFields({
         value={text}
         placeholder="4. 4 8 4"
         issues={line && !line.ok ? line.issues : []}
-        onChange={(event) => onContent({ text: event.target.value })}
+        onChange={(event) => onText(event.target.value)}
       />
       <TapIn
         meter={meter}
         onTapped={(places, bars, grid) => {
-          if (read.ok) onContent({ text: writeLine(places, read.value, bars, grid) });
+          if (read.ok) onText(writeLine(places, read.value, bars, grid));
         }}
       />
       {shown && shown.ok && <ScoreSheet exercise={shown.value} />}
@@ -229,8 +230,8 @@ function StickingFields({
   content,
   onContent,
 }: {
-  content: MaterialContents['sticking'];
-  onContent: (change: object) => void;
+  content: Draft<'sticking'>;
+  onContent: (change: Partial<Draft<'sticking'>>) => void;
 }) {
   const { sticking, slot } = content;
   const { say } = useSpeech();
@@ -256,7 +257,7 @@ function StickingFields({
             aria-label={say.t('screen.common.slots')}
             className="field"
             value={slot}
-            onChange={(event) => onContent({ slot: event.target.value })}
+            onChange={(event) => onContent({ slot: event.target.value as SubdivisionId })}
           >
             {SUBDIVISIONS.map(({ id }) => (
               <option key={id} value={id}>

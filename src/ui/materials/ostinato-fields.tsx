@@ -2,23 +2,22 @@
 
 import { useState } from 'react';
 import { usualLimb, VOICES, type VoiceId } from '@/core/kit';
-import { ostinatoOf, readOstinato, type Lane, type MaterialContents } from '@/core/materials';
+import { ostinatoOf, readOstinato, type Lane } from '@/core/materials';
 import { editByHand, expand, toggleOstinato, blankRecipe, type ClosedRecipe } from '@/core/recipe';
 import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '@/core/time';
 import { sayLanes, sayVoice } from '@/words';
 import { Button, Field, IssueWords, useSpeech } from '../base';
 import { EditableSheet } from '../bench';
+import type { Draft } from './shelf';
 import { TapIn } from './tap-in';
-
-type Ostinato = MaterialContents['ostinato'];
 
 /** An ostinato, typed, tapped or written on the lanes; all three fill the same lanes. */
 export function OstinatoFields({
   content,
   onContent,
 }: {
-  content: Ostinato;
-  onContent: (change: object) => void;
+  content: Draft<'ostinato'>;
+  onContent: (change: Partial<Draft<'ostinato'>>) => void;
 }) {
   const [typed, setTyped] = useState('');
   const [taps, setTaps] = useState<VoiceId>('bass');
@@ -70,9 +69,9 @@ export function OstinatoFields({
           value={taps}
           onChange={(event) => setTaps(event.target.value as VoiceId)}
         >
-          {VOICES.map(({ id, name }) => (
+          {VOICES.map(({ id }) => (
             <option key={id} value={id}>
-              {name}
+              {sayVoice(say, id)}
             </option>
           ))}
         </select>
@@ -130,12 +129,12 @@ export function OstinatoFields({
 }
 
 /** The lanes alone, or empty ones to write on. */
-function recipeOf({ meter, lanes }: Ostinato): ClosedRecipe {
+function recipeOf({ meter, lanes }: Draft<'ostinato'>): ClosedRecipe {
   const blank = { ...blankRecipe(), meter };
   if (lanes.length === 0) {
     return { ...blank, changes: [{ kind: 'hand', length: 1, edits: [] }] };
   }
-  const content = { name: 'draft', meter, swung: false, lanes: [...lanes] };
+  const content = { name: 'draft', meter, swung: false, lanes };
   return toggleOstinato(blank, 'draft', { version: 1, content });
 }
 

@@ -1,4 +1,4 @@
-import type { MaterialKind } from '@/core/materials';
+import type { MaterialContents, MaterialKind } from '@/core/materials';
 import type { Result } from '@/core/issue';
 import type { MaterialId } from '@/core/studio';
 import type { Key } from '@/words';
@@ -26,15 +26,20 @@ export const KIND_NAMES = {
   kit: 'screen.materials.kit',
 } as const satisfies Record<MaterialKind, Key>;
 
+/** What a material of a kind holds besides its name. */
+export type Draft<Kind extends MaterialKind> = Omit<MaterialContents[Kind], 'name'>;
+
 /** A material as it is being made or edited; without an id it is a new one. */
-export interface MaterialDraft {
-  readonly id: MaterialId | null;
-  readonly kind: MaterialKind;
-  readonly name: string;
-  readonly trains: string;
-  readonly meter: string | null;
-  readonly content: Readonly<Record<string, unknown>>;
-}
+export type MaterialDraft = {
+  readonly [Kind in MaterialKind]: {
+    readonly id: MaterialId | null;
+    readonly kind: Kind;
+    readonly name: string;
+    readonly trains: string;
+    readonly meter: string | null;
+    readonly content: Draft<Kind>;
+  };
+}[MaterialKind];
 
 export interface MaterialActions {
   readonly save: (draft: MaterialDraft) => Promise<Result<{ id: MaterialId; version: number }>>;

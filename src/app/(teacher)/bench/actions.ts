@@ -1,6 +1,7 @@
 'use server';
 
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text } from '@/core/shape';
 import {
   addToProgram as add,
   archiveExercise,
@@ -12,7 +13,7 @@ import {
 import { teacherAction } from '../../act';
 import { closedRecipe, flag, ids, toProgram, typedName } from '../../shapes';
 
-const saved = z.object({ id: ids.exercise.nullable(), name: typedName, recipe: z.unknown() });
+const saved = z.object({ id: z.nullable(ids.exercise), name: typedName, recipe: z.unknown() });
 
 export const save = teacherAction([saved], (me, { id, name, recipe }) => {
   const closed = closedRecipe(recipe);
@@ -28,7 +29,7 @@ export const addToProgram = teacherAction([toProgram, ids.exercise], add);
 export const open = teacherAction([ids.exercise], getExercise);
 
 /** Saved exercises that sound like this one, by its shape. */
-export const twins = teacherAction([z.string().max(100_000)], findTwins);
+export const twins = teacherAction([text(100_000)], findTwins);
 
 /** Puts a rules table on the shelf. */
 export const saveRules = teacherAction(

@@ -1,17 +1,18 @@
 'use server';
 
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text } from '@/core/shape';
 import { MATERIAL_KINDS } from '@/core/materials';
 import { archiveMaterial, saveMaterial } from '@/server';
 import { teacherAction } from '../../act';
 import { flag, ids, typedName } from '../../shapes';
 
 const saved = z.object({
-  id: ids.material.nullable(),
+  id: z.nullable(ids.material),
   kind: z.enum(MATERIAL_KINDS),
   name: typedName,
-  trains: z.string().max(80),
-  meter: z.string().max(20).nullable(),
+  trains: text(80),
+  meter: z.nullable(text(20)),
   content: z.record(z.string(), z.unknown()),
 });
 

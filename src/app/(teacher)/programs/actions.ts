@@ -2,7 +2,8 @@
 
 import { redirect } from 'next/navigation';
 import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { whole, amount, text, list } from '@/core/shape';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { outlineSchema } from '@/core/program';
 import { parseId, type ProgramId } from '@/core/studio';
@@ -28,7 +29,7 @@ function after(me: Teacher, id: ProgramId, done: Result<unknown>) {
   return done.ok ? getProgram(me, id) : done;
 }
 
-const named = z.object({ name: typedName, from: z.string().max(80).optional() });
+const named = z.object({ name: typedName, from: z.optional(text(80)) });
 
 export async function create(_before: readonly Issue[], form: FormData): Promise<readonly Issue[]> {
   const made = await teacherForm(form, named, (me, { name, from }) =>
@@ -62,7 +63,7 @@ export const take = teacherAction(
 );
 
 export const follow = teacherAction(
-  [ids.program, z.array(ids.assignment).max(1000), z.int().min(1).nullable()],
+  [ids.program, list(ids.assignment, 0, 1000), z.nullable(whole(1))],
   (me, id, assignments, version) =>
     after(me, id, followVersion(me, assignments, version ?? undefined)),
   { changes: true },
@@ -78,7 +79,7 @@ export const preview = teacherAction([ids.program, ids.person], (me, id, student
 
 /** Tempo from which a student starts an item; null leaves it to the ladder. */
 export const start = teacherAction(
-  [ids.assignment, ids.item, z.number().min(20).max(400).nullable()],
+  [ids.assignment, ids.item, z.nullable(amount(20, 400))],
   setStart,
   { changes: true },
 );

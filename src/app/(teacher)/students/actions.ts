@@ -1,14 +1,15 @@
 'use server';
 
 import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text, list } from '@/core/shape';
 import type { Issue } from '@/core/issue';
-import { materialSchemas } from '@/core/recipe';
+import { kitSchema } from '@/core/kit';
 import { addStudent, appendEntry, giveProgram, listTries, logPaper, setKit } from '@/server';
 import { teacherAction, teacherForm } from '../../act';
 import { day, ids, typedName } from '../../shapes';
 
-const typed = z.object({ name: typedName, about: z.string().max(200) });
+const typed = z.object({ name: typedName, about: text(200) });
 
 /** `added` names the student when it went well. */
 interface Answer {
@@ -24,7 +25,7 @@ export async function add(_before: Answer, form: FormData): Promise<Answer> {
 }
 
 /** What a student plays on, and how. */
-export const setStudentKit = teacherAction([ids.person, materialSchemas.kit], setKit, {
+export const setStudentKit = teacherAction([ids.person, kitSchema], setKit, {
   changes: true,
 });
 
@@ -43,17 +44,17 @@ export const earlierTries = teacherAction(
   listTries,
 );
 
-const cells = z
-  .array(
-    z.object({
-      assignmentId: ids.assignment,
-      itemId: ids.item,
-      day,
-      text: z.string().max(200),
-      ids: z.array(ids.entry).max(200),
-    }),
-  )
-  .max(2000);
+const cells = list(
+  z.object({
+    assignmentId: ids.assignment,
+    itemId: ids.item,
+    day,
+    text: text(200),
+    ids: list(ids.entry, 0, 200),
+  }),
+  0,
+  2000,
+);
 
 /** Puts a typed paper week into the log. */
 export const storePaper = teacherAction([ids.person, ids.session, cells], logPaper, {

@@ -1,13 +1,14 @@
 'use server';
 
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { text, list } from '@/core/shape';
 import { readFamily } from '@/core/family';
 import { ok, type Result } from '@/core/issue';
 import { archiveFamily, saveFamily, sendToProgram, type SentExercise } from '@/server';
 import { teacherAction } from '../../act';
 import { all, closedRecipe, flag, ids, toProgram, typedName } from '../../shapes';
 
-const saved = z.object({ id: ids.family.nullable(), name: typedName, family: z.unknown() });
+const saved = z.object({ id: z.nullable(ids.family), name: typedName, family: z.unknown() });
 
 export const save = teacherAction([saved], (me, { id, name, family }) => {
   const read = readFamily(family);
@@ -16,16 +17,16 @@ export const save = teacherAction([saved], (me, { id, name, family }) => {
 
 export const archive = teacherAction([ids.family, flag], archiveFamily);
 
-const step = z.object({ says: z.string().max(120), recipe: z.unknown() });
+const step = z.object({ says: text(120), recipe: z.unknown() });
 
 const sent = z.object({
   name: typedName,
   recipe: z.unknown(),
-  steps: z.array(step).max(200).optional(),
+  steps: z.optional(list(step, 0, 200)),
 });
 
 /** Puts members of a family at the end of a program, or of a new one of this name. */
-export const send = teacherAction([toProgram, z.array(sent).max(2000)], (me, to, exercises) => {
+export const send = teacherAction([toProgram, list(sent, 0, 2000)], (me, to, exercises) => {
   const read = all(exercises.map(readSent));
   return read.ok ? sendToProgram(me, to, read.value) : read;
 });

@@ -1,8 +1,9 @@
-import { z } from 'zod';
+import * as z from 'zod/mini';
+import { list } from '@/core/shape';
 import { appendEntries, MOST_ENTRIES } from '@/server';
 import { studentRoute } from '../../act';
 
-const batch = z.object({ entries: z.array(z.unknown()).max(MOST_ENTRIES) });
+const batch = z.object({ entries: list(z.unknown(), 0, MOST_ENTRIES) });
 
 /** Puts entries into the student's log, in their order; answered only once they are in it. */
 export const POST = studentRoute(batch, (me, { entries }) =>

@@ -1,0 +1,2 @@
+export { upgrade, versionOf } from './upgrade';
+export { UPGRADES } from './steps';

@@ -1,0 +1,1 @@
+export { amount, list, text, typedText, whole } from './shape';
