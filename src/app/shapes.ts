@@ -22,8 +22,6 @@ export const typedName = text(200);
 
 export const flag = z.boolean();
 
-export const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
-
 /** A program, or the name of a new one. */
 export const toProgram = z.union([z.object({ id: ids.program }), z.object({ name: typedName })]);
 

@@ -2,5 +2,5 @@ export { neighboursOf } from './neighbours';
 export type { Neighbour } from './neighbours';
 export { keepOrder, nearestNeighbourWalk, orderPath, pathCost, stepCost } from './order';
 export type { Stop } from './order';
-export { buildSteps, STEP_KINDS } from './steps';
+export { buildSteps, STEP_KINDS, stepKindsSchema } from './steps';
 export type { BuildStep, StepFacts, StepKind } from './steps';

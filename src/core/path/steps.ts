@@ -1,3 +1,5 @@
+import * as z from 'zod/mini';
+import { list } from '../shape';
 import { instantsOf } from '../analysis';
 import { LIMBS, type Limb } from '../kit';
 import { expand, type Change, type ClosedRecipe, type Exercise } from '../recipe';
@@ -18,6 +20,9 @@ export const STEP_KINDS = [
   'halves',
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
+
+/** Kinds of steps in the order in which a studio builds. */
+export const stepKindsSchema = list(z.enum(STEP_KINDS), 0, 20);
 
 /** What a step plays of the exercise. */
 export type StepFacts =

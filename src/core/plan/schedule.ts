@@ -1,10 +1,9 @@
 import * as z from 'zod/mini';
 import { whole, list } from '../shape';
-import { daysAfter, weekdayOf, WEEKDAYS, type Day } from '../calendar';
+import { daySchema, daysAfter, weekdayOf, WEEKDAYS, type Day } from '../calendar';
 import { fail, ok, type Issue, type Result } from '../issue';
 import { noiseSchema, USUAL_NOISE } from '../safety';
 
-const day = z.string().check(z.regex(/^\d{4}-\d{2}-\d{2}$/));
 const clock = z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/));
 
 export const SURFACES = ['kit', 'pad'] as const;
@@ -31,13 +30,13 @@ export const ORDERS = ['blocked', 'interleaved'] as const;
  * practice, both ends included; a single day goes first. */
 export const scheduleSchema = z.strictObject({
   week: z.record(z.enum(WEEKDAYS), hours),
-  days: z.record(day, hours),
-  off: list(z.strictObject({ from: day, to: day }), 0, 60),
-  target: z.nullable(day),
+  days: z.record(daySchema, hours),
+  off: list(z.strictObject({ from: daySchema, to: daySchema }), 0, 60),
+  target: z.nullable(daySchema),
   order: z.enum(ORDERS),
   noise: noiseSchema,
   /** The date from which it holds: nothing was missed before; null until it is kept. */
-  since: z.nullable(day),
+  since: z.nullable(daySchema),
 });
 
 export type Schedule = z.infer<typeof scheduleSchema>;

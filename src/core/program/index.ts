@@ -6,9 +6,10 @@ export {
   itemsOf,
   nudgeItem,
   outlineSchema,
+  startsSchema,
   placeItem,
   withItem,
   withoutItems,
 } from './outline';
 export { COURSE_TEMPLATES } from './templates';
-export type { Outline, OutlineItem, OutlineSection } from './outline';
+export type { Outline, OutlineItem, OutlineSection, Starts } from './outline';

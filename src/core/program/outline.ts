@@ -36,6 +36,11 @@ const section = z.strictObject({
   items: list(item, 0, 200),
 });
 
+/** Tempi from which a student starts, by item, in bpm. */
+export const startsSchema = z.record(idSchema<'item'>(), z.number());
+
+export type Starts = z.infer<typeof startsSchema>;
+
 /** What a program holds, without the recipes of its items. */
 export const outlineSchema = z.strictObject({ sections: list(section, 1, 40) });
 

@@ -1,6 +1,8 @@
 import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { sql } from 'drizzle-orm';
-import type { AssignmentId, ItemId, PersonId, ProgramId, StudioId } from '@/core/studio';
+import { startsSchema } from '@/core/program';
+import type { AssignmentId, PersonId, ProgramId, StudioId } from '@/core/studio';
+import { checkedJson } from './checked-json';
 import { person } from './person';
 import { program } from './program';
 import { studio } from './studio';
@@ -27,7 +29,7 @@ export const assignment = sqliteTable(
     /** The program's version that the student has. */
     version: integer().notNull().default(1),
     /** Tempi from which the student starts, by item. */
-    starts: text({ mode: 'json' }).$type<Readonly<Record<ItemId, number>>>().notNull().default({}),
+    starts: checkedJson(startsSchema)().notNull().default({}),
   },
   (table) => [
     index('assignment_by_student').on(table.studentId),

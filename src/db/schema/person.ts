@@ -1,7 +1,8 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { KitProfile } from '@/core/kit';
-import type { Schedule } from '@/core/plan';
+import { kitSchema } from '@/core/kit';
+import { scheduleSchema } from '@/core/plan';
 import type { PersonId, StudioId } from '@/core/studio';
+import { checkedJson } from './checked-json';
 import { studio } from './studio';
 
 export const person = sqliteTable(
@@ -16,9 +17,9 @@ export const person = sqliteTable(
     name: text().notNull(),
     about: text().notNull().default(''),
     /** A student's kit profile; null until somebody says so. */
-    kit: text({ mode: 'json' }).$type<KitProfile>(),
+    kit: checkedJson(kitSchema)(),
     /** When a student practises; null until somebody says so. */
-    schedule: text({ mode: 'json' }).$type<Schedule>(),
+    schedule: checkedJson(scheduleSchema)(),
     archivedAt: integer('archived_at'),
   },
   (table) => [index('person_by_studio').on(table.studioId)],

@@ -1,6 +1,7 @@
 import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { StepKind } from '@/core/path';
-import type { Speech, StudioId } from '@/core/studio';
+import { stepKindsSchema } from '@/core/path';
+import { speechSchema, type StudioId } from '@/core/studio';
+import { checkedJson } from './checked-json';
 
 /** Owns everything; `zone` is the IANA time zone that practice days are counted in. */
 export const studio = sqliteTable('studio', {
@@ -8,7 +9,7 @@ export const studio = sqliteTable('studio', {
   name: text().notNull(),
   zone: text().notNull(),
   /** How note values are named and counted; null is American and English. */
-  speech: text({ mode: 'json' }).$type<Speech>(),
+  speech: checkedJson(speechSchema)(),
   /** Kinds of steps in which exercises are built; null is the usual ones. */
-  steps: text({ mode: 'json' }).$type<readonly StepKind[]>(),
+  steps: checkedJson(stepKindsSchema)(),
 });

@@ -1,13 +1,6 @@
 import { and, asc, desc, eq, inArray, isNull, max } from 'drizzle-orm';
-import type {
-  AssignmentId,
-  Given,
-  ItemId,
-  PersonId,
-  Program,
-  ProgramId,
-  StudioId,
-} from '@/core/studio';
+import type { AssignmentId, Given, PersonId, Program, ProgramId, StudioId } from '@/core/studio';
+import type { Starts } from '@/core/program';
 import type { Connection } from '../connection';
 import { assignment, person, program, programItem, programVersion } from '../schema';
 import { contentText, readContent, type Content } from './content';
@@ -148,7 +141,7 @@ export function programsOf(db: Connection, studioId: StudioId) {
       change: Partial<{
         endedAt: number | null;
         version: number;
-        starts: Readonly<Record<ItemId, number>>;
+        starts: Starts;
       }>,
     ): void {
       db.update(assignment).set(change).where(theirs(of)).run();

@@ -3,11 +3,12 @@
 import { revalidatePath } from 'next/cache';
 import * as z from 'zod/mini';
 import { text, list } from '@/core/shape';
+import { daySchema } from '@/core/calendar';
 import type { Issue } from '@/core/issue';
 import { kitSchema } from '@/core/kit';
 import { addStudent, appendEntry, giveProgram, listTries, logPaper, setKit } from '@/server';
 import { teacherAction, teacherForm } from '../../act';
-import { day, ids, typedName } from '../../shapes';
+import { ids, typedName } from '../../shapes';
 
 const typed = z.object({ name: typedName, about: text(200) });
 
@@ -40,7 +41,7 @@ export const logFor = teacherAction([ids.person, z.unknown()], appendEntry, { ch
 
 /** Tries of an item before one that is shown. */
 export const earlierTries = teacherAction(
-  [ids.person, ids.item, z.object({ day, seq: z.int() })],
+  [ids.person, ids.item, z.object({ day: daySchema, seq: z.int() })],
   listTries,
 );
 
@@ -48,7 +49,7 @@ const cells = list(
   z.object({
     assignmentId: ids.assignment,
     itemId: ids.item,
-    day,
+    day: daySchema,
     text: text(200),
     ids: list(ids.entry, 0, 200),
   }),
