@@ -4,7 +4,6 @@ export { USUAL_CELLS } from './data';
 export { cellFor, cellSetSchema, cellsOf } from './phrase-cells';
 export { claimsOf, interpret, interpretationSchema, readsAs } from './registry';
 export { ruleTableSchema } from './rules';
-export type { CellSet } from './phrase-cells';
 export type { InterpretationKind, InterpretationOptions, OptionsOf } from './registry';
 export type { Rule } from './rules';
 export type { Reading } from './types';

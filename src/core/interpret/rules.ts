@@ -12,7 +12,7 @@ import type { Interpretation } from './types';
 const sixteenths = z.nullable(amount(0, 256));
 
 /** One row of a teacher's own interpretation: which notes it is about, and what they become. */
-export const ruleSchema = z.strictObject({
+const ruleSchema = z.strictObject({
   /** `length`: how long the note sounds (inside tuplets as written). `gap`: how far the next one
    * is, over rests, bar lines and the repeat. */
   by: z.enum(['length', 'gap']),

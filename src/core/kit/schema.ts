@@ -16,7 +16,7 @@ export const assignmentSchema = z.strictObject({ limb: limbSchema, voice: voiceS
 const ms = z.optional(amount(LIMIT_RANGE.least, LIMIT_RANGE.most));
 
 /** What is too near to be played well on a kit, by whoever plays it, in ms; the usual where left out. */
-export const limitsSchema = z.strictObject({
+const limitsSchema = z.strictObject({
   /** A stick on the hi-hat before the foot closes it. */
   hatBeforeFoot: ms,
   /** A hand that comes down from an accent to a ghost. */

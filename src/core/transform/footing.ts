@@ -6,7 +6,7 @@ import { partSchema } from './part';
 
 /** Two schools of footing on a double pedal. `grid`: the place decides. `groups`: the right foot
  * leads every unbroken group. */
-export const FOOTINGS = ['grid', 'groups'] as const;
+const FOOTINGS = ['grid', 'groups'] as const;
 export type Footing = (typeof FOOTINGS)[number];
 
 export const footingSchema = z.strictObject({

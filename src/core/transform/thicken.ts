@@ -60,7 +60,7 @@ function isAnchor(stroke: Stroke, { around }: Thickening): boolean {
 }
 
 /** What is kept of a limb that is thinned. */
-export const THINNINGS = ['accents', 'beats', 'every other'] as const;
+const THINNINGS = ['accents', 'beats', 'every other'] as const;
 
 export const thinSchema = z.strictObject({
   kind: z.literal('thin'),
