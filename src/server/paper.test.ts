@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
-import type { SmallStudio } from './studio.fixture';
+import { type SmallStudio, log, smallStudio, testContext, tryOf } from './studio.fixture';
 import { getRecord, logPaper, newId } from '.';
-import { log, smallStudio, testContext, tryOf } from './studio.fixture';
 
 function cell(studio: SmallStudio, day: string, text: string, count: number) {
   const { assignment: assignmentId, item: itemId, teacher } = studio;

@@ -1,8 +1,7 @@
 import { FULL_KIT } from '@/core/kit';
 import type { Result } from '@/core/issue';
 import { USUAL_SCHEDULE } from '@/core/plan';
-import type { Viewer } from '@/core/studio';
-import { PLAIN_SPEECH } from '@/core/studio';
+import { type Viewer, PLAIN_SPEECH } from '@/core/studio';
 import * as server from '@/server';
 import type { Student, Teacher } from '@/server';
 import { about, decision, takenBack, tryOf } from '@/server/studio.fixture';

@@ -6,8 +6,15 @@ import { letterOf } from '../kit';
 import { type Layer, type Stroke } from '../pattern';
 import { parseLine } from '../reading';
 import { parseMeter, quarters, tick } from '../time';
-import { cellAlternates, cellFor, interpret, settleClaims, USUAL_CELLS } from '.';
-import type { InterpretationOptions, OptionsOf } from '.';
+import {
+  cellAlternates,
+  cellFor,
+  interpret,
+  settleClaims,
+  USUAL_CELLS,
+  type InterpretationOptions,
+  type OptionsOf,
+} from '.';
 
 const fourFour = must(parseMeter('4/4'));
 const sixteenth = quarters(1, 4);

@@ -1,8 +1,6 @@
 import type { Limb } from '../kit';
-import type { Try } from '../log';
+import type { Try, Variation, SufferingId } from '../log';
 import type { ExerciseFacts } from './facts';
-import type { Variation } from '../log';
-import type { SufferingId } from '../log';
 
 /** What to take away, and the fact behind it. */
 export interface Simpler {

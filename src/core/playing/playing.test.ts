@@ -3,9 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayCall, sayChanges } from '@/words';
 import { must } from '../issue';
 import { blankRecipe, editByHand, expand, startOf, toggleOstinato } from '../recipe';
-import { quarters } from '../time';
+import { quarters, bpm, tempoFor } from '../time';
 import { seeded } from '../chance';
-import { bpm, tempoFor } from '../time';
 import { callBars, eventsBetween, partAt, positionAt, changesAt, scoreOf, type Score } from '.';
 
 const exercise = must(

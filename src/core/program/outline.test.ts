@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { USUAL_COURSE } from '../ladder';
+import { USUAL_COURSE, makeCourse, rungsOf, typeCourse } from '../ladder';
 import { makeId, type ItemId } from '../id';
 import {
   changeItems,
@@ -15,7 +15,6 @@ import {
   withoutItems,
   type Outline,
 } from '.';
-import { makeCourse, rungsOf, typeCourse } from '../ladder';
 
 let seed = 0;
 const random = () => Uint8Array.from({ length: 12 }, () => (seed += 1) % 32);

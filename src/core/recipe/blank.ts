@@ -1,5 +1,4 @@
-import type { ClosedRecipe, Recipe } from './schema';
-import { RECIPE_VERSION } from './schema';
+import { type ClosedRecipe, type Recipe, RECIPE_VERSION } from './schema';
 import { close } from './close';
 import { must } from '../issue';
 import { findShipped, type Material, type Ostinato } from '../materials';

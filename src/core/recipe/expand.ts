@@ -1,6 +1,13 @@
 import { fail, ok, type Issue, type Result } from '../issue';
-import { claimsOf, interpret, type InterpretationKind, readsAs, settleClaims } from '../interpret';
-import type { InterpretationOptions, Reading } from '../interpret';
+import {
+  claimsOf,
+  interpret,
+  type InterpretationKind,
+  readsAs,
+  settleClaims,
+  type InterpretationOptions,
+  type Reading,
+} from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
 import { alignLayers, cutLayer, inTimeOrder, mergeStrokes, type Layer } from '../pattern';

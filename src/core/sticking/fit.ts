@@ -1,5 +1,4 @@
-import type { Result } from '../issue';
-import { fail, ok } from '../issue';
+import { type Result, fail, ok } from '../issue';
 import { barTicks, slotTicks, type Meter, type SubdivisionId } from '../time';
 import { mirrorLetters, parsePhrase, type StickingPhrase, type StickingSlot } from './parse';
 

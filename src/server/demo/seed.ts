@@ -3,8 +3,15 @@ import { must } from '@/core/issue';
 import type { EntryKind, Posted, Verdict } from '@/core/log';
 import { dosageNow, planTry, rungAt, rungsOf, type Course } from '@/core/ladder';
 import { expand } from '@/core/recipe';
-import { isDue } from '@/core/studio';
-import type { EntryId, ExerciseId, PersonId, ProgramId, SessionId, StandItem } from '@/core/studio';
+import {
+  isDue,
+  type EntryId,
+  type ExerciseId,
+  type PersonId,
+  type ProgramId,
+  type SessionId,
+  type StandItem,
+} from '@/core/studio';
 import { newId, type Context } from '../context';
 import { saveExercise } from '../exercises';
 import { saveFamily } from '../families';

@@ -5,7 +5,7 @@ import { shapeKey } from '@/core/analysis';
 import type { Material } from '@/core/materials';
 import { expand, type Exercise } from '@/core/recipe';
 import { attempt } from '../base';
-import { ShelfProvider, type SavedTwin, type Shelf, type StudentKit } from './library';
+import { ShelfProvider, type SavedTwin, type Shelf, type StudentKit } from '../library';
 import { Workbench } from './workbench';
 
 /** The teacher's workbench, with what stands on the studio's shelf within reach. */

@@ -1,11 +1,2 @@
 export { Bench } from './bench';
-export { RulesPhrase } from './rules-phrase';
-export { EditableSheet } from './edit/editable-sheet';
 export type { Draft } from './draft';
-export { Toggle } from './change-parts';
-export { LEVEL_WORDS } from './at-phrase';
-export { CHANGE_STARTS } from './change-starts';
-export { ShelfProvider, useMaterials } from './library';
-export { Stepper } from './phrase-parts';
-export { TempoField } from './tempo-field';
-export { VersionNote } from './version-note';

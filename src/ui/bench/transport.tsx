@@ -8,7 +8,7 @@ import type { Bpm } from '@/core/time';
 import { sayLimb } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
-import { TempoField } from './tempo-field';
+import { TempoField } from '../play';
 
 /** How the Bench plays; kept while the recipe changes. */
 export interface TransportSettings {

@@ -15,7 +15,7 @@ import {
   useSpeech,
   useUndo,
 } from '../base';
-import type { Shelf } from './library';
+import type { Shelf } from '../library';
 import { isSaved, type DraftAction, type DraftHistory } from './draft';
 
 export interface BenchActions {

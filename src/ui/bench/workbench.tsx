@@ -30,9 +30,9 @@ import { usePlayback } from '../play';
 import { BenchHeader } from './bench-header';
 import { draftReducer, type Draft } from './draft';
 import { useAddress, useRecipeOfAddress } from './address';
-import { EditableSheet } from './edit/editable-sheet';
-import { ReadbackPanel } from './readback-panel';
-import { SentenceEditor } from './sentence-editor';
+import { EditableSheet } from '../lanes';
+import { ReadbackPanel } from '../readback';
+import { SentenceEditor } from '../sentence';
 import { Transport, type TransportSettings } from './transport';
 import { useDesk, type BenchActions } from './use-desk';
 

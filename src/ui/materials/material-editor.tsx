@@ -9,7 +9,7 @@ import { parsePhrase } from '@/core/sticking';
 import { SUBDIVISIONS, parseMeter, type SubdivisionId } from '@/core/time';
 import { saySubdivision } from '@/words';
 import { attempt, Button, Field, issuesAt, IssueWords, Trouble, useSpeech } from '../base';
-import { RulesPhrase } from '../bench';
+import { RulesPhrase } from '../sentence';
 import { ScoreSheet } from '../marks';
 import { CellsFields, KitFields } from './editor-fields';
 import { OstinatoFields } from './ostinato-fields';

@@ -7,7 +7,7 @@ import { editByHand, expand, toggleOstinato, blankRecipe, type ClosedRecipe } fr
 import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '@/core/time';
 import { sayLanes, sayVoice } from '@/words';
 import { Button, Field, IssueWords, useSpeech } from '../base';
-import { EditableSheet } from '../bench';
+import { EditableSheet } from '../lanes';
 import type { Draft } from './shelf';
 import { TapIn } from './tap-in';
 

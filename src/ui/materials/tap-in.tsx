@@ -2,8 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import { must } from '@/core/issue';
-import type { Position } from '@/core/playing';
-import { scoreOf } from '@/core/playing';
+import { type Position, scoreOf } from '@/core/playing';
 import { blankRecipe, expand } from '@/core/recipe';
 import { barTicks, bpm, parseMeter, slotTicks, tempoFor, type SubdivisionId } from '@/core/time';
 import { Button, useSpeech } from '../base';

@@ -4,10 +4,9 @@ import { clsx } from 'clsx';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { type Decision, type Variation } from '@/core/log';
+import type { Decision, Variation, LoggedDecision } from '@/core/log';
 import { factsOf, dosageNow, rungAt } from '@/core/ladder';
 import { expand } from '@/core/recipe';
-import type { LoggedDecision } from '@/core/log';
 import { type EntryId, type ItemRecord } from '@/core/studio';
 import {
   type Say,

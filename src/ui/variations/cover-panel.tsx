@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { countHeld, type CoverOf, type OpenedFamily } from '@/core/family';
 import { type Say, sayAxis, sayEach, sayPart } from '@/words';
 import { Button, useSpeech } from '../base';
-import { Toggle } from '../bench';
+import { Toggle } from '../sentence';
 import type { FamilyWork, ShownMember } from './use-family-work';
 
 const OF = {

@@ -16,7 +16,7 @@ import {
 } from '@/core/family';
 import { type Say, sayChange, sayChangeRange, sayPart } from '@/words';
 import { useSpeech } from '../base';
-import { VersionNote } from '../bench';
+import { VersionNote } from '../library';
 import { ManyChoice } from './many-choice';
 import { RangeEditor } from './range-editor';
 import { usePhraseOptions } from './phrase-options';

@@ -26,7 +26,8 @@ import {
   sayPolicy,
   sayStart,
 } from '@/words';
-import { CHANGE_STARTS, LEVEL_WORDS, useMaterials } from '../bench';
+import { useMaterials } from '../library';
+import { CHANGE_STARTS, LEVEL_WORDS } from '../sentence';
 
 type Value = PhraseValue;
 

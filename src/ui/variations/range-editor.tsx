@@ -4,7 +4,7 @@ import { Popover } from 'radix-ui';
 import { countValues, type Axis, type ChangeValue } from '@/core/family';
 import { sayEach } from '@/words';
 import { Pop, useSpeech } from '../base';
-import { Stepper, Toggle } from '../bench';
+import { Stepper, Toggle } from '../sentence';
 
 type Range = Exclude<ChangeValue, { kind: 'one' }>;
 

@@ -17,7 +17,8 @@ import {
   useSpeech,
   type ProgramTarget,
 } from '../base';
-import { TempoField, Toggle } from '../bench';
+import { TempoField } from '../play';
+import { Toggle } from '../sentence';
 import type { SentExercise, VariationActions } from './variation-actions';
 
 const SEND_AS = { items: 'screen.variations.anItemEach', run: 'screen.variations.oneRun' } as const;

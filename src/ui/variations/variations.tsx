@@ -9,7 +9,7 @@ import { blankRecipe } from '@/core/recipe';
 import type { FamilyName, ProgramSummary } from '@/core/studio';
 import { bpm, type Bpm } from '@/core/time';
 import { Button, Trouble, useSpeech } from '../base';
-import { ShelfProvider } from '../bench';
+import { ShelfProvider } from '../library';
 import { FamilyHeader } from './family-header';
 import { FamilySentence } from './family-sentence';
 import { PathDesk, type View } from './path-desk';

@@ -1,8 +1,7 @@
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
-import { found } from '../../viewer';
+import { found, studentVisit } from '../../viewer';
 import { setPlanOf } from '../../plans';
-import { studentVisit } from '../../viewer';
 import { StudentBar } from '../student-bar';
 import { titled } from '../../language';
 

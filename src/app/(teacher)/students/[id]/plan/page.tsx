@@ -2,10 +2,9 @@ import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
-import { found, idOr404 } from '../../../../viewer';
+import { found, idOr404, teacherVisit } from '../../../../viewer';
 import { sayNow } from '../../../../language';
 import { setPlanOf } from '../../../../plans';
-import { teacherVisit } from '../../../../viewer';
 
 type Params = { params: Promise<{ id: string }> };
 

@@ -9,7 +9,7 @@ import type { Tempo } from '@/core/time';
 import { sayLimb } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { Part } from './readback-part';
+import { Part } from './part';
 import { Retype } from './retype';
 
 /** The limbs that matter, said as one rhythm; a touch on a limb takes it in or out. */

@@ -8,8 +8,8 @@ import { useEffect, useState } from 'react';
 import { sayCue, sayLimb, sayNote, type Say } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { useShelf } from './library';
-import { LOUD, Part, sayPlaces } from './readback-part';
+import { useShelf } from '../library';
+import { LOUD, Part, sayPlaces } from './part';
 
 /** Most leads that are written one by one. */
 const MOST_LEADS = 16;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
 import { blankRecipe, editByHand, expand, toggleOstinato, type SeenEdit } from '@/core/recipe';
 import { quarters } from '@/core/time';
-import { rowsOf } from '../../marks/rows';
+import { rowsOf } from '../marks';
 import {
   assignmentOf,
   clipOf,

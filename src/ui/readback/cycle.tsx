@@ -6,7 +6,7 @@ import { tempoBeatTicks, type Tick } from '@/core/time';
 import { sayGrid, sayLimbs, sayPartOfCycle } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { LOUD, sayPlaces } from './readback-part';
+import { LOUD, sayPlaces } from './part';
 
 /** Limbs that meet, and notes that stand alone. */
 export function LockUpList({ exercise, readback }: { exercise: Exercise; readback: Readback }) {

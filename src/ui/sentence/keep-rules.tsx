@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import type { MaterialContents } from '@/core/materials';
 import { attempt, Button, toastIssues, useSpeech } from '../base';
-import { useShelf } from './library';
+import { useShelf } from '../library';
 
 /** Puts a rules table on the shelf under a name, so that other lines can be read by it. */
 export function KeepRules({ rules }: { rules: MaterialContents['rules']['rules'] }) {

@@ -1,7 +1,6 @@
 'use client';
 
-import type { VoiceId } from '@/core/kit';
-import { VOICES } from '@/core/kit';
+import { type VoiceId, VOICES } from '@/core/kit';
 import type { Change } from '@/core/recipe';
 import { turnLetters } from '@/core/transform';
 import { Button, useSpeech } from '../base';

@@ -5,7 +5,7 @@ import { fail, ok } from '@/core/issue';
 import { type ClosedMember, type ClosedRecipe } from '@/core/recipe';
 import { suggestName } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
-import { useShelf } from './library';
+import { useShelf } from '../library';
 import { TakeAway } from './phrase-parts';
 
 type Then = NonNullable<ClosedRecipe['then']>;

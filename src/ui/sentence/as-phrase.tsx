@@ -10,7 +10,7 @@ import { Choice, Trouble, useSpeech } from '../base';
 import { CellsPhrase } from './cells-phrase';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 import { KeepRules } from './keep-rules';
-import { useMaterials } from './library';
+import { useMaterials } from '../library';
 import { RulesPhrase } from './rules-phrase';
 
 type As = ClosedRecipe['as'];

@@ -9,7 +9,7 @@ import type { Tempo } from '@/core/time';
 import { sayNeighbour } from '@/words';
 import { Pop, useSpeech } from '../base';
 import { useHear } from '../play';
-import { Part } from './readback-part';
+import { Part } from './part';
 
 /** Most neighbours of a side that are listed. */
 const MOST = 40;

@@ -8,7 +8,7 @@ import type { Tempo } from '@/core/time';
 import { sayDifficulty, sayDifficultyPart, sayVoice, type Say } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { LOUD, MOST_PLACES, Part, sayPlaces } from './readback-part';
+import { LOUD, MOST_PLACES, Part, sayPlaces } from './part';
 
 /** Motions of the hands within the smallest part: full, down, tap, up. */
 export function Motions({

@@ -10,8 +10,7 @@ import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking
 import { parseMeter } from '@/core/time';
 import { type Say, sayAgainst, sayMaterial, sayNote, saySubdivision } from '@/words';
 import { Pop, Trouble, useSpeech } from '../base';
-import { useMaterials } from './library';
-import { VersionNote } from './version-note';
+import { useMaterials, VersionNote } from '../library';
 
 type Play = ClosedRecipe['play'];
 

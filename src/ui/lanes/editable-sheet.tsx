@@ -19,8 +19,8 @@ import {
   sayTexture,
   sayVoice,
 } from '@/words';
-import { Button, Choice, useSpeech } from '../../base';
-import { type RowKind, sayRow, ScoreSheet, type Subscribe } from '../../marks';
+import { Button, Choice, useSpeech } from '../base';
+import { type RowKind, sayRow, ScoreSheet, type Subscribe } from '../marks';
 import {
   DYNAMIC_KEYS,
   ORNAMENT_KEYS,

@@ -6,7 +6,7 @@ import { STICKING_LETTERS, type StickingLetter, type TextureId, type VoiceId } f
 import { type Dynamic, type Ornament, type Stroke } from '@/core/pattern';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { slotTicks, type SubdivisionId } from '@/core/time';
-import { rowsOf, strokeKey, type Cell, type Editing, type RowKind } from '../../marks';
+import { rowsOf, strokeKey, type Cell, type Editing, type RowKind } from '../marks';
 import {
   clipOf,
   moveStrokes,

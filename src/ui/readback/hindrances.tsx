@@ -5,7 +5,7 @@ import type { Hindrance } from '@/core/analysis';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { sayHindrance, type Say } from '@/words';
 import { Button, useSpeech } from '../base';
-import { MOST_PLACES } from './readback-part';
+import { MOST_PLACES } from './part';
 
 type Rule = Hindrance['rule'];
 type KeptHindrances = NonNullable<ClosedRecipe['kept']>;

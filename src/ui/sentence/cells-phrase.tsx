@@ -10,8 +10,7 @@ import { parseMeter } from '@/core/time';
 import { type Say, sayMaterial, saySixteenths } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { VoicePhrase } from './phrase-parts';
-import { useMaterials } from './library';
-import { VersionNote } from './version-note';
+import { useMaterials, VersionNote } from '../library';
 
 type As = ClosedRecipe['as'];
 type PhraseCells = Extract<As, { kind: 'phrase-cells' }>;

@@ -2,7 +2,7 @@ import { usualLimb, VOICES, type Limb, type TextureId, type VoiceId } from '@/co
 import type { Dynamic, Ornament, Stroke } from '@/core/pattern';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { tick, wrap } from '@/core/time';
-import { rowKey, type Cell, type Row, type RowKind } from '../../marks';
+import { rowKey, type Cell, type Row, type RowKind } from '../marks';
 
 /** Strokes that were copied, their places counted from the first of them. */
 export interface Clip {

@@ -4,8 +4,7 @@ import type { KitProfile } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { type Say, sayHandedness, sayMaterial, sayVoice } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
-import { useMaterials, useShelf } from './library';
-import { VersionNote } from './version-note';
+import { useMaterials, useShelf, VersionNote } from '../library';
 
 /** Marks a student among the kits. */
 const STUDENT = 'student ';

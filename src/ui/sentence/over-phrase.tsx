@@ -7,9 +7,8 @@ import { toggleOstinato, type ClosedRecipe } from '@/core/recipe';
 import { parseMeter, type Syllables } from '@/core/time';
 import { type Say, sayLanes, sayMaterial } from '@/words';
 import { Choice, useSpeech, type Option } from '../base';
-import { useMaterials } from './library';
+import { useMaterials, VersionNote } from '../library';
 import { TakeAway } from './phrase-parts';
-import { VersionNote } from './version-note';
 
 const MOST_OSTINATI = 4;
 

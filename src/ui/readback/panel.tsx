@@ -8,13 +8,13 @@ import type { Tempo } from '@/core/time';
 import { sayLimb } from '@/words';
 import { CautionLine, useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { Composite } from './readback-composite';
-import { CycleText, LockUpList } from './readback-cycle';
-import { Difficulty, Feet, Levels, Loads, Motions, Travels } from './readback-hands';
+import { Composite } from './composite';
+import { CycleText, LockUpList } from './cycle';
+import { Difficulty, Feet, Levels, Loads, Motions, Travels } from './hands';
 import { Neighbours } from './neighbours';
-import { Hindrances } from './readback-hindrances';
-import { Part } from './readback-part';
-import { Cues, FeltText, LeadsText, SameAs, SyncopationList } from './readback-more';
+import { Hindrances } from './hindrances';
+import { Part } from './part';
+import { Cues, FeltText, LeadsText, SameAs, SyncopationList } from './more';
 import { Retype } from './retype';
 
 /** What the exercise says back: warnings first, then counts, composite, lock-up, seam and load.

@@ -1,0 +1,1 @@
+export { EditableSheet } from './editable-sheet';

@@ -1,0 +1,1 @@
+export { ReadbackPanel } from './panel';
