@@ -50,11 +50,11 @@ function LimitField({
         write={String}
         read={(text) => {
           const typed = text.trim() === '' ? usual : Number(text);
-          return typed >= least && typed <= most ? typed : null;
+          return typed >= least && typed <= most ? typed : undefined;
         }}
         trouble={say.t('screen.common.setTo', { least, most })}
         onTake={(next) => onSet(next === usual ? undefined : next)}
-        className="w-14 text-center"
+        className="field w-14 text-center"
       />
       {name}
     </label>

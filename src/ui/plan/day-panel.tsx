@@ -3,12 +3,11 @@
 import { hoursOn, withDay, type Planning, type Schedule } from '@/core/plan';
 import type { Day, PlanItem } from '@/core/studio';
 import { sayDate, sayMinutes, sayEntryKind } from '@/words';
-import { Button, useSpeech } from '../base';
+import { Button, DateField, useSpeech } from '../base';
 import type { Shown } from './calendar';
 import { cautionsOf } from './cautions';
 import { Minutes, Surfaces } from './hours-table';
 import { rowsOf } from './rows';
-import { LAST_DATE } from './dates';
 
 /** One date: what is played and for how long, and its own minutes; or what was done. */
 export function DayPanel({
@@ -59,15 +58,12 @@ export function DayPanel({
           {hours.minutes > 0 && (
             <label className="flex items-center gap-1">
               <span className="label">{say.t('screen.plan.moveTo')}</span>
-              <input
+              <DateField
                 key={day}
-                type="date"
-                max={LAST_DATE}
-                className="field"
+                label={say.t('screen.plan.moveTo')}
+                value={null}
                 min={today}
-                onChange={(event) => {
-                  if (event.target.value >= today) onMove(day, event.target.value);
-                }}
+                onTake={(to) => to !== null && onMove(day, to)}
               />
             </label>
           )}

@@ -132,14 +132,14 @@ export function Minutes({
       read={readMinutes}
       trouble={say.t('screen.plan.minutesRange', { most: MOST_MINUTES })}
       onTake={onSet}
-      className="w-14 text-right"
+      className="field w-14 text-right"
     />
   );
 }
 
-function readMinutes(text: string): number | null {
+function readMinutes(text: string): number | undefined {
   const minutes = Number(text.trim() || NaN);
-  return Number.isInteger(minutes) && minutes >= 0 && minutes <= MOST_MINUTES ? minutes : null;
+  return Number.isInteger(minutes) && minutes >= 0 && minutes <= MOST_MINUTES ? minutes : undefined;
 }
 
 export function Surfaces({
@@ -171,9 +171,9 @@ export function Surfaces({
 const CLOCK = /^([01]?\d|2[0-3])[:.]?([0-5]\d)?$/;
 
 /** @example clockOf('8') // => '08:00'; clockOf('1830') // => '18:30' */
-function clockOf(typed: string): string | null {
+function clockOf(typed: string): string | undefined {
   const found = CLOCK.exec(typed.trim());
-  return found ? `${(found[1] ?? '').padStart(2, '0')}:${found[2] ?? '00'}` : null;
+  return found ? `${(found[1] ?? '').padStart(2, '0')}:${found[2] ?? '00'}` : undefined;
 }
 
 /** A time of day, typed: 18:30, or 8 for the full hour. */
@@ -195,7 +195,7 @@ function Clock({
       read={clockOf}
       trouble={say.t('screen.plan.clockRange')}
       onTake={onSet}
-      className="w-[3.4rem] text-right"
+      className="field w-[3.4rem] text-right"
     />
   );
 }

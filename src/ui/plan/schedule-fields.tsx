@@ -5,8 +5,7 @@ import { ORDERS, type Schedule } from '@/core/plan';
 import { NOISE_RANGE, PROTECTIONS, type Noise, type Protection } from '@/core/safety';
 import { type Day } from '@/core/studio';
 import { sayDay, sayProtection } from '@/words';
-import { Button, TypedField, useSpeech, useUndo } from '../base';
-import { LAST_DATE } from './dates';
+import { Button, DateField, TypedField, useSpeech, useUndo } from '../base';
 
 /** @returns whether it was right and is kept */
 type Set = (change: Partial<Schedule>) => boolean;
@@ -27,17 +26,11 @@ export function ScheduleFields({
       <p className="flex flex-wrap items-center gap-2">
         <label className="flex items-center gap-2">
           <span className="label">{say.t('screen.plan.targetDate')}</span>
-          <input
-            key={schedule.target}
-            type="date"
-            max={LAST_DATE}
-            className="field"
+          <DateField
+            label={say.t('screen.plan.targetDate')}
+            value={schedule.target}
             min={today}
-            defaultValue={schedule.target ?? ''}
-            onBlur={(event) => {
-              const target = event.target.value || null;
-              if (target !== schedule.target) onSet({ target });
-            }}
+            onTake={(target) => onSet({ target })}
           />
         </label>
       </p>
@@ -62,8 +55,8 @@ export function ScheduleFields({
 function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; onSet: Set }) {
   const { say } = useSpeech();
   const undoable = useUndo();
-  const [from, setFrom] = useState('');
-  const [to, setTo] = useState('');
+  const [from, setFrom] = useState<Day | null>(null);
+  const [to, setTo] = useState<Day | null>(null);
   const ahead = schedule.off.filter((one) => one.to >= today);
 
   function remove(one: Schedule['off'][number]) {
@@ -81,30 +74,15 @@ function DatesOff({ schedule, today, onSet }: { schedule: Schedule; today: Day; 
         onSubmit={(event) => {
           event.preventDefault();
           if (!from) return;
-          if (!onSet({ off: [...schedule.off, { from, to: to || from }] })) return;
-          setFrom('');
-          setTo('');
+          if (!onSet({ off: [...schedule.off, { from, to: to ?? from }] })) return;
+          setFrom(null);
+          setTo(null);
         }}
       >
         <span className="label">{say.t('screen.plan.off')}</span>
-        <input
-          type="date"
-          max={LAST_DATE}
-          aria-label={say.t('screen.plan.offFrom')}
-          required
-          className="field"
-          value={from}
-          onChange={(event) => setFrom(event.target.value)}
-        />
+        <DateField label={say.t('screen.plan.offFrom')} required value={from} onTake={setFrom} />
         {say.t('screen.plan.offUntil')}
-        <input
-          type="date"
-          max={LAST_DATE}
-          aria-label={say.t('screen.plan.offTo')}
-          className="field"
-          value={to}
-          onChange={(event) => setTo(event.target.value)}
-        />
+        <DateField label={say.t('screen.plan.offTo')} value={to} onTake={setTo} />
         <Button type="submit">{say.t('screen.common.add')}</Button>
       </form>
       <ul className="mt-1 flex flex-wrap gap-1">
@@ -197,12 +175,12 @@ function Level({
         write={String}
         read={(text) => {
           const typed = Number(text.trim() || NaN);
-          return typed >= least && typed <= most ? typed : null;
+          return typed >= least && typed <= most ? typed : undefined;
         }}
         trouble={say.t('screen.common.setTo', { least, most })}
         onTake={onSet}
         inputMode="decimal"
-        className="w-14 text-right"
+        className="field w-14 text-right"
       />
       {unit}
     </label>

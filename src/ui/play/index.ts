@@ -1,5 +1,5 @@
 export { TempoGlyph } from './tempo-glyph';
-export { TempoField } from './tempo-field';
+export { readTempo, TempoField } from './tempo-field';
 export { useHear } from './use-hear';
 export { usePlayback } from './use-playback';
 export type { Playback } from './use-playback';

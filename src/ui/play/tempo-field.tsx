@@ -1,11 +1,11 @@
 'use client';
 
 import { Minus, Plus } from 'lucide-react';
-import { useId, useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { Exercise } from '@/core/recipe';
 import { bpm, FASTEST, parseBpm, SLOWEST, tempoFor, tempoOfTaps, type Bpm } from '@/core/time';
-import { Button, IssueWords, useSpeech } from '../base';
-import { TempoGlyph } from '../play';
+import { Button, TypedField, useSpeech } from '../base';
+import { TempoGlyph } from './tempo-glyph';
 
 /** The tempo with its note: typed, stepped, tapped. */
 export function TempoField({
@@ -18,15 +18,9 @@ export function TempoField({
   onTempo: (tempo: Bpm) => void;
 }) {
   const { say } = useSpeech();
-  const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
   const taps = useRef<number[]>([]);
-  const read = parseBpm(typed ?? tempo);
 
-  function set(next: number) {
-    setTyped(null);
-    onTempo(bpm(Math.min(FASTEST, Math.max(SLOWEST, next))));
-  }
+  const set = (next: number) => onTempo(within(next));
 
   function tap() {
     taps.current = [...taps.current, performance.now()].slice(-8);
@@ -41,26 +35,17 @@ export function TempoField({
       <Button look="quiet" aria-label={say.t('screen.bench.slower')} onClick={() => set(tempo - 1)}>
         <Minus size={14} aria-hidden />
       </Button>
-      <input
-        id={id}
-        aria-label={say.t('screen.common.tempoCapital')}
+      <TypedField
+        label={say.t('screen.common.tempoCapital')}
+        value={tempo}
+        write={String}
+        read={readTempo}
+        trouble={say.t('screen.common.tempoRange', { least: SLOWEST, most: FASTEST })}
+        onTake={onTempo}
+        step={(now, by) => within(now + by)}
+        live
         inputMode="decimal"
         className="field w-14 text-center text-lg font-semibold"
-        value={typed ?? String(tempo)}
-        aria-invalid={!read.ok}
-        aria-describedby={read.ok ? undefined : `${id}-trouble`}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          const next = parseBpm(event.target.value);
-          if (next.ok) onTempo(next.value);
-        }}
-        onBlur={() => read.ok && setTyped(null)}
-        onKeyDown={(event) => {
-          const step = { ArrowUp: 1, ArrowDown: -1, PageUp: 5, PageDown: -5 }[event.key];
-          if (step === undefined) return;
-          event.preventDefault();
-          set(tempo + step);
-        }}
       />
       <Button look="quiet" aria-label={say.t('screen.bench.faster')} onClick={() => set(tempo + 1)}>
         <Plus size={14} aria-hidden />
@@ -68,15 +53,16 @@ export function TempoField({
       <Button onClick={tap} aria-keyshortcuts="T" data-tap>
         {say.t('screen.bench.tap')}
       </Button>
-      {!read.ok && (
-        <p
-          id={`${id}-trouble`}
-          role="alert"
-          className="max-w-72 border-l-3 border-warm pl-2 text-sm"
-        >
-          <IssueWords issues={read.issues} />
-        </p>
-      )}
     </div>
   );
+}
+
+function within(tempo: number): Bpm {
+  return bpm(Math.min(FASTEST, Math.max(SLOWEST, tempo)));
+}
+
+/** @returns undefined for what is no tempo */
+export function readTempo(text: string): Bpm | undefined {
+  const read = parseBpm(text);
+  return read.ok ? read.value : undefined;
 }

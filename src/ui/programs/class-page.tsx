@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
 import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import type {
@@ -13,9 +12,10 @@ import type {
   StudentVersion,
   VersionItem,
 } from '@/core/studio';
-import { parseBpm } from '@/core/time';
+import { FASTEST, SLOWEST } from '@/core/time';
 import { sayDifference, sayRung, sayWarning } from '@/words';
-import { attemptOrSay, Button, useSpeech } from '../base';
+import { attemptOrSay, Button, useSpeech, TypedField } from '../base';
+import { readTempo } from '../play';
 
 /** One program, each student's own version: what differs, from where they start, where they stand,
  * and what may break. */
@@ -142,28 +142,20 @@ function Cell({
 }) {
   const { say } = useSpeech();
   const { assignmentId, student } = version.given;
-  const [typed, setTyped] = useState(String(item.startBpm));
-
-  async function store() {
-    if (typed === String(item.startBpm)) return;
-    const read = typed.trim() === '' ? null : parseBpm(typed);
-    if (read && !read.ok) return toast.error(say.t('screen.programs.aStartIsATempoFrom'));
-    await attemptOrSay(() => start(assignmentId, item.item, read?.value ?? null));
-  }
-
   return (
     <>
       {hasIt(version) ? (
         <label className="mb-1 flex items-baseline gap-1">
           {say.t('screen.programs.startsAt')}
-          <input
-            aria-label={say.t('screen.programs.start', { student: student.name, item: item.name })}
-            className="field w-12 text-center font-semibold"
+          <TypedField
+            label={say.t('screen.programs.start', { student: student.name, item: item.name })}
+            value={item.startBpm}
+            write={String}
+            read={(text) => (text.trim() === '' ? null : readTempo(text))}
+            trouble={say.t('screen.common.tempoRange', { least: SLOWEST, most: FASTEST })}
+            onTake={(tempo) => void attemptOrSay(() => start(assignmentId, item.item, tempo))}
             inputMode="decimal"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-            onBlur={() => void store()}
-            onKeyDown={(event) => event.key === 'Enter' && void store()}
+            className="field w-12 text-center font-semibold"
           />
           {item.now !== null && (
             <span className="text-soft">

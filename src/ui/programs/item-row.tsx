@@ -13,7 +13,7 @@ import { type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
 import { type Key, type Say, sayCue, sayList, sayLoad, saySentence, sayStep } from '@/words';
-import { Button, Choice, useSpeech } from '../base';
+import { Button, Choice, useSpeech, TypedField } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
 
@@ -319,37 +319,31 @@ function Cues({
   actions: ItemRowActions;
 }) {
   const { say } = useSpeech();
-  const [text, setText] = useState(item.cues.join(' / '));
-  const [known, setKnown] = useState(item.cues);
-  if (known !== item.cues) {
-    setKnown(item.cues);
-    setText(item.cues.join(' / '));
-  }
   const exercise = recipe && exerciseOf(recipe);
   const first = rungsOf(item.course.ladder)[0]?.bpm;
   const derived = exercise && first ? cuesOf(exercise, tempoFor(exercise.meter, first)) : [];
-  function take() {
-    const cues = text
-      .split('/')
-      .map((cue) => cue.trim().slice(0, 160))
-      .filter((cue) => cue !== '')
-      .slice(0, 3);
-    if (cues.join() !== item.cues.join()) actions.change(item.id, (one) => ({ ...one, cues }));
-  }
   return (
     <label className="flex items-baseline gap-2 text-sm">
       <span className="shrink-0">{say.t('screen.programs.watchFor')}</span>
-      <input
-        className="field min-w-0 flex-1"
-        value={text}
+      <TypedField
+        label={say.t('screen.programs.watchFor')}
+        value={item.cues}
+        write={(cues) => cues.join(' / ')}
+        read={readCues}
+        onTake={(cues) => actions.change(item.id, (one) => ({ ...one, cues }))}
         maxLength={480}
         placeholder={derived.map((cue) => sayCue(say, cue, recipe?.meter ?? '4/4')).join(' / ')}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
+        inputMode="text"
+        className="field min-w-0 flex-1"
       />
     </label>
   );
+}
+
+/** Up to three, with strokes between them. */
+function readCues(text: string): readonly string[] {
+  const cues = text.split('/').map((cue) => cue.trim().slice(0, 160));
+  return cues.filter((cue) => cue !== '').slice(0, 3);
 }
 
 const PLACES = ['derived', 'kit', 'pad'] as const;

@@ -2,7 +2,8 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useEffectEvent, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
 import { USUAL_COURSE } from '@/core/ladder';
@@ -24,7 +25,17 @@ import {
   type ProgramId,
 } from '@/core/studio';
 import { type Say, sayCaution } from '@/words';
-import { attempt, attemptOrSay, Button, Choice, newId, Trouble, useSpeech, useUndo } from '../base';
+import {
+  attempt,
+  attemptOrSay,
+  Button,
+  Choice,
+  newId,
+  Trouble,
+  useSpeech,
+  useUndo,
+  TypedField,
+} from '../base';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
 import { glanceAt } from './glance';
@@ -61,23 +72,13 @@ export function ProgramEditor({
   const items = useMemo(() => itemsOf(outline), [outline]);
   const picked = items.filter((item) => chosen.has(item.id));
 
-  const onKey = useEffectEvent((event: KeyboardEvent) => {
-    const typing =
-      event.target instanceof Element &&
-      event.target.closest('input:not([type=checkbox]), select, textarea');
-    if (typing || !(event.ctrlKey || event.metaKey)) return;
-    const back = event.key === 'z' && !event.shiftKey;
-    const forth = event.key === 'y' || (event.key === 'z' && event.shiftKey);
-    if (!back && !forth) return;
-    event.preventDefault();
-    if (back) desk.undo?.();
-    else desk.redo?.();
-  });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => onKey(event);
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
+  const elsewhere = {
+    enableOnFormTags: true,
+    preventDefault: true,
+    ignoreEventWhen: isTyping,
+  } as const;
+  useHotkeys('mod+z', () => desk.undo?.(), elsewhere);
+  useHotkeys('mod+shift+z, mod+y', () => desk.redo?.(), elsewhere);
 
   function remove(ids: ReadonlySet<ItemId>) {
     const gone = items.filter((item) => ids.has(item.id));
@@ -323,34 +324,25 @@ function SectionHead({
   alone: boolean;
 }) {
   const { say } = useSpeech();
-  const [name, setName] = useState(section.name);
-  const [known, setKnown] = useState(section.name);
-  if (known !== section.name) {
-    setKnown(section.name);
-    setName(section.name);
-  }
   if (alone && section.name === '') return null;
 
-  function rename() {
-    if (name.trim() === section.name) return;
+  const rename = (name: string) =>
     desk.edit((now) => ({
-      sections: now.sections.map((one) =>
-        one.id === section.id ? { ...one, name: name.trim() } : one,
-      ),
+      sections: now.sections.map((one) => (one.id === section.id ? { ...one, name } : one)),
     }));
-  }
 
   return (
     <h2 className="flex items-baseline gap-2">
-      <input
-        aria-label={say.t('screen.programs.sectionName')}
-        className="title-field flex-1 font-serif text-xl"
-        value={name}
+      <TypedField
+        label={say.t('screen.programs.sectionName')}
+        value={section.name}
+        write={(name) => name}
+        read={(text) => text.trim()}
+        onTake={rename}
         maxLength={80}
         placeholder={say.t('screen.programs.section')}
-        onChange={(event) => setName(event.target.value)}
-        onBlur={rename}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+        inputMode="text"
+        className="title-field flex-1 font-serif text-xl"
       />
       {section.items.length === 0 && !alone && (
         <Button
@@ -394,5 +386,13 @@ function Name({ program, rename }: { program: Program; rename: ProgramActions['r
       />
       <Trouble issues={issues} />
     </div>
+  );
+}
+
+/** Where a text is typed, undoing is the field's own. */
+function isTyping({ target }: KeyboardEvent): boolean {
+  return (
+    target instanceof Element &&
+    target.closest('input:not([type=checkbox]), select, textarea') !== null
   );
 }

@@ -1,7 +1,8 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useEffectEvent, useMemo, useState, type CSSProperties } from 'react';
+import { useMemo, useState, type CSSProperties } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import type { SufferingId, Verdict } from '@/core/log';
@@ -148,17 +149,12 @@ export function Stand({
     else dispatch({ kind: 'step' });
   }
 
-  const onKey = useEffectEvent((event: KeyboardEvent) => {
+  useHotkeys('*', (event) => {
     const side = sideOf(event);
     if (!side) return;
     event.preventDefault();
     if (!event.repeat) press(side);
   });
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => onKey(event);
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, []);
 
   if (stage.kind === 'ready' && playable.length < plans.length) {
     const alone = stand.slots.length < 2;

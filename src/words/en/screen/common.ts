@@ -69,6 +69,7 @@ export const common = {
   stop: 'stop',
   stopCapital: 'Stop',
   takeAway: 'take away',
+  tempoRange: 'A tempo from {least, number} to {most, number}.',
   tempoCapital: 'Tempo',
   theStaffCouldNotBeDrawn: 'The staff could not be drawn. Reload the page to retry.',
   toCapital: 'To',

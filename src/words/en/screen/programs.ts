@@ -1,5 +1,4 @@
 export const programs = {
-  aStartIsATempoFrom: 'A start is a tempo from 20 to 400.',
   addARung: 'Add a rung',
   addAfter: '+ after…',
   addExercise: '+ exercise',
