@@ -3,7 +3,13 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../scripts/lib/port.mjs';
-import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
+import {
+  test as base,
+  expect,
+  type BrowserContext,
+  type Locator,
+  type Page,
+} from '@playwright/test';
 
 /** Mivvel on its own database file. */
 export class App {
@@ -204,4 +210,14 @@ export async function holdClock(page: Page): Promise<void> {
     Reflect.deleteProperty(window, 'AudioContext');
   });
   await page.clock.install();
+}
+
+/** Drags one thing onto another by mouse, as a hand does: on its way it passes what lies between. */
+export async function dragOnto(page: Page, from: Locator, onto: Locator): Promise<void> {
+  await from.hover();
+  await page.mouse.down();
+  const box = await onto.boundingBox();
+  if (!box) throw new Error('nothing to drag onto');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 8 });
+  await page.mouse.up();
 }

@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { expect, lookAs, test } from './app';
+import { expect, lookAs, test, dragOnto } from './app';
 
 test.use({ ground: 'demo' });
 
@@ -114,9 +114,52 @@ test('a session is dragged to another date', async ({ page }) => {
   await minutes.fill('25');
   await minutes.press('Enter');
   await expect(cells.nth(15)).toHaveAccessibleName(/25 minutes/);
-  await cells.nth(15).dragTo(cells.nth(23));
+  await dragOnto(page, cells.nth(15), cells.nth(23));
   await expect(cells.nth(23)).toHaveAccessibleName(/25 minutes/);
   await expect(cells.nth(15)).toHaveAccessibleName(/15 minutes/);
+});
+
+test.describe('on a tablet', () => {
+  test.use({ hasTouch: true, viewport: { width: 800, height: 1280 } });
+
+  test('a session is moved by a finger that rests on it; one that scrolls moves nothing', async ({
+    page,
+  }) => {
+    await lookAs(page, 'Deniz');
+    await page.goto('/plan');
+    const cells = page.getByRole('group', { name: 'Dates' }).getByRole('button');
+    await cells.nth(15).click();
+    const minutes = page.getByRole('textbox', { name: /^Minutes on \w+ \d/ });
+    await minutes.fill('25');
+    await minutes.press('Enter');
+    await expect(cells.nth(15)).toHaveAccessibleName(/25 minutes/);
+    await cells.nth(15).scrollIntoViewIfNeeded();
+    const finger = await page.context().newCDPSession(page);
+    const centreOf = async (nth: number) => {
+      const box = await cells.nth(nth).boundingBox();
+      if (!box) throw new Error('no such date');
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at: readonly object[]) =>
+      finger.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: at as { x: number; y: number }[],
+      });
+    const [from, to] = [await centreOf(15), await centreOf(16)];
+
+    await touch('touchStart', [from]);
+    await touch('touchMove', [to]);
+    await touch('touchEnd', []);
+    await expect(cells.nth(15)).toHaveAccessibleName(/25 minutes/);
+
+    await touch('touchStart', [from]);
+    await expect(cells.nth(15)).toHaveAttribute('data-dragged', 'true');
+    await touch('touchMove', [{ x: (from.x + to.x) / 2, y: from.y }]);
+    await touch('touchMove', [to]);
+    await touch('touchEnd', []);
+    await expect(cells.nth(16)).toHaveAccessibleName(/25 minutes/);
+    await expect(cells.nth(15)).toHaveAccessibleName(/15 minutes/);
+  });
 });
 
 test('what cannot be planned is said, and what was typed stays', async ({ page }) => {

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, lookAs, phrase, test } from './app';
+import { expect, lookAs, phrase, test, dragOnto } from './app';
 
 test.use({ ground: 'demo' });
 
@@ -115,8 +115,8 @@ test('an item is dragged into a section of its own', async ({ page }) => {
   const grip = page
     .locator('[data-item]')
     .filter({ hasText: 'across the bar' })
-    .locator('[draggable=true]');
-  await grip.dragTo(second.locator('[data-item]').first());
+    .locator('[data-grip]');
+  await dragOnto(page, grip, second.locator('[data-item]').first());
   await expect(second.locator('[data-item]')).toHaveCount(2);
   await expect(second).toContainText('Cells across the bar line');
 });

@@ -1,4 +1,4 @@
-import { expect, giveMany, phrase, test } from './app';
+import { expect, giveMany, phrase, test, dragOnto } from './app';
 
 test.beforeEach(async ({ page, teacher }) => {
   await page.context().addCookies(await teacher());
@@ -116,7 +116,7 @@ test('a row is dragged to another place, pinned and stopped at by mouse', async 
   await expect(page.getByRole('button', { name: 'path 3' })).toBeVisible();
   const rows = page.getByRole('listbox', { name: 'Path' }).getByRole('option');
   const first = await rows.first().getAttribute('data-member');
-  await rows.first().dragTo(rows.nth(2));
+  await dragOnto(page, rows.first(), rows.nth(2));
   await expect(rows.nth(2)).toHaveAttribute('data-member', first ?? '');
   await page.getByRole('button', { name: 'sort again' }).click();
   await expect(rows.first()).toHaveAttribute('data-member', first ?? '');

@@ -16,6 +16,7 @@ export {
   useSpeech,
 } from './speech';
 export { issuesAt, Trouble } from './trouble';
+export { DragGround, useDragged } from './drag';
 export { DateField } from './date-field';
 export { TypedField } from './typed-field';
 export { useFormAction } from './use-form-action';

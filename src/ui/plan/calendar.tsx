@@ -5,7 +5,7 @@ import { useRef, type KeyboardEvent } from 'react';
 import type { PlannedDay } from '@/core/plan';
 import { daysAfter, daysBetween, WEEKDAYS, weekdayOf, type Day, type DoneDay } from '@/core/studio';
 import { sayDate, sayMinutes, sayEntryKind, sayDay, type Say } from '@/words';
-import { useSpeech } from '../base';
+import { DragGround, useDragged, useSpeech } from '../base';
 import { rowsOf } from './rows';
 
 /** What a date shows: what is planned, or what was done. */
@@ -55,7 +55,6 @@ export function Calendar({
 }) {
   const { say } = useSpeech();
   const place = useRef<HTMLDivElement>(null);
-  const dragged = useRef<Day | null>(null);
 
   function onKey(event: KeyboardEvent, day: Day) {
     const step = STEPS[event.key];
@@ -84,48 +83,73 @@ export function Calendar({
         ))}
       </div>
       <div className="grid grid-cols-7">
-        {days.map((shown) => {
-          const { day, planned } = shown;
-          const movable = planned !== null && planned.hours.minutes > 0;
-          return (
-            <button
-              key={day}
-              type="button"
-              data-day={day}
-              tabIndex={day === chosen ? 0 : -1}
-              aria-pressed={day === chosen}
-              aria-label={sayShown(say, shown, names)}
-              aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight Alt+ArrowUp Alt+ArrowDown"
-              draggable={movable}
-              onClick={() => onChoose(day)}
-              onKeyDown={(event) => onKey(event, day)}
-              onDragStart={(event) => {
-                dragged.current = day;
-                event.dataTransfer.effectAllowed = 'move';
-              }}
-              onDragOver={(event) => {
-                if (dragged.current && day >= today) event.preventDefault();
-              }}
-              onDrop={(event) => {
-                event.preventDefault();
-                if (dragged.current && dragged.current !== day) onMove(dragged.current, day);
-                dragged.current = null;
-              }}
-              className={clsx(
-                'flex flex-col items-stretch gap-0.5 overflow-hidden border-r border-b border-line px-1 py-1 text-left align-top sm:px-2',
-                large ? 'min-h-[16rem]' : 'min-h-[6.1rem]',
-                day < today && 'text-soft',
-                day === chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : '',
-                movable && 'cursor-grab',
-              )}
-            >
-              <DayHead shown={shown} today={today} />
-              <Blocks shown={shown} names={names} large={large} />
-            </button>
-          );
-        })}
+        <DragGround onDrop={onMove}>
+          {days.map((shown) => (
+            <DateCell
+              key={shown.day}
+              shown={shown}
+              today={today}
+              chosen={shown.day === chosen}
+              names={names}
+              large={large}
+              onChoose={onChoose}
+              onKey={onKey}
+            />
+          ))}
+        </DragGround>
       </div>
     </div>
+  );
+}
+
+function DateCell({
+  shown,
+  today,
+  chosen,
+  names,
+  large,
+  onChoose,
+  onKey,
+}: {
+  shown: Shown;
+  today: Day;
+  chosen: boolean;
+  names: readonly string[];
+  large: boolean;
+  onChoose: (day: Day) => void;
+  onKey: (event: KeyboardEvent, day: Day) => void;
+}) {
+  const { say } = useSpeech();
+  const { day, planned } = shown;
+  const movable = planned !== null && planned.hours.minutes > 0;
+  const { ref, grip, dragged, over, style } = useDragged(day, { movable, target: day >= today });
+  return (
+    <button
+      ref={ref}
+      type="button"
+      data-day={day}
+      data-dragged={dragged || undefined}
+      style={style}
+      tabIndex={chosen ? 0 : -1}
+      aria-pressed={chosen}
+      aria-label={sayShown(say, shown, names)}
+      aria-keyshortcuts="Alt+ArrowLeft Alt+ArrowRight Alt+ArrowUp Alt+ArrowDown"
+      onClick={() => onChoose(day)}
+      {...grip}
+      onKeyDown={(event) => onKey(event, day)}
+      className={clsx(
+        'relative flex touch-manipulation flex-col items-stretch gap-0.5 overflow-hidden border-r border-b border-line px-1 py-1 text-left align-top select-none sm:px-2',
+        large ? 'min-h-[16rem]' : 'min-h-[6.1rem]',
+        day < today && 'text-soft',
+        chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-ink' : '',
+        over && 'bg-warm-wash',
+        dragged && 'bg-sheet opacity-80',
+        movable && 'cursor-grab',
+      )}
+    >
+      <DayHead shown={shown} today={today} />
+      <Blocks shown={shown} names={names} large={large} />
+    </button>
   );
 }
 

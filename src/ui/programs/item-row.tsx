@@ -3,7 +3,7 @@
 import { clsx } from 'clsx';
 import { GripVertical, TriangleAlert } from 'lucide-react';
 import Link from 'next/link';
-import { useState, type DragEvent, type KeyboardEvent } from 'react';
+import { useState, type KeyboardEvent } from 'react';
 import { cuesOf } from '@/core/analysis';
 import { must } from '@/core/issue';
 import { rungsOf, type PracticeStep } from '@/core/ladder';
@@ -13,7 +13,7 @@ import { type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
 import { type Key, type Say, sayCue, sayList, sayLoad, saySentence, sayStep } from '@/words';
-import { Button, Choice, useSpeech, TypedField } from '../base';
+import { Button, Choice, useSpeech, TypedField, useDragged } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
 
@@ -22,7 +22,6 @@ export interface ItemRowActions {
   readonly nudge: (id: ItemId, by: -1 | 1) => void;
   readonly remove: (id: ItemId) => void;
   readonly choose: (id: ItemId) => void;
-  readonly drag: (kind: 'start' | 'over' | 'end', id: ItemId) => void;
 }
 
 /** An item of a program: what, how hard, how long, its ladder in a line; all of it behind a touch. */
@@ -34,7 +33,6 @@ export function ItemRow({
   others,
   template,
   chosen,
-  dragged,
   actions,
 }: {
   number: number;
@@ -47,7 +45,6 @@ export function ItemRow({
   /** The studio's build order. */
   template: readonly StepKind[];
   chosen: boolean;
-  dragged: boolean;
   actions: ItemRowActions;
 }) {
   const { say } = useSpeech();
@@ -78,10 +75,7 @@ export function ItemRow({
     if (event.key === 'Enter') setOpen(!open);
   }
 
-  const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
-    if (kind === 'over') event.preventDefault();
-    actions.drag(kind, id);
-  };
+  const { ref, grip, dragged, over, style } = useDragged(id);
 
   return (
     <li
@@ -89,15 +83,20 @@ export function ItemRow({
       tabIndex={0}
       aria-label={`${number}: ${item.name}`}
       onKeyDown={onKey}
-      onDragOver={drag('over')}
-      className={clsx('border-t border-line', chosen && 'bg-sheet', dragged && 'opacity-40')}
+      ref={ref}
+      style={style}
+      className={clsx(
+        'relative border-t',
+        over ? 'border-warm bg-warm-wash' : 'border-line',
+        chosen && 'bg-sheet',
+        dragged && 'bg-sheet opacity-80',
+      )}
     >
       <div className="grid grid-cols-[1.2rem_1.3rem_1.8rem_minmax(0,1fr)_5.6rem_4.5rem] items-baseline gap-x-2 py-1.5">
         <span
-          draggable
-          onDragStart={drag('start')}
-          onDragEnd={drag('end')}
-          className="cursor-grab self-center text-soft"
+          {...grip}
+          data-grip
+          className="cursor-grab touch-manipulation self-center text-soft"
           title={say.t('screen.programs.dragOrAltAndTheArrow')}
         >
           <GripVertical size={15} aria-hidden />

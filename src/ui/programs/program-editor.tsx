@@ -8,15 +8,7 @@ import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
 import { USUAL_COURSE } from '@/core/ladder';
 import type { StepKind } from '@/core/path';
-import {
-  changeItems,
-  itemsOf,
-  nudgeItem,
-  placeItem,
-  withItem,
-  withoutItems,
-  type OutlineSection,
-} from '@/core/program';
+import { changeItems, itemsOf, nudgeItem, placeItem, withItem, withoutItems } from '@/core/program';
 import {
   type ExerciseName,
   type ItemId,
@@ -34,8 +26,9 @@ import {
   Trouble,
   useSpeech,
   useUndo,
-  TypedField,
+  DragGround,
 } from '../base';
+import { EmptySection, SectionHead } from './section-head';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
 import { glanceAt } from './glance';
@@ -68,7 +61,6 @@ export function ProgramEditor({
   const desk = useProgram(first, actions.save);
   const { outline, program, edit } = desk;
   const [chosen, setChosen] = useState<ReadonlySet<ItemId>>(new Set());
-  const [dragged, setDragged] = useState<ItemId | null>(null);
   const items = useMemo(() => itemsOf(outline), [outline]);
   const picked = items.filter((item) => chosen.has(item.id));
 
@@ -96,17 +88,18 @@ export function ProgramEditor({
     nudge: (id, by) => edit((now) => nudgeItem(now, id, by)),
     remove: (id) => remove(new Set([id])),
     choose: (id) => setChosen((now) => toggled(now, id)),
-    drag(kind, id) {
-      if (kind === 'start') return setDragged(id);
-      if (kind === 'end') return setDragged(null);
-      if (dragged === null || dragged === id) return;
-      edit((now) => {
-        const section = now.sections.find((one) => one.items.some((item) => item.id === id));
-        const index = section?.items.findIndex((item) => item.id === id) ?? 0;
-        return section ? placeItem(now, dragged, section.id, index) : now;
-      }, `drag ${dragged}`);
-    },
   };
+
+  /** Puts an item where another one is, or into a section that has none. */
+  function drop(id: ItemId, onto: string) {
+    edit((now) => {
+      const section = now.sections.find(
+        (one) => one.id === onto || one.items.some((item) => item.id === onto),
+      );
+      const index = section?.items.findIndex((item) => item.id === onto) ?? -1;
+      return section ? placeItem(now, id, section.id, Math.max(0, index)) : now;
+    });
+  }
 
   function add(sectionId: string, exerciseId: string) {
     const exercise = exercises.find((one) => one.id === exerciseId);
@@ -133,52 +126,51 @@ export function ProgramEditor({
             <span>{say.t('screen.programs.atLeast')}</span>
           </p>
         )}
-        {outline.sections.map((section) => (
-          <section
-            key={section.id}
-            aria-label={section.name || say.t('screen.programs.itemsWord')}
-            className="mb-4"
-            onDragOver={(event) => {
-              if (dragged === null || section.items.length > 0) return;
-              event.preventDefault();
-              edit((now) => placeItem(now, dragged, section.id, 0), `drag ${dragged}`);
-            }}
-          >
-            <SectionHead section={section} desk={desk} alone={outline.sections.length === 1} />
-            <ol className="flex flex-col">
-              {section.items.map((item) => (
-                <ItemRow
-                  key={item.id}
-                  number={numbers.get(item.id) ?? 0}
-                  item={item}
-                  recipe={program.recipes[item.id]}
-                  stale={program.stale[item.id] === item.hash ? undefined : program.stale[item.id]}
-                  others={items}
-                  template={template}
-                  chosen={chosen.has(item.id)}
-                  dragged={dragged === item.id}
-                  actions={rowActions}
-                />
-              ))}
-            </ol>
-            <div className="border-t border-line pt-2">
-              {exercises.length > 0 && (
-                <Choice
-                  label={
-                    section.name
-                      ? say.t('screen.programs.exerciseToAddTo', { section: section.name })
-                      : say.t('screen.programs.exerciseToAdd')
-                  }
-                  options={exercises.map((one) => ({ value: one.id as string, text: one.name }))}
-                  className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
-                  onChoose={(id) => add(section.id, id)}
-                >
-                  {say.t('screen.programs.addExercise')}
-                </Choice>
-              )}
-            </div>
-          </section>
-        ))}
+        <DragGround<ItemId> onDrop={drop}>
+          {outline.sections.map((section) => (
+            <section
+              key={section.id}
+              aria-label={section.name || say.t('screen.programs.itemsWord')}
+              className="mb-4"
+            >
+              <SectionHead section={section} desk={desk} alone={outline.sections.length === 1} />
+              {section.items.length === 0 && <EmptySection id={section.id} />}
+              <ol className="flex flex-col">
+                {section.items.map((item) => (
+                  <ItemRow
+                    key={item.id}
+                    number={numbers.get(item.id) ?? 0}
+                    item={item}
+                    recipe={program.recipes[item.id]}
+                    stale={
+                      program.stale[item.id] === item.hash ? undefined : program.stale[item.id]
+                    }
+                    others={items}
+                    template={template}
+                    chosen={chosen.has(item.id)}
+                    actions={rowActions}
+                  />
+                ))}
+              </ol>
+              <div className="border-t border-line pt-2">
+                {exercises.length > 0 && (
+                  <Choice
+                    label={
+                      section.name
+                        ? say.t('screen.programs.exerciseToAddTo', { section: section.name })
+                        : say.t('screen.programs.exerciseToAdd')
+                    }
+                    options={exercises.map((one) => ({ value: one.id as string, text: one.name }))}
+                    className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft"
+                    onChoose={(id) => add(section.id, id)}
+                  >
+                    {say.t('screen.programs.addExercise')}
+                  </Choice>
+                )}
+              </div>
+            </section>
+          ))}
+        </DragGround>
         {exercises.length === 0 && (
           <p>
             {say.t.rich('screen.programs.noExercisesYet', {
@@ -314,51 +306,6 @@ function sayHours(say: Say, minutes: number): string {
 }
 
 /** A section's name, edited in place; an only section without a name shows none. */
-function SectionHead({
-  section,
-  desk,
-  alone,
-}: {
-  section: OutlineSection;
-  desk: ProgramDesk;
-  alone: boolean;
-}) {
-  const { say } = useSpeech();
-  if (alone && section.name === '') return null;
-
-  const rename = (name: string) =>
-    desk.edit((now) => ({
-      sections: now.sections.map((one) => (one.id === section.id ? { ...one, name } : one)),
-    }));
-
-  return (
-    <h2 className="flex items-baseline gap-2">
-      <TypedField
-        label={say.t('screen.programs.sectionName')}
-        value={section.name}
-        write={(name) => name}
-        read={(text) => text.trim()}
-        onTake={rename}
-        maxLength={80}
-        placeholder={say.t('screen.programs.section')}
-        inputMode="text"
-        className="title-field flex-1 font-serif text-xl"
-      />
-      {section.items.length === 0 && !alone && (
-        <Button
-          look="quiet"
-          aria-label={say.t('screen.programs.takeOutTheSection', { section: section.name })}
-          onClick={() =>
-            desk.edit((now) => ({ sections: now.sections.filter((one) => one.id !== section.id) }))
-          }
-        >
-          {say.t('screen.programs.takeOut')}
-        </Button>
-      )}
-    </h2>
-  );
-}
-
 function Name({ program, rename }: { program: Program; rename: ProgramActions['rename'] }) {
   const { say } = useSpeech();
   const [name, setName] = useState(program.name);

@@ -3,7 +3,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useRef, type KeyboardEvent } from 'react';
 import type { VoiceId } from '@/core/kit';
-import { useSpeech } from '../base';
+import { DragGround, useSpeech } from '../base';
 import { miniHeight } from '../marks';
 import { PathRow, type RowShown } from './path-row';
 
@@ -54,7 +54,6 @@ export function PathList({
 }) {
   const { say } = useSpeech();
   const scroller = useRef<HTMLDivElement>(null);
-  const dragged = useRef<{ from: number; over: number } | null>(null);
   const height = Math.max(58, miniHeight(rows.length) + 12);
   // What it returns changes with the scroll position: it must not be kept, and is not.
   // eslint-disable-next-line react-hooks/incompatible-library
@@ -101,48 +100,42 @@ export function PathList({
     command.current = onCommand;
   });
   const open = useCallback((index: number) => command.current(index, { kind: 'open' }), []);
-  const onDrag = useCallback((kind: 'start' | 'over' | 'end', index: number) => {
-    if (kind === 'start') dragged.current = { from: index, over: index };
-    else if (kind === 'over' && dragged.current) dragged.current.over = index;
-    else if (dragged.current) {
-      const { from, over } = dragged.current;
-      dragged.current = null;
-      if (from !== over) command.current(from, { kind: 'put', onto: over });
-    }
-  }, []);
+  const drop = (index: string, onto: string) =>
+    onCommand(Number(index), { kind: 'put', onto: Number(onto) });
 
   return (
-    <div
-      ref={scroller}
-      role="listbox"
-      tabIndex={0}
-      aria-label={say.t('screen.variations.path')}
-      aria-activedescendant={chosen === null ? undefined : `member-${chosen}`}
-      aria-keyshortcuts="Space Enter D C F L S Alt+ArrowUp Alt+ArrowDown"
-      className="min-h-0 flex-1 overflow-y-auto focus-visible:-outline-offset-2"
-      onKeyDown={onKeyDown}
-    >
-      <div className="relative w-full" style={{ height: virtual.getTotalSize() }}>
-        {virtual.getVirtualItems().map((item) => {
-          const row = rowOf(item.index);
-          return (
-            <PathRow
-              key={row.index}
-              row={row}
-              rows={rows}
-              hardest={hardest}
-              lanesBars={lanesBars}
-              chosen={row.index === chosen}
-              compared={row.index === compared}
-              top={item.start}
-              height={item.size}
-              onChoose={onChoose}
-              onOpen={open}
-              onDrag={onDrag}
-            />
-          );
-        })}
+    <DragGround onDrop={drop}>
+      <div
+        ref={scroller}
+        role="listbox"
+        tabIndex={0}
+        aria-label={say.t('screen.variations.path')}
+        aria-activedescendant={chosen === null ? undefined : `member-${chosen}`}
+        aria-keyshortcuts="Space Enter D C F L S Alt+ArrowUp Alt+ArrowDown"
+        className="min-h-0 flex-1 overflow-y-auto focus-visible:-outline-offset-2"
+        onKeyDown={onKeyDown}
+      >
+        <div className="relative w-full" style={{ height: virtual.getTotalSize() }}>
+          {virtual.getVirtualItems().map((item) => {
+            const row = rowOf(item.index);
+            return (
+              <PathRow
+                key={row.index}
+                row={row}
+                rows={rows}
+                hardest={hardest}
+                lanesBars={lanesBars}
+                chosen={row.index === chosen}
+                compared={row.index === compared}
+                top={item.start}
+                height={item.size}
+                onChoose={onChoose}
+                onOpen={open}
+              />
+            );
+          })}
+        </div>
       </div>
-    </div>
+    </DragGround>
   );
 }

@@ -2,10 +2,10 @@
 
 import { clsx } from 'clsx';
 import { ArrowLeftToLine, ArrowRightToLine, TriangleAlert } from 'lucide-react';
-import { memo, type DragEvent } from 'react';
+import { memo } from 'react';
 import type { VoiceId } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
-import { useSpeech } from '../base';
+import { useDragged, useSpeech } from '../base';
 import { MiniLanes } from '../marks';
 
 export interface RowShown {
@@ -38,7 +38,6 @@ interface RowProps {
   height: number;
   onChoose: (index: number) => void;
   onOpen: (index: number) => void;
-  onDrag: (kind: 'start' | 'over' | 'end', index: number) => void;
 }
 
 /** Whether a row shows the same: then it is not drawn again. */
@@ -67,32 +66,28 @@ function Row({
   height,
   onChoose,
   onOpen,
-  onDrag,
 }: RowProps) {
   const { say } = useSpeech();
   const { index, number, exercise, before, says, points, warnings, bars, pinned } = row;
-  const drag = (kind: 'start' | 'over' | 'end') => (event: DragEvent) => {
-    if (kind === 'over') event.preventDefault();
-    onDrag(kind, index);
-  };
+  const { ref, grip, dragged, over, style } = useDragged(String(index));
   return (
     <div
+      ref={ref}
       id={`member-${index}`}
       role="option"
       aria-selected={chosen}
       aria-label={`${number}: ${says.join(', ')}`}
       data-member={index}
-      draggable
-      onDragStart={drag('start')}
-      onDragOver={drag('over')}
-      onDragEnd={drag('end')}
-      style={{ height, transform: `translateY(${top}px)` }}
+      {...grip}
+      style={{ ...style, top, height }}
       onClick={() => onChoose(index)}
       onDoubleClick={() => onOpen(index)}
       className={clsx(
-        'absolute top-0 left-0 flex w-full items-center gap-3 border-b border-faint px-3',
+        'absolute left-0 flex w-full touch-manipulation items-center gap-3 border-b border-faint px-3',
         chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-warm' : 'hover:bg-sheet',
         row.beyond && 'opacity-40',
+        over && 'bg-warm-wash',
+        dragged && 'bg-sheet opacity-80',
         row.stops && 'border-b-2 border-b-warm',
       )}
     >
