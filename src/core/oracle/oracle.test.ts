@@ -5,16 +5,7 @@ import { must } from '../issue';
 import type { Limb, VoiceId } from '../kit';
 import { blankRecipe, expand, soundsAt, startOf, type Change, type ClosedRecipe } from '../recipe';
 import { stickingStart } from '../sticking';
-import {
-  barTicks,
-  bpm,
-  metricalWeight,
-  parseMeter,
-  quarters,
-  tempoFor,
-  type Feel,
-  type SubdivisionId,
-} from '../time';
+import { bpm, quarters, tempoFor, type Feel, type SubdivisionId } from '../time';
 import {
   bruteEveryNth,
   bruteGhosts,
@@ -27,7 +18,6 @@ import {
   brutePlaced,
   bruteRead,
   bruteTogether,
-  bruteWeight,
   type BruteFeel,
 } from './brute';
 
@@ -406,22 +396,5 @@ describe('counting and feet', () => {
       }),
       { numRuns: 300 },
     );
-  });
-});
-
-describe('weights of the meter', () => {
-  it.each([
-    ['4/4', [2, 2]],
-    ['2/4', [2]],
-    ['3/4', [3]],
-    ['6/8', [2, 3]],
-    ['9/8', [3, 3]],
-    ['12/8', [2, 2, 3]],
-  ])('%s follows its own tree', (text, tree) => {
-    const meter = must(parseMeter(text));
-    const bar = barTicks(meter);
-    for (let at = 0; at < bar; at += quarters(1, 8)) {
-      same(metricalWeight(at, meter), 0 + bruteWeight(at, bar, tree));
-    }
   });
 });

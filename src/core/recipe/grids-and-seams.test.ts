@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayIssue } from '@/words';
-import {
-  feltPulses,
-  hatBeforeFoot,
-  hindrances,
-  leadsOf,
-  limbLoads,
-  lineReading,
-  syncopationOf,
-} from '../analysis';
+import { hatBeforeFoot, hindrances, leadsOf, limbLoads, lineReading } from '../analysis';
 import { must } from '../issue';
 import type { Limb, VoiceId } from '../kit';
 import { eventsBetween, scoreOf } from '../playing';
@@ -397,21 +389,5 @@ describe('what falls on a rest, foot into foot, lines of any length', () => {
     const exercise = play(reads('4. 4 8', 'verbatim'));
     expect(exercise.bars).toBe(3);
     expect(places(exercise, '8').slice(0, 6)).toEqual([0, 3, 5, 6, 9, 11]);
-  });
-});
-
-describe('pulses and syncopation', () => {
-  it('plain triplets are no other tempo, every 2nd of them is', () => {
-    const felt = (grid: string) => {
-      const exercise = play(over([['RH', 'ride', '8t', grid]]));
-      return feltPulses(exercise, at(100, exercise)).map((one) => one.ratio);
-    };
-    expect(felt('xxx')).toEqual([]);
-    expect(felt('x-')).toEqual([[3, 2]]);
-  });
-
-  it('in 6/8 a lone note on the 2nd 8th lasts over the second beat by one level', () => {
-    const exercise = play(over([['RF', 'bass', '8', '-x----']], { meter: '6/8' }));
-    expect(syncopationOf(exercise)[0]).toMatchObject({ value: 2 });
   });
 });

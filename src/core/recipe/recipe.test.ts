@@ -6,12 +6,10 @@ import { SHIPPED_KITS, SHIPPED_LINES, SHIPPED_OSTINATOS } from '../materials';
 import { quarters } from '../time';
 import {
   blankRecipe,
-  close,
   expand,
   INTERPRETATION_STARTS,
   readAs,
   readLink,
-  readRecipe,
   recipeHash,
   startOf,
   toggleOstinato,
@@ -325,77 +323,6 @@ describe('expand, for any recipe', () => {
     );
     expect(codes(readLink(link.slice(0, -4)))).toEqual(['link-altered']);
     expect(codes(readLink(''))).toEqual(['link-altered']);
-  });
-});
-
-describe('readRecipe', () => {
-  it('refuses a newer format and what is no recipe', () => {
-    expect(readRecipe({ ...blankRecipe(), version: 2 })).toMatchObject({
-      issues: [{ code: 'recipe-newer', version: 2, known: 1 }],
-    });
-    expect(codes(readRecipe(null))).toEqual(['recipe-shape']);
-    expect(codes(readRecipe({ ...blankRecipe(), clash: 'shrug' }))).toEqual(['recipe-shape']);
-  });
-});
-
-describe('close', () => {
-  it('embeds contents once and names what is missing', () => {
-    const open = { ...blankRecipe(), over: [{ id: 'jazz-ride', version: 1 }] };
-    const closed = must(close(open));
-    expect(closed.over[0]?.content.name).toBe('jazz ride, hats on 2 and 4');
-    expect(must(close(closed))).toEqual(closed);
-    expect(codes(close({ ...open, over: [{ id: 'jazz-ride', version: 7 }] }))).toEqual([
-      'ingredient-missing',
-    ]);
-  });
-});
-
-describe('recipeHash', () => {
-  it('hears the music, not names or ids', () => {
-    const shipped = recipe([], '', {
-      play: { id: 'line-5', version: 1, content: { name: 'line 5', text: '4. 4 8 4' } },
-    });
-    expect(recipeHash(shipped)).toBe(recipeHash(recipe([], '4. 4 8 4')));
-    expect(recipeHash(shipped)).not.toBe(recipeHash(recipe([], '4. 4 4 8')));
-  });
-});
-
-describe('a cycle that is cut', () => {
-  const sevens = {
-    ...blankRecipe(),
-    over: [3, 5, 7, 11].map((slots) => ({
-      content: {
-        name: `every ${slots}`,
-        meter: '4/4',
-        swung: false,
-        lanes: [
-          {
-            limb: 'RF' as const,
-            voice: 'bass' as const,
-            slot: '16' as const,
-            grid: 'x'.padEnd(slots, '-'),
-          },
-        ],
-      },
-    })),
-  };
-
-  it('over 64 bars is refused with its length, and played once it is cut', () => {
-    const refused = expand(sevens);
-    expect(refused).toMatchObject({ ok: false, issues: [{ code: 'cycle-too-long', bars: 1155 }] });
-    const cut = must(expand({ ...sevens, cut: 4 }));
-    expect(cut.bars).toBe(4);
-    const places = [3, 5, 7, 11].flatMap((slots) =>
-      Array.from({ length: Math.ceil(64 / slots) }, (_, index) => index * slots),
-    );
-    expect(cut.strokes).toHaveLength(places.length);
-    expect(cut.strokes.every((stroke) => stroke.at < cut.cycleTicks)).toBe(true);
-    expect(saySentence(ENGLISH, { ...sevens, cut: 4 })).toContain('cut to 4 bars');
-  });
-
-  it('a shorter cycle stays as it is', () => {
-    const recipe = { ...toggleOstinato(blankRecipe(), 'rock-8ths'), cut: 4 };
-    expect(must(expand(recipe)).bars).toBe(1);
   });
 });
 

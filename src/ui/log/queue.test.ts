@@ -207,4 +207,21 @@ describe('LogSender', () => {
       body: { beat: 2 },
     });
   });
+
+  it.each([
+    ['no JSON', 'not json'],
+    ['no list', '{"entry":{}}'],
+    ['nothing', 'null'],
+    ['a list of what is no entry', '[1, null, "a", {"madeAt": 3}, {"entry": {"kind": "try"}}]'],
+  ])('finds nothing that waits in %s', (_, text) => {
+    kept.set('mivvel log p', text);
+    kept.set('mivvel outbox p', text);
+    expect(readWaiting(person)).toEqual([]);
+  });
+
+  it('keeps what is an entry beside what is none, whatever it says', () => {
+    const said = { entry: { kind: 'of a newer Mivvel', id: 'a', more: [1] }, madeAt: 7 };
+    kept.set('mivvel log p', JSON.stringify([null, said, { entry: { id: 3 } }]));
+    expect(readWaiting(person)).toEqual([said]);
+  });
 });
