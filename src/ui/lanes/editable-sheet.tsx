@@ -21,13 +21,9 @@ import {
 } from '@/words';
 import { Button, Choice, useSpeech } from '../base';
 import { type RowKind, sayRow, ScoreSheet, type Subscribe } from '../marks';
-import {
-  DYNAMIC_KEYS,
-  ORNAMENT_KEYS,
-  useLaneEditing,
-  type LaneCommand,
-  type LaneEditor,
-} from './use-lane-editing';
+import type { LaneCommand } from './lane-editor';
+import { DYNAMIC_KEYS, ORNAMENT_KEYS } from './lane-keys';
+import { useLaneEditing, type LaneEditor } from './use-lane-editing';
 
 const GRIDS = ['8', '16', '32', '8t', '16t', '5', '7'] as const;
 
