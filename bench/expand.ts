@@ -6,7 +6,7 @@ import { bpm, tempoFor } from '@/core/time';
 import { median, timed, type Row } from './report';
 
 const KINDS = ['verbatim', 'short-long', 'phrase-cells', 'accents-16ths'] as const;
-const POLICIES = ['rest', 'merge'] as const;
+const POLICIES = ['limbs', 'merge'] as const;
 
 /** Different exercises of one to two bars: ostinatos by lines by interpretations by policies by
  * displacements; those that need more bars, or cannot be played, are left out. */

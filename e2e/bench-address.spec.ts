@@ -31,8 +31,8 @@ test('an altered link, one from a newer Mivvel and a lost exercise say so', asyn
   await page.goto(`/bench?r=${link.slice(0, -3)}`);
   const trouble = page.getByRole('alert').filter({ hasText: /./ });
   await expect(trouble).toContainText('This link is not complete, or was changed on the way.');
-  await page.goto(`/bench?r=${writeLink({ ...recipe, version: 2 as 1 })}`);
-  await expect(trouble).toContainText('written by a newer Mivvel (format 2; this one reads 1)');
+  await page.goto(`/bench?r=${writeLink({ ...recipe, version: 3 })}`);
+  await expect(trouble).toContainText('written by a newer Mivvel (format 3; this one reads 2)');
   await page.goto('/bench?x=01m88049gqy8q6h8yq14sa');
   await expect(trouble).toContainText('This exercise is no longer here.');
   await page.goto('/bench?t=9000');

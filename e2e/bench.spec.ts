@@ -135,12 +135,27 @@ test('a gap without a cell names its place and takes one of the proposals', asyn
   await expect(page.getByRole('option').first()).toBeHidden();
 });
 
+test('a line goes to a limb that is free, whichever comes first', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'hand-to-hand 16ths, right lead');
+  await page.getByLabel('Reading line').fill('4. 4 8 4');
+  await page.getByLabel('Reading line').press('Escape');
+  const as = page.getByRole('group', { name: 'As', exact: true });
+  await expect(as).toContainText('bass drum');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 & & 4');
+  await expect(page.getByRole('group', { name: 'Where limbs meet' })).toBeHidden();
+  await page.getByRole('button', { name: /^Take away hand-to-hand/ }).click();
+  await expect(as).toContainText('snare');
+  await expect(page.getByText('The line goes to the snare.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
+  await expect(as).toContainText('bass drum');
+});
+
 test('two claims on one limb: rest, merge, or refuse with the limbs named', async ({ page }) => {
   await phrase(page, 'What keeps going', 'rock in 8ths');
   await page.getByLabel('Reading line').fill('4 8 8 4 4');
   await page.getByLabel('Reading line').press('Escape');
   const meets = page.getByRole('group', { name: 'Where limbs meet' });
-  await expect(meets).toContainText('the ostinato’s part rests');
+  await expect(meets).toContainText('left hand: the limbs it takes rest meanwhile');
   await expect(page.getByTestId('count-LH')).toHaveText('1 2 & 3 4');
   await phrase(page, 'Where limbs meet', 'refuse');
   await expect(meets.getByRole('alert')).toContainText(

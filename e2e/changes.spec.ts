@@ -212,6 +212,7 @@ test('what is too near is the student’s own', async ({ page }) => {
   await page.getByRole('button', { name: /^Kit:/ }).click();
   const limit = page.getByLabel('stick on the hi-hat before its foot');
   await limit.fill('5');
+  await limit.press('Enter');
   await expect(page.getByText('Set 20 to 1,000.')).toBeVisible();
   await limit.fill('200');
   await limit.press('Enter');

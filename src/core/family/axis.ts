@@ -59,7 +59,11 @@ function* spread(axis: Axis): Generator<AxisValue> {
       for (const value of axis.values) yield { key: valueKey(value), part: { at: 'feel', value } };
       return;
     case 'clash':
-      for (const value of axis.values) yield { key: value, part: { at: 'clash', value } };
+      // Decisions about members are kept by keys, in which the policy has its name of old.
+      for (const value of axis.values) {
+        const key = value === 'throughout' ? 'rest' : value;
+        yield { key, part: { at: 'clash', value } };
+      }
       return;
     case 'meter':
       for (const value of axis.values) yield { key: value, part: { at: 'meter', value } };

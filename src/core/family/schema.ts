@@ -2,7 +2,14 @@ import * as z from 'zod/mini';
 import { text, list, whole } from '../shape';
 import { fail, misfitsOf, ok, type Result } from '../issue';
 import { SPACINGS } from '../placement';
-import { axisSchemas, close, recipeSchema, type ClosedRecipe, type Recipe } from '../recipe';
+import {
+  axisSchemas,
+  close,
+  recipeSchema,
+  upgradeRecipe,
+  type ClosedRecipe,
+  type Recipe,
+} from '../recipe';
 
 /** Format of the families that this Mivvel writes. */
 const FAMILY_VERSION = 1;
@@ -50,7 +57,7 @@ const axis = z.discriminatedUnion('at', [
     index: whole(0, 15),
     values: list(changeValue, 1, 200),
   }),
-  z.strictObject({ at: z.literal('clash'), values: list(clash, 1, 3) }),
+  z.strictObject({ at: z.literal('clash'), values: list(clash, 1, 5) }),
   z.strictObject({ at: z.literal('meter'), values: list(meter, 1, 20) }),
   z.strictObject({ at: z.literal('levels'), values: list(levels, 1, 8) }),
   z.strictObject({ at: z.literal('feel'), values: list(feel, 1, 20) }),
@@ -120,7 +127,7 @@ export function familyOf(base: ClosedRecipe): Family {
 /** Reads what came from a link or the database, and embeds the contents of all ingredients.
  * @returns issues `recipe-shape` and `ingredient-missing` */
 export function readFamily(json: unknown): Result<Family> {
-  const parsed = familySchema.safeParse(json);
+  const parsed = familySchema.safeParse(upgradeFamily(json));
   if (!parsed.success) {
     return fail(
       ...parsed.error.issues.slice(0, 3).map((issue) => ({
@@ -141,6 +148,25 @@ export function readFamily(json: unknown): Result<Family> {
     read.push(values.value);
   }
   return ok({ ...rest, base: closedBase, axes: read });
+}
+
+/** Brings the recipe of a family, and what its axes hold, up to the newest format of recipes. */
+function upgradeFamily(json: unknown): unknown {
+  if (!isFields(json) || !isFields(json.base) || !Array.isArray(json.axes)) return json;
+  const { base, axes } = json;
+  const axesNow = axes.map((axis: unknown) => {
+    if (!isFields(axis) || axis.at !== 'clash' || !Array.isArray(axis.values)) return axis;
+    const values = axis.values.map((clash: unknown) => {
+      const now = upgradeRecipe({ version: base.version, clash });
+      return isFields(now) ? now.clash : clash;
+    });
+    return { ...axis, values };
+  });
+  return { ...json, base: upgradeRecipe(base), axes: axesNow };
+}
+
+function isFields(json: unknown): json is Readonly<Record<string, unknown>> {
+  return typeof json === 'object' && json !== null && !Array.isArray(json);
 }
 
 function closeAxis(axis: OpenAxis, base: Recipe): Result<Axis> {

@@ -1,11 +1,19 @@
 import { fail, ok, type Result } from '../issue';
 import { LIMBS, type Limb } from '../kit';
 import { louderOf, type Layer, type Stroke } from '../pattern';
+import { wrap } from '../time';
 import type { InterpretationKind } from './registry';
 
-/** What happens where the interpretation needs a limb that the ostinato uses. */
-export const LIMB_POLICIES = ['rest', 'merge', 'refuse'] as const;
+/** What happens where the phrase needs a limb that the groove uses, in the order in which they are offered. */
+export const LIMB_POLICIES = ['limbs', 'groove', 'throughout', 'merge', 'refuse'] as const;
 export type LimbPolicy = (typeof LIMB_POLICIES)[number];
+
+/** Where a phrase stands in the cycle, again and again: from `from`, every so many ticks, for so long. */
+export interface Stand {
+  readonly from: number;
+  readonly every: number;
+  readonly ticks: number;
+}
 
 export interface Settled {
   readonly over: readonly Layer[];
@@ -14,21 +22,34 @@ export interface Settled {
   readonly shared: readonly Limb[];
 }
 
-/** Applies the policy to layers looped to one cycle.
- * `rest`: the ostinato's part on a claimed limb rests. `merge`: both play, and at one instant the
- * louder stroke wins. `refuse`: issue `limb-claimed`. */
+/** Applies the policy to layers looped to one cycle. It is about the time in which the phrase sounds, from
+ * its first to its last stroke, each time that it stands in the cycle, and about limbs that both use then.
+ * `limbs`: the limbs that the phrase takes rest meanwhile. `groove`: all of the groove does. `merge`: both
+ * play, and at one instant the louder stroke wins. `refuse`: issue `limb-claimed`. `throughout`: a limb
+ * that the phrase ever takes has no groove at all.
+ * @param claims limbs that the phrase takes, whatever it is made of
+ * @example a fill on beat 4 of every 4th bar // => the bars before it keep their groove */
 export function settleClaims(
   over: readonly Layer[],
   line: Layer,
-  claims: readonly Limb[],
-  policy: LimbPolicy,
-  by: InterpretationKind | 'sticking',
+  {
+    stand,
+    claims,
+    policy,
+    by,
+  }: {
+    readonly stand: Stand;
+    readonly claims: readonly Limb[];
+    readonly policy: LimbPolicy;
+    readonly by: InterpretationKind | 'sticking';
+  },
 ): Result<Settled> {
-  const used = new Set<Limb>();
-  for (const layer of over) for (const { limb } of layer.strokes) used.add(limb);
-  const shared = claims.filter((limb) => used.has(limb));
+  const sounding = policy === 'throughout' ? () => true : soundingOf(line, stand);
+  const takes = policy === 'throughout' ? claims : limbsOf(line.strokes);
+  const under = limbsOf(over.flatMap((layer) => layer.strokes.filter(sounding)));
+  const shared = takes.filter((limb) => under.includes(limb));
   if (shared.length === 0) return ok({ over, line, shared });
-  const clashes = (stroke: Stroke) => shared.includes(stroke.limb);
+  const clashes = (stroke: Stroke) => shared.includes(stroke.limb) && sounding(stroke);
   switch (policy) {
     case 'refuse':
       return fail({
@@ -38,29 +59,44 @@ export function settleClaims(
         by,
         over: over.filter((layer) => layer.strokes.some(clashes)).map((layer) => layer.name),
       });
-    case 'rest':
+    case 'limbs':
+    case 'throughout':
       return ok({ over: over.map((layer) => without(layer, clashes)), line, shared });
-    case 'merge': {
-      const rivals = new Map(line.strokes.map((stroke) => [instant(stroke), stroke]));
-      const softer = (stroke: Stroke) => {
-        const rival = rivals.get(instant(stroke));
-        return rival !== undefined && louderOf(rival, stroke) === rival;
-      };
-      const kept = over.map((layer) => without(layer, softer));
-      const louder = new Set<number>();
-      for (const layer of kept) {
-        for (const stroke of layer.strokes) {
-          const key = instant(stroke);
-          if (rivals.has(key)) louder.add(key);
-        }
-      }
-      return ok({
-        over: kept,
-        line: without(line, (stroke) => louder.has(instant(stroke))),
-        shared,
-      });
+    case 'groove':
+      return ok({ over: over.map((layer) => without(layer, sounding)), line, shared });
+    case 'merge':
+      return ok({ ...merged(over, line), shared });
+  }
+}
+
+/** Whether something lies in the time in which the phrase sounds. */
+function soundingOf(line: Layer, { from, every, ticks }: Stand): (stroke: Stroke) => boolean {
+  const offset = ({ at }: Stroke) => wrap(at - from, every);
+  const offsets = line.strokes.map(offset).filter((one) => one < ticks);
+  const [first, last] = [Math.min(...offsets), Math.max(...offsets)];
+  return (stroke) => offset(stroke) >= first && offset(stroke) <= last;
+}
+
+function limbsOf(strokes: readonly Stroke[]): readonly Limb[] {
+  const used = new Set(strokes.map(({ limb }) => limb));
+  return LIMBS.filter((limb) => used.has(limb));
+}
+
+function merged(over: readonly Layer[], line: Layer): Pick<Settled, 'over' | 'line'> {
+  const rivals = new Map(line.strokes.map((stroke) => [instant(stroke), stroke]));
+  const softer = (stroke: Stroke) => {
+    const rival = rivals.get(instant(stroke));
+    return rival !== undefined && louderOf(rival, stroke) === rival;
+  };
+  const kept = over.map((layer) => without(layer, softer));
+  const louder = new Set<number>();
+  for (const layer of kept) {
+    for (const stroke of layer.strokes) {
+      const key = instant(stroke);
+      if (rivals.has(key)) louder.add(key);
     }
   }
+  return { over: kept, line: without(line, (stroke) => louder.has(instant(stroke))) };
 }
 
 /** A number for a limb at an instant. */

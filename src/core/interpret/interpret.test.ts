@@ -14,7 +14,9 @@ import {
   USUAL_CELLS,
   type InterpretationOptions,
   type OptionsOf,
+  LIMB_POLICIES,
 } from '.';
+import type { LimbPolicy } from './claims';
 
 const fourFour = must(parseMeter('4/4'));
 const sixteenth = quarters(1, 4);
@@ -171,11 +173,12 @@ describe('settleClaims', () => {
     stroke('RF', 4, 'normal'),
     stroke('LH', 8, 'normal'),
   );
-  const settle = (policy: 'rest' | 'merge' | 'refuse') =>
-    settleClaims(over, line, ['LH', 'RF'], policy, 'short-long');
+  const stand = { from: 0, every: quarters(4), ticks: quarters(4) };
+  const settle = (policy: LimbPolicy, on = line, groove = over) =>
+    settleClaims(groove, on, { stand, claims: ['LH', 'RF'], policy, by: 'short-long' });
 
-  it('rest: the ostinato’s part rests', () => {
-    const settled = must(settle('rest'));
+  it.each(['limbs', 'throughout'] as const)('%s: what the line takes rests', (policy) => {
+    const settled = must(settle(policy));
     expect(settled.over.flatMap((one) => one.strokes)).toEqual([]);
     expect(settled.line).toEqual(line);
     expect(settled.shared).toEqual(['RF']);
@@ -190,12 +193,47 @@ describe('settleClaims', () => {
   it('refuse: says which limb, and what to do', () => {
     const refused = settle('refuse');
     expect(refused.ok ? '' : refused.issues.map((one) => sayIssue(ENGLISH, one)).join()).toBe(
-      'samba feet and short / long both need the right foot. Let the ostinato’s part rest, merge them, or choose another limb.',
+      'samba feet and short / long both need the right foot. Let the groove rest meanwhile, merge them, or choose another limb.',
     );
   });
 
+  it('is about the time in which the phrase sounds, each time that it stands there', () => {
+    const feet = layer('over', ...[0, 4, 8, 12].map((slot) => stroke('RF', slot, 'normal')));
+    const ride = layer('over', ...[0, 4, 8, 12].map((slot) => stroke('RH', slot, 'normal')));
+    const fill = layer('line', stroke('RF', 7, 'normal'), stroke('LH', 8, 'normal'));
+    const left = (policy: LimbPolicy) =>
+      must(settle(policy, fill, [feet, ride])).over.map((one) =>
+        one.strokes.map(({ at }) => at / sixteenth),
+      );
+    expect(left('limbs')).toEqual([
+      [0, 4, 12],
+      [0, 4, 8, 12],
+    ]);
+    expect(left('groove')).toEqual([
+      [0, 4, 12],
+      [0, 4, 12],
+    ]);
+    expect(left('throughout')).toEqual([[], [0, 4, 8, 12]]);
+  });
+
+  it('a phrase that stands over the seam leaves the middle alone', () => {
+    const feet = layer('over', ...[0, 4, 8, 12].map((slot) => stroke('RF', slot, 'normal')));
+    const pickup = layer('line', stroke('RF', 0, 'accent'), stroke('RF', 15, 'normal'));
+    const over = { from: 14 * sixteenth, every: quarters(4), ticks: 4 * sixteenth };
+    const settled = settleClaims([feet], pickup, {
+      stand: over,
+      claims: ['RF'],
+      policy: 'limbs',
+      by: 'sticking',
+    });
+    expect(must(settled).over[0]?.strokes.map(({ at }) => at / sixteenth)).toEqual([4, 8, 12]);
+  });
+
   it('no shared limb: nothing changes under any policy', () => {
-    const free = settleClaims(over, line, ['LH'], 'refuse', 'verbatim');
-    expect(must(free).shared).toEqual([]);
+    const hands = layer('line', stroke('LH', 0, 'normal'), stroke('LH', 8, 'normal'));
+    for (const policy of LIMB_POLICIES) {
+      if (policy === 'throughout') continue;
+      expect(must(settle(policy, hands))).toEqual({ over, line: hands, shared: [] });
+    }
   });
 });

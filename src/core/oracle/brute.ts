@@ -233,31 +233,38 @@ export function bruteRead(
   return slots;
 }
 
-/** Which limbs a way of reading takes, whatever the line. */
-const TAKES: Readonly<Record<string, readonly string[]>> = {
-  verbatim: ['LH'],
-  'short-long': ['LH', 'RF'],
-  'accents-16ths': ['RH', 'LH'],
-  'line-doubled': ['RH', 'RF', 'LH'],
-};
-
 /** A groove of 16ths and a line, both gone round until they and the bar begin together; where both want a
- * limb, the groove's part rests, or the louder of two at once wins. */
+ * limb, the groove's limb or all of the groove rests from the line's first to its last stroke, each time
+ * round, or the louder of two at once wins. */
 export function bruteTogether(
   groove: BruteSlots,
   line: BruteSlots,
-  way: string,
-  policy: 'rest' | 'merge',
+  policy: 'limbs' | 'groove' | 'merge',
   bar: number,
 ): BruteSlots {
   let length = bar;
   while (length % groove.length !== 0 || length % line.length !== 0) length += bar;
-  const takes = TAKES[way] ?? [];
+  const takes = [...new Set(line.flat().map(({ limb }) => limb))];
+  const hit = line.map((hits) => hits.length > 0);
+  const sounds = (slot: number) => {
+    const place = slot % line.length;
+    return place >= hit.indexOf(true) && place <= hit.lastIndexOf(true);
+  };
+  let meets = false;
+  for (let slot = 0; slot < length; slot += 1) {
+    for (const { limb } of groove[slot % groove.length] ?? []) {
+      if (sounds(slot) && takes.includes(limb)) meets = true;
+    }
+  }
   const loud = (hit: BruteHit) => LOUDNESS.indexOf(hit.dynamic);
   return Array.from({ length }, (_, slot) => {
     const over = groove[slot % groove.length] ?? [];
     const played = line[slot % line.length] ?? [];
-    if (policy === 'rest') return [...over.filter((one) => !takes.includes(one.limb)), ...played];
+    if (policy !== 'merge') {
+      const rests = (one: BruteHit) =>
+        sounds(slot) && (policy === 'groove' ? meets : takes.includes(one.limb));
+      return [...over.filter((one) => !rests(one)), ...played];
+    }
     const rival = (one: BruteHit, others: readonly BruteHit[]) =>
       others.find((other) => other.limb === one.limb);
     const kept = over.filter((one) => {

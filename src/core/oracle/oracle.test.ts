@@ -246,7 +246,11 @@ describe('a line over a groove in 16ths', () => {
   it('plays as read slot by slot, moved, thickened and added to', () => {
     fc.assert(
       fc.property(
-        fc.tuple(signs, ways, fc.constantFrom('rest' as const, 'merge' as const)),
+        fc.tuple(
+          signs,
+          ways,
+          fc.constantFrom('limbs' as const, 'groove' as const, 'merge' as const),
+        ),
         fc.tuple(laneGrid, laneGrid),
         fc.integer({ min: -20, max: 20 }),
         extras,
@@ -294,7 +298,7 @@ describe('a line over a groove in 16ths', () => {
               return mark === undefined || mark === '-' ? [] : [{ ...one, dynamic: marks[mark] }];
             }),
           );
-          let brute = bruteTogether(groove, bruteLater(read, by), way, clash, 16);
+          let brute = bruteTogether(groove, bruteLater(read, by), clash, 16);
           if (extra === 'ghosts') brute = bruteGhosts(brute);
           if (extra === 'placed' && grid.includes('x')) brute = brutePlaced(brute, grid);
           if (brute.length / 16 > 64) return;

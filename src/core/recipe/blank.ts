@@ -116,7 +116,7 @@ const BLANK: Recipe = {
   over: [],
   play: null,
   as: { kind: 'verbatim', on: snare },
-  clash: 'rest',
+  clash: 'limbs',
   changes: [],
   kit: { id: 'full-kit', version: 1 },
 };
@@ -132,12 +132,6 @@ export function startOf(id: As['kind'] | InterpretationStart['id']): As {
   const start = INTERPRETATION_STARTS.find((one) => one.id === id || one.as.kind === id);
   if (!start) throw new RangeError(`${id} is no interpretation`);
   return must(close({ ...BLANK, as: start.as })).as;
-}
-
-/** The recipe read another way. What fills triplets is written in triplets: a swing that was heard
- * only becomes a swing that is written, so that limbs meet on the page as they do in the ear. */
-export function readAs(recipe: ClosedRecipe, id: InterpretationStart['id']): ClosedRecipe {
-  return withWrittenSwing({ ...recipe, as: startOf(id) });
 }
 
 /** The recipe with a swing in triplets where its interpretation fills triplets. */

@@ -73,6 +73,9 @@ function canonical(value: unknown): unknown {
   );
 }
 
+/** What is kept by a hash is found again in every format: what plays the same has the same one. */
+const AS_OF_OLD = { version: 1 } as const;
+
 /** Ids, versions, names and notes say where a thing came from, not what is played. */
 function musicOnly({ then, ...recipe }: ClosedRecipe): unknown {
   const first = musicOf(recipe);
@@ -86,6 +89,8 @@ function musicOf({ kept: _, ...recipe }: ClosedMember) {
   const phrase = content && 'sticking' in content ? { ...content, name: undefined } : content?.text;
   return {
     ...recipe,
+    ...AS_OF_OLD,
+    clash: recipe.clash === 'throughout' ? 'rest' : recipe.clash,
     over: recipe.over.map((one) => ({ lanes: one.content.lanes })),
     play: phrase,
     as:

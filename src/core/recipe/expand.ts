@@ -7,14 +7,15 @@ import {
   settleClaims,
   type InterpretationOptions,
   type Reading,
+  type Stand,
 } from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
 import { alignLayers, cutLayer, inTimeOrder, mergeStrokes, type Layer } from '../pattern';
 import { lineTicks, onsets, parseLine, type ReadingLine } from '../reading';
 import { stickingLayer } from '../sticking';
-import { barTicks, parseMeter, tick, type Meter, type Tick } from '../time';
-import { footLayers } from '../transform';
+import { barTicks, parseMeter, slotTicks, tick, type Meter, type Tick } from '../time';
+import { aimedAt, footLayers, type Change } from '../transform';
 import {
   changeLayer,
   changeWhole,
@@ -149,7 +150,12 @@ function settle(
   const under = looped.value.layers.filter((layer) => layer.role === 'over');
   const settled =
     line && phrase
-      ? settleClaims(under, line, early.reduce(moveClaims, phrase.claims), recipe.clash, phrase.by)
+      ? settleClaims(under, line, {
+          stand: (aims ? standOf(parts, aim, bar) : null) ?? passesOf(line),
+          claims: early.reduce(moveClaims, phrase.claims),
+          policy: recipe.clash,
+          by: phrase.by,
+        })
       : ok({ over: under, line: null, shared: [] });
   if (!settled.ok) return settled;
   let layers = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
@@ -194,6 +200,20 @@ function settle(
     stale,
     members: [],
   });
+}
+
+/** A phrase that was not placed stands in the cycle over and over. */
+function passesOf(line: Layer): Stand {
+  const own = line.ownTicks ?? line.lengthTicks;
+  return { from: 0, every: own, ticks: own };
+}
+
+function standOf(
+  parts: readonly Layer[],
+  aim: Extract<Change, { kind: 'aim' }>,
+  bar: Tick,
+): Stand | null {
+  return aimedAt(parts, { ...aim, landsTicks: aim.lands * slotTicks(aim.slot) }, bar);
 }
 
 /** A bar in which nothing plays, for changes that add something. */

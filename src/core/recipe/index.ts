@@ -3,18 +3,18 @@ export {
   blankRecipe,
   DISPLACEMENT_SLOTS,
   INTERPRETATION_STARTS,
-  readAs,
   recipeOfMaterial,
   startOf,
   toggleOstinato,
   withWrittenSwing,
 } from './blank';
+export { readAs, withFreeLimb, withPlay } from './free-limb';
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';
 export { soundingLength, soundsAt } from './exercise';
 export { editByHand } from './hand';
 export { packLink, readLink, unpackLink, writeLink } from './link';
-export { axisSchemas, readRecipe, recipeSchema } from './schema';
+export { axisSchemas, readRecipe, recipeSchema, upgradeRecipe } from './schema';
 export { roundOf } from './round';
 export type { StartId } from './blank';
 export type { SeenEdit } from './hand';

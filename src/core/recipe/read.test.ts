@@ -27,8 +27,8 @@ function codes(result: Result<unknown>): string[] {
 
 describe('readRecipe', () => {
   it('refuses a newer format and what is no recipe', () => {
-    expect(readRecipe({ ...blankRecipe(), version: 2 })).toMatchObject({
-      issues: [{ code: 'recipe-newer', version: 2, known: 1 }],
+    expect(readRecipe({ ...blankRecipe(), version: 3 })).toMatchObject({
+      issues: [{ code: 'recipe-newer', version: 3, known: 2 }],
     });
     expect(codes(readRecipe(null))).toEqual(['recipe-shape']);
     expect(codes(readRecipe({ ...blankRecipe(), clash: 'shrug' }))).toEqual(['recipe-shape']);

@@ -259,7 +259,7 @@ const anyRecipe: fc.Arbitrary<ClosedRecipe> = fc
     over: fc.subarray(Object.keys(SHIPPED_OSTINATOS), { maxLength: 2 }),
     line: fc.constantFrom('4. 4 8 4', '8r 4 4 8 4', '4 8 8 4 4', '8 4. 8 4.'),
     as: fc.constantFrom('verbatim' as const, 'short-long' as const, 'phrase-cells' as const),
-    clash: fc.constantFrom('rest' as const, 'merge' as const),
+    clash: fc.constantFrom('limbs' as const, 'groove' as const, 'merge' as const),
     by: fc.integer({ min: -16, max: 16 }),
     what: fc.constantFrom('pattern' as const, 'accents' as const, 'sticking' as const),
   })
@@ -339,7 +339,7 @@ describe('sentence', () => {
       'Changed by line one 8th later',
       'At 4/4, swung 2:1',
     ]);
-    expect(sayPolicy(ENGLISH, closed.clash)).toBe('the ostinato’s part rests');
+    expect(sayPolicy(ENGLISH, closed.clash)).toBe('the limbs it takes rest meanwhile');
   });
 
   it('is said in the note names of the studio', () => {

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { fail, misfitsOf, ok, type Result } from '../issue';
-import { cellSetSchema, interpretationSchema, LIMB_POLICIES } from '../interpret';
+import { LIMB_POLICIES, cellSetSchema, interpretationSchema } from '../interpret';
 import { kitSchema, STYLES } from '../kit';
 import { ostinatoSchema } from '../materials';
 import { lineTextSchema } from '../reading';
@@ -125,6 +125,11 @@ export type ClosedRecipe = ClosedMember & {
 /** What is played: a reading line, or a sticking. */
 export type PlayContent = ContentOf<NonNullable<Recipe['play']>>;
 
+/** A recipe of any format as one of this, unchecked. */
+export function upgradeRecipe(json: unknown): unknown {
+  return upgrade(json, UPGRADES);
+}
+
 /** Reads what came from a link, a file or the database, in this format or an older one.
  * @returns issues `recipe-newer` for a later format, `recipe-shape` for anything else unreadable */
 export function readRecipe(json: unknown): Result<Recipe> {
@@ -132,7 +137,7 @@ export function readRecipe(json: unknown): Result<Recipe> {
   if (version > RECIPE_VERSION) {
     return fail({ code: 'recipe-newer', path: ['version'], version, known: RECIPE_VERSION });
   }
-  const parsed = recipeSchema.safeParse(upgrade(json, UPGRADES));
+  const parsed = recipeSchema.safeParse(upgradeRecipe(json));
   if (parsed.success) return ok(parsed.data);
   return fail(
     ...parsed.error.issues.slice(0, 3).map((issue) => ({

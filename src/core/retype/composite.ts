@@ -30,7 +30,8 @@ export function retypeComposite(
   };
   const read = [...rhythms, plain].map(({ means, sticking }) => ({
     means,
-    recipe: { ...recipe, play: { content: sticking } },
+    // What is typed is all that these limbs play.
+    recipe: { ...recipe, play: { content: sticking }, clash: 'throughout' as const },
   }));
   return ok(same ? [{ means: { kind: 'same' }, recipe }, ...read] : read);
 }

@@ -94,7 +94,7 @@ const recipes = fc
       { kind: 'triplets' },
       { kind: 'swung', long: 2, short: 1 },
     ),
-    clash: fc.constantFrom('rest' as const, 'merge' as const),
+    clash: fc.constantFrom('limbs' as const, 'groove' as const, 'merge' as const),
     kit: fc.constantFrom('full-kit', 'mirrored-kit', 'left-lead', 'open-handed'),
   })
   .map(({ what, over, as, changes, feel, clash, kit }): ClosedRecipe => {

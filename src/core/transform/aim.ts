@@ -38,34 +38,54 @@ type Aim = Pick<z.infer<typeof aimSchema>, 'bars' | 'times' | 'by' | 'over'> & {
  * @returns layers of their own lengths, not looped to one cycle
  * @example a one-bar ruff whose last note is to fall on beat 1 starts before the bar line */
 export function aimPhrase(layers: readonly Layer[], aim: Aim, barTicks: Tick): readonly Layer[] {
-  const looped = layers.find((layer) => layer.role === 'line');
-  if (!looped || looped.strokes.length === 0) return layers;
-  const phrase = unloopLayer(looped);
+  const aimed = aimedAt(layers, aim, barTicks);
+  if (!aimed) return layers;
+  const { looped, phrase, from, every, ticks } = aimed;
   const own = phrase.lengthTicks;
-  const bars = Math.max(aim.bars, Math.ceil((own * aim.times) / barTicks));
-  const length = tick(bars * barTicks);
-  const last = phrase.strokes.findLast((stroke) => !stroke.tail)?.at ?? 0;
-  const start = length + aim.landsTicks + (aim.by === 'end' ? 0 : own - last) - own * aim.times;
   const placed: Layer = {
     role: 'line',
     name: phrase.name,
-    lengthTicks: length,
+    lengthTicks: every,
     strokes: Array.from({ length: aim.times }, (_, pass) =>
       phrase.strokes.map((stroke): Stroke => {
-        const from = start + (pass + (stroke.tail ? 1 : 0)) * own;
-        const at = tick(wrap(from + stroke.at, length));
+        const start = from + (pass + (stroke.tail ? 1 : 0)) * own;
+        const at = tick(wrap(start + stroke.at, every));
         return asTail({ ...stroke, at }, fillsFromBefore(stroke, at));
       }),
     )
       .flat()
       .sort(inTimeOrder),
   };
-  const under = (at: number) => wrap(at - start, length) < own * aim.times;
+  const under = (at: number) => wrap(at - from, every) < ticks;
   return layers.map((layer) => {
     if (layer === looped) return placed;
     const groove = unloopLayer(layer);
     if (aim.over === 'goes on') return groove;
-    const whole = loopLayer(groove, commonCycle([groove.lengthTicks, length]));
+    const whole = loopLayer(groove, commonCycle([groove.lengthTicks, every]));
     return { ...whole, strokes: whole.strokes.filter(({ at }) => !under(at)) };
   });
+}
+
+/** Where an aimed phrase stands: from where (negative is before the start), how long, and after how many
+ * ticks again. Null where there is none. */
+export function aimedAt(
+  layers: readonly Layer[],
+  aim: Omit<Aim, 'over'>,
+  barTicks: Tick,
+): {
+  readonly looped: Layer;
+  readonly phrase: Layer;
+  readonly from: number;
+  readonly every: Tick;
+  readonly ticks: number;
+} | null {
+  const looped = layers.find((layer) => layer.role === 'line');
+  if (!looped || looped.strokes.length === 0) return null;
+  const phrase = unloopLayer(looped);
+  const own = phrase.lengthTicks;
+  const ticks = own * aim.times;
+  const every = tick(Math.max(aim.bars, Math.ceil(ticks / barTicks)) * barTicks);
+  const last = phrase.strokes.findLast((stroke) => !stroke.tail)?.at ?? 0;
+  const from = every + aim.landsTicks + (aim.by === 'end' ? 0 : own - last) - ticks;
+  return { looped, phrase, from, every, ticks };
 }

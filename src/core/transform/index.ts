@@ -1,5 +1,5 @@
 export { excerpt, onlyLimbs, openGraces, withoutOrnaments } from './build-up';
-export { aimPhrase } from './aim';
+export { aimedAt, aimPhrase } from './aim';
 export { changeSchema, isChange } from './change';
 export { addStrokes } from './add';
 export { displaceAccents, displacePattern, displaceSticking, pushStroke } from './displace';

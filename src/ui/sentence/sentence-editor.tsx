@@ -1,11 +1,11 @@
 'use client';
 
-import { useId, type ReactNode } from 'react';
+import { useEffect, useId, useRef, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { LIMB_POLICIES } from '@/core/interpret';
-import { readAs, type ClosedRecipe, type Exercise } from '@/core/recipe';
-import { sayPolicy } from '@/words';
-import { Choice, issuesAt, Trouble, useSpeech } from '../base';
+import { readAs, type ClosedRecipe, type Exercise, withFreeLimb, withPlay } from '@/core/recipe';
+import { sayAssignment, sayLimbs, sayPolicy } from '@/words';
+import { Choice, issuesAt, Trouble, useSpeech, useUndo } from '../base';
 import { AsPhrase } from './as-phrase';
 import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
 import { AddChange, ChangesPhrase } from './changes-phrase';
@@ -34,15 +34,32 @@ export function SentenceEditor({
   onSettle: () => void;
 }) {
   const { say } = useSpeech();
+  const undoable = useUndo();
+  const latest = useRef(recipe);
+  useEffect(() => {
+    latest.current = recipe;
+  });
   const clash = issuesAt(issues, 'clash');
   /** Where ending the cycle earlier is worth an offer. */
   const long =
     (exercise?.bars ?? 1) > LONG_BARS || issues.some((issue) => issue.code === 'cycle-too-long');
   const meets = clash.length > 0 || (exercise?.shared.length ?? 0) > 0;
+
+  /** Another groove may need the limb that plays the line: that it makes room is said. */
+  function changeGroove(groove: ClosedRecipe) {
+    const next = withFreeLimb(recipe, groove);
+    onChange(next);
+    if (next.as === groove.as || next.as.kind !== 'verbatim') return;
+    const player = sayAssignment(say, next.as.on);
+    undoable(say.t('screen.bench.lineGoesTo', { player }), () =>
+      onChange({ ...latest.current, as: recipe.as }),
+    );
+  }
+
   return (
     <section aria-label={say.t('screen.bench.exerciseCapital')} className="sentence flex flex-col">
       <Line label={say.t('screen.common.over')}>
-        <OverPhrase recipe={recipe} onChange={onChange} />
+        <OverPhrase recipe={recipe} onChange={changeGroove} />
         <Trouble issues={issuesAt(issues, 'over')} />
       </Line>
       <Line label={say.t('screen.common.play')}>
@@ -50,7 +67,7 @@ export function SentenceEditor({
           play={recipe.play}
           meter={recipe.meter}
           issues={issuesAt(issues, 'play')}
-          onChange={(play) => onChange({ ...recipe, play }, 'play')}
+          onChange={(play) => onChange(withPlay(recipe, play), 'play')}
           onSettle={onSettle}
         />
       </Line>
@@ -74,6 +91,9 @@ export function SentenceEditor({
       )}
       {meets && (
         <Line label={say.t('screen.common.whereLimbsMeet')}>
+          {exercise && exercise.shared.length > 0 && (
+            <span>{sayLimbs(say, exercise.shared)}: </span>
+          )}
           <Choice
             label={say.t('screen.common.whereLimbsMeet')}
             options={LIMB_POLICIES.map((policy) => ({

@@ -71,7 +71,9 @@ export const sentence = {
       '{from, number} to {to, number} {sixteenths} {by, select, length {long} other {to the next}}',
   },
   policy: {
-    rest: 'the ostinato’s part rests',
+    limbs: 'the limbs it takes rest meanwhile',
+    groove: 'the groove rests meanwhile',
+    throughout: 'the limbs it takes rest throughout',
     merge: 'both play, the louder wins',
     refuse: 'refuse',
   },

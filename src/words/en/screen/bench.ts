@@ -103,6 +103,7 @@ export const bench = {
   less: 'less',
   level: 'Level',
   levels: 'Levels',
+  lineGoesTo: 'The line goes to the {player}.',
   limb: '{label}: limb',
   limbColumn: 'limb',
   limbCapital: 'Limb',

@@ -1,0 +1,118 @@
+import { describe, expect, it } from 'vitest';
+import { must } from '../issue';
+import { SHIPPED_OSTINATOS } from '../materials';
+import { blankRecipe, expand, readAs, startOf, toggleOstinato, withFreeLimb, withPlay } from '.';
+import { freePlayer } from './free-limb';
+
+const line = { content: { text: '4. 4 8 4' } };
+
+function over(...lanes: readonly (readonly [string, string])[]) {
+  const made = lanes.map(([limb, voice]) => ({ limb, voice, slot: '8', grid: 'x-' }) as never);
+  return [{ content: { name: 'lanes', meter: '4/4', swung: false, lanes: made } }];
+}
+
+describe('freePlayer', () => {
+  it.each([
+    ['nothing', [], 'LH snare'],
+    ['a ride', [['RH', 'ride']], 'LH snare'],
+    [
+      'hi-hat and backbeat',
+      [
+        ['RH', 'hat'],
+        ['LH', 'snare'],
+      ],
+      'RF bass',
+    ],
+    [
+      'hands and bass drum on the ride',
+      [
+        ['RH', 'ride'],
+        ['LH', 'snare'],
+        ['RF', 'bass'],
+      ],
+      'LF hat-foot',
+    ],
+    [
+      'a left side',
+      [
+        ['LH', 'snare'],
+        ['LF', 'hat-foot'],
+        ['RF', 'bass'],
+      ],
+      'RH snare',
+    ],
+    [
+      'a whole groove on the hi-hat',
+      [
+        ['RH', 'hat'],
+        ['LH', 'snare'],
+        ['RF', 'bass'],
+      ],
+      'LH snare',
+    ],
+  ] as const)('over %s: %s', (_, lanes, player) => {
+    const { limb, voice } = freePlayer({ over: over(...lanes) });
+    expect(`${limb} ${voice}`).toBe(player);
+  });
+});
+
+describe('withPlay', () => {
+  it('gives a first line to a limb that is free, and leaves the groove whole', () => {
+    const base = toggleOstinato(blankRecipe(), 'hand-to-hand-right');
+    const exercise = must(expand(withPlay(base, line)));
+    expect(exercise.shared).toEqual([]);
+    const hands = exercise.strokes.filter(({ limb }) => limb === 'RH' || limb === 'LH');
+    expect(hands).toHaveLength(16);
+  });
+
+  it('leaves who was chosen alone, and a line that is there already', () => {
+    const hats = toggleOstinato(blankRecipe(), 'hand-to-hand-right');
+    const chosen = { ...hats, as: startOf('short-long') };
+    expect(withPlay(chosen, line).as).toEqual(chosen.as);
+    const there = { ...hats, play: line };
+    expect(withPlay(there, { content: { text: '4 4' } }).as).toEqual(there.as);
+  });
+
+  it.each(Object.keys(SHIPPED_OSTINATOS))(
+    'over %s takes no limb that is busy, if one is free',
+    (id) => {
+      const base = toggleOstinato(blankRecipe(), id);
+      const { limb } = freePlayer(base);
+      const busy = new Set(
+        base.over.flatMap(({ content }) => content.lanes.map((lane) => lane.limb)),
+      );
+      const hats = base.over.some(({ content }) =>
+        content.lanes.some(({ voice }) => voice === 'hat'),
+      );
+      const free = (['LH', 'RF', 'RH', ...(hats ? [] : ['LF' as const])] as const).some(
+        (one) => !busy.has(one),
+      );
+      expect(busy.has(limb)).toBe(!free);
+    },
+  );
+});
+
+describe('withFreeLimb', () => {
+  it('a line whose limb nobody chose makes room for a groove that comes later', () => {
+    const first = withPlay(blankRecipe(), line);
+    expect(first.as).toEqual(startOf('verbatim'));
+    const now = withFreeLimb(first, toggleOstinato(first, 'hand-to-hand-right'));
+    expect(now.as).toMatchObject({ on: { limb: 'RF', voice: 'bass' } });
+    const back = withFreeLimb(now, toggleOstinato(now, 'hand-to-hand-right'));
+    expect(back.as).toEqual(startOf('verbatim'));
+  });
+
+  it('one that was chosen stays', () => {
+    const chosen = { ...blankRecipe(), play: line, as: startOf('phrase-cells') };
+    const now = withFreeLimb(chosen, toggleOstinato(chosen, 'hand-to-hand-right'));
+    expect(now.as).toEqual(chosen.as);
+  });
+});
+
+describe('readAs', () => {
+  it('as written is for a limb that is free', () => {
+    const base = { ...toggleOstinato(blankRecipe(), 'hand-to-hand-left'), play: line };
+    expect(readAs(base, 'verbatim').as).toMatchObject({ on: { limb: 'RF' } });
+    expect(readAs(base, 'short-long').as).toEqual(startOf('short-long'));
+  });
+});
