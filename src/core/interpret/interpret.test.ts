@@ -193,7 +193,7 @@ describe('settleClaims', () => {
   it('refuse: says which limb, and what to do', () => {
     const refused = settle('refuse');
     expect(refused.ok ? '' : refused.issues.map((one) => sayIssue(ENGLISH, one)).join()).toBe(
-      'samba feet and short / long both need the right foot. Let the groove rest meanwhile, merge them, or choose another limb.',
+      'samba feet and short / long both need the right foot. Let the groove rest, merge them, or choose another limb.',
     );
   });
 

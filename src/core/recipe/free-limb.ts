@@ -35,7 +35,7 @@ export function freePlayer(recipe: Pick<ClosedRecipe, 'over'>): Assignment {
 }
 
 /** A line that is read as written, by a limb that is free over what keeps going. */
-export function verbatimOver(recipe: Pick<ClosedRecipe, 'over'>): ClosedRecipe['as'] {
+function verbatimOver(recipe: Pick<ClosedRecipe, 'over'>): ClosedRecipe['as'] {
   const as = startOf('verbatim');
   return as.kind === 'verbatim' ? { ...as, on: freePlayer(recipe) } : as;
 }

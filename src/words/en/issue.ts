@@ -59,7 +59,7 @@ export const issue = {
   'rule-range':
     'Rule {row, number}: nothing is from {from, number} to {to, number} {sixteenths} long. Swap the two numbers.',
   'limb-claimed':
-    '{over} and {by} both need the {limbs}. Let the groove rest meanwhile, merge them, or choose another limb.',
+    '{over} and {by} both need the {limbs}. Let the groove rest, merge them, or choose another limb.',
   'cycle-too-long':
     'The parts come round together only after {bars, number} bars; {most, number} is the most. Cut it to fewer, or shorten one of them so that it fits the bar.',
   bars: '“{text}” bars cannot be played. Type a whole number from 1 to 64.',

@@ -71,9 +71,9 @@ export const sentence = {
       '{from, number} to {to, number} {sixteenths} {by, select, length {long} other {to the next}}',
   },
   policy: {
-    limbs: 'the limbs it takes rest meanwhile',
-    groove: 'the groove rests meanwhile',
-    throughout: 'the limbs it takes rest throughout',
+    limbs: 'its part rests while the line plays',
+    groove: 'the groove rests while the line plays',
+    throughout: 'its part rests throughout',
     merge: 'both play, the louder wins',
     refuse: 'refuse',
   },
