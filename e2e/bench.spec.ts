@@ -135,6 +135,16 @@ test('a gap without a cell names its place and takes one of the proposals', asyn
   await expect(page.getByRole('option').first()).toBeHidden();
 });
 
+test('what a choice changes besides is said, with a way back', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
+  await expect(page.getByText('The feel is swung 2:1 now.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('straight');
+  await expect(page.getByRole('button', { name: /^What keeps going/ }).first()).toContainText(
+    'jazz ride',
+  );
+});
+
 test('a line goes to a limb that is free, whichever comes first', async ({ page }) => {
   await phrase(page, 'What keeps going', 'hand-to-hand 16ths, right lead');
   await page.getByLabel('Reading line').fill('4. 4 8 4');
@@ -181,7 +191,7 @@ test('displaced, mirrored, and taken back', async ({ page }) => {
   await expect(page.getByTestId('line-reading')).toHaveText('RK LRRKKR LRRK LR LR');
   await page.getByRole('button', { name: /^Take away line mirrored/ }).click();
   await expect(page.getByTestId('line-reading')).toHaveText('LK RLLKKL RLLK RL RL');
-  await page.getByRole('button', { name: 'undo' }).click();
+  await page.getByTitle('Undo (Ctrl Z)').click();
   await expect(page.getByTestId('line-reading')).toHaveText('RK LRRKKR LRRK LR LR');
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+Shift+z');
@@ -389,7 +399,7 @@ test('an ostinato is typed as a grid or a count; what reads two ways lists its r
   await phrase(page, 'What keeps going', 'K: 1 & 3 &; S: ----X--X');
   await expect(page.getByTestId('count-RF')).toHaveText('1 & 3 &');
   await expect(page.getByTestId('count-LH')).toHaveText('3 &');
-  await page.getByRole('button', { name: 'undo' }).click();
+  await page.getByTitle('Undo (Ctrl Z)').click();
   await page.getByRole('button', { name: /^What keeps going/ }).click();
   await page.keyboard.type('ride: x--');
   await expect(page.getByRole('dialog').getByRole('option')).toHaveText([
@@ -400,7 +410,7 @@ test('an ostinato is typed as a grid or a count; what reads two ways lists its r
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Readback' })).toContainText('3 bars');
-  await page.getByRole('button', { name: 'undo' }).click();
+  await page.getByTitle('Undo (Ctrl Z)').click();
   await page.getByRole('button', { name: /^What keeps going/ }).click();
   for (const [typed, says] of [
     ['zither: x-x-', '“zither” is neither a limb nor a voice.'],

@@ -210,6 +210,19 @@ function sayParts(say: Say, parts: readonly Assignment[]): string {
   );
 }
 
+/** What a choice changed besides, as it is now; empty where nothing.
+ * @example sayBesides(ENGLISH, { meter: '3/4' }) // => 'The meter is 3/4 now.' */
+export function sayBesides(say: Say, now: Partial<ClosedRecipe>): string {
+  const { meter, feel, as } = now;
+  const parts = [
+    meter && say.t('sentence.besides.meter', { meter }),
+    feel && say.t('sentence.besides.feel', { feel: sayFeel(say, feel) }),
+    as?.kind === 'verbatim' &&
+      say.t('sentence.besides.line', { player: sayAssignment(say, as.on) }),
+  ];
+  return parts.filter(Boolean).join(' ');
+}
+
 /** What happens where two parts want the same limb. */
 export function sayPolicy({ t }: Say, policy: ClosedRecipe['clash']): string {
   return t(`sentence.policy.${policy}`);

@@ -8,8 +8,8 @@ import type { InterpretationKind } from './registry';
 export const LIMB_POLICIES = ['limbs', 'groove', 'throughout', 'merge', 'refuse'] as const;
 export type LimbPolicy = (typeof LIMB_POLICIES)[number];
 
-/** Where a phrase stands in the cycle, again and again: from `from`, every so many ticks, for so long. */
-export interface Stand {
+/** A stretch of the cycle that comes again: from `from`, every so many ticks, for so long. */
+export interface Stretch {
   readonly from: number;
   readonly every: number;
   readonly ticks: number;
@@ -23,7 +23,7 @@ export interface Settled {
 }
 
 /** Applies the policy to layers looped to one cycle. It is about the time in which the phrase sounds, from
- * its first to its last stroke, each time that it stands in the cycle, and about limbs that both use then.
+ * its first to its last stroke, each time that its stretch comes, and about limbs that both use then.
  * `limbs`: the limbs that the phrase takes rest meanwhile. `groove`: all of the groove does. `merge`: both
  * play, and at one instant the louder stroke wins. `refuse`: issue `limb-claimed`. `throughout`: a limb
  * that the phrase ever takes has no groove at all.
@@ -33,18 +33,18 @@ export function settleClaims(
   over: readonly Layer[],
   line: Layer,
   {
-    stand,
+    stretch,
     claims,
     policy,
     by,
   }: {
-    readonly stand: Stand;
+    readonly stretch: Stretch;
     readonly claims: readonly Limb[];
     readonly policy: LimbPolicy;
     readonly by: InterpretationKind | 'sticking';
   },
 ): Result<Settled> {
-  const sounding = policy === 'throughout' ? () => true : soundingOf(line, stand);
+  const sounding = policy === 'throughout' ? () => true : soundingOf(line, stretch);
   const takes = policy === 'throughout' ? claims : limbsOf(line.strokes);
   const under = limbsOf(over.flatMap((layer) => layer.strokes.filter(sounding)));
   const shared = takes.filter((limb) => under.includes(limb));
@@ -70,7 +70,7 @@ export function settleClaims(
 }
 
 /** Whether something lies in the time in which the phrase sounds. */
-function soundingOf(line: Layer, { from, every, ticks }: Stand): (stroke: Stroke) => boolean {
+function soundingOf(line: Layer, { from, every, ticks }: Stretch): (stroke: Stroke) => boolean {
   const offset = ({ at }: Stroke) => wrap(at - from, every);
   const offsets = line.strokes.map(offset).filter((one) => one < ticks);
   const [first, last] = [Math.min(...offsets), Math.max(...offsets)];

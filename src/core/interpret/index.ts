@@ -1,6 +1,6 @@
 export { cellAlternates, firstAlternates } from './cell-alternates';
 export { LIMB_POLICIES, settleClaims } from './claims';
-export type { Stand } from './claims';
+export type { Stretch } from './claims';
 export { USUAL_CELLS } from './data';
 export { cellFor, cellSetSchema, cellsOf } from './phrase-cells';
 export { claimsOf, interpret, interpretationSchema, readsAs } from './registry';

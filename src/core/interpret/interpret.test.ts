@@ -173,9 +173,9 @@ describe('settleClaims', () => {
     stroke('RF', 4, 'normal'),
     stroke('LH', 8, 'normal'),
   );
-  const stand = { from: 0, every: quarters(4), ticks: quarters(4) };
+  const stretch = { from: 0, every: quarters(4), ticks: quarters(4) };
   const settle = (policy: LimbPolicy, on = line, groove = over) =>
-    settleClaims(groove, on, { stand, claims: ['LH', 'RF'], policy, by: 'short-long' });
+    settleClaims(groove, on, { stretch, claims: ['LH', 'RF'], policy, by: 'short-long' });
 
   it.each(['limbs', 'throughout'] as const)('%s: what the line takes rests', (policy) => {
     const settled = must(settle(policy));
@@ -197,7 +197,7 @@ describe('settleClaims', () => {
     );
   });
 
-  it('is about the time in which the phrase sounds, each time that it stands there', () => {
+  it('is about the time in which the phrase sounds, each time it comes', () => {
     const feet = layer('over', ...[0, 4, 8, 12].map((slot) => stroke('RF', slot, 'normal')));
     const ride = layer('over', ...[0, 4, 8, 12].map((slot) => stroke('RH', slot, 'normal')));
     const fill = layer('line', stroke('RF', 7, 'normal'), stroke('LH', 8, 'normal'));
@@ -216,12 +216,12 @@ describe('settleClaims', () => {
     expect(left('throughout')).toEqual([[], [0, 4, 8, 12]]);
   });
 
-  it('a phrase that stands over the seam leaves the middle alone', () => {
+  it('a phrase over the seam leaves the middle alone', () => {
     const feet = layer('over', ...[0, 4, 8, 12].map((slot) => stroke('RF', slot, 'normal')));
     const pickup = layer('line', stroke('RF', 0, 'accent'), stroke('RF', 15, 'normal'));
     const over = { from: 14 * sixteenth, every: quarters(4), ticks: 4 * sixteenth };
     const settled = settleClaims([feet], pickup, {
-      stand: over,
+      stretch: over,
       claims: ['RF'],
       policy: 'limbs',
       by: 'sticking',

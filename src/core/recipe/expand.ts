@@ -7,7 +7,7 @@ import {
   settleClaims,
   type InterpretationOptions,
   type Reading,
-  type Stand,
+  type Stretch,
 } from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
@@ -151,7 +151,7 @@ function settle(
   const settled =
     line && phrase
       ? settleClaims(under, line, {
-          stand: (aims ? standOf(parts, aim, bar) : null) ?? passesOf(line),
+          stretch: (aims ? stretchOf(parts, aim, bar) : null) ?? passesOf(line),
           claims: early.reduce(moveClaims, phrase.claims),
           policy: recipe.clash,
           by: phrase.by,
@@ -202,17 +202,17 @@ function settle(
   });
 }
 
-/** A phrase that was not placed stands in the cycle over and over. */
-function passesOf(line: Layer): Stand {
+/** A phrase that was not placed goes round through the whole cycle. */
+function passesOf(line: Layer): Stretch {
   const own = line.ownTicks ?? line.lengthTicks;
   return { from: 0, every: own, ticks: own };
 }
 
-function standOf(
+function stretchOf(
   parts: readonly Layer[],
   aim: Extract<Change, { kind: 'aim' }>,
   bar: Tick,
-): Stand | null {
+): Stretch | null {
   return aimedAt(parts, { ...aim, landsTicks: aim.lands * slotTicks(aim.slot) }, bar);
 }
 

@@ -66,7 +66,7 @@ export function aimPhrase(layers: readonly Layer[], aim: Aim, barTicks: Tick): r
   });
 }
 
-/** Where an aimed phrase stands: from where (negative is before the start), how long, and after how many
+/** Where an aimed phrase lies: from where (negative is before the start), how long, and after how many
  * ticks again. Null where there is none. */
 export function aimedAt(
   layers: readonly Layer[],

@@ -3,8 +3,15 @@
 import { useEffect, useId, useRef, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { LIMB_POLICIES } from '@/core/interpret';
-import { readAs, type ClosedRecipe, type Exercise, withFreeLimb, withPlay } from '@/core/recipe';
-import { sayAssignment, sayLimbs, sayPolicy } from '@/words';
+import {
+  changedBesides,
+  readAs,
+  type ClosedRecipe,
+  type Exercise,
+  withFreeLimb,
+  withPlay,
+} from '@/core/recipe';
+import { sayBesides, sayLimbs, sayPolicy } from '@/words';
 import { Choice, issuesAt, Trouble, useSpeech, useUndo } from '../base';
 import { AsPhrase } from './as-phrase';
 import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
@@ -45,21 +52,22 @@ export function SentenceEditor({
     (exercise?.bars ?? 1) > LONG_BARS || issues.some((issue) => issue.code === 'cycle-too-long');
   const meets = clash.length > 0 || (exercise?.shared.length ?? 0) > 0;
 
-  /** Another groove may need the limb that plays the line: that it makes room is said. */
-  function changeGroove(groove: ClosedRecipe) {
-    const next = withFreeLimb(recipe, groove);
+  /** Changes what is meant; what that changes besides is said, with a way back. */
+  function change(next: ClosedRecipe, meant: keyof ClosedRecipe) {
     onChange(next);
-    if (next.as === groove.as || next.as.kind !== 'verbatim') return;
-    const player = sayAssignment(say, next.as.on);
-    undoable(say.t('screen.bench.lineGoesTo', { player }), () =>
-      onChange({ ...latest.current, as: recipe.as }),
-    );
+    const { now, was } = changedBesides(recipe, next, [meant]);
+    const said = sayBesides(say, now);
+    if (said === '') return;
+    undoable(said, () => onChange({ ...latest.current, ...was }));
   }
 
   return (
     <section aria-label={say.t('screen.bench.exerciseCapital')} className="sentence flex flex-col">
       <Line label={say.t('screen.common.over')}>
-        <OverPhrase recipe={recipe} onChange={changeGroove} />
+        <OverPhrase
+          recipe={recipe}
+          onChange={(groove) => change(withFreeLimb(recipe, groove), 'over')}
+        />
         <Trouble issues={issuesAt(issues, 'over')} />
       </Line>
       <Line label={say.t('screen.common.play')}>
@@ -84,7 +92,7 @@ export function SentenceEditor({
               recipe={recipe}
               issues={issuesAt(issues, 'as')}
               onChange={(as) => onChange({ ...recipe, as })}
-              onRead={(id) => onChange(readAs(recipe, id))}
+              onRead={(id) => change(readAs(recipe, id), 'as')}
             />
           )}
         </Line>

@@ -70,6 +70,11 @@ export const sentence = {
     between:
       '{from, number} to {to, number} {sixteenths} {by, select, length {long} other {to the next}}',
   },
+  besides: {
+    meter: 'The meter is {meter} now.',
+    feel: 'The feel is {feel} now.',
+    line: 'The line goes to the {player}.',
+  },
   policy: {
     limbs: 'its part rests while the line plays',
     groove: 'the groove rests while the line plays',

@@ -103,7 +103,6 @@ export const bench = {
   less: 'less',
   level: 'Level',
   levels: 'Levels',
-  lineGoesTo: 'The line goes to the {player}.',
   limb: '{label}: limb',
   limbColumn: 'limb',
   limbCapital: 'Limb',
