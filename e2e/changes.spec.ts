@@ -87,6 +87,20 @@ test('a sticking, and a composite, are typed; what reads two ways lists its read
   await expect(page.getByTestId('composite')).toHaveText('T L R L T L R L');
 });
 
+test('a sticking that is typed anew keeps what was chosen for its letters', async ({ page }) => {
+  const line = page.getByLabel('Reading line');
+  await line.fill('RLRR LRLL');
+  await line.press('Escape');
+  const as = page.getByRole('group', { name: 'As', exact: true });
+  await phrase(page, 'Accents', 'no accents');
+  await expect(as).toContainText('no accents');
+  for (const typed of ['RLL RLL', '4 8 8', '', 'RLRL']) {
+    await line.fill(typed);
+    await line.press('Escape');
+  }
+  await expect(as).toContainText('no accents');
+});
+
 test('what is read back is typed anew where it stands', async ({ page }) => {
   await phrase(page, 'What keeps going', 'rock in 8ths');
   await page.getByRole('button', { name: 'Count of the right foot: 1 3' }).click();

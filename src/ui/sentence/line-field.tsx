@@ -6,7 +6,7 @@ import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'rea
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
-import { compositeReadings, looksSticking, stickingStart } from '@/core/sticking';
+import { compositeReadings, looksSticking, stickingStart, type Sticking } from '@/core/sticking';
 import { parseMeter } from '@/core/time';
 import { type Say, sayAgainst, sayMaterial, sayNote, saySubdivision } from '@/words';
 import { Pop, Trouble, useSpeech } from '../base';
@@ -57,6 +57,10 @@ export function LineField({
   const lines = useMaterials('line');
   const stickings = useMaterials('sticking');
   const text = play ? textOf(play.content) : '';
+  // While somebody types, what was chosen for the letters is kept over what is no sticking yet.
+  const sticking = play && 'sticking' in play.content ? play.content : null;
+  const [kept, setKept] = useState(sticking);
+  if (sticking && sticking !== kept) setKept(sticking);
   const round = roundOf({ play, meter });
   const offersNow = () => offersFor(text, meter, lines, stickings, say);
   const offers = open ? offersNow() : [];
@@ -104,7 +108,7 @@ export function LineField({
           value={text}
           onChange={(event) => {
             const next = event.target.value;
-            onChange(next === '' ? null : { content: readPlay(next, play) });
+            onChange(next === '' ? null : { content: readPlay(next, kept) });
             setOpen(true);
             setActive(null);
           }}
@@ -113,6 +117,7 @@ export function LineField({
           onBlur={() => {
             setOpen(false);
             setActive(null);
+            setKept(sticking);
             onSettle();
           }}
         />
@@ -169,9 +174,9 @@ function textOf(content: PlayContent): string {
 
 /** What typed text is: limb letters are a sticking, all else a line. A sticking keeps how it is
  * played while it is typed. */
-function readPlay(text: string, before: Play): PlayContent {
+/** @param kept the sticking that is typed anew */
+function readPlay(text: string, kept: Sticking | null): PlayContent {
   if (!looksSticking(text)) return { text };
-  const kept = before && 'sticking' in before.content ? before.content : null;
   return kept ? { ...kept, name: undefined, sticking: text } : stickingStart(text);
 }
 
