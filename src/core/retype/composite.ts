@@ -2,7 +2,7 @@ import { spokenComposite } from '../analysis';
 import { ok, type Result } from '../issue';
 import type { Limb } from '../kit';
 import type { ClosedRecipe, Exercise } from '../recipe';
-import { compositeReadings, parsePhrase, stickingStart } from '../sticking';
+import { compositeReadings, parsePhrase, typedSticking } from '../sticking';
 import { tidy, type Retyped } from './retyped';
 
 /** Letters typed where the composite stands: a rhythm of two limbs that reads so, or a sticking in even
@@ -22,11 +22,11 @@ export function retypeComposite(
   const joined = even.value.cells.join('');
   const rhythms = compositeReadings(joined, exercise.meter).map((reading) => ({
     means: { kind: 'rhythm' as const, ...reading },
-    sticking: { ...stickingStart(reading.sticking), slot: reading.slot, accents: 'none' as const },
+    sticking: { ...typedSticking(reading.sticking), slot: reading.slot },
   }));
   const plain = {
     means: { kind: 'even' as const, sticking: joined },
-    sticking: stickingStart(joined),
+    sticking: typedSticking(joined),
   };
   const read = [...rhythms, plain].map(({ means, sticking }) => ({
     means,

@@ -16,7 +16,7 @@ import {
   mirrorLetters,
   parsePhrase,
   saySlot,
-  stickingStart,
+  typedSticking,
   type StickingSlot,
 } from '../sticking';
 import { SUBDIVISIONS } from '../time';
@@ -97,7 +97,7 @@ function readsAs(recipe: ClosedRecipe, typed: string): boolean {
 function stickingOf(recipe: ClosedRecipe, exercise: Exercise, typed: string) {
   const before: PlayContent | undefined = recipe.play?.content;
   const { as } = recipe;
-  const kept = before && 'sticking' in before ? before : stickingStart('');
+  const kept = before && 'sticking' in before ? before : typedSticking('');
   const voices =
     as.kind === 'phrase-cells' && kept !== before
       ? { RH: as.voices.R, LH: as.voices.L, RF: as.voices.K, LF: as.voices.F }
@@ -165,7 +165,7 @@ function retypeVoices(
   const read = letters.map(voicesOf);
   const wrong = letters.find((_, index) => read[index] === null);
   if (wrong !== undefined && looksSticking(typed)) {
-    const played = { ...recipe, play: { content: stickingStart(typed) } };
+    const played = { ...recipe, play: { content: typedSticking(typed) } };
     return ok([{ means: { kind: 'text', text: typed }, recipe: played }]);
   }
   const misfit = words.some((word, index) => !fits(word, letters[index] ?? '', read[index] ?? []));

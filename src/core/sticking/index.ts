@@ -1,7 +1,7 @@
 export { compositeReadings } from './composite';
 export { fittings, nextLead } from './fit';
 export { limbsOfLetter, looksSticking, mirrorLetters, ornamentMark, parsePhrase } from './parse';
-export { stickingLayer, stickingSchema, stickingStart, saySlot } from './play';
+export { stickingLayer, stickingSchema, stickingStart, saySlot, typedSticking } from './play';
 export type { CompositeReading } from './composite';
 export type { Lead } from './fit';
 export type { StickingSlot } from './parse';

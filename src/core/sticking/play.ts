@@ -42,7 +42,7 @@ export const stickingSchema = z.strictObject({
 
 export type Sticking = Readonly<z.infer<typeof stickingSchema>>;
 
-/** A sticking as it is first typed: 16ths on the snare, each cell accented, the full cycle. */
+/** A sticking as it is practised: 16ths on the snare, each cell accented, the full cycle. */
 export function stickingStart(sticking: string): Sticking {
   return {
     sticking,
@@ -54,6 +54,11 @@ export function stickingStart(sticking: string): Sticking {
     ending: '',
     sides: 'written',
   };
+}
+
+/** A sticking as somebody types it: nothing is accented but what they mark. */
+export function typedSticking(sticking: string): Sticking {
+  return { ...stickingStart(sticking), accents: 'none', soft: 'normal' };
 }
 
 /** A sticking as a layer. Its length is the phrase's own, or the bars it is fitted to, twice that

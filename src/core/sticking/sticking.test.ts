@@ -13,6 +13,7 @@ import {
   parsePhrase,
   stickingLayer,
   stickingStart,
+  typedSticking,
   type Sticking,
 } from '.';
 
@@ -111,5 +112,17 @@ describe('stickings typed and read back', () => {
       ok: false,
       issues: [{ code: 'sticking-token', token: 'X', at: 2 }],
     });
+  });
+});
+
+describe('typedSticking', () => {
+  it('accents what is marked, and nothing else', () => {
+    const dynamics = (text: string) =>
+      must(stickingLayer(typedSticking(text), fourFour)).strokes.map(({ dynamic }) => dynamic);
+    expect(new Set(dynamics('RLRR LRLL'))).toEqual(new Set(['normal']));
+    expect(dynamics('>RLRR L>RLL')).toEqual([
+      ...['accent', 'normal', 'normal', 'normal'],
+      ...['normal', 'accent', 'normal', 'normal'],
+    ]);
   });
 });

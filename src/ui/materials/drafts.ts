@@ -1,7 +1,7 @@
 import { FULL_KIT } from '@/core/kit';
 import type { Material, MaterialKind } from '@/core/materials';
 import { ANY_NOTE } from '@/core/recipe';
-import { stickingStart } from '@/core/sticking';
+import { typedSticking } from '@/core/sticking';
 import type { MaterialId } from '@/core/studio';
 import type { Say } from '@/words';
 import type { MaterialDraft } from './shelf';
@@ -17,7 +17,7 @@ const FIRST: { readonly [Kind in MaterialKind]: Extract<MaterialDraft, { kind: K
     content: { meter: '4/4', swung: false, lanes: [] },
   },
   line: { ...NEW, kind: 'line', meter: '4/4', content: { text: '' } },
-  sticking: { ...NEW, kind: 'sticking', content: stickingStart('') },
+  sticking: { ...NEW, kind: 'sticking', content: typedSticking('') },
   cells: {
     ...NEW,
     kind: 'cells',

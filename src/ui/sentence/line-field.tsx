@@ -6,7 +6,7 @@ import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'rea
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
-import { compositeReadings, looksSticking, stickingStart, type Sticking } from '@/core/sticking';
+import { compositeReadings, looksSticking, typedSticking, type Sticking } from '@/core/sticking';
 import { parseMeter } from '@/core/time';
 import { type Say, sayAgainst, sayMaterial, sayNote, saySubdivision } from '@/words';
 import { Pop, Trouble, useSpeech } from '../base';
@@ -177,7 +177,7 @@ function textOf(content: PlayContent): string {
 /** @param kept the sticking that is typed anew */
 function readPlay(text: string, kept: Sticking | null): PlayContent {
   if (!looksSticking(text)) return { text };
-  return kept ? { ...kept, name: undefined, sticking: text } : stickingStart(text);
+  return kept ? { ...kept, name: undefined, sticking: text } : typedSticking(text);
 }
 
 const MOST_OFFERS = 60;
@@ -225,7 +225,7 @@ function compositeOffers(text: string, meterText: string, say: Say): readonly Of
     key: `${sticking} ${slot}`,
     name: sayAgainst(say, { right, left }),
     text: say.t('screen.bench.stickingInGrid', { sticking, grid: saySubdivision(say, slot) }),
-    play: { content: { ...stickingStart(sticking), slot, accents: 'none' } },
+    play: { content: { ...typedSticking(sticking), slot } },
   }));
 }
 

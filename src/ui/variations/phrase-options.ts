@@ -13,7 +13,7 @@ import { STYLES } from '@/core/kit';
 import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { parseLine } from '@/core/reading';
 import { INTERPRETATION_STARTS, startOf, type ClosedRecipe } from '@/core/recipe';
-import { looksSticking, parsePhrase, stickingStart } from '@/core/sticking';
+import { looksSticking, parsePhrase, typedSticking } from '@/core/sticking';
 import { parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
 import {
@@ -166,7 +166,7 @@ function playOptions(
       const meter = parseMeter(base.meter);
       const typed = text.trim();
       if (looksSticking(typed) && parsePhrase(typed, '16').ok) {
-        const value = written({ content: stickingStart(typed) });
+        const value = written({ content: typedSticking(typed) });
         return [{ value, text: typed, hint: say.t('screen.variations.stickingTyped') }];
       }
       if (!meter.ok || !parseLine(typed, meter.value).ok) return [];
