@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
 import { SHIPPED_OSTINATOS } from '../materials';
+import { typedSticking } from '../sticking';
 import { blankRecipe, expand, readAs, startOf, toggleOstinato, withFreeLimb, withPlay } from '.';
 import { freePlayer } from './free-limb';
 
@@ -100,6 +101,12 @@ describe('withFreeLimb', () => {
     expect(now.as).toMatchObject({ on: { limb: 'RF', voice: 'bass' } });
     const back = withFreeLimb(now, toggleOstinato(now, 'hand-to-hand-right'));
     expect(back.as).toEqual(startOf('verbatim'));
+  });
+
+  it('a sticking has its limbs itself', () => {
+    const first = withPlay(blankRecipe(), { content: typedSticking('RLRR LRLL') });
+    const now = withFreeLimb(first, toggleOstinato(first, 'hand-to-hand-right'));
+    expect(now.as).toEqual(blankRecipe().as);
   });
 
   it('one that was chosen stays', () => {

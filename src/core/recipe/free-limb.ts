@@ -45,10 +45,15 @@ function isAsStarted({ as }: ClosedRecipe, over: ClosedRecipe['over']): boolean 
   return JSON.stringify(as) === JSON.stringify(verbatimOver({ over }));
 }
 
+/** Whether it is a line that is played: a sticking has its limbs itself. */
+function isLine(play: ClosedRecipe['play']): boolean {
+  return play !== null && !('sticking' in play.content);
+}
+
 /** The recipe with something to play. Where nothing was to play and nobody has said how it is read, a limb
  * plays it that is free. */
 export function withPlay(recipe: ClosedRecipe, play: ClosedRecipe['play']): ClosedRecipe {
-  const starts = recipe.play === null && isAsStarted(recipe, []);
+  const starts = recipe.play === null && isLine(play) && isAsStarted(recipe, []);
   return { ...recipe, play, ...(starts && { as: verbatimOver(recipe) }) };
 }
 
@@ -56,7 +61,7 @@ export function withPlay(recipe: ClosedRecipe, play: ClosedRecipe['play']): Clos
  * free now.
  * @param before the recipe with the groove that it had */
 export function withFreeLimb(before: ClosedRecipe, now: ClosedRecipe): ClosedRecipe {
-  const follows = now.play !== null && before.as === now.as && isAsStarted(before, before.over);
+  const follows = isLine(now.play) && before.as === now.as && isAsStarted(before, before.over);
   return follows ? { ...now, as: verbatimOver(now) } : now;
 }
 
