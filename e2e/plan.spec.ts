@@ -122,9 +122,7 @@ test('a session is dragged to another date', async ({ page }) => {
 test.describe('on a tablet', () => {
   test.use({ hasTouch: true, viewport: { width: 800, height: 1280 } });
 
-  test('a session is moved by a finger that rests on it; one that scrolls moves nothing', async ({
-    page,
-  }) => {
+  test('a session is moved by a finger that rests on it', async ({ page }) => {
     await lookAs(page, 'Deniz');
     await page.goto('/plan');
     const cells = page.getByRole('group', { name: 'Dates' }).getByRole('button');
@@ -146,11 +144,6 @@ test.describe('on a tablet', () => {
         touchPoints: at as { x: number; y: number }[],
       });
     const [from, to] = [await centreOf(15), await centreOf(16)];
-
-    await touch('touchStart', [from]);
-    await touch('touchMove', [to]);
-    await touch('touchEnd', []);
-    await expect(cells.nth(15)).toHaveAccessibleName(/25 minutes/);
 
     await touch('touchStart', [from]);
     await expect(cells.nth(15)).toHaveAttribute('data-dragged', 'true');
