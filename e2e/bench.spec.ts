@@ -165,7 +165,7 @@ test('two claims on one limb: rest, merge, or refuse with the limbs named', asyn
   await page.getByLabel('Reading line').fill('4 8 8 4 4');
   await page.getByLabel('Reading line').press('Escape');
   const meets = page.getByRole('group', { name: 'Where limbs meet' });
-  await expect(meets).toContainText('left hand: its part rests while the line plays');
+  await expect(meets).toContainText('left hand: the groove’s part rests while the line plays');
   await expect(page.getByTestId('count-LH')).toHaveText('1 2 & 3 4');
   await phrase(page, 'Where limbs meet', 'refuse');
   await expect(meets.getByRole('alert')).toContainText(

@@ -5,6 +5,7 @@ import { SPACINGS } from '../placement';
 import {
   axisSchemas,
   close,
+  isRecord,
   recipeSchema,
   upgradeRecipe,
   type ClosedRecipe,
@@ -152,21 +153,17 @@ export function readFamily(json: unknown): Result<Family> {
 
 /** Brings the recipe of a family, and what its axes hold, up to the newest format of recipes. */
 function upgradeFamily(json: unknown): unknown {
-  if (!isFields(json) || !isFields(json.base) || !Array.isArray(json.axes)) return json;
+  if (!isRecord(json) || !isRecord(json.base) || !Array.isArray(json.axes)) return json;
   const { base, axes } = json;
   const axesNow = axes.map((axis: unknown) => {
-    if (!isFields(axis) || axis.at !== 'clash' || !Array.isArray(axis.values)) return axis;
+    if (!isRecord(axis) || axis.at !== 'clash' || !Array.isArray(axis.values)) return axis;
     const values = axis.values.map((clash: unknown) => {
       const now = upgradeRecipe({ version: base.version, clash });
-      return isFields(now) ? now.clash : clash;
+      return isRecord(now) ? now.clash : clash;
     });
     return { ...axis, values };
   });
   return { ...json, base: upgradeRecipe(base), axes: axesNow };
-}
-
-function isFields(json: unknown): json is Readonly<Record<string, unknown>> {
-  return typeof json === 'object' && json !== null && !Array.isArray(json);
 }
 
 function closeAxis(axis: OpenAxis, base: Recipe): Result<Axis> {

@@ -9,6 +9,7 @@ export {
   withWrittenSwing,
 } from './blank';
 export { readAs, withFreeLimb, withPlay } from './free-limb';
+export { isRecord } from './upgrades';
 export { changedBesides } from './besides';
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';

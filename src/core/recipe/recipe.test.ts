@@ -339,7 +339,7 @@ describe('sentence', () => {
       'Changed by line one 8th later',
       'At 4/4, swung 2:1',
     ]);
-    expect(sayPolicy(ENGLISH, closed.clash)).toBe('its part rests while the line plays');
+    expect(sayPolicy(ENGLISH, closed.clash)).toBe('the groove’s part rests while the line plays');
   });
 
   it('is said in the note names of the studio', () => {

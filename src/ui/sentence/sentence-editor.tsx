@@ -61,6 +61,20 @@ export function SentenceEditor({
     undoable(said, () => onChange({ ...latest.current, ...was }));
   }
 
+  const policy = (
+    <Choice
+      label={say.t('screen.common.whereLimbsMeet')}
+      options={LIMB_POLICIES.map((one) => ({
+        value: one,
+        text: sayPolicy(say, one),
+      }))}
+      value={recipe.clash}
+      onChoose={(clash) => onChange({ ...recipe, clash })}
+    >
+      {sayPolicy(say, recipe.clash)}
+    </Choice>
+  );
+
   return (
     <section aria-label={say.t('screen.bench.exerciseCapital')} className="sentence flex flex-col">
       <Line label={say.t('screen.common.over')}>
@@ -99,20 +113,12 @@ export function SentenceEditor({
       )}
       {meets && (
         <Line label={say.t('screen.common.whereLimbsMeet')}>
-          {exercise && exercise.shared.length > 0 && (
-            <span>{sayLimbs(say, exercise.shared)}: </span>
-          )}
-          <Choice
-            label={say.t('screen.common.whereLimbsMeet')}
-            options={LIMB_POLICIES.map((policy) => ({
-              value: policy,
-              text: sayPolicy(say, policy),
-            }))}
-            value={recipe.clash}
-            onChoose={(policy) => onChange({ ...recipe, clash: policy })}
-          >
-            {sayPolicy(say, recipe.clash)}
-          </Choice>
+          {exercise && exercise.shared.length > 0
+            ? say.t.rich('screen.bench.limbsThatMeet', {
+                limbs: sayLimbs(say, exercise.shared),
+                policy: () => policy,
+              })
+            : policy}
           <Trouble issues={clash} />
         </Line>
       )}

@@ -76,9 +76,9 @@ export const sentence = {
     line: 'The line goes to the {player}.',
   },
   policy: {
-    limbs: 'its part rests while the line plays',
-    groove: 'the groove rests while the line plays',
-    throughout: 'its part rests throughout',
+    limbs: 'the groove’s part rests while the line plays',
+    groove: 'the whole groove rests while the line plays',
+    throughout: 'the groove’s part rests throughout',
     merge: 'both play, the louder wins',
     refuse: 'refuse',
   },

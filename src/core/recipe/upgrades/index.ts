@@ -1,2 +1,2 @@
-export { upgrade, versionOf } from './upgrade';
+export { isRecord, upgrade, versionOf } from './upgrade';
 export { UPGRADES } from './steps';

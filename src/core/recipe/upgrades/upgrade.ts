@@ -2,7 +2,7 @@
  * leaves what it does not know as it is: the schema has the last word. The version is raised for it. */
 export type Upgrade = (recipe: Readonly<Record<string, unknown>>) => Record<string, unknown>;
 
-function isRecord(json: unknown): json is Record<string, unknown> {
+export function isRecord(json: unknown): json is Record<string, unknown> {
   return typeof json === 'object' && json !== null && !Array.isArray(json);
 }
 

@@ -104,6 +104,7 @@ export const bench = {
   level: 'Level',
   levels: 'Levels',
   limb: '{label}: limb',
+  limbsThatMeet: '{limbs}: <policy></policy>',
   limbColumn: 'limb',
   limbCapital: 'Limb',
   limbs: 'Limbs',
