@@ -86,7 +86,7 @@ const KNOWN: readonly RegExp[] = [
   // How a feel and syllables are typed.
   /time\/(feel|syllables)\.ts/,
   // Names of choices in recipes.
-  /transform\/orchestrate\.ts:\d+ (on|off) the beat$/,
+  /transform\/(data|orchestrate)\.ts:\d+ (on|off) the beat$/,
   // Our own name, looks, and what is typed to name variations.
   /Mivvel$|1px solid|z-50|\{n\} \{all\}$/,
 ];

@@ -13,7 +13,7 @@ import {
 import { letterOf, LIMBS, type Limb } from '@/core/kit';
 import { DYNAMICS, type Layer } from '@/core/pattern';
 import { type Exercise, type Member } from '@/core/recipe';
-import { isChange } from '@/core/transform';
+import { changeThatAdded } from '@/core/transform';
 import {
   countMark,
   gcd,
@@ -136,9 +136,10 @@ function ofTogether({ t }: Say, exercise: Exercise): readonly string[] {
   ];
 }
 
-function sayLayer(say: Say, { added, name }: Layer): string {
-  if (added && isChange(added)) return sayChange(say, added);
-  return sayNamed(say, name) || say.t('readback.derived.added');
+function sayLayer(say: Say, layer: Layer): string {
+  const change = changeThatAdded(layer);
+  if (change) return sayChange(say, change);
+  return sayNamed(say, layer.name) || say.t('readback.derived.added');
 }
 
 function ofCycle(say: Say, exercise: Exercise, tempo: Tempo): readonly string[] {

@@ -6,12 +6,12 @@ import {
   soundKey,
   strokeCode,
 } from '../analysis';
-import { type AxisName, type Issue } from '../issue';
+import type { AxisName, Issue } from '../issue';
 import { VOICE_IDS } from '../kit';
 import { expand, type Exercise } from '../recipe';
 import { tempoFor, type Bpm } from '../time';
 import { memberAt, memberRecipe, type Member, type OpenedFamily } from './members';
-import { type AxisValue } from './axis';
+import type { AxisValue } from './axis';
 
 /** A member that can be played, with what ordering and folding need of it. */
 export interface Played extends Member {

@@ -1,24 +1,35 @@
-import * as z from 'zod/mini';
-
 declare const idBrand: unique symbol;
 
 /** A sortable random string, branded with what it names. */
 export type Id<Kind extends string> = string & { readonly [idBrand]: Kind };
 
 export type StudioId = Id<'studio'>;
+
 export type PersonId = Id<'person'>;
+
 export type FamilyId = Id<'family'>;
+
 export type ExerciseId = Id<'exercise'>;
+
 export type ProgramId = Id<'program'>;
+
 export type ItemId = Id<'item'>;
+
 export type AssignmentId = Id<'assignment'>;
+
 export type SessionId = Id<'session'>;
+
 export type EntryId = Id<'entry'>;
+
 export type MaterialId = Id<'material'>;
+
+export const ID = /^[0-9a-hjkmnp-tv-z]{22}$/;
 
 /** Crockford's base 32: sorts like the numbers it writes, no letters that look alike. */
 const LETTERS = '0123456789abcdefghjkmnpqrstvwxyz';
+
 const TIME_LETTERS = 10;
+
 const RANDOM_LETTERS = 12;
 
 /** 22 letters: ten of the instant, twelve random. Later ids sort after earlier ones.
@@ -38,16 +49,6 @@ export function afterId<Kind extends string>(id: Id<Kind>): Id<Kind> {
   const kept = id.replace(/z+$/, '');
   const next = LETTERS[LETTERS.indexOf(kept.at(-1) ?? '') + 1] ?? '';
   return (kept.slice(0, -1) + next).padEnd(id.length, '0') as Id<Kind>;
-}
-
-const ID = /^[0-9a-hjkmnp-tv-z]{22}$/;
-
-/** Checks an id that came from outside. */
-export function idSchema<Kind extends string>() {
-  return z.pipe(
-    z.string().check(z.regex(ID)),
-    z.transform((id) => id as Id<Kind>),
-  );
 }
 
 /** An id from an address; null when it cannot be one. */

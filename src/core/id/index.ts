@@ -1,4 +1,5 @@
-export { afterId, idSchema, makeId, parseId } from './id';
+export { afterId, makeId, parseId } from './id';
+export { idSchema } from './id-schema';
 export type {
   AssignmentId,
   EntryId,

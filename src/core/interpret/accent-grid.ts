@@ -1,24 +1,11 @@
-import * as z from 'zod/mini';
 import { fail, ok, type Issue } from '../issue';
-import { STICKING_LETTERS, type Limb, type StickingLetter, voiceSchema } from '../kit';
+import { STICKING_LETTERS, type Limb, type StickingLetter } from '../kit';
 import { makeStroke, type Dynamic, type Provenance, type Stroke } from '../pattern';
 import { lineTicks, onsets } from '../reading';
-import { slotTicks, tick, subdivisionSchema } from '../time';
+import { slotTicks, tick } from '../time';
+import type { AccentGridOptions } from './accent-grid-schema';
 import { gridPlace, offGridIssue, placeInSlots } from './grid-place';
 import type { Interpretation } from './types';
-
-export const accentGridSchema = z.strictObject({
-  kind: z.literal('accent-grid'),
-  /** What the hands fill: 16ths, or 8th triplets when the line is to swing. */
-  grid: subdivisionSchema,
-  /** Limb letters that go round slot by slot, from the start of the line; `RL` alternates. */
-  sticking: z.string().check(z.regex(/^[RLKF]{1,32}$/)),
-  voice: voiceSchema,
-  /** Every stroke that is no accent becomes two of the same hand. */
-  doubled: z.boolean(),
-});
-
-type AccentGridOptions = z.infer<typeof accentGridSchema>;
 
 /** The line as accents in a filled grid: every slot is played, the notes of the line loudest.
  * @example `4. 4 8 4` in 8th triplets // => XggggXggXXgg */

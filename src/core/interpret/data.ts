@@ -1,4 +1,4 @@
-import type { CellSet } from './phrase-cells';
+import type { CellSet } from './phrase-cells-schema';
 
 /** The usual phrase cells by gap in 16ths; common practice, no source. Seven and nine have no
  * usual cell: the teacher chooses one. */

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayIssue } from '@/words';
 import { must } from '../issue';
 import { letterOf } from '../kit';
-import { type Layer, type Stroke } from '../pattern';
+import type { Layer, Stroke } from '../pattern';
 import { parseLine } from '../reading';
 import { parseMeter, quarters, tick } from '../time';
 import {

@@ -1,26 +1,11 @@
-import * as z from 'zod/mini';
-import { list } from '../shape';
 import { fail, ok, type Issue } from '../issue';
-import { assignmentSchema, type Limb } from '../kit';
+import type { Limb } from '../kit';
 import { makeStroke, type Stroke } from '../pattern';
 import { lineTicks, onsets } from '../reading';
-import { slotTicks, tick, subdivisionSchema } from '../time';
+import { slotTicks, tick } from '../time';
 import { gridPlace, offGridIssue, placeInSlots } from './grid-place';
+import type { LineFillOptions } from './line-fill-schema';
 import type { Interpretation } from './types';
-
-export const lineFillSchema = z.strictObject({
-  kind: z.literal('line-fill'),
-  /** Who plays the short notes of the line; two together double it. */
-  short: list(assignmentSchema, 1, 2),
-  /** Who plays the long ones; the same as `short` where length does not matter. */
-  long: list(assignmentSchema, 1, 2),
-  longFrom: subdivisionSchema,
-  /** Who plays every slot that the line leaves, low. */
-  fill: assignmentSchema,
-  grid: subdivisionSchema,
-});
-
-type LineFillOptions = z.infer<typeof lineFillSchema>;
 
 /** The line on one limb or two, every other slot filled low by another: one hand against the
  * other, cymbal and bass drum against the snare, left-hand triplets around short and long.

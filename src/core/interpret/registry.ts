@@ -1,32 +1,15 @@
-import * as z from 'zod/mini';
 import type { Result } from '../issue';
 import type { Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
-import { accentGrid, accentGridSchema } from './accent-grid';
-import { lineFill, lineFillSchema } from './line-fill';
-import { cellSetSchema, phraseCells, phraseCellsSchema } from './phrase-cells';
-import { byRules, rulesSchema } from './rules';
-import { shortLong, shortLongSchema } from './short-long';
+import { accentGrid } from './accent-grid';
+import { lineFill } from './line-fill';
+import { phraseCells } from './phrase-cells';
+import type { InterpretationOptions } from './interpretation-schema';
+import { byRules } from './rules';
+import { shortLong } from './short-long';
 import type { Interpretation, Reading } from './types';
-import { verbatim, verbatimSchema } from './verbatim';
-
-/** An interpretation with its options, as a recipe holds it. Add a kind here and below.
- * @param cells a set of cells, or what stands for one */
-export function interpretationSchema<Cells extends z.ZodMiniType>(cells: Cells) {
-  return z.discriminatedUnion('kind', [
-    verbatimSchema,
-    shortLongSchema,
-    phraseCellsSchema(cells),
-    accentGridSchema,
-    lineFillSchema,
-    rulesSchema,
-  ]);
-}
-
-export type InterpretationOptions = z.infer<
-  ReturnType<typeof interpretationSchema<typeof cellSetSchema>>
->;
+import { verbatim } from './verbatim';
 
 export type InterpretationKind = InterpretationOptions['kind'];
 

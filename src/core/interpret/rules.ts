@@ -1,43 +1,11 @@
-import * as z from 'zod/mini';
-import { amount, list } from '../shape';
 import { fail, ok, type Issue } from '../issue';
-import { assignmentSchema, type Limb } from '../kit';
-import { asTail, fillsFromBefore, makeStroke, type Stroke, dynamicSchema } from '../pattern';
+import type { Limb } from '../kit';
+import { asTail, fillsFromBefore, makeStroke, type Stroke } from '../pattern';
 import { gapsAround, lineTicks, onsets, type Onset, type ReadingLine } from '../reading';
 import { barTicks, formatMeter, onBeat, slotTicks, tick, wrap } from '../time';
 import { placeInSlots, strokeOn } from './grid-place';
+import type { Rule, RulesOptions } from './rules-schema';
 import type { Interpretation } from './types';
-
-/** In 16ths; null is open. */
-const sixteenths = z.nullable(amount(0, 256));
-
-/** One row of a teacher's own interpretation: which notes it is about, and what they become. */
-const ruleSchema = z.strictObject({
-  /** `length`: how long the note sounds (inside tuplets as written). `gap`: how far the next one
-   * is, over rests, bar lines and the repeat. */
-  by: z.enum(['length', 'gap']),
-  /** Both inclusive. */
-  from: sixteenths,
-  to: sixteenths,
-  /** Only on a felt beat, only off it, or anywhere. */
-  place: z.enum(['any', 'on', 'off']),
-  /** Only the first or the last note of each bar, or any. */
-  order: z.enum(['any', 'first', 'last']),
-  /** Who plays the note; two double it. */
-  plays: list(assignmentSchema, 1, 2),
-  dynamic: dynamicSchema,
-  /** Who fills the 16ths up to the next note, low; null leaves them. */
-  fill: z.nullable(assignmentSchema),
-});
-
-export type Rule = Readonly<z.infer<typeof ruleSchema>>;
-
-/** The rows of a table, tried from the top. */
-export const ruleTableSchema = list(ruleSchema, 1, 24);
-
-export const rulesSchema = z.strictObject({ kind: z.literal('rules'), rules: ruleTableSchema });
-
-type RulesOptions = z.infer<typeof rulesSchema>;
 
 const SLOT = slotTicks('16');
 

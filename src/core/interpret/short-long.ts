@@ -1,20 +1,9 @@
-import * as z from 'zod/mini';
-import { assignmentSchema } from '../kit';
 import { ok } from '../issue';
 import { onsets } from '../reading';
-import { slotTicks, subdivisionSchema } from '../time';
+import { slotTicks } from '../time';
 import { strokeOn } from './grid-place';
+import type { ShortLongOptions } from './short-long-schema';
 import type { Interpretation } from './types';
-
-export const shortLongSchema = z.strictObject({
-  kind: z.literal('short-long'),
-  short: assignmentSchema,
-  long: assignmentSchema,
-  /** Notes of this length or longer are long; usually a quarter. */
-  longFrom: subdivisionSchema,
-});
-
-type ShortLongOptions = z.infer<typeof shortLongSchema>;
 
 /** Short notes on one voice, long ones on another, by sounding length: ties count, rests do not;
  * inside tuplets the written value counts. */

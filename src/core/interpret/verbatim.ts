@@ -1,16 +1,8 @@
-import * as z from 'zod/mini';
-import { assignmentSchema } from '../kit';
 import { ok } from '../issue';
 import { onsets } from '../reading';
 import { strokeOn } from './grid-place';
 import type { Interpretation } from './types';
-
-export const verbatimSchema = z.strictObject({
-  kind: z.literal('verbatim'),
-  on: assignmentSchema,
-});
-
-type VerbatimOptions = z.infer<typeof verbatimSchema>;
+import type { VerbatimOptions } from './verbatim-schema';
 
 /** The line as written, every attack on one limb and voice. */
 export const verbatim: Interpretation<VerbatimOptions> = {

@@ -1,22 +1,9 @@
-import * as z from 'zod/mini';
 import { fail, ok, type Result } from '../issue';
-import { dosageSchema, makeDosage, type Dosage } from './dosage';
-import { ladderSchema } from './ladder';
+import type { Course } from './course-schema';
+import { makeDosage } from './dosage';
+import type { Dosage } from './dosage-schema';
 import { makeLadder, typeLadder, type TypedLadder } from './make-ladder';
-import { advanceRuleSchema, makeRule, USUAL_RULE, type RuleNumber } from './rule';
-
-/** How an exercise is worked on: its ladder, what one try is, and when to go on. */
-export const courseSchema = z.strictObject({
-  ladder: ladderSchema,
-  dosage: dosageSchema,
-  rule: advanceRuleSchema,
-  /** Whether the ladder moves by itself, or waits for the teacher to say so. */
-  follow: z._default(z.enum(['acts', 'proposes']), 'acts'),
-  /** Whether the start is found by climbing, two bars a rung, to the first that is not clean. */
-  climb: z._default(z.boolean(), false),
-});
-
-export type Course = z.infer<typeof courseSchema>;
+import { makeRule, USUAL_RULE, type RuleNumber } from './rule';
 
 /** What a new item starts with: 60 → 100 by 5, five minutes, three clean. */
 export const USUAL_COURSE: Course = {

@@ -1,23 +1,11 @@
-import * as z from 'zod/mini';
-import { amount as amountSchema } from '../shape';
 import { strokesMade } from '../analysis';
 import { fail, ok, type Path, type Result } from '../issue';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo } from '../time';
-
-export const DOSAGE_KINDS = ['minutes', 'repetitions', 'bars', 'strokes'] as const;
+import type { Dosage } from './dosage-schema';
 
 /** Most of one try: two hours, or what a rudiment is drilled at a sitting. */
 const MOST = { minutes: 120, repetitions: 500, bars: 5000, strokes: 5000 } as const;
-
-/** How much is one try. Repetitions are cycles of the exercise; strokes are those of all limbs,
- * grace notes, diddles and rolls counted as what the limb does. */
-export const dosageSchema = z.strictObject({
-  kind: z.enum(DOSAGE_KINDS),
-  amount: amountSchema(0.5, 5000),
-});
-
-export type Dosage = z.infer<typeof dosageSchema>;
 
 /** @returns issue `dosage` for nothing, too much, or part of a repetition, bar or stroke */
 export function makeDosage(

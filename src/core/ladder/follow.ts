@@ -1,6 +1,6 @@
 import type { LadderEvent, Try } from '../log';
 import { afterDecision } from './decide';
-import type { Dosage } from './dosage';
+import type { Dosage } from './dosage-schema';
 import { afterTry, MOST_BASIS } from './judge';
 import { isRung } from './rung-key';
 import { rungAt, startLadder, type Following, type LadderState } from './state';

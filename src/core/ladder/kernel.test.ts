@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { dayAt } from '../calendar';
 import { must } from '../issue';
 import type { LadderEvent, Verdict } from '../log';
-import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
+import { blankRecipe, expand, startOf, toggleOstinato, type ClosedRecipe } from '../recipe';
 import {
   advance,
   factsOf,
@@ -20,7 +20,7 @@ import {
   type Ladder,
 } from '.';
 import { isRung, rungNames } from './rung-key';
-import { MANNERS } from './stage';
+import { MANNERS } from './data';
 
 const RULE: Counting = { clean: 3, lost: 2, plateau: 4, top: 8, varies: true };
 const NAMES: Readonly<Record<string, Verdict>> = { C: 'clean', S: 'shaky', L: 'lost' };
@@ -141,7 +141,7 @@ describe('how logs name rungs', () => {
 
   it('a step by what it plays, whatever it is called', () => {
     const recipe = blankRecipe();
-    const keyOf = (says: string, of: unknown = recipe) =>
+    const keyOf = (says: string, of: ClosedRecipe = recipe) =>
       rungNames({ kind: 'stage', stage: { kind: 'step', says, recipe: of }, bpm: 60 });
     expect(keyOf('hats alone').key).toBe(keyOf('just the hats').key);
     expect(keyOf('hats alone').key).not.toBe(keyOf('hats alone', { ...recipe, meter: '3/4' }).key);

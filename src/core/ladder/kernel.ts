@@ -1,5 +1,5 @@
 import type { Verdict } from '../log';
-import type { AdvanceRule } from './rule';
+import type { AdvanceRule } from './rule-schema';
 
 /** All the numbers that verdicts move: `state.ts` has a ladder's words and reasons on top of them, and
  * plans count with these alone. Days are whole, from 1970. */

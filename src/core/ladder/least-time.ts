@@ -1,8 +1,10 @@
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tick } from '../time';
-import { dosageBars, type Dosage } from './dosage';
-import { rungsOf, type Ladder } from './ladder';
-import type { AdvanceRule } from './rule';
+import { dosageBars } from './dosage';
+import type { Dosage } from './dosage-schema';
+import { rungsOf } from './ladder';
+import type { Ladder } from './ladder-schema';
+import type { AdvanceRule } from './rule-schema';
 
 /** Least practice time from start to target, when every try is clean: rungs · cleans · dosage.
  * @returns minutes, or null where a try is not measured in minutes

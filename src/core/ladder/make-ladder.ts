@@ -1,6 +1,8 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
 import { parseBpm } from '../time';
-import { ladderSchema, MOST_RUNGS, rungsOf, type Ladder, type LadderKind } from './ladder';
+import { rungsOf, type LadderKind } from './ladder';
+import type { Ladder } from './ladder-schema';
+import { MOST_RUNGS } from './data';
 
 /** A ladder as it stands in the fields of a form; each kind reads the fields it has. */
 export interface TypedLadder {
@@ -77,7 +79,7 @@ export function makeLadder(typed: TypedLadder, path: Path = ['ladder']): Result<
     const at = [...path, 'step'];
     return fail({ code: 'ladder-long', path: at, rungs: Math.ceil(count), most: MOST_RUNGS });
   }
-  return ok(ladderSchema.parse(ladder));
+  return ok(ladder);
 }
 
 /** Rungs without making them: a step of a millionth is a typing slip that must not hang. */

@@ -1,7 +1,7 @@
 import { dayAt, type Day } from '../calendar';
 import type { Variation } from '../log';
 import type { Bpm } from '../time';
-import type { Course } from './course';
+import type { Course } from './course-schema';
 import type { ExerciseFacts } from './facts';
 import { NEVER, startCounter, type Counter } from './kernel';
 import { rungsOf, type Rung } from './ladder';

@@ -7,7 +7,8 @@ import {
   type TempoChange,
   type TempoMap,
 } from '../time';
-import { dosageBars, type Dosage } from './dosage';
+import { dosageBars } from './dosage';
+import type { Dosage } from './dosage-schema';
 import { rampBpm, type Rung } from './ladder';
 
 /** One try of an exercise on a rung: how many bars, at which tempi, for how long. */

@@ -2,7 +2,7 @@ import { instantsOf } from '../analysis';
 import { fail, ok, type Result } from '../issue';
 import { LIMBS } from '../kit';
 import type { Lane } from '../materials';
-import { blankRecipe, close, expand, readRecipe, type Change, type ClosedRecipe } from '../recipe';
+import { blankRecipe, close, expand, type Change, type ClosedRecipe } from '../recipe';
 import { slotTicks, SUBDIVISION_IDS, wrap } from '../time';
 import type { Rung } from './ladder';
 import type { Manner } from './stage';
@@ -27,9 +27,9 @@ function stageRecipe(recipe: ClosedRecipe, { stage }: Pick<Rung, 'stage'>): Resu
     return ok(ON_ONE_SURFACE.includes(stage.manner) ? onPad(recipe) : recipe);
   }
   if (stage?.kind !== 'step') return ok(recipe);
-  const read = readRecipe(stage.recipe);
-  if (!read.ok) return read;
-  const closed = close(read.value);
+  if ('damaged' in stage.recipe)
+    return fail({ code: 'recipe-shape', path: [], misfits: [{ at: '', problem: 'kind' }] });
+  const closed = close(stage.recipe);
   return closed.ok ? ok({ ...closed.value, kit: recipe.kit }) : closed;
 }
 

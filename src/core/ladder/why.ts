@@ -1,5 +1,5 @@
 import type { Variation } from '../log';
-import type { Course } from './course';
+import type { Course } from './course-schema';
 import type { RungFacts } from './rung-key';
 import { rungAt, type LadderState, type Proposal, type RungReason } from './state';
 

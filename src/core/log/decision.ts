@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { whole, text } from '../shape';
-import { variationSchema } from './variation';
+import { variationSchema } from './variation-schema';
 
 /** What a teacher can decide about an item. `accept` and `decline` answer what is proposed, `move`
  * puts the student on a rung, `vary` changes what is played (null: the whole again). */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { heldSchema } from './contents';
-import { MATERIAL_KINDS, SHIPPED } from './library';
+import { MATERIAL_KINDS } from './kinds';
+import { SHIPPED } from './library';
 
 describe('heldSchema', () => {
   it.each(SHIPPED.map((one) => [one.kind, one.id, one] as const))(

@@ -4,7 +4,8 @@ import { kitSchema } from '../kit';
 import { lineTextSchema } from '../reading';
 import { typedText } from '../shape';
 import { stickingSchema } from '../sticking';
-import { ostinatoSchema } from './ostinato';
+import type { MaterialKind } from './kinds';
+import { ostinatoSchema } from './ostinato-schema';
 
 const name = typedText(80);
 
@@ -16,9 +17,7 @@ export const materialSchemas = {
   cells: cellSetSchema,
   rules: z.strictObject({ name, rules: ruleTableSchema }),
   kit: kitSchema,
-} as const;
-
-export type MaterialKind = keyof typeof materialSchemas;
+} as const satisfies Readonly<Record<MaterialKind, z.ZodMiniType>>;
 
 export type MaterialContents = {
   readonly [Kind in MaterialKind]: Readonly<z.infer<(typeof materialSchemas)[Kind]>>;

@@ -1,6 +1,6 @@
 import type { Limb, VoiceId } from '../kit';
 import type { SubdivisionId } from '../time';
-import type { Lane, Ostinato } from './ostinato';
+import type { Lane, Ostinato } from './ostinato-schema';
 
 function lane(limb: Limb, voice: VoiceId, slot: SubdivisionId, grid: string): Lane {
   return { limb, voice, slot, grid };

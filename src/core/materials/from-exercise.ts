@@ -1,6 +1,6 @@
 import { formatGrid, type Stroke } from '../pattern';
 import { formatMeter, slotTicks, SUBDIVISION_IDS, type Feel, type Meter } from '../time';
-import type { Lane, LaneMark, Ostinato } from './ostinato';
+import type { Lane, LaneMark, Ostinato } from './ostinato-schema';
 
 /** What an exercise plays, and how it is counted. */
 interface Played {

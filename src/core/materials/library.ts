@@ -1,11 +1,10 @@
 import { USUAL_CELLS } from '../interpret';
 import { stickingStart } from '../sticking';
-import { materialSchemas, type MaterialContents, type MaterialKind } from './contents';
+import type { MaterialContents } from './contents';
 import { SHIPPED_KITS, SHIPPED_LINES } from './data';
 import { SHIPPED_OSTINATOS } from './data-ostinatos';
 import { SHIPPED_STICKINGS } from './data-stickings';
-
-export const MATERIAL_KINDS = Object.keys(materialSchemas) as readonly MaterialKind[];
+import type { MaterialKind } from './kinds';
 
 /** An ingredient that can be chosen: shipped, or a studio's own. */
 export type Material<K extends MaterialKind = MaterialKind> = {

@@ -1,54 +1,7 @@
-import * as z from 'zod/mini';
-import { whole, text, typedText, list } from '../shape';
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
-import { limbSchema, voiceSchema, textureSchema } from '../kit';
-import {
-  makeStroke,
-  parseGrid,
-  type Dynamic,
-  type Layer,
-  type Stroke,
-  ornamentSchema,
-} from '../pattern';
-import {
-  slotTicks,
-  SUBDIVISION_IDS,
-  swingOfSlot,
-  tick,
-  type Tick,
-  subdivisionSchema,
-} from '../time';
-
-const laneMarkSchema = z.strictObject({
-  slot: whole(0, 4096),
-  ornament: z.optional(ornamentSchema),
-  texture: z.optional(textureSchema),
-});
-
-export type LaneMark = Readonly<z.infer<typeof laneMarkSchema>>;
-
-/** One limb's part of an ostinato, as a grid string over equal slots; it loops by itself. A
- * subdivision and a colon change the slots from there on: `x-x-x-x- 8t: xxxxxxxxxxxx`. */
-const laneSchema = z.strictObject({
-  limb: limbSchema,
-  voice: voiceSchema,
-  slot: subdivisionSchema,
-  grid: text(400),
-  /** Ornaments and textures, by slot counted through the whole grid. */
-  marks: z.optional(list(laneMarkSchema, 0, 400)),
-});
-
-export type Lane = Readonly<z.infer<typeof laneSchema>>;
-
-/** What keeps going. `swung` tells that it is meant with swung 8ths. */
-export const ostinatoSchema = z.strictObject({
-  name: typedText(80),
-  meter: text(20),
-  swung: z.boolean(),
-  lanes: list(laneSchema, 1, 12),
-});
-
-export type Ostinato = Readonly<z.infer<typeof ostinatoSchema>>;
+import { makeStroke, parseGrid, type Dynamic, type Layer, type Stroke } from '../pattern';
+import { slotTicks, SUBDIVISION_IDS, swingOfSlot, tick, type Tick } from '../time';
+import type { Lane, Ostinato } from './ostinato-schema';
 
 interface LaneHit {
   readonly at: Tick;
@@ -118,6 +71,7 @@ interface Made {
 /** Layers by the first lane they come from, and their place in the recipe: a family asks for the same
  * ones over and over, and an ostinato keeps its lanes when it is put into a recipe. */
 const MADE = new WeakMap<Lane, readonly Made[]>();
+
 const MOST_KEPT = 8;
 
 function isSame(one: Ostinato, other: Ostinato): boolean {

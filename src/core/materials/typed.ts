@@ -11,7 +11,7 @@ import {
   type Syllables,
 } from '../time';
 import { countPlaces } from './count-places';
-import type { Lane, Ostinato } from './ostinato';
+import type { Lane, Ostinato } from './ostinato-schema';
 
 const PATH: Path = ['over'];
 

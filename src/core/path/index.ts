@@ -2,5 +2,7 @@ export { neighboursOf } from './neighbours';
 export type { Neighbour } from './neighbours';
 export { keepOrder, nearestNeighbourWalk, orderPath, pathCost, stepCost } from './order';
 export type { Stop } from './order';
-export { buildSteps, STEP_KINDS, stepKindsSchema } from './steps';
+export { buildSteps } from './steps';
+export { stepKindsSchema } from './steps-schema';
+export { STEP_KINDS } from './data';
 export type { BuildStep, StepFacts, StepKind } from './steps';

@@ -1,28 +1,10 @@
-import * as z from 'zod/mini';
-import { list } from '../shape';
 import { instantsOf } from '../analysis';
 import { LIMBS, type Limb } from '../kit';
 import { expand, type Change, type ClosedRecipe, type Exercise } from '../recipe';
 import { beats, parseMeter, slotTicks, type Meter } from '../time';
+import { STEP_KINDS } from './data';
 
-/** Kinds of steps in which an exercise is built, in the order of a teacher who begins with the single
- * parts. Common practice, no source. */
-export const STEP_KINDS = [
-  'limbs',
-  'pairs',
-  'threes',
-  'pulse',
-  'beats',
-  'nth',
-  'skeleton',
-  'graces',
-  'shares',
-  'halves',
-] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
-
-/** Kinds of steps in the order in which a studio builds. */
-export const stepKindsSchema = list(z.enum(STEP_KINDS), 0, 20);
 
 /** What a step plays of the exercise. */
 export type StepFacts =

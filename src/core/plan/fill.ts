@@ -1,4 +1,5 @@
-import type { ORDERS, Surface } from './schedule';
+import type { Surface } from './schedule';
+import { ORDERS } from './data';
 import type { Stretch } from './stretches';
 import { NEVER } from '../ladder';
 import type { LadderInPlan, PlannedExercise } from './work';

@@ -2,7 +2,7 @@ import { advance } from '../ladder';
 import type { Verdict } from '../log';
 import { fillDay } from './fill';
 import type { Tally } from './pace';
-import type { Schedule } from './schedule';
+import type { Schedule } from './schedule-schema';
 import type { Stretch } from './stretches';
 import { countingOf, type LadderInPlan, type PlannedExercise } from './work';
 

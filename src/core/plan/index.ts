@@ -1,5 +1,14 @@
-export { checkSchedule, datesFrom, hoursOn, isOff, MOST_MINUTES, moveSession } from './schedule';
-export { ORDERS, scheduleSchema, SURFACES, USUAL_SCHEDULE, withDay } from './schedule';
+export {
+  checkSchedule,
+  datesFrom,
+  hoursOn,
+  isOff,
+  moveSession,
+  USUAL_SCHEDULE,
+  withDay,
+} from './schedule';
+export { MOST_MINUTES, ORDERS, SURFACES } from './data';
+export { scheduleSchema } from './schedule-schema';
 export { stretchesOf } from './stretches';
 export { BREAK_AFTER, BREAK_SECONDS, REST_SECONDS } from './fill';
 export { blocksOf, minutesOf, planDays } from './plan';
@@ -14,7 +23,8 @@ export type { PlannedTry, EntryKind } from './fill';
 export type { Forecast, Forecasting, Help } from './forecast';
 export type { PaceSeen } from './pace';
 export type { Block, Plan, PlannedDay, Planning } from './plan';
-export type { Hours, Schedule, Surface } from './schedule';
+export type { Surface } from './schedule';
+export type { Hours, Schedule } from './schedule-schema';
 export type { Unfit } from './unfit';
 export type { Climbed } from './way';
 export type { PlannedExercise, PlannedState } from './work';

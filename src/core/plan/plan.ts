@@ -2,7 +2,8 @@ import { dayNumber, daysAfter, type Day } from '../calendar';
 import { keepAgain, pass, raise } from '../ladder';
 import { fillDay, type PlannedTry } from './fill';
 import { cleanShare, expectedTries } from './pace';
-import { hoursOn, isOff, type Hours, type Schedule, type Surface } from './schedule';
+import { hoursOn, isOff, type Surface } from './schedule';
+import type { Hours, Schedule } from './schedule-schema';
 import { stretchesOf, type Stretch } from './stretches';
 import { goingFrom, type LadderInPlan, type PlannedExercise, type PlannedState } from './work';
 

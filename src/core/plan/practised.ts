@@ -2,7 +2,8 @@ import { strokesOf } from '../analysis';
 import { daysAfter, type Day } from '../calendar';
 import { isHand, LIMBS } from '../kit';
 import type { Exercise } from '../recipe';
-import { datesFrom, hoursOn, type Schedule } from './schedule';
+import { datesFrom, hoursOn } from './schedule';
+import type { Schedule } from './schedule-schema';
 
 /** Whether an exercise cannot be practised on a pad: a hand moves between surfaces, or no hand plays.
  * Feet tap the floor. Common practice, no source. */

@@ -1,45 +1,10 @@
-import * as z from 'zod/mini';
-import { whole, list } from '../shape';
-import { daySchema, daysAfter, weekdayOf, WEEKDAYS, type Day } from '../calendar';
+import { daysAfter, weekdayOf, WEEKDAYS, type Day } from '../calendar';
 import { fail, ok, type Issue, type Result } from '../issue';
-import { noiseSchema, USUAL_NOISE } from '../safety';
+import { USUAL_NOISE } from '../safety';
+import type { Hours, Schedule } from './schedule-schema';
+import { SURFACES } from './data';
 
-const clock = z.string().check(z.regex(/^([01]\d|2[0-3]):[0-5]\d$/));
-
-export const SURFACES = ['kit', 'pad'] as const;
 export type Surface = (typeof SURFACES)[number];
-
-/** Longest practice of a day, in minutes. */
-export const MOST_MINUTES = 480;
-
-/** When, how long and on what a day is practised. `at`: when it usually begins. `quiet`: from when to
- * when nothing loud may be played; it may run over midnight. Times of day as `18:30`. */
-const hours = z.strictObject({
-  minutes: whole(0, MOST_MINUTES),
-  on: z.enum(SURFACES),
-  at: clock,
-  quiet: z.nullable(z.strictObject({ from: clock, to: clock })),
-});
-
-export type Hours = z.infer<typeof hours>;
-
-/** Tries of one exercise after the other, or exercises in turn. */
-export const ORDERS = ['blocked', 'interleaved'] as const;
-
-/** When a student practises. `days` are single days that differ from the week, `off` dates without
- * practice, both ends included; a single day goes first. */
-export const scheduleSchema = z.strictObject({
-  week: z.record(z.enum(WEEKDAYS), hours),
-  days: z.record(daySchema, hours),
-  off: list(z.strictObject({ from: daySchema, to: daySchema }), 0, 60),
-  target: z.nullable(daySchema),
-  order: z.enum(ORDERS),
-  noise: noiseSchema,
-  /** The date from which it holds: nothing was missed before; null until it is kept. */
-  since: z.nullable(daySchema),
-});
-
-export type Schedule = z.infer<typeof scheduleSchema>;
 
 const USUAL_HOURS: Hours = { minutes: 30, on: 'kit', at: '18:00', quiet: null };
 
@@ -107,11 +72,15 @@ export function checkSchedule(
   return issues.length > 0 ? fail(...issues) : ok(schedule);
 }
 
+function told({ minutes, on, at, quiet }: Hours): string {
+  return JSON.stringify([minutes, on, at, quiet?.from, quiet?.to]);
+}
+
 /** A date with hours of its own; those that it would have anyway are not kept. */
 export function withDay(schedule: Schedule, on: Day, own: Hours): Schedule {
   const { [on]: _, ...days } = schedule.days;
   const usual = usualOn(schedule, on);
-  const same = JSON.stringify(hours.parse(own)) === JSON.stringify(hours.parse(usual));
+  const same = told(own) === told(usual);
   return { ...schedule, days: same ? days : { ...days, [on]: own } };
 }
 

@@ -1,4 +1,5 @@
-import type { Hours, Surface } from './schedule';
+import type { Surface } from './schedule';
+import type { Hours } from './schedule-schema';
 
 /** Time in one go on one surface. Seconds. */
 export interface Stretch {

@@ -1,6 +1,7 @@
 import { fillDay, type PlannedTry } from './fill';
 import { planDays, type Planning } from './plan';
-import { hoursOn, type Hours } from './schedule';
+import { hoursOn } from './schedule';
+import type { Hours } from './schedule-schema';
 import { stretchesOf } from './stretches';
 import { dayNumber } from '../calendar';
 import { goingFrom } from './work';

@@ -1,5 +1,3 @@
-import * as z from 'zod/mini';
-import { text, typedText } from '../shape';
 import {
   quarters,
   slotTicks,
@@ -20,9 +18,6 @@ export interface LineSign {
   /** From the start of the line. */
   readonly at: Tick;
 }
-
-/** A line as it is typed. */
-export const lineTextSchema = z.strictObject({ name: z.optional(typedText(80)), text: text(2000) });
 
 /** A bar or page of written rhythm, no voices. `bars[i]` holds the signs of bar i. */
 export interface ReadingLine {

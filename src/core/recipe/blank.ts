@@ -1,4 +1,5 @@
-import { type ClosedRecipe, type Recipe, RECIPE_VERSION } from './schema';
+import type { ClosedRecipe, Recipe } from './schema';
+import { RECIPE_VERSION } from './upgrades';
 import { close } from './close';
 import { must } from '../issue';
 import { findShipped, type Material, type Ostinato } from '../materials';

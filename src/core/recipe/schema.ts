@@ -8,10 +8,7 @@ import { list, text, typedText, whole } from '../shape';
 import { stickingSchema } from '../sticking';
 import { feelSchema } from '../time';
 import { changeSchema } from '../transform';
-import { upgrade, UPGRADES, versionOf } from './upgrades';
-
-/** Format of the recipes that this Mivvel writes: one more than there are upgrades. */
-export const RECIPE_VERSION = UPGRADES.length + 1;
+import { upgrade, RECIPE_VERSION, UPGRADES, versionOf } from './upgrades';
 
 /** An ingredient by name, or with its content embedded. */
 function ingredient<Content extends z.ZodMiniType>(content: Content) {
@@ -129,6 +126,9 @@ export type PlayContent = ContentOf<NonNullable<Recipe['play']>>;
 export function upgradeRecipe(json: unknown): unknown {
   return upgrade(json, UPGRADES);
 }
+
+/** A recipe of any format inside something that is kept. */
+export const keptRecipeSchema = z.pipe(z.transform(upgradeRecipe), recipeSchema);
 
 /** Reads what came from a link, a file or the database, in this format or an older one.
  * @returns issues `recipe-newer` for a later format, `recipe-shape` for anything else unreadable */

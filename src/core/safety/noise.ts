@@ -1,27 +1,7 @@
-import * as z from 'zod/mini';
-import { amount } from '../shape';
-
-/** What protects the ears, with the reduction that its label promises, in dB. */
-export const PROTECTIONS = ['none', 'foam', 'plugs', 'muffs'] as const;
+import type { Noise } from './noise-schema';
+import { PROTECTIONS } from './data';
 
 export type Protection = (typeof PROTECTIONS)[number];
-
-/** What a level, in dBA, and a label, in dB, may be. */
-export const NOISE_RANGE = { kit: [60, 125], pad: [40, 110], label: [0, 40] } as const;
-
-function inRange([least, most]: readonly [number, number]) {
-  return amount(least, most);
-}
-
-/** Levels at the player's ear, in dBA, and what protects it. */
-export const noiseSchema = z.strictObject({
-  kit: inRange(NOISE_RANGE.kit),
-  pad: inRange(NOISE_RANGE.pad),
-  protection: z.enum(PROTECTIONS),
-  label: inRange(NOISE_RANGE.label),
-});
-
-export type Noise = z.infer<typeof noiseSchema>;
 
 /** A kit at the player's ear is about 100 dBA, a pad about 75; common practice, no source: measure. */
 export const USUAL_NOISE: Noise = { kit: 100, pad: 75, protection: 'none', label: 25 };
@@ -29,7 +9,9 @@ export const USUAL_NOISE: Noise = { kit: 100, pad: 75, protection: 'none', label
 /** Recommended limit and exchange rate: 85 dBA for 8 hours, half the time for every 3 dB (NIOSH
  * 98-126, 1.1.1 and table 1-1). */
 const LIMIT_DBA = 85;
+
 const EXCHANGE_DB = 3;
+
 const LIMIT_MINUTES = 480;
 
 /** Minutes a day that a level is allowed for: T = 480 / 2^((L − 85) / 3), NIOSH 98-126, section 1.1.
@@ -47,6 +29,7 @@ const KEPT_OF_LABEL: Readonly<Record<Protection, number>> = {
   plugs: 0.3,
   muffs: 0.75,
 };
+
 const A_WEIGHTED_DB = 7;
 
 /** What protection takes off a level in dBA, in dB.

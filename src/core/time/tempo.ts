@@ -1,6 +1,6 @@
 import { fail, ok, type Path, type Result } from '../issue';
 import { tempoBeatTicks, type Meter } from './meter';
-import { type Tick } from './tick';
+import type { Tick } from './tick';
 
 declare const bpmBrand: unique symbol;
 

@@ -1,5 +1,3 @@
-import * as z from 'zod/mini';
-import { assignmentSchema } from '../kit';
 import {
   commonCycle,
   inTimeOrder,
@@ -8,15 +6,7 @@ import {
   type Layer,
   type Stroke,
 } from '../pattern';
-import { subdivisionSchema, type Tick } from '../time';
-
-/** Strokes put in by a grid that goes round through the whole cycle. */
-export const placeSchema = z.strictObject({
-  kind: z.literal('place'),
-  to: assignmentSchema,
-  slot: subdivisionSchema,
-  grid: z.string().check(z.regex(/^[xXg-]{1,64}$/)),
-});
+import type { Tick } from '../time';
 
 /** Adds strokes as a layer of their own, looped with the others. What is there already stays as it
  * is: a stroke of the same limb on the same voice at the same instant is not added again, so an

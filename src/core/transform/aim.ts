@@ -1,5 +1,3 @@
-import * as z from 'zod/mini';
-import { whole } from '../shape';
 import {
   asTail,
   commonCycle,
@@ -10,27 +8,8 @@ import {
   type Layer,
   type Stroke,
 } from '../pattern';
-import { tick, wrap, type Tick, subdivisionSchema } from '../time';
-
-export const aimSchema = z.strictObject({
-  kind: z.literal('aim'),
-  /** Length of the whole, in bars. */
-  bars: whole(1, 64),
-  /** How often the phrase is played, back to back. */
-  times: whole(1, 16),
-  /** Where it lands, in slots after the end of the whole; negative is before it. */
-  lands: whole(-64, 64),
-  slot: subdivisionSchema,
-  /** What lands there: the phrase's end, or its last note. */
-  by: z.enum(['end', 'last note']),
-  /** What the ostinato does under the phrase. */
-  over: z.enum(['goes on', 'rests']),
-});
-
-type Aim = Pick<z.infer<typeof aimSchema>, 'bars' | 'times' | 'by' | 'over'> & {
-  /** In ticks. */
-  readonly landsTicks: number;
-};
+import { tick, wrap, type Tick } from '../time';
+import type { Aim } from './aim-schema';
 
 /** So many bars of groove, then the phrase, placed backwards from where it lands; what lands after
  * the end wraps to the start. The whole is as long as it is said to be, whatever the phrase's own

@@ -1,30 +1,7 @@
-import * as z from 'zod/mini';
-import { whole, list } from '../shape';
-import { isHand, type Limb, limbSchema } from '../kit';
+import { isHand, type Limb } from '../kit';
 import { type AddedBy, gracesOf, type Layer, type Stroke } from '../pattern';
-import { swingOfSlot, tick, wrap, type Tick, subdivisionSchema } from '../time';
+import { swingOfSlot, tick, wrap, type Tick } from '../time';
 import { addStrokes } from './add';
-
-/** What these limbs play alone. */
-export const onlySchema = z.strictObject({
-  kind: z.literal('only'),
-  limbs: list(limbSchema, 1, 4),
-});
-
-/** A stretch of the cycle, the rest silent; `from` counts slots from its start. */
-export const excerptSchema = z.strictObject({
-  kind: z.literal('excerpt'),
-  from: whole(0, 4096),
-  slots: whole(1, 4096),
-  slot: subdivisionSchema,
-});
-
-export const plainSchema = z.strictObject({ kind: z.literal('plain') });
-
-export const openGracesSchema = z.strictObject({
-  kind: z.literal('open-graces'),
-  slot: subdivisionSchema,
-});
 
 /** What these limbs play, the others silent. */
 export function onlyLimbs(layers: readonly Layer[], limbs: readonly Limb[]): readonly Layer[] {

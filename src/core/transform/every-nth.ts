@@ -1,30 +1,7 @@
-import * as z from 'zod/mini';
-import { whole } from '../shape';
-import { limbSchema, voiceSchema, assignmentSchema } from '../kit';
-import {
-  type AddedBy,
-  inTimeOrder,
-  type Layer,
-  loopLayer,
-  type Stroke,
-  dynamicSchema,
-} from '../pattern';
+import { type AddedBy, inTimeOrder, type Layer, loopLayer, type Stroke } from '../pattern';
 import { gcd, isBinarySlot, tick } from '../time';
 import { addStrokes } from './add';
-
-export const everyNthSchema = z.strictObject({
-  kind: z.literal('every-nth'),
-  /** Whose notes are counted: a limb, or one of its voices alone. */
-  of: z.strictObject({ limb: limbSchema, voice: z.nullable(voiceSchema) }),
-  /** Every so many notes. */
-  nth: whole(1, 32),
-  /** Counted from this note on, from 1. */
-  first: whole(1, 32),
-  to: assignmentSchema,
-  dynamic: dynamicSchema,
-});
-
-type EveryNth = Omit<z.infer<typeof everyNthSchema>, 'kind'>;
+import type { EveryNth } from './every-nth-schema';
 
 /** Adds a stroke on every nth note of a limb. Counting begins anew where the counted limb changes its
  * subdivision, not where its notes are sparse. Where the count does not come out even in the cycle, the

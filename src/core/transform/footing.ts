@@ -1,19 +1,9 @@
-import * as z from 'zod/mini';
 import type { Limb } from '../kit';
 import { loopLayer, type Layer, type Stroke } from '../pattern';
 import { gcd, quarters, SUBDIVISIONS, tick, TICKS_PER_QUARTER, type Tick } from '../time';
-import { partSchema } from './part';
+import { FOOTINGS } from './data';
 
-/** Two schools of footing on a double pedal. `grid`: the place decides. `groups`: the right foot
- * leads every unbroken group. */
-const FOOTINGS = ['grid', 'groups'] as const;
 export type Footing = (typeof FOOTINGS)[number];
-
-export const footingSchema = z.strictObject({
-  kind: z.literal('footing'),
-  part: partSchema,
-  school: z.enum(FOOTINGS),
-});
 
 /** The coarsest grid that footing counts in: on 8ths alone the right foot plays everything. */
 const SIXTEENTH = quarters(1, 4);

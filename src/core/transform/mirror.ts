@@ -1,13 +1,5 @@
-import * as z from 'zod/mini';
 import { mirrorHand, mirrorLimb } from '../kit';
 import type { Layer } from '../pattern';
-import { partSchema } from './part';
-
-export const mirrorSchema = z.strictObject({
-  kind: z.literal('mirror'),
-  what: z.enum(['hands', 'all limbs']),
-  part: partSchema,
-});
 
 /** Hands swap, feet and voices stay: RLRRLRLL → LRLLRLRR, RLLK → LRRK. */
 export function mirrorHands(layer: Layer): Layer {

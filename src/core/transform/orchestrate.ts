@@ -1,33 +1,10 @@
-import * as z from 'zod/mini';
-import { isHand, type Limb, limbSchema, voiceSchema } from '../kit';
+import { isHand, type Limb } from '../kit';
 import { loopLayer, type Layer, type Stroke } from '../pattern';
 import { onBeat, tick, type Meter } from '../time';
-import { partSchema } from './part';
+import type { Orchestration } from './orchestrate-schema';
+import { CHOSEN_NOTES } from './data';
 
-/** Notes that a rule can choose. `lone`: no other limb plays with it; `unisons`: one does. */
-export const CHOSEN_NOTES = [
-  'all',
-  'lone',
-  'unisons',
-  'accents',
-  'ghosts',
-  'on the beat',
-  'off the beat',
-] as const;
 export type ChosenNotes = (typeof CHOSEN_NOTES)[number];
-
-export const orchestrateSchema = z.strictObject({
-  kind: z.literal('orchestrate'),
-  part: partSchema,
-  notes: z.enum(CHOSEN_NOTES),
-  /** Whose notes; null is both hands. */
-  limb: z.nullable(limbSchema),
-  to: voiceSchema,
-  /** `second`: only every second time round, so the cycle doubles. */
-  pass: z.enum(['every', 'second']),
-});
-
-type Orchestration = Omit<z.infer<typeof orchestrateSchema>, 'kind' | 'part'>;
 
 /** Plays the chosen notes on another surface; limbs and dynamics stay.
  * @param layers all of one length; `mine` tells which of them the rule is about

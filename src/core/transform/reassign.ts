@@ -1,23 +1,5 @@
-import * as z from 'zod/mini';
-import { limbSchema, voiceSchema, assignmentSchema, type Limb, type VoiceId } from '../kit';
+import type { Limb, VoiceId } from '../kit';
 import type { Layer, Stroke } from '../pattern';
-import { partSchema } from './part';
-
-export const giveSchema = z.strictObject({
-  kind: z.literal('give'),
-  part: partSchema,
-  from: limbSchema,
-  to: assignmentSchema,
-});
-
-export const revoiceSchema = z.strictObject({
-  kind: z.literal('revoice'),
-  part: partSchema,
-  from: voiceSchema,
-  to: voiceSchema,
-});
-
-export const swapFeetSchema = z.strictObject({ kind: z.literal('swap-feet'), part: partSchema });
 
 function mapStrokes(layer: Layer, change: (stroke: Stroke) => Stroke): Layer {
   return { ...layer, strokes: layer.strokes.map(change) };

@@ -1,13 +1,5 @@
-import * as z from 'zod/mini';
 import { asTail, moveStrokes, type Layer, type Stroke } from '../pattern';
-import { tick, type Tick, subdivisionSchema } from '../time';
-import { partSchema } from './part';
-
-export const reverseSchema = z.strictObject({
-  kind: z.literal('reverse'),
-  part: partSchema,
-  slot: subdivisionSchema,
-});
+import { tick, type Tick } from '../time';
 
 /** Retrograde: the last slot first. Twice is as before.
  * @param slot length of a slot: of the grid that the layer is thought in

@@ -1,23 +1,7 @@
-import * as z from 'zod/mini';
-import { whole } from '../shape';
-import { isHand, mirrorLimb, type Limb, type VoiceId, assignmentSchema } from '../kit';
+import { isHand, mirrorLimb, type Limb, type VoiceId } from '../kit';
 import { loopLayer, type Layer, type Stroke } from '../pattern';
 import { gcd, tick } from '../time';
-import { partSchema } from './part';
-
-export const substituteSchema = z.strictObject({
-  kind: z.literal('substitute'),
-  part: partSchema,
-  /** Of so many strokes one is given away. */
-  every: whole(1, 64),
-  /** Which of them, from 1. */
-  place: whole(1, 64),
-  to: assignmentSchema,
-  /** `anew`: the hands that are left alternate, from the first of them on, across the seam too. */
-  hands: z.enum(['kept', 'anew']),
-});
-
-type Substitution = Omit<z.infer<typeof substituteSchema>, 'kind' | 'part'>;
+import type { Substitution } from './substitute-schema';
 
 /** Gives one of every so many strokes to another limb. Where the count does not come out even, the
  * layer loops until it does, so that nothing changes at the seam.

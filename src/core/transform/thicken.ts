@@ -1,24 +1,9 @@
-import * as z from 'zod/mini';
-import { whole } from '../shape';
-import { limbSchema, voiceSchema, assignmentSchema, type Limb } from '../kit';
-import { type AddedBy, type Layer, type Stroke, dynamicSchema } from '../pattern';
-import { onBeat, swingOfSlot, tick, wrap, type Meter, type Tick, subdivisionSchema } from '../time';
+import type { Limb } from '../kit';
+import type { AddedBy, Layer, Stroke } from '../pattern';
+import { onBeat, swingOfSlot, tick, wrap, type Meter, type Tick } from '../time';
 import { addStrokes } from './add';
-import { partSchema } from './part';
-
-export const thickenSchema = z.strictObject({
-  kind: z.literal('thicken'),
-  /** What the added notes stand around: every accent, or every note of one voice. */
-  around: z.union([z.literal('accents'), voiceSchema]),
-  side: z.enum(['before', 'after', 'both']),
-  /** Notes on each side. */
-  count: whole(1, 8),
-  slot: subdivisionSchema,
-  to: assignmentSchema,
-  dynamic: dynamicSchema,
-});
-
-type Thickening = Omit<z.infer<typeof thickenSchema>, 'kind' | 'slot'>;
+import type { Thickening } from './thicken-schema';
+import { THINNINGS } from './data';
 
 /** Adds notes next to anchors, over the seam too. An anchor itself is never added to, nor is a
  * place where the adding limb already plays.
@@ -58,16 +43,6 @@ export function thicken(
 function isAnchor(stroke: Stroke, { around }: Thickening): boolean {
   return around === 'accents' ? stroke.dynamic === 'accent' : stroke.voice === around;
 }
-
-/** What is kept of a limb that is thinned. */
-const THINNINGS = ['accents', 'beats', 'every other'] as const;
-
-export const thinSchema = z.strictObject({
-  kind: z.literal('thin'),
-  part: partSchema,
-  limb: limbSchema,
-  keep: z.enum(THINNINGS),
-});
 
 type Thinning = (typeof THINNINGS)[number];
 

@@ -1,23 +1,7 @@
-import * as z from 'zod/mini';
-import { whole, list } from '../shape';
-import { usualLimb, type Limb, type VoiceId, voiceSchema } from '../kit';
+import { usualLimb, type Limb, type VoiceId } from '../kit';
 import type { Layer } from '../pattern';
 import { wrap } from '../time';
-import { partSchema } from './part';
-
-/** A cell's voices taken as letters A B C…, and the order that replaces theirs. */
-export const turnSchema = z.strictObject({
-  kind: z.literal('turn'),
-  part: partSchema,
-  /** Different voices: A, B, C… */
-  voices: list(voiceSchema, 2, 6),
-  /** Letters that the row is rotated by: 1 makes BCA of ABC. */
-  turn: whole(0, 5),
-  /** The contour the other way round first: ACB, with its own rotations. */
-  reversed: z.boolean(),
-});
-
-type VoiceTurn = Omit<z.infer<typeof turnSchema>, 'kind' | 'part'>;
+import type { VoiceTurn } from './turn-voices-schema';
 
 /** The new order as letters. @example turn 1 of three // => 'BCA'; reversed // => 'ACB' */
 export function turnLetters({ voices, turn, reversed }: VoiceTurn): string {

@@ -1,7 +1,7 @@
 import { createElement } from 'react';
-import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
 import { IssueWords, NoConnection } from './speech';
+import { toast } from './toast';
 
 /** Runs something that needs the network; null when it could not be reached. */
 export async function attempt<T>(run: () => Promise<T>): Promise<T | null> {

@@ -1,10 +1,13 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { daySchema, type Day } from '@/core/calendar';
+import type { Day } from '@/core/calendar';
 
 /** Date fields take years of four figures. */
 const LAST_DAY = '9999-12-31';
+
+/** A date field gives a day that there is, or nothing; only years can be too long. */
+const WHOLE_DAY = /^\d{4}-\d\d-\d\d$/;
 
 /** A day of the calendar, from `min` on. A picked one is taken at once; one that is typed, figure by figure,
  * when the field is left or Enter is pressed, because half of a date is another date. */
@@ -28,7 +31,7 @@ export function DateField({
   function take(text: string | null) {
     if (text === null) return;
     setTyped(null);
-    const day = daySchema.safeParse(text).data ?? null;
+    const day = WHOLE_DAY.test(text) ? text : null;
     const fits = day === null ? text === '' && !required : min === undefined || day >= min;
     if (fits && day !== value) onTake(day);
   }

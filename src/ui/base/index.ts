@@ -15,6 +15,7 @@ export {
   SpeechProvider,
   useSpeech,
 } from './speech';
+export { toast } from './toast';
 export { issuesAt, Trouble } from './trouble';
 export { DragGround, useDragged } from './drag';
 export { DateField } from './date-field';

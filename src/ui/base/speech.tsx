@@ -1,6 +1,6 @@
 'use client';
 
-import { Toaster } from 'sonner';
+import dynamic from 'next/dynamic';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
@@ -24,21 +24,7 @@ function spokenOf(locale: Locale, speech: Speech): Spoken {
   };
 }
 
-/** Passing messages lie above the bars at the foot of screens, whose buttons they would cover. Pixels. */
-const ABOVE_BARS = 96;
-
-/** Passing messages look like the rest of the house. */
-const TOAST = {
-  style: {
-    background: 'var(--sheet)',
-    color: 'var(--ink)',
-    border: '1px solid var(--soft)',
-    borderRadius: 3,
-    fontFamily: 'var(--font-sans)',
-    fontSize: '0.95rem',
-  },
-  actionButtonStyle: { background: 'var(--ink)', color: 'var(--paper)', borderRadius: 3 },
-} as const;
+const Toasts = dynamic(() => import('./toasts').then((file) => file.Toasts), { ssr: false });
 
 /** The language of everything below. */
 export function LanguageProvider({ locale, children }: { locale: Locale; children: ReactNode }) {
@@ -53,12 +39,7 @@ export function SpeechProvider({ speech, children }: { speech: Speech; children:
   return (
     <SpeechContext value={spoken}>
       {children}
-      <Toaster
-        containerAriaLabel={spoken.say.t('screen.common.notices')}
-        position="bottom-right"
-        offset={{ bottom: ABOVE_BARS }}
-        toastOptions={TOAST}
-      />
+      <Toasts label={spoken.say.t('screen.common.notices')} />
     </SpeechContext>
   );
 }

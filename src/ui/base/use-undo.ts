@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback } from 'react';
-import { toast } from 'sonner';
 import { useSpeech } from './speech';
+import { toast } from './toast';
 
 /** Says what was done, with a way back beside it.
  * @returns takes what was done, in words, and what takes it back */
@@ -10,7 +10,7 @@ export function useUndo(): (done: string, undo: () => unknown) => void {
   const { say } = useSpeech();
   return useCallback(
     (done, undo) => {
-      toast(done, {
+      toast.message(done, {
         action: { label: say.t('screen.common.undoCapital'), onClick: () => void undo() },
       });
     },

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useEffectEvent, useRef } from 'react';
-import { readLink, writeLink, type ClosedRecipe } from '@/core/recipe';
+import { writeLink, type ClosedRecipe } from '@/core/recipe';
 import type { Bpm } from '@/core/time';
 import { useKeptAddress } from '../shell/kept-address';
 import type { Draft } from './draft';
@@ -15,14 +15,20 @@ export function useAddress({ id, recipe }: Draft, tempo: Bpm, changed: boolean):
 }
 
 /** The recipe that the address holds, when it is another one than the page came with: on the way
- * back to the Bench the browser has the address of the last edit, but the router the first page. */
+ * back to the Bench the browser has the address of the last edit, but the router the first page. What was
+ * edited before it could be read stays. */
 export function useRecipeOfAddress({ recipe }: Draft, take: (recipe: ClosedRecipe) => void): void {
   const first = useRef(recipe);
-  const onArrival = useEffectEvent(() => {
-    const link = new URLSearchParams(window.location.search).get('r');
-    const read = link ? readLink(link) : null;
-    if (!read?.ok || JSON.stringify(read.value) === JSON.stringify(first.current)) return;
-    take(read.value);
+  const takeUnlessEdited = useEffectEvent((read: ClosedRecipe) => {
+    if (recipe === first.current) take(read);
   });
-  useEffect(() => onArrival(), []);
+  const onArrival = useEffectEvent(async () => {
+    const link = new URLSearchParams(window.location.search).get('r');
+    if (link === null || link === writeLink(first.current)) return;
+    const { readLink } = await import('./arrival');
+    const read = readLink(link);
+    if (!read.ok || JSON.stringify(read.value) === JSON.stringify(first.current)) return;
+    takeUnlessEdited(read.value);
+  });
+  useEffect(() => void onArrival(), []);
 }

@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, type Dispatch } from 'react';
-import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
 import { blankRecipe, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ExerciseId, ProgramId, SavedExercise } from '@/core/studio';
@@ -11,6 +10,7 @@ import {
   attempt,
   attemptOrSay,
   type ProgramTarget,
+  toast,
   toastIssues,
   useSpeech,
   useUndo,
@@ -143,7 +143,7 @@ export function useDesk({
       return true;
     });
     if (copied) toast.success(say.t('screen.bench.linkCopied'));
-    else toast(say.t('screen.bench.copyTheAddressOfThisPage'));
+    else toast.message(say.t('screen.bench.copyTheAddressOfThisPage'));
   }
 
   const varyLink = () => `/variations?r=${writeLink(recipe)}`;

@@ -100,7 +100,7 @@ export function Workbench({
       dispatch({ kind: 'edit', change: { recipe: next }, about }),
     [],
   );
-  useRecipeOfAddress(first, edit);
+  useRecipeOfAddress(draft, edit);
   const settle = useCallback(() => dispatch({ kind: 'settle' }), []);
 
   function togglePlay() {

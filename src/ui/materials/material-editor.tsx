@@ -1,14 +1,13 @@
 'use client';
 
 import { useState, type FormEvent, type ReactNode } from 'react';
-import { toast } from 'sonner';
 import { unreachable, type Issue, type Result } from '@/core/issue';
 import { parseLine, writeLine } from '@/core/reading';
 import { expand, recipeOfMaterial } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
 import { SUBDIVISIONS, parseMeter, type SubdivisionId } from '@/core/time';
 import { saySubdivision } from '@/words';
-import { attempt, Button, Field, issuesAt, IssueWords, Trouble, useSpeech } from '../base';
+import { attempt, Button, Field, issuesAt, IssueWords, toast, Trouble, useSpeech } from '../base';
 import { RulesPhrase } from '../sentence';
 import { ScoreSheet } from '../marks';
 import { CellsFields, KitFields } from './editor-fields';

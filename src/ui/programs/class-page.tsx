@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import type {
   AssignmentId,
@@ -14,7 +13,7 @@ import type {
 } from '@/core/studio';
 import { FASTEST, SLOWEST } from '@/core/time';
 import { sayDifference, sayRung, sayWarning } from '@/words';
-import { attemptOrSay, Button, useSpeech, TypedField } from '../base';
+import { attemptOrSay, Button, toast, TypedField, useSpeech } from '../base';
 import { readTempo } from '../play';
 
 /** One program, each student's own version: what differs, from where they start, where they stand,

@@ -3,7 +3,6 @@
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import type {
   AssignmentId,
@@ -15,7 +14,7 @@ import type {
   StudentVersion,
 } from '@/core/studio';
 import { sayDifference, sayWarning } from '@/words';
-import { attemptOrSay, Button, Choice, useSpeech, useUndo } from '../base';
+import { attemptOrSay, Button, Choice, toast, useSpeech, useUndo } from '../base';
 
 export interface GivingActions {
   readonly give: (id: ProgramId, student: PersonId) => Promise<Result<Program>>;

@@ -4,7 +4,6 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
 import { USUAL_COURSE } from '@/core/ladder';
 import type { StepKind } from '@/core/path';
@@ -22,11 +21,12 @@ import {
   attemptOrSay,
   Button,
   Choice,
+  DragGround,
   newId,
+  toast,
   Trouble,
   useSpeech,
   useUndo,
-  DragGround,
 } from '../base';
 import { EmptySection, SectionHead } from './section-head';
 import { BulkBar } from './bulk-bar';

@@ -1,9 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { MaterialContents } from '@/core/materials';
-import { attempt, Button, toastIssues, useSpeech } from '../base';
+import { attempt, Button, toast, toastIssues, useSpeech } from '../base';
 import { useShelf } from '../library';
 
 /** Puts a rules table on the shelf under a name, so that other lines can be read by it. */

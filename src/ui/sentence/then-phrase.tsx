@@ -1,10 +1,9 @@
 'use client';
 
-import { toast } from 'sonner';
 import { fail, ok } from '@/core/issue';
 import { type ClosedMember, type ClosedRecipe } from '@/core/recipe';
 import { suggestName } from '@/words';
-import { Choice, type Option, useSpeech } from '../base';
+import { Choice, type Option, toast, useSpeech } from '../base';
 import { useShelf } from '../library';
 import { TakeAway } from './phrase-parts';
 

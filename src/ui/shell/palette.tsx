@@ -1,15 +1,12 @@
 'use client';
 
 import { Command } from 'cmdk';
-import { Search } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useEffect, useState } from 'react';
 import type { Result } from '@/core/issue';
-import { Button, useSpeech } from '../base';
+import { useSpeech } from '../base';
 import type { Place } from './place';
 
-/** Something to go to: an exercise, a program, a student. */
 /** What can be gone to, by its kind. */
 export interface PaletteEntry {
   readonly group: 'exercises' | 'programs' | 'students' | 'screens';
@@ -17,33 +14,30 @@ export interface PaletteEntry {
   readonly href: string;
 }
 
-/** Go anywhere by typing: Ctrl K. */
-export function Palette({
-  places,
-  find,
-}: {
-  places: readonly Place[];
-  find: () => Promise<Result<readonly PaletteEntry[]>>;
-}) {
+export interface PaletteProps {
+  readonly places: readonly Place[];
+  readonly find: () => Promise<Result<readonly PaletteEntry[]>>;
+}
+
+/** Go anywhere by typing. Looks for what there is each time that it opens. */
+export function Palette({ places, find, close }: PaletteProps & { readonly close: () => void }) {
   const { say } = useSpeech();
   const router = useRouter();
-  const [open, setOpen] = useState(false);
   const [found, setFound] = useState<readonly PaletteEntry[] | 'loading' | 'failed'>('loading');
 
-  function show(next: boolean) {
-    setOpen(next);
-    if (!next) return;
-    setFound('loading');
+  useEffect(() => {
+    let here = true;
     find().then(
-      (answer) => setFound(answer.ok ? answer.value : 'failed'),
-      () => setFound('failed'),
+      (answer) => here && setFound(answer.ok ? answer.value : 'failed'),
+      () => here && setFound('failed'),
     );
-  }
-
-  useHotkeys('mod+k', () => show(!open), { enableOnFormTags: true, preventDefault: true });
+    return () => {
+      here = false;
+    };
+  }, [find]);
 
   function go(href: string) {
-    setOpen(false);
+    close();
     router.push(href);
   }
 
@@ -55,58 +49,50 @@ export function Palette({
   const entries = [...(Array.isArray(found) ? (found as PaletteEntry[]) : []), ...screens];
   const groups = [...new Set(entries.map((entry) => entry.group))];
   return (
-    <>
-      <Button look="quiet" onClick={() => show(true)} aria-keyshortcuts="Control+K">
-        <Search size={15} aria-hidden /> {say.t('screen.shell.find')}{' '}
-        <kbd className="text-xs">{say.t('screen.shell.ctrlK')}</kbd>
-      </Button>
-      <Command.Dialog
-        open={open}
-        onOpenChange={show}
-        label={say.t('screen.shell.goTo')}
-        loop
-        overlayClassName="fixed inset-0 z-40 bg-black/30"
-        contentClassName="pop fixed top-[12vh] left-1/2 z-50 w-[36rem] max-w-[92vw] -translate-x-1/2"
-      >
-        <Command.Input
-          placeholder={say.t('screen.shell.exerciseProgramStudent')}
-          className="w-full border-b border-line px-4 py-3 text-lg outline-none"
-        />
-        <Command.List className="max-h-[55vh] overflow-y-auto p-2">
-          {found === 'loading' && (
-            <Command.Loading>{say.t('screen.shell.looking')}</Command.Loading>
-          )}
-          {found === 'failed' && (
-            <p role="alert" className="px-2 py-1 text-sm">
-              {say.t('screen.shell.theListCouldNotBeLoaded')}
-            </p>
-          )}
-          <Command.Empty className="px-2 py-1 text-soft">
-            {say.t('screen.common.noMatch')}
-          </Command.Empty>
-          {groups.map((group) => (
-            <Command.Group
-              key={group}
-              heading={say.t(`screen.shell.found.${group}`)}
-              className="palette-group"
-            >
-              {entries
-                .filter((entry) => entry.group === group)
-                .map((entry) => (
-                  <Command.Item
-                    key={entry.href}
-                    value={entry.href}
-                    keywords={[entry.name]}
-                    onSelect={() => go(entry.href)}
-                    className="cursor-pointer rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
-                  >
-                    {entry.name}
-                  </Command.Item>
-                ))}
-            </Command.Group>
-          ))}
-        </Command.List>
-      </Command.Dialog>
-    </>
+    <Command.Dialog
+      open
+      onOpenChange={close}
+      label={say.t('screen.shell.goTo')}
+      loop
+      overlayClassName="fixed inset-0 z-40 bg-black/30"
+      contentClassName="pop fixed top-[12vh] left-1/2 z-50 w-[36rem] max-w-[92vw] -translate-x-1/2"
+    >
+      <Command.Input
+        placeholder={say.t('screen.shell.exerciseProgramStudent')}
+        className="w-full border-b border-line px-4 py-3 text-lg outline-none"
+      />
+      <Command.List className="max-h-[55vh] overflow-y-auto p-2">
+        {found === 'loading' && <Command.Loading>{say.t('screen.shell.looking')}</Command.Loading>}
+        {found === 'failed' && (
+          <p role="alert" className="px-2 py-1 text-sm">
+            {say.t('screen.shell.theListCouldNotBeLoaded')}
+          </p>
+        )}
+        <Command.Empty className="px-2 py-1 text-soft">
+          {say.t('screen.common.noMatch')}
+        </Command.Empty>
+        {groups.map((group) => (
+          <Command.Group
+            key={group}
+            heading={say.t(`screen.shell.found.${group}`)}
+            className="palette-group"
+          >
+            {entries
+              .filter((entry) => entry.group === group)
+              .map((entry) => (
+                <Command.Item
+                  key={entry.href}
+                  value={entry.href}
+                  keywords={[entry.name]}
+                  onSelect={() => go(entry.href)}
+                  className="cursor-pointer rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
+                >
+                  {entry.name}
+                </Command.Item>
+              ))}
+          </Command.Group>
+        ))}
+      </Command.List>
+    </Command.Dialog>
   );
 }

@@ -13,7 +13,7 @@ import type { PaletteEntry } from './palette';
 import type { Place } from './place';
 
 /** What a student’s bar has not, it need not load. */
-const Palette = dynamic(() => import('./palette').then((file) => file.Palette));
+const FindButton = dynamic(() => import('./find-button').then((file) => file.FindButton));
 const SpeechSwitch = dynamic(() => import('./speech-switch').then((file) => file.SpeechSwitch));
 
 /** The bar over every desk screen: where one can go, who looks, the light. */
@@ -64,7 +64,7 @@ export function TopBar({
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-2">
-        {find && <Palette places={places} find={find} />}
+        {find && <FindButton places={places} find={find} />}
         {speak && <SpeechSwitch speak={speak} />}
         <ThemeSwitch />
         <form action={leave}>

@@ -3,13 +3,12 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type CSSProperties } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import type { SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
 import type { Day, EntryId, PersonId, Round, StandItem } from '@/core/studio';
-import { attemptOrSay, newId, useSpeech } from '../base';
+import { attemptOrSay, newId, toast, useSpeech } from '../base';
 import { usePlayback } from '../play';
 import { Break } from './break';
 import { Broken } from './broken';
@@ -116,7 +115,7 @@ export function Stand({
   async function more() {
     const answer = await attemptOrSay(readMore);
     if (!answer) return;
-    if (answer.value.slots.length === 0) toast(say.t('screen.stand.nothingMoreIsDueToday'));
+    if (answer.value.slots.length === 0) toast.message(say.t('screen.stand.nothingMoreIsDueToday'));
     else dispatch({ kind: 'again', ...answer.value });
   }
 

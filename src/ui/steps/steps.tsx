@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
-import { toast } from 'sonner';
 import { difficultyParts, difficultyPoints, hindrances, readBack } from '@/core/analysis';
 import type { Issue, Result } from '@/core/issue';
 import { staffOrder, type VoiceId } from '@/core/kit';
@@ -12,7 +11,7 @@ import { expand, writeLink, type ClosedRecipe, type Exercise } from '@/core/reci
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
 import { sayCue, saySentence, sayStep, suggestName } from '@/words';
-import { attemptOrSay, Button, buttonLook, Trouble, useSpeech, useUndo } from '../base';
+import { attemptOrSay, Button, buttonLook, toast, Trouble, useSpeech, useUndo } from '../base';
 import { LimbSign, ScoreSheet } from '../marks';
 import { useHear, type Playback } from '../play';
 import {

@@ -2,12 +2,11 @@
 
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { Issue, Result } from '@/core/issue';
 import type { Posted } from '@/core/log';
 import { type EntryId, type Note } from '@/core/studio';
 import { sayDay } from '@/words';
-import { attempt, Button, newId, Trouble, useSpeech, useUndo } from '../base';
+import { attempt, Button, newId, toast, Trouble, useSpeech, useUndo } from '../base';
 
 /** What the teacher writes to the student; it stands on their Today. */
 export function Notes({

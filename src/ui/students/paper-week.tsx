@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { toast } from 'sonner';
 import { type Issue, type Result } from '@/core/issue';
 import { rungAt } from '@/core/ladder';
 import {
@@ -17,7 +16,7 @@ import {
   type StudentRecord,
 } from '@/core/studio';
 import { sayDay, sayIssue, sayRung, sayDate, sayWeekday } from '@/words';
-import { attempt, Button, issuesAt, newId, useSpeech } from '../base';
+import { attempt, Button, issuesAt, newId, toast, useSpeech } from '../base';
 
 export interface TypedCell {
   readonly assignmentId: AssignmentId;

@@ -3,7 +3,6 @@
 import { clsx } from 'clsx';
 import Link from 'next/link';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import type { Result } from '@/core/issue';
 import { FULL_KIT, type KitProfile } from '@/core/kit';
 import type { Decision, LoggedTry, Posted } from '@/core/log';
@@ -17,7 +16,7 @@ import type {
   StudentRecord,
 } from '@/core/studio';
 import { sayWhy } from '@/words';
-import { attemptOrSay, buttonLook, Choice, newId, useSpeech, useUndo } from '../base';
+import { attemptOrSay, buttonLook, Choice, newId, toast, useSpeech, useUndo } from '../base';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';
 import { Notes } from './notes';

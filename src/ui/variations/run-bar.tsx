@@ -3,7 +3,6 @@
 import { Play, Square } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
-import { toast } from 'sonner';
 import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
@@ -13,9 +12,10 @@ import {
   attemptOrSay,
   Button,
   ProgramChoice,
+  type ProgramTarget,
+  toast,
   toastIssues,
   useSpeech,
-  type ProgramTarget,
 } from '../base';
 import { TempoField } from '../play';
 import { Toggle } from '../sentence';

@@ -1,9 +1,8 @@
 'use client';
 
-import { toast } from 'sonner';
 import { memberAt, type Family, type OpenedFamily } from '@/core/family';
 import { sayMember } from '@/words';
-import { useSpeech, useUndo } from '../base';
+import { toast, useSpeech, useUndo } from '../base';
 import type { EditFamily } from './use-family';
 
 /** Most members whose decisions are kept one by one. */

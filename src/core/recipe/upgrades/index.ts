@@ -1,2 +1,2 @@
 export { isRecord, upgrade, versionOf } from './upgrade';
-export { UPGRADES } from './steps';
+export { RECIPE_VERSION, UPGRADES } from './steps';

@@ -5,3 +5,6 @@ import type { Upgrade } from './upgrade';
  * step, with a test of before and after. Add one when a recipe could otherwise mean something else than
  * it did; nothing else raises the format. */
 export const UPGRADES: readonly Upgrade[] = [restThroughout];
+
+/** Format of the recipes that this Mivvel writes: one more than there are upgrades. */
+export const RECIPE_VERSION = UPGRADES.length + 1;

@@ -1,0 +1,17 @@
+/** Ways in which the same thing is played otherwise, where the rung is not a tempo. */
+export const MANNERS = [
+  'pad',
+  'lap',
+  'voice',
+  'click-2-4',
+  'click-drops',
+  'click-off',
+  'soft',
+  'own-music',
+  'own-version',
+] as const;
+
+export const DOSAGE_KINDS = ['minutes', 'repetitions', 'bars', 'strokes'] as const;
+
+/** Most rungs of a ladder; more are a typing slip. */
+export const MOST_RUNGS = 200;

@@ -1,0 +1,13 @@
+import * as z from 'zod/mini';
+import { whole } from '../shape';
+
+/** `clean`: so many clean tries on a rung lead to the next one. `lost`: so many lost in a row
+ * lead one rung lower. `plateau`: so many practice days on a rung without gain are one. The teacher's
+ * settings; no common number exists. */
+export const advanceRuleSchema = z.strictObject({
+  clean: whole(1, 20),
+  lost: whole(1, 20),
+  plateau: z._default(whole(1, 20), 4),
+});
+
+export type AdvanceRule = z.infer<typeof advanceRuleSchema>;

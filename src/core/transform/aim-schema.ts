@@ -1,0 +1,23 @@
+import * as z from 'zod/mini';
+import { whole } from '../shape';
+import { subdivisionSchema } from '../time';
+
+export const aimSchema = z.strictObject({
+  kind: z.literal('aim'),
+  /** Length of the whole, in bars. */
+  bars: whole(1, 64),
+  /** How often the phrase is played, back to back. */
+  times: whole(1, 16),
+  /** Where it lands, in slots after the end of the whole; negative is before it. */
+  lands: whole(-64, 64),
+  slot: subdivisionSchema,
+  /** What lands there: the phrase's end, or its last note. */
+  by: z.enum(['end', 'last note']),
+  /** What the ostinato does under the phrase. */
+  over: z.enum(['goes on', 'rests']),
+});
+
+export type Aim = Pick<z.infer<typeof aimSchema>, 'bars' | 'times' | 'by' | 'over'> & {
+  /** In ticks. */
+  readonly landsTicks: number;
+};

@@ -1,0 +1,33 @@
+import type { ReactNode } from 'react';
+import type { ExternalToast } from 'sonner';
+
+type Sonner = typeof import('sonner');
+type Kind = 'message' | 'success' | 'error';
+
+/** What was said before there was anything to show it with, in its order. */
+const waiting: ((sonner: Sonner) => void)[] = [];
+
+let shown: Sonner | null = null;
+
+function say(kind: Kind, words: ReactNode, more?: ExternalToast): void {
+  const speak = ({ toast }: Sonner) => void toast[kind](words, more);
+  if (shown) speak(shown);
+  else waiting.push(speak);
+}
+
+/** Says something in a passing message. No screen needs what shows them to be drawn first, so it comes
+ * after; what is said before it is there is shown then. */
+export const toast = {
+  message: (words: ReactNode, more?: ExternalToast) => say('message', words, more),
+  success: (words: ReactNode, more?: ExternalToast) => say('success', words, more),
+  error: (words: ReactNode, more?: ExternalToast) => say('error', words, more),
+};
+
+/** Called when passing messages can be shown. @returns takes that back */
+export function showToasts(sonner: Sonner): () => void {
+  shown = sonner;
+  for (const speak of waiting.splice(0)) speak(sonner);
+  return () => {
+    shown = null;
+  };
+}

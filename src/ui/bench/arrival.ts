@@ -1,0 +1,1 @@
+export { readLink } from '@/core/recipe';
