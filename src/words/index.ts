@@ -36,6 +36,8 @@ export {
 } from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
-export { ENGLISH, isLocale, sayEach, sayIn, sayList } from './say';
+export { ENGLISH, sayIn } from './languages';
+export { isLocale, sayEach, sayList } from './say';
+export { sayToStudentsIn } from './student-languages';
 export type { Asked, DerivedPart } from './derivation';
-export type { Key, Locale, Say } from './say';
+export type { Key, Locale, Say, SayIn } from './say';

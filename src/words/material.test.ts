@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SHIPPED } from '@/core/materials';
 import { PLAIN_SPEECH } from '@/core/studio';
 import { sayMaterial, sayNamed, sayUse } from './material';
-import { ENGLISH, sayIn } from './say';
+import { ENGLISH, sayIn } from './languages';
 
 const BRITISH = sayIn('en-GB', { ...PLAIN_SPEECH, notes: 'british' });
 const PSEUDO = sayIn('en-XA');

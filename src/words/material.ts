@@ -1,6 +1,7 @@
-import { en } from './en';
+import { enForStudents as en } from './en/for-students';
 import { sayNote, saySubdivision } from './time';
-import { ENGLISH, type Say } from './say';
+import type { Say } from './say';
+import { sayToStudentsIn } from './student-languages';
 
 const { name: NAMES, line: LINES, use: USES } = en.material;
 
@@ -33,16 +34,18 @@ export function sayMaterial(
   return (id === undefined ? null : sayShipped(say, id)) ?? sayNamed(say, content.name ?? '');
 }
 
+const PLAIN_ENGLISH = sayToStudentsIn('en-GB');
+
 let ids: ReadonlyMap<string, string> | undefined;
 
 /** What ships by what it is called in recipes, which is plain English. */
 function idOf(name: string): string | undefined {
-  ids ??= new Map(Object.keys(NAMES).map((id) => [sayShipped(ENGLISH, id) ?? '', id]));
+  ids ??= new Map(Object.keys(NAMES).map((id) => [sayShipped(PLAIN_ENGLISH, id) ?? '', id]));
   const [, number] = /(\d+)$/.exec(name) ?? [];
   const line = () =>
     Object.keys(LINES)
       .map((set) => `${set}-${number}`)
-      .find((id) => sayShipped(ENGLISH, id) === name);
+      .find((id) => sayShipped(PLAIN_ENGLISH, id) === name);
   return ids.get(name) ?? (number === undefined ? undefined : line());
 }
 

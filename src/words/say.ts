@@ -1,27 +1,16 @@
 import { createTranslator } from 'use-intl/core';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
 import { ownSyllables, SYLLABLES, type NoteNames, type Syllables } from '@/core/time';
-import { en } from './en';
-import { pseudoCatalogue } from './pseudo';
-
-type Messages<T> = {
-  readonly [Key in keyof T]: T[Key] extends string ? string : Messages<T[Key]>;
-};
-
-/** What a language is made of: the same keys as English, each with its message. */
-type Catalogue = Messages<typeof en>;
+import type { en } from './en';
 
 /** Languages by their tag. English is written with the day first; `en-XA` is English in other letters and
- * longer, to try the screens with. Another language is a file beside `en`, and a line here. */
-const LANGUAGES = {
-  'en-GB': () => en,
-  'en-XA': () => pseudoCatalogue(en),
-} satisfies Readonly<Record<string, () => Catalogue>>;
+ * longer, to try the screens with. */
+export const LOCALES = ['en-GB', 'en-XA'] as const;
 
-export type Locale = keyof typeof LANGUAGES;
+export type Locale = (typeof LOCALES)[number];
 
 export function isLocale(tag: string | undefined): tag is Locale {
-  return tag !== undefined && Object.hasOwn(LANGUAGES, tag);
+  return LOCALES.some((known) => known === tag);
 }
 
 function translatorOf(locale: Locale, messages: typeof en) {
@@ -42,13 +31,18 @@ export interface Say {
   readonly syllables: Syllables;
 }
 
-const TRANSLATORS = new Map<Locale, Say['t']>();
+/** What speaks each language, with a studio's own names of notes and counts.
+ * @throws on a message that is missing or cannot be read, which would be a bug */
+export type SayIn = (locale: Locale, speech?: Speech) => Say;
 
-/** @throws on a message that is missing or cannot be read, which would be a bug */
-export function sayIn(locale: Locale, { notes, syllables }: Speech = PLAIN_SPEECH): Say {
-  let t = TRANSLATORS.get(locale);
-  if (!t) TRANSLATORS.set(locale, (t = translatorOf(locale, LANGUAGES[locale]() as typeof en)));
-  return { t, locale, notes, syllables: syllablesOf(syllables) };
+/** @param languages each with its messages; some screens need but part of them */
+export function speaker(languages: Readonly<Record<Locale, () => object>>): SayIn {
+  const translators = new Map<Locale, Say['t']>();
+  return (locale, { notes, syllables } = PLAIN_SPEECH) => {
+    let t = translators.get(locale);
+    if (!t) translators.set(locale, (t = translatorOf(locale, languages[locale]() as typeof en)));
+    return { t, locale, notes, syllables: syllablesOf(syllables) };
+  };
 }
 
 function syllablesOf(chosen: Speech['syllables']): Syllables {
@@ -77,9 +71,6 @@ export function sayEach<T extends Readonly<Record<string, Key>>>(
     readonly [K in keyof T]: string;
   };
 }
-
-/** English as a new studio speaks it. */
-export const ENGLISH: Say = sayIn('en-GB');
 
 /** @example sayList(ENGLISH, ['ride', 'snare', 'bass drum']) // => 'ride, snare and bass drum' */
 export function sayList({ locale }: Pick<Say, 'locale'>, parts: readonly string[]): string {

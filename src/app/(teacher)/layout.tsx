@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
 import { getSpeech } from '@/server';
-import { SpeechProvider } from '@/ui/base';
-import { TopBar } from '@/ui/shell';
+import { FindButton, SpeechSwitch, TeacherWords, TopBar } from '@/ui/shell';
 import { leave, setStudioSpeech } from '../actions';
 import { teacherVisit } from '../viewer';
 import { findTargets } from './find';
@@ -18,17 +17,14 @@ export default async function TeacherLayout({ children }: { children: ReactNode 
   const { me, name } = await teacherVisit();
   const speech = getSpeech(me);
   return (
-    <SpeechProvider speech={speech}>
+    <TeacherWords speech={speech}>
       <div className="flex h-dvh min-w-[64rem] flex-col">
-        <TopBar
-          places={PLACES}
-          who={name}
-          find={findTargets}
-          speak={setStudioSpeech}
-          leave={leave}
-        />
+        <TopBar places={PLACES} who={name} leave={leave}>
+          <FindButton places={PLACES} find={findTargets} />
+          <SpeechSwitch speak={setStudioSpeech} />
+        </TopBar>
         <div className="min-h-0 flex-1 overflow-y-auto">{children}</div>
       </div>
-    </SpeechProvider>
+    </TeacherWords>
   );
 }

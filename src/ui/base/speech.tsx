@@ -5,7 +5,7 @@ import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
 import type { Syllables } from '@/core/time';
-import { sayCaution, sayIn, sayIssues, type Locale, type Say } from '@/words';
+import { sayCaution, sayIssues, sayToStudentsIn, type Locale, type Say, type SayIn } from '@/words';
 
 interface Spoken {
   readonly speech: Speech;
@@ -14,28 +14,33 @@ interface Spoken {
   readonly syllables: Syllables;
 }
 
-const SpeechContext = createContext<Spoken>(spokenOf('en-GB', PLAIN_SPEECH));
+const SpeechContext = createContext<Spoken>(spokenOf(sayToStudentsIn('en-GB')));
 
-function spokenOf(locale: Locale, speech: Speech): Spoken {
-  const say = sayIn(locale, speech);
-  return {
-    ...{ speech, say },
-    syllables: say.syllables,
-  };
+function spokenOf(say: Say, speech: Speech = PLAIN_SPEECH): Spoken {
+  return { speech, say, syllables: say.syllables };
 }
 
 const Toasts = dynamic(() => import('./toasts').then((file) => file.Toasts), { ssr: false });
 
 /** The language of everything below. */
 export function LanguageProvider({ locale, children }: { locale: Locale; children: ReactNode }) {
-  const spoken = useMemo(() => spokenOf(locale, PLAIN_SPEECH), [locale]);
+  const spoken = useMemo(() => spokenOf(sayToStudentsIn(locale)), [locale]);
   return <SpeechContext value={spoken}>{children}</SpeechContext>;
 }
 
-/** How the studio names note values and counts, for everything below, passing messages too. */
-export function SpeechProvider({ speech, children }: { speech: Speech; children: ReactNode }) {
+/** How the studio names note values and counts, for everything below, passing messages too.
+ * @param sayIn what is said below; only what students read when left out */
+export function SpeechProvider({
+  speech,
+  sayIn = sayToStudentsIn,
+  children,
+}: {
+  speech: Speech;
+  sayIn?: SayIn;
+  children: ReactNode;
+}) {
   const { locale } = useSpeech().say;
-  const spoken = useMemo(() => spokenOf(locale, speech), [locale, speech]);
+  const spoken = useMemo(() => spokenOf(sayIn(locale, speech), speech), [sayIn, locale, speech]);
   return (
     <SpeechContext value={spoken}>
       {children}

@@ -32,7 +32,11 @@ export function TempoField({
     <div className="flex items-center gap-1">
       {exercise && <TempoGlyph tempo={tempoFor(exercise.meter, tempo)} />}
       <span className="text-soft">=</span>
-      <Button look="quiet" aria-label={say.t('screen.bench.slower')} onClick={() => set(tempo - 1)}>
+      <Button
+        look="quiet"
+        aria-label={say.t('screen.common.slower')}
+        onClick={() => set(tempo - 1)}
+      >
         <Minus size={14} aria-hidden />
       </Button>
       <TypedField
@@ -47,11 +51,15 @@ export function TempoField({
         inputMode="decimal"
         className="field w-14 text-center text-lg font-semibold"
       />
-      <Button look="quiet" aria-label={say.t('screen.bench.faster')} onClick={() => set(tempo + 1)}>
+      <Button
+        look="quiet"
+        aria-label={say.t('screen.common.faster')}
+        onClick={() => set(tempo + 1)}
+      >
         <Plus size={14} aria-hidden />
       </Button>
       <Button onClick={tap} aria-keyshortcuts="T" data-tap>
-        {say.t('screen.bench.tap')}
+        {say.t('screen.common.tap')}
       </Button>
     </div>
   );

@@ -119,7 +119,7 @@ export function ItemRow({
             <span className="text-sm text-soft">
               {' '}
               ·{' '}
-              {say.t('screen.programs.afterThese', {
+              {say.t('screen.common.afterThese', {
                 names: sayList(
                   say,
                   after.map((one) => one.name),
@@ -229,7 +229,7 @@ function Details({
           const name = others.find((one) => one.id === waited)?.name ?? '';
           return (
             <span key={waited}>
-              {say.t('screen.programs.afterThese', { names: name })}{' '}
+              {say.t('screen.common.afterThese', { names: name })}{' '}
               <Button
                 look="quiet"
                 aria-label={say.t('screen.programs.noLongerAfter', { name })}

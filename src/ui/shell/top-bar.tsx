@@ -1,36 +1,26 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { clsx } from 'clsx';
-import type { Result } from '@/core/issue';
-import type { Speech } from '@/core/studio';
+import type { ReactNode } from 'react';
 import { useSpeech } from '../base';
 import { lastPlace } from './last-place';
 import { ThemeSwitch } from './theme-switch';
-import type { PaletteEntry } from './palette';
 import type { Place } from './place';
-
-/** What a student’s bar has not, it need not load. */
-const FindButton = dynamic(() => import('./find-button').then((file) => file.FindButton));
-const SpeechSwitch = dynamic(() => import('./speech-switch').then((file) => file.SpeechSwitch));
 
 /** The bar over every desk screen: where one can go, who looks, the light. */
 export function TopBar({
   places,
   who,
-  find,
-  speak,
   leave,
+  children,
 }: {
   places: readonly Place[];
   who: string;
-  /** What the palette offers besides the places; without it there is no palette. */
-  find?: () => Promise<Result<readonly PaletteEntry[]>>;
-  /** Sets how the studio names and counts; without it there is no choice. */
-  speak?: (speech: Speech) => Promise<Result<null>>;
   leave: () => Promise<void>;
+  /** What else the bar has on its right. */
+  children?: ReactNode;
 }) {
   const { say } = useSpeech();
   const path = usePathname();
@@ -64,8 +54,7 @@ export function TopBar({
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-2">
-        {find && <FindButton places={places} find={find} />}
-        {speak && <SpeechSwitch speak={speak} />}
+        {children}
         <ThemeSwitch />
         <form action={leave}>
           <button

@@ -283,7 +283,7 @@ function Others({
 
 function whyLater(say: Say, { waitsFor, state }: StandItem): string {
   if (waitsFor.length > 0)
-    return say.t('screen.programs.afterThese', { names: sayList(say, waitsFor) });
+    return say.t('screen.common.afterThese', { names: sayList(say, waitsFor) });
   const due = dueDay(state);
   return due ? say.t('screen.today.passedAgain', { day: sayDay(say, due) }) : '';
 }

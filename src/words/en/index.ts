@@ -1,34 +1,13 @@
-import { change } from './change';
-import { family } from './family';
-import { issue, misfit, thing } from './issue';
-import { kit } from './kit';
-import { material } from './material';
-import { notes } from './notes';
-import { plan } from './plan';
-import { playing } from './playing';
-import { practice } from './practice';
-import { readback } from './readback';
-import { retype } from './retype';
-import { screen } from './screen';
-import { sentence } from './sentence';
-import { steps } from './steps';
+import { enForStudents } from './for-students';
+import { bench } from './screen/bench';
+import { materials } from './screen/materials';
+import { programs } from './screen/programs';
+import { steps } from './screen/steps';
+import { students } from './screen/students';
+import { variations } from './screen/variations';
 
-/** The English of the app: every message, by its key, in ICU message format. */
+/** The English of the app: every message, by its key. */
 export const en = {
-  change,
-  family,
-  issue,
-  kit,
-  material,
-  misfit,
-  notes,
-  plan,
-  playing,
-  practice,
-  readback,
-  retype,
-  screen,
-  sentence,
-  steps,
-  thing,
+  ...enForStudents,
+  screen: { ...enForStudents.screen, bench, materials, programs, steps, students, variations },
 } as const;

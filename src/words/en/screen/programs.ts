@@ -145,7 +145,6 @@ export const programs = {
     '{names} {count, plural, one {has} other {have}} the version before your changes.',
   update: '{count, plural, one {Update them} other {Update all}}',
   mayBreak: '{student}: {count, plural, one {# item} other {# items}} may break.',
-  afterThese: 'after {names}',
   changedSince: 'The exercise was changed since.',
   studentMakesOwn: 'the student makes their own version',
   noExercisesYet: 'No exercises saved yet. <link>Make one on the Bench</link>.',
