@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { createTranslator } from 'use-intl/core';
 import { describe, expect, it } from 'vitest';
 import { en } from './en';
+import { enForStudents } from './en/for-students';
 
 const SRC = join(import.meta.dirname, '..');
 
@@ -26,6 +27,23 @@ function messagesOf(
 }
 
 const MESSAGES = messagesOf(en);
+
+/** Rooms whose parts stand on a student's screens. */
+const STUDENT_ROOMS = [
+  'base',
+  'charts',
+  'log',
+  'marks',
+  'plan',
+  'play',
+  'record',
+  'stand',
+  'today',
+];
+
+const STUDENTS = new Set(
+  messagesOf(enForStudents).map(([key]) => key.split('.').slice(0, 2).join('.')),
+);
 
 /** The arguments of a message by their kind, read off its text. */
 function argumentsOf(
@@ -90,6 +108,18 @@ describe('every message', () => {
 
   it('of many has its plural: no bare “s” is glued to a number', () => {
     for (const [key, message] of MESSAGES) expect(message, key).not.toMatch(/\}s\b/);
+  });
+
+  it('of a student’s screen is among those that a student’s screens load', () => {
+    const teachers = MESSAGES.map(([key]) => key.split('.').slice(0, 2).join('.')).filter(
+      (key) => !STUDENTS.has(key),
+    );
+    const files = STUDENT_ROOMS.flatMap((room) => filesIn(join(SRC, 'ui', room)));
+    const code = files.map((file) => readFileSync(file, 'utf8')).join('\n');
+    expect(
+      teachers.filter((key) => code.includes(`'${key}.`) || code.includes(`\`${key}.`)),
+    ).toEqual([]);
+    expect(teachers.length).toBeGreaterThan(100);
   });
 
   it('of a screen is said somewhere', () => {

@@ -1,13 +1,22 @@
+import { family } from './family';
 import { enForStudents } from './for-students';
+import { retype } from './retype';
 import { bench } from './screen/bench';
 import { materials } from './screen/materials';
 import { programs } from './screen/programs';
-import { steps } from './screen/steps';
+import { steps as stepsScreen } from './screen/steps';
 import { students } from './screen/students';
 import { variations } from './screen/variations';
+import { steps } from './steps';
 
 /** The English of the app: every message, by its key. */
 export const en = {
   ...enForStudents,
-  screen: { ...enForStudents.screen, bench, materials, programs, steps, students, variations },
+  family,
+  retype,
+  steps,
+  screen: {
+    ...enForStudents.screen,
+    ...{ bench, materials, programs, steps: stepsScreen, students, variations },
+  },
 } as const;
