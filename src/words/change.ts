@@ -68,12 +68,11 @@ export function sayChange(say: Say, change: Change): string {
         limb: sayLimb(say, change.from),
         to: sayAssignment(say, change.to),
       });
-    case 'revoice':
-      return t('change.revoice', {
-        part,
-        from: sayVoice(say, change.from),
-        to: sayVoice(say, change.to),
-      });
+    case 'revoice': {
+      const [from, to] = [sayVoice(say, change.from), sayVoice(say, change.to)];
+      if (change.limb === undefined) return t('change.revoice', { part, from, to });
+      return t('change.revoiceOf', { part, limb: sayLimb(say, change.limb), from, to });
+    }
     case 'displace':
       return sayDisplacement(say, change, part);
     case 'substitute': {

@@ -11,6 +11,7 @@ export {
   shiftLayer,
   unloopLayer,
 } from './layer';
+export { layOver } from './one-surface';
 export { mirrorSticking, parseSticking } from './sticking';
 export { figureOf, GRACE_APART_MS, gracesOf } from './figure';
 export {

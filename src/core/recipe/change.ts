@@ -113,7 +113,7 @@ function changeOne(layer: Layer, change: LayerChange, meter: Meter): Layer {
     case 'give':
       return giveTo(layer, change.from, change.to);
     case 'revoice':
-      return revoice(layer, change.from, change.to);
+      return revoice(layer, change.from, change.to, change.limb);
     case 'substitute':
       return substitute(layer, change);
     case 'thin':

@@ -11,7 +11,7 @@ import {
 } from '../interpret';
 import { LIMBS, type Limb } from '../kit';
 import { ostinatoLayers } from '../materials';
-import { alignLayers, cutLayer, inTimeOrder, mergeStrokes, type Layer } from '../pattern';
+import { alignLayers, cutLayer, inTimeOrder, layOver, mergeStrokes, type Layer } from '../pattern';
 import { lineTicks, onsets, parseLine, type ReadingLine } from '../reading';
 import { stickingLayer } from '../sticking';
 import { barTicks, parseMeter, slotTicks, tick, type Meter, type Tick } from '../time';
@@ -172,6 +172,7 @@ function settle(
     layers = [...aligned.value.layers];
     cutFrom ??= aligned.value.cutFrom;
   }
+  layers = laidOver(layers);
   const footed = inOneCycle(recipe.changes.reduce(foot, layers), bar, 'changes', recipe.cut);
   if (!footed.ok) return footed;
   const reads = phrase?.reads ?? 'voices';
@@ -200,6 +201,13 @@ function settle(
     stale,
     members: [],
   });
+}
+
+/** Ostinatos and what changes add, each over those before it; the phrase has met them already. */
+function laidOver(layers: readonly Layer[]): Layer[] {
+  const over = layers.filter(({ role }) => role === 'over');
+  const laid = layOver(over);
+  return laid === over ? [...layers] : layers.map((one) => laid[over.indexOf(one)] ?? one);
 }
 
 /** A phrase that was not placed goes round through the whole cycle. */

@@ -14,6 +14,8 @@ export const revoiceSchema = z.strictObject({
   part: partSchema,
   from: voiceSchema,
   to: voiceSchema,
+  /** Whose notes; every limb's when left out. */
+  limb: z.optional(limbSchema),
 });
 
 export const swapFeetSchema = z.strictObject({ kind: z.literal('swap-feet'), part: partSchema });

@@ -11,9 +11,16 @@ export function giveTo(layer: Layer, from: Limb, to: { limb: Limb; voice: VoiceI
   return mapStrokes(layer, (stroke) => (stroke.limb === from ? { ...stroke, ...to } : stroke));
 }
 
-/** Plays on one voice what was played on another; limbs stay. */
-export function revoice(layer: Layer, from: VoiceId, to: VoiceId): Layer {
-  return mapStrokes(layer, (stroke) => (stroke.voice === from ? { ...stroke, voice: to } : stroke));
+/** Plays on one voice what was played on another; limbs stay.
+ * @param limb whose notes; every limb's when left out
+ * @example hand-to-hand 16ths and backbeat, closed hi-hat to ride, LH // => the left hand's hats on the ride,
+ * its snare stays */
+export function revoice(layer: Layer, from: VoiceId, to: VoiceId, limb?: Limb): Layer {
+  return mapStrokes(layer, (stroke) =>
+    stroke.voice === from && (limb === undefined || stroke.limb === limb)
+      ? { ...stroke, voice: to }
+      : stroke,
+  );
 }
 
 /** The feet swap what they play, each on its own pedal: what the right foot had on the bass drum

@@ -169,6 +169,23 @@ describe('giveTo, revoice, swapFeet', () => {
     expect(letters(ride)).toBe('RLKK');
   });
 
+  it('revoices one limb’s notes alone: its hats to the ride, and the snare that it drops to stays', () => {
+    const handed = layerOf('RLRL');
+    const hats = {
+      ...handed,
+      strokes: handed.strokes.map((one) => ({ ...one, voice: 'hat' as const })),
+    };
+    const ride = revoice(hats, 'hat', 'ride', 'LH');
+    expect(ride.strokes.map((one) => one.voice)).toEqual(['hat', 'ride', 'hat', 'ride']);
+    const dropped = {
+      ...hats,
+      strokes: hats.strokes.map((one, i) => (i === 1 ? { ...one, voice: 'snare' as const } : one)),
+    };
+    expect(revoice(dropped, 'hat', 'ride', 'LH').strokes.map((one) => one.voice)).toEqual([
+      ...['hat', 'snare', 'hat', 'ride'],
+    ]);
+  });
+
   it('feet swap what they play, each on its own pedal; twice is as before', () => {
     const feet = giveTo(layerOf('KFKK'), 'LF', { limb: 'LF', voice: 'hat-foot' });
     const swapped = swapFeet(feet);

@@ -7,7 +7,9 @@ import {
   VOICES,
   type StickingLetter,
   type TextureId,
+  type VoiceId,
 } from '@/core/kit';
+import type { Stroke } from '@/core/pattern';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { type SubdivisionId } from '@/core/time';
 import {
@@ -18,6 +20,7 @@ import {
   saySubdivision,
   sayTexture,
   sayVoice,
+  type Say,
 } from '@/words';
 import { Button, Choice, useSpeech } from '../base';
 import { type RowKind, sayRow, ScoreSheet, type Subscribe } from '../marks';
@@ -87,6 +90,11 @@ export function EditableSheet({
       <p id="lane-keys" className="mt-1 text-xs text-soft">
         {say.t('screen.bench.arrowsMoveShiftSelectsAltMoves')}
       </p>
+      {editor.instead && (
+        <p role="status" className="text-sm">
+          {say.t('screen.bench.inPlaceOf', { voice: sayVoice(say, editor.instead) })}
+        </p>
+      )}
       <p role="status" className="sr-only">
         {cursor ? `${place}: ${says.join(', ') || 'empty'}` : ''}
       </p>
@@ -161,6 +169,16 @@ function Tools({ editor }: { editor: LaneEditor }) {
         </>
       )}
       {!none && (
+        <Choice<VoiceId>
+          label={say.t('screen.bench.voiceOfTheStroke')}
+          options={VOICES.map(({ id }) => ({ value: id, text: sayVoice(say, id) }))}
+          value={voiceOf(chosen)}
+          onChoose={(voice) => run({ kind: 'voice', voice })}
+        >
+          {sayVoices(say, chosen)}
+        </Choice>
+      )}
+      {!none && (
         <Choice<TextureId | typeof USUAL>
           label={say.t('screen.bench.texture')}
           options={[
@@ -186,6 +204,16 @@ function Tools({ editor }: { editor: LaneEditor }) {
       </Group>
     </div>
   );
+}
+
+/** The voice that all have; undefined where they have several. */
+function voiceOf([first, ...others]: readonly Stroke[]): VoiceId | undefined {
+  return others.every(({ voice }) => voice === first?.voice) ? first?.voice : undefined;
+}
+
+function sayVoices(say: Say, chosen: readonly Stroke[]): string {
+  const voice = voiceOf(chosen);
+  return voice ? sayVoice(say, voice) : say.t('screen.bench.severalVoices');
 }
 
 function Group({ children }: { children: ReactNode }) {

@@ -13,6 +13,7 @@ import {
   setLimb,
   setOrnament,
   setTexture,
+  setVoice,
   strokesAt,
   strokesWithin,
   toggleCell,
@@ -30,6 +31,8 @@ export interface LaneState {
   /** Chosen strokes, by key. */
   readonly picked: ReadonlySet<string>;
   readonly clip: Clip | null;
+  /** What the last stroke that was written took the place of. */
+  readonly instead: VoiceId | null;
 }
 
 /** What is written on. */
@@ -42,6 +45,7 @@ export type LaneCommand =
   | { readonly kind: 'dynamic'; readonly dynamic: Dynamic }
   | { readonly kind: 'ornament'; readonly ornament: Ornament }
   | { readonly kind: 'limb'; readonly letter: StickingLetter }
+  | { readonly kind: 'voice'; readonly voice: VoiceId }
   | { readonly kind: 'texture'; readonly texture: TextureId | null }
   | { readonly kind: 'toggle' | 'remove' | 'copy' | 'paste' };
 
@@ -80,6 +84,7 @@ export function laneStart(exercise: Exercise): LaneState {
     corner: null,
     picked: NOTHING,
     clip: null,
+    instead: null,
   };
 }
 
@@ -91,7 +96,8 @@ export function aboutOf({ picked, cursor }: LaneState, scene: Scene): readonly S
 }
 
 /** What an action does; the exercise itself is changed by whoever takes the edits. */
-export function laneAfter(state: LaneState, scene: Scene, action: LaneAction): Done {
+export function laneAfter(before: LaneState, scene: Scene, action: LaneAction): Done {
+  const state = before.instead === null ? before : { ...before, instead: null };
   const { exercise, kind } = scene;
   const { cursor, clip } = state;
   const about = aboutOf(state, scene);
@@ -118,11 +124,13 @@ export function laneAfter(state: LaneState, scene: Scene, action: LaneAction): D
     case 'paste':
       return written(state, clip && cursor ? paste(exercise, clip, cursor, kind) : [], true);
     case 'toggle':
-      return written(state, cursor ? toggleCell(exercise, cursor, kind) : [], false);
+      return toggled(state, cursor ? toggleCell(exercise, cursor, kind) : []);
     case 'remove':
       return written(state, removeAll(about), false);
     case 'limb':
       return written(state, setLimb(about, STICKING_LETTERS[action.letter]), stays);
+    case 'voice':
+      return written(state, setVoice(about, action.voice), stays);
     case 'ornament':
       return written(state, setOrnament(about, action.ornament), stays);
     case 'texture':
@@ -130,7 +138,7 @@ export function laneAfter(state: LaneState, scene: Scene, action: LaneAction): D
     case 'dynamic': {
       if (about.length > 0) return written(state, setDynamic(about, action.dynamic), stays);
       const added = cursor ? toggleCell(exercise, cursor, kind) : [];
-      return written(state, withDynamic(added, action.dynamic), false);
+      return toggled(state, withDynamic(added, action.dynamic));
     }
   }
 }
@@ -144,6 +152,13 @@ function written(state: LaneState, edits: readonly SeenEdit[], follow: boolean):
   if (edits.length === 0) return at(state);
   const next = edits.flatMap(({ to }) => (to ? [`${to.at} ${to.limb} ${to.voice}`] : []));
   return { state: { ...state, picked: follow ? new Set(next) : NOTHING }, edits };
+}
+
+/** A cell that was written on or emptied. */
+function toggled(state: LaneState, edits: readonly SeenEdit[]): Done {
+  const [edit] = edits;
+  const instead = edit?.from && edit.to ? edit.from.voice : null;
+  return { state: { ...state, picked: NOTHING, instead }, edits };
 }
 
 function keysOf(strokes: readonly Stroke[]): ReadonlySet<string> {
@@ -237,7 +252,7 @@ function dragged(
   }
   const here = { ...state, cursor: to, corner: null };
   if (there.length > 0) return at({ ...here, picked: keysOf(there) });
-  return { state: { ...here, picked: NOTHING }, edits: toggleCell(exercise, to, kind) };
+  return toggled(here, toggleCell(exercise, to, kind));
 }
 
 /** What is added on an empty cell comes with its dynamic. */

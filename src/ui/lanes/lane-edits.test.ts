@@ -45,6 +45,23 @@ describe('a cell', () => {
     expect(after(toggleCell(exercise, taken, 'voices'))).toEqual(without('0 RF bass'));
   });
 
+  it('of an open hi-hat takes the place of the closed one there', () => {
+    const open = toggleCell(exercise, { row: 'hat-open', at: eighth }, 'voices');
+    expect(after(open)).toEqual([...without('1 RH hat'), '1 RH hat-open'].sort());
+  });
+
+  it('of a drum takes the place of a drum where both hands are taken', () => {
+    const [snare] = exercise.strokes.filter(({ voice }) => voice === 'snare');
+    const tom = toggleCell(exercise, { row: 'tom-floor', at: snare?.at ?? 0 }, 'voices');
+    expect(after(tom)).toEqual([...without('2 LH snare'), '2 LH tom-floor'].sort());
+    expect(tom[0]?.to?.dynamic).toBe(snare?.dynamic);
+  });
+
+  it('is played by the hand that is free', () => {
+    const tom = toggleCell(exercise, { row: 'tom-floor', at: eighth }, 'voices');
+    expect(after(tom)).toEqual(with_('1 LH tom-floor'));
+  });
+
   it('of a limb’s row sounds what that limb plays already', () => {
     expect(assignmentOf(exercise, 'LH', 'limbs')).toEqual({ limb: 'LH', voice: 'snare' });
     expect(assignmentOf(exercise, 'LF', 'limbs')).toEqual({ limb: 'LF', voice: 'hat-foot' });

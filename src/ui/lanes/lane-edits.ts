@@ -1,4 +1,13 @@
-import { usualLimb, VOICES, type Limb, type TextureId, type VoiceId } from '@/core/kit';
+import {
+  isHand,
+  mirrorLimb,
+  usualLimb,
+  voice as voiceOf,
+  VOICES,
+  type Limb,
+  type TextureId,
+  type VoiceId,
+} from '@/core/kit';
 import type { Dynamic, Ornament, Stroke } from '@/core/pattern';
 import type { Exercise, SeenEdit } from '@/core/recipe';
 import { tick, wrap } from '@/core/time';
@@ -55,12 +64,35 @@ export function strokesWithin(
   });
 }
 
-/** Adds a stroke on an empty cell, takes away what is on a taken one. */
+/** Adds a stroke on an empty cell, takes away what is on a taken one. On a row of voices a stroke takes the
+ * place of what cannot be played with it: what lies on the same surface, as the closed hi-hat under an open
+ * one, or, where both hands are taken, a stroke of one of them. */
 export function toggleCell(exercise: Exercise, cell: Cell, kind: RowKind): readonly SeenEdit[] {
   const there = strokesAt(exercise, cell, kind);
   if (there.length > 0) return there.map((from) => ({ from, to: null }));
   const part = assignmentOf(exercise, cell.row, kind);
-  return [{ from: null, to: { at: cell.at, ...part, dynamic: 'normal', ornament: null } }];
+  const beside = exercise.strokes.filter(({ at }) => at === cell.at);
+  const limb = kind === 'voices' ? freeLimb(beside, part.limb) : part.limb;
+  const rival = kind === 'voices' ? rivalOf(beside, part.voice, limb) : undefined;
+  if (rival) return [changed(rival, { voice: part.voice })];
+  const played = { ...part, limb: limb ?? part.limb };
+  return [{ from: null, to: { at: cell.at, ...played, dynamic: 'normal', ornament: null } }];
+}
+
+/** The limb that is wanted, or for a hand the other one; null where none is free. */
+function freeLimb(beside: readonly Stroke[], wanted: Limb): Limb | null {
+  const limbs = isHand(wanted) ? ([wanted, mirrorLimb(wanted)] as const) : [wanted];
+  return limbs.find((limb) => beside.every((stroke) => stroke.limb !== limb)) ?? null;
+}
+
+/** The stroke that gives way to one on a voice. */
+function rivalOf(beside: readonly Stroke[], voice: VoiceId, free: Limb | null): Stroke | undefined {
+  const struck = beside.filter(({ limb }) => isHand(limb) === isHand(usualLimb(voice)));
+  const { surface, head } = voiceOf(voice);
+  const on = struck.map((stroke) => ({ stroke, ...voiceOf(stroke.voice) }));
+  const same = on.find((one) => one.surface === surface);
+  if (same || free !== null) return same?.stroke;
+  return (on.find((one) => one.head === head) ?? on[0])?.stroke;
 }
 
 type StrokeChange = Partial<Omit<Stroke, 'ornament' | 'texture'>> & {
@@ -92,6 +124,10 @@ export function setTexture(
   texture: TextureId | null,
 ): readonly SeenEdit[] {
   return strokes.map((from) => changed(from, { texture: texture ?? undefined }));
+}
+
+export function setVoice(strokes: readonly Stroke[], voice: VoiceId): readonly SeenEdit[] {
+  return strokes.map((from) => changed(from, { voice }));
 }
 
 export function setLimb(strokes: readonly Stroke[], limb: Limb): readonly SeenEdit[] {

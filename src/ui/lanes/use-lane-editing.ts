@@ -17,6 +17,8 @@ export interface LaneEditor {
   /** The strokes that a command is about: the chosen ones, or those under the cursor. */
   readonly chosen: readonly Stroke[];
   readonly hasClip: boolean;
+  /** What the stroke that was just written took the place of. */
+  readonly instead: VoiceId | null;
   readonly run: (command: LaneCommand) => void;
   readonly onKeyDown: (event: KeyboardEvent) => void;
 }
@@ -52,7 +54,7 @@ export function useLaneEditing(
   });
   const drag = useCallback<Editing['onDrag']>((...press) => latest.current(...press), []);
 
-  const { grid, extraRows, cursor, picked, clip } = state;
+  const { grid, extraRows, cursor, picked, clip, instead } = state;
   return {
     editing: { slot: slotTicks(grid), extraRows, cursor, chosen: picked, onDrag: drag },
     grid,
@@ -60,6 +62,7 @@ export function useLaneEditing(
     addRow: (voice) => act({ kind: 'row', voice }),
     chosen: aboutOf(state, scene),
     hasClip: clip !== null,
+    instead,
     run: act,
     onKeyDown,
   };

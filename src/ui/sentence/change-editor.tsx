@@ -1,7 +1,7 @@
 'use client';
 
 import { unreachable } from '@/core/issue';
-import { LIMBS } from '@/core/kit';
+import { LIMBS, type Limb } from '@/core/kit';
 import { type Change } from '@/core/recipe';
 import { sayEach } from '@/words';
 import { Button, useSpeech } from '../base';
@@ -36,6 +36,8 @@ const KEEPS = {
   beats: 'screen.bench.beats',
   'every other': 'screen.bench.everyOther',
 } as const;
+
+const EVERY_LIMB = 'every';
 
 type OnChange = (change: Change) => void;
 
@@ -154,6 +156,14 @@ function Details({
     case 'revoice':
       return (
         <>
+          <Toggle
+            label={say.t('screen.bench.limbCapital')}
+            options={{ [EVERY_LIMB]: say.t('screen.bench.everyLimb'), ...LIMB_WORDS }}
+            value={change.limb ?? EVERY_LIMB}
+            onChoose={(whose) =>
+              onChange({ ...change, limb: whose === EVERY_LIMB ? undefined : (whose as Limb) })
+            }
+          />
           <VoiceRow
             row={say.t('screen.common.fromCapital')}
             label={say.t('screen.bench.fromVoice')}

@@ -28,6 +28,7 @@ export const CHANGE_STARTS: readonly Change[] = [
   { kind: 'give', part: 'line', from: 'RH', to: { limb: 'LF', voice: 'hat-foot' } },
   { kind: 'substitute', part: 'line', every: 4, place: 4, to: BASS, hands: 'kept' },
   { kind: 'revoice', part: 'over', from: 'hat', to: 'ride' },
+  { kind: 'revoice', part: 'over', from: 'hat', to: 'ride', limb: 'LH' },
   {
     kind: 'orchestrate',
     part: 'all',

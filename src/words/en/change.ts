@@ -39,6 +39,7 @@ export const change = {
   footingGroups: '{part}, double pedal, right leads each group',
   give: '{part}, {limb} given to {to}',
   revoice: '{part}, {from} to {to}',
+  revoiceOf: '{part}, the {limb}’s {from} to {to}',
   displace: '{what} {by} {way, select, earlier {earlier} other {later}}',
   substitute:
     '{part}, stroke {place, number} of every {every, number} to {to}{hands, select, anew {, hands anew} other {}}',
