@@ -29,11 +29,15 @@ interface Bounce {
 
 /** Grace notes and bounces around a stroke; common practice, no source. The other strokes of diddles and
  * rolls are strokes of their own in the score. */
-function around({ ornament, limb }: Pick<StrokeEvent, 'ornament' | 'limb'>): readonly Bounce[] {
+function around({
+  ornament,
+  limb,
+  graceMs = GRACE_APART_MS,
+}: Pick<StrokeEvent, 'ornament' | 'limb' | 'graceMs'>): readonly Bounce[] {
   if (ornament === null) return [];
   if (ornament === 'buzz') return BUZZ;
   return gracesOf({ ornament, limb }).map((_, index) => ({
-    seconds: (-GRACE_APART_MS / 1000) * (index + 1),
+    seconds: (-graceMs / 1000) * (index + 1),
     share: 0.35,
   }));
 }

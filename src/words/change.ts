@@ -138,6 +138,8 @@ export function sayChange(say: Say, change: Change): string {
     }
     case 'plain':
       return t('change.plain');
+    case 'grace-width':
+      return t('change.graceWidth', { ms: change.ms });
     case 'open-graces':
       return t('change.openGraces', { grid: saySubdivision(say, change.slot) });
     case 'hand':

@@ -253,6 +253,7 @@ export const ORNAMENT_POINTS: Readonly<Record<Ornament, number>> = {
   flam: 1,
   drag: 1.2,
   ruff: 1.4,
+  ruff4: 1.6,
 };
 
 function ornamentsOf(exercise: Exercise): readonly Ornament[] {

@@ -13,11 +13,12 @@ export interface FigureStroke {
 }
 
 /** Hands of the grace notes, the one next to the main note first: true is the main note's own hand. A
- * drag is two of the other hand, a three-note ruff alternates; common practice, no source. */
+ * drag is two of the other hand, a ruff of three or four notes alternates; common practice, no source. */
 const GRACES: Readonly<Partial<Record<Ornament, readonly boolean[]>>> = {
   flam: [false],
   drag: [false, false],
   ruff: [false, true],
+  ruff4: [false, true, false],
 };
 
 /** Grace notes lie so far before each other and their main note; common practice, no source. */
@@ -43,7 +44,8 @@ const SLOWEST_OF_A_ROLL = quarters(1, 6);
 export function figureOf(stroke: Stroke): readonly FigureStroke[] {
   const { ornament, limb } = stroke;
   const graces = gracesOf(stroke).map((hand, index): FigureStroke => {
-    return { kind: 'grace', limb: hand, share: 0, ms: -GRACE_APART_MS * (index + 1) };
+    const ms = -(stroke.graceMs ?? GRACE_APART_MS) * (index + 1);
+    return { kind: 'grace', limb: hand, share: 0, ms };
   });
   const main: FigureStroke = { kind: 'main', limb, share: 0, ms: 0 };
   if (ornament === 'diddle') return [main, { ...main, kind: 'next', share: 1 / 2 }];

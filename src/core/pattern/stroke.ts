@@ -4,7 +4,7 @@ import type { SwingOf, Tick } from '../time';
 export const DYNAMICS = ['ghost', 'tap', 'normal', 'accent'] as const;
 export type Dynamic = (typeof DYNAMICS)[number];
 
-export const ORNAMENTS = ['flam', 'drag', 'ruff', 'diddle', 'roll', 'buzz'] as const;
+export const ORNAMENTS = ['flam', 'drag', 'ruff', 'ruff4', 'diddle', 'roll', 'buzz'] as const;
 export type Ornament = (typeof ORNAMENTS)[number];
 
 /** Why a stroke is there. `over`: which ostinato lane. `line`: which onset of the reading line, or
@@ -31,6 +31,8 @@ export interface Stroke {
   readonly voice: VoiceId;
   readonly dynamic: Dynamic;
   readonly ornament?: Ornament | undefined;
+  /** Milliseconds from one of its grace notes to the next, and to itself; as usual when left out. */
+  readonly graceMs?: number | undefined;
   /** How it is made; the usual way when left out. */
   readonly texture?: TextureId | undefined;
   /** Length of the slot that it is written in; left out where it was put in by hand. */
@@ -52,6 +54,7 @@ export function makeStroke(of: Stroke): Stroke {
     voice: of.voice,
     dynamic: of.dynamic,
     ornament: of.ornament,
+    graceMs: of.graceMs,
     texture: of.texture,
     slot: of.slot,
     swings: of.swings,
@@ -69,6 +72,7 @@ export function strokeAt(stroke: Stroke, at: Tick): Stroke {
     voice: stroke.voice,
     dynamic: stroke.dynamic,
     ornament: stroke.ornament,
+    graceMs: stroke.graceMs,
     texture: stroke.texture,
     slot: stroke.slot,
     swings: stroke.swings,

@@ -16,6 +16,8 @@ export type SoundEvent =
       readonly db: number;
       /** Grace notes before it, or what the stroke turns into; null is a plain stroke. */
       readonly ornament: Ornament | null;
+      /** Between its grace notes; as usual when left out. */
+      readonly graceMs?: number | undefined;
       /** Factor of the pitch, by how the stroke is made; 1 is the usual way. */
       readonly pitch: number;
     }
@@ -98,7 +100,8 @@ export function eventsBetween(score: Score, from: number, to: number): readonly 
       for (const { kind, limb, share } of figureOf(stroke)) {
         if (kind === 'grace' || score.muted.has(limb)) continue;
         const ornament = kind === 'main' ? (stroke.ornament ?? null) : null;
-        found.push({ ...event, limb, at: due + share * lasts, ornament });
+        const { graceMs } = stroke;
+        found.push({ ...event, limb, at: due + share * lasts, ornament, graceMs });
       }
     }
   }

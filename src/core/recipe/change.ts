@@ -44,6 +44,7 @@ import {
   thicken,
   thin,
   turnVoices,
+  widenGraces,
   withoutOrnaments,
   type Change,
 } from '../transform';
@@ -60,6 +61,7 @@ const WHOLE = [
   'excerpt',
   'plain',
   'open-graces',
+  'grace-width',
   'hand',
 ] as const;
 
@@ -179,6 +181,8 @@ function changeAll(
       return { layers: withoutOrnaments(layers), stale: 0 };
     case 'open-graces':
       return { layers: openGraces(layers, slotTicks(change.slot), change), stale: 0 };
+    case 'grace-width':
+      return { layers: widenGraces(layers, change.ms), stale: 0 };
     case 'hand':
       return editStrokes(layers, change.edits, tick(change.length), change);
     default:

@@ -7,7 +7,7 @@ import { slotTicks, SUBDIVISION_IDS, type SubdivisionId } from '../time';
 export interface StickingSlot {
   /** As written: R L K F, T both hands, r l the feet of a double pedal, - nobody. */
   readonly letter: string;
-  /** Written before the letter: `f` flam, `d` drag, `u` ruff, `i` diddle, `o` roll, `z` buzz. */
+  /** Written before the letter: `f` flam, `d` drag, `u` three-note ruff, `U` four-stroke ruff, `i` diddle, `o` roll, `z` buzz. */
   readonly ornament: Ornament | null;
   /** Written as `>` before the letter. */
   readonly accent: boolean;
@@ -28,13 +28,14 @@ const ORNAMENTS: Readonly<Record<string, Ornament>> = {
   f: 'flam',
   d: 'drag',
   u: 'ruff',
+  U: 'ruff4',
   i: 'diddle',
   o: 'roll',
   z: 'buzz',
 };
 
 /** A slot: marks, then a letter; anything else is a slot that cannot be read. */
-const SLOT = /([>fduioz]*)([RLKFTrl-])|(.)/g;
+const SLOT = /([>fduUioz]*)([RLKFTrl-])|(.)/g;
 
 /** Reads `RLL RLL RLRR`: words of letters, a slot each, with marks for ornaments and accents before
  * them: `>fR`. A subdivision and a colon change the slots
@@ -80,7 +81,7 @@ export function looksSticking(text: string): boolean {
     .filter((word) => !/^\d+t?:$/.test(word));
   return (
     words.length > 0 &&
-    words.every((word) => /^([>fduioz]*[RLKFTrl-])+$/.test(word)) &&
+    words.every((word) => /^([>fduUioz]*[RLKFTrl-])+$/.test(word)) &&
     /\w/.test(text)
   );
 }

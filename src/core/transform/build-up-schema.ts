@@ -23,3 +23,9 @@ export const openGracesSchema = z.strictObject({
   kind: z.literal('open-graces'),
   slot: subdivisionSchema,
 });
+
+/** How far grace notes lie apart, in milliseconds. */
+export const graceWidthSchema = z.strictObject({
+  kind: z.literal('grace-width'),
+  ms: whole(5, 120),
+});

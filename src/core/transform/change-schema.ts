@@ -1,7 +1,13 @@
 import * as z from 'zod/mini';
 import { placeSchema } from './add-schema';
 import { aimSchema } from './aim-schema';
-import { excerptSchema, onlySchema, openGracesSchema, plainSchema } from './build-up-schema';
+import {
+  excerptSchema,
+  graceWidthSchema,
+  onlySchema,
+  openGracesSchema,
+  plainSchema,
+} from './build-up-schema';
 import { displaceSchema, pushSchema } from './displace-schema';
 import { handSchema } from './edit-schema';
 import { everyNthSchema } from './every-nth-schema';
@@ -36,6 +42,7 @@ export const changeSchema = z.discriminatedUnion('kind', [
   excerptSchema,
   plainSchema,
   openGracesSchema,
+  graceWidthSchema,
   handSchema,
 ]);
 

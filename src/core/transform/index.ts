@@ -1,4 +1,4 @@
-export { excerpt, onlyLimbs, openGraces, withoutOrnaments } from './build-up';
+export { excerpt, onlyLimbs, openGraces, widenGraces, withoutOrnaments } from './build-up';
 export { aimedAt, aimPhrase } from './aim';
 export { changeThatAdded } from './change';
 export { changeSchema } from './change-schema';

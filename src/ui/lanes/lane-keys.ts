@@ -12,6 +12,7 @@ export const ORNAMENT_KEYS: Readonly<Record<string, Ornament>> = {
   m: 'flam',
   d: 'drag',
   u: 'ruff',
+  U: 'ruff4',
   i: 'diddle',
   o: 'roll',
   z: 'buzz',

@@ -22,7 +22,7 @@ import {
 } from 'vexflow/core';
 import { voice as kitVoice, type VoiceId } from '@/core/kit';
 import { notate, type WrittenSign } from '@/core/notation';
-import type { Ornament, Stroke } from '@/core/pattern';
+import { gracesOf, type Ornament, type Stroke } from '@/core/pattern';
 import type { Exercise } from '@/core/recipe';
 import { placeX, type BarBox, type System } from './columns';
 
@@ -150,15 +150,14 @@ function noteOf(sign: WrittenSign, part: Part): StaveNote {
   return note;
 }
 
-const GRACES: Readonly<Partial<Record<Ornament, number>>> = { flam: 1, drag: 2, ruff: 3 };
-
 /** Strokes through the stem: a diddle is two, a roll as many as fit. */
 const TREMOLOS: Readonly<Partial<Record<Ornament, number>>> = { diddle: 1, roll: 3 };
 
 /** Grace notes before the note, strokes through its stem, or a z on it. */
-function addOrnament(note: StaveNote, { ornament, voice: id }: Stroke, up: boolean): void {
+function addOrnament(note: StaveNote, stroke: Stroke, up: boolean): void {
+  const { ornament, voice: id } = stroke;
   if (!ornament) return;
-  const graces = GRACES[ornament];
+  const graces = gracesOf(stroke).length;
   const tremolos = TREMOLOS[ornament];
   if (graces) {
     const notes = Array.from(

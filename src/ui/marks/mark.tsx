@@ -1,5 +1,5 @@
 import { isHand, texture, voice } from '@/core/kit';
-import type { Ornament, Stroke } from '@/core/pattern';
+import { gracesOf, type Stroke } from '@/core/pattern';
 import { sayLimb, sayTexture, sayVoice } from '@/words';
 import { useSpeech } from '../base';
 
@@ -102,8 +102,6 @@ function bracket(x: number, y: number, side: number): string {
   return `M${x} ${y - h}q${3.2 * side} ${h} 0 ${2 * h}`;
 }
 
-const GRACES: Readonly<Partial<Record<Ornament, number>>> = { flam: 1, drag: 2, ruff: 3 };
-
 /** Grace notes are small dots before the mark; a diddle has a stroke through it, a roll two, a buzz
  * a wave under it. */
 function OrnamentMark({
@@ -120,7 +118,7 @@ function OrnamentMark({
   scale: number;
 }) {
   const ornament = stroke.ornament;
-  const graces = ornament ? (GRACES[ornament] ?? 0) : 0;
+  const graces = gracesOf(stroke).length;
   const line = 'fill-none stroke-ink';
   const under = y + r + 3 * scale;
   return (

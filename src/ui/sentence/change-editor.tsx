@@ -244,6 +244,17 @@ function Details({
           <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
         </Row>
       );
+    case 'grace-width':
+      return (
+        <Row label={say.t('screen.bench.apart')}>
+          <Stepper
+            label={say.t('screen.bench.graceNotesApart')}
+            value={change.ms}
+            onChange={(ms) => onChange({ ...change, ms: Math.max(5, Math.min(120, ms)) })}
+          />
+          {say.t('screen.bench.milliseconds')}
+        </Row>
+      );
     case 'only':
       return (
         <Row label={say.t('screen.bench.limbs')}>

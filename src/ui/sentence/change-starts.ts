@@ -69,6 +69,7 @@ export const CHANGE_STARTS: readonly Change[] = [
   { kind: 'excerpt', from: 0, slots: 8, slot: '16' },
   { kind: 'plain' },
   { kind: 'open-graces', slot: '16' },
+  { kind: 'grace-width', ms: 15 },
   { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end', over: 'goes on' },
 ];
 

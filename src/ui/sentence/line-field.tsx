@@ -30,7 +30,7 @@ const EXAMPLES = [
   ['3(8 8 8)', 'triplet'],
   ['|', 'barLine'],
   ['RLLK RL', 'sticking'],
-  ['fR dR uR >R', 'graces'],
+  ['fR dR uR UR >R', 'graces'],
   ['iR oR zR', 'rolls'],
   ['8t: RLL', 'grid'],
 ] as const;

@@ -1,5 +1,6 @@
 export const bench = {
   aAndB: 'A and B',
+  apart: 'Apart',
   aSecond: 'a second',
   accents: 'accents',
   accentsOnly: 'accents only',
@@ -82,6 +83,7 @@ export const bench = {
   fullStrokes: 'full strokes',
   giveTo: 'Give to',
   goesOn: 'goes on',
+  graceNotesApart: 'Milliseconds between grace notes',
   grid: 'grid',
   gridSounds: 'Grid sounds',
   hands: 'Hands',
@@ -121,6 +123,7 @@ export const bench = {
   madeOnTheLanesAndChanged: 'Made on the lanes, and changed there.',
   madeWithVersionVersionIsOn:
     'Made with version {made, number}; version {now, number} is on the shelf.',
+  milliseconds: 'ms',
   mirror: 'Mirror',
   more: 'more',
   motions: 'Motions',
@@ -288,7 +291,7 @@ export const bench = {
     triplet: 'triplet; also 5( ), 6( ), 7( )',
     barLine: 'bar line',
     sticking: 'a sticking: R L hands, K F feet, T both, - rest',
-    graces: 'flam, drag, three-note ruff, accent',
+    graces: 'flam, drag, three-note ruff, four-stroke ruff, accent',
     rolls: 'diddle, roll, buzz',
     grid: 'from here in {triplets}',
     spelledLine: 'dotted {quarter}, {eighth} rest',
