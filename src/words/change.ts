@@ -150,15 +150,19 @@ export function sayChange(say: Say, change: Change): string {
 }
 
 function sayAim(say: Say, change: Extract<Change, { kind: 'aim' }>): string {
-  const { bars, times, by, over, lands } = change;
-  const where =
-    lands === 0
-      ? say.t('change.onBeat1')
-      : say.t('change.offBeat1', {
-          slots: saySlots(say, Math.abs(lands), change.slot),
-          way: lands < 0 ? 'before' : 'after',
-        });
-  return say.t('change.aim', { bars, times, by, where, over });
+  const { bars, times, by, over } = change;
+  return say.t('change.aim', { bars, times, by, where: sayWhere(say, change), over });
+}
+
+function sayWhere(say: Say, aim: Extract<Change, { kind: 'aim' }>): string {
+  const { t } = say;
+  const slots = saySlots(say, Math.abs(aim.lands), aim.slot);
+  if (aim.by === 'start') {
+    const on = aim.on ?? { bar: aim.bars, beat: 1 };
+    return aim.lands === 0 ? t('change.onBeat', on) : t('change.offBeat', { ...on, slots });
+  }
+  if (aim.lands === 0) return t('change.onBeat1');
+  return t('change.offBeat1', { slots, way: aim.lands < 0 ? 'before' : 'after' });
 }
 
 function saySlots(say: Say, count: number, slot: SubdivisionId): string {

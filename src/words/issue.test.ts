@@ -80,6 +80,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'rule-range': { row: 1, from: 4, to: 2 },
   'rules-contradict': { first: 1, second: 2 },
   'sequence-too-long': { bars: 300, most: 256 },
+  'sticking-bar': { bar: 2, grid: '16', got: 15, wanted: 16 },
   'sticking-token': { token: 'q', at: 0 },
   subdivision: { text: 'x' },
   'target-past': { target: '2026-03-01', today: '2026-03-02' },

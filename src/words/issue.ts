@@ -55,6 +55,10 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.count-token', { token: issue.token, beats: issue.beats });
     case 'sticking-token':
       return t('issue.sticking-token', { stroke: issue.at + 1, token: issue.token });
+    case 'sticking-bar': {
+      const { bar, got, wanted } = issue;
+      return t('issue.sticking-bar', { bar, got, wanted, grid: saySubdivision(say, issue.grid) });
+    }
     case 'count-bars':
       return t('issue.count-bars', { got: issue.got, wanted: issue.wanted });
     case 'line-letters':

@@ -33,6 +33,8 @@ export type Issue =
   | Issued<'part-empty'>
   | Issued<'count-token', { token: string; beats: number }>
   | Issued<'sticking-token', { token: string; at: number }>
+  /** A bar line that stands where no bar ends; slots of the grid that holds there. */
+  | Issued<'sticking-bar', { bar: number; grid: SubdivisionId; got: number; wanted: number }>
   | Issued<'count-bars', { got: number; wanted: number }>
   | Issued<'line-letters', { letter: string | null; got: number; wanted: number }>
   | Issued<'ending-length', { bars: number; ending: string; wanted: number }>

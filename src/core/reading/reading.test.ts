@@ -2,14 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayIssue } from '@/words';
 import { must } from '../issue';
-import { parseMeter, quarters, type Meter } from '../time';
+import { parseMeter, quarters } from '../time';
 import { formatLine, gapsAround, lineTicks, onsets, parseLine } from '.';
 
 const fourFour = must(parseMeter('4/4'));
 const sixteenth = quarters(1, 4);
 
-function attacks(text: string, meter: Meter = fourFour) {
-  return onsets(must(parseLine(text, meter))).map((o) => [o.at / sixteenth, o.sounds / sixteenth]);
+function attacks(text: string) {
+  return onsets(must(parseLine(text, fourFour))).map((o) => [
+    o.at / sixteenth,
+    o.sounds / sixteenth,
+  ]);
 }
 
 describe('parseLine', () => {
@@ -44,6 +47,13 @@ describe('parseLine', () => {
     expect(triplet.map((o) => o.at / quarters(1, 3))).toEqual([0, 1, 2, 3, 6]);
     expect(triplet[0]?.reads).toBe(quarters(1, 2));
     expect(triplet[0]?.sounds).toBe(quarters(1, 3));
+  });
+
+  it.each([
+    ['4. 4 8 4 x3', '4. 4 8 4 | 4. 4 8 4 | 4. 4 8 4'],
+    ['4 4 4 4 | 8 8 4 2 | x2', '4 4 4 4 | 8 8 4 2 | 8 8 4 2'],
+  ])('%s plays bars again: %s', (text, all) => {
+    expect(formatLine(must(parseLine(text, fourFour)))).toBe(all);
   });
 
   it('accepts American and British words', () => {

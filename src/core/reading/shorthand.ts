@@ -14,7 +14,7 @@ interface Sign {
 const SIGN = /^(32|16|8|4|2|1)(\.{0,2})(r?)(~?)$/;
 
 /** Reads the typed shorthand of a reading line: `4. 4 8 4`, rests `8r`, ties `4~8`, tuplets
- * `3(8 8 8)`, bars `|`. English words are accepted too: `dotted quarter, quarter, 8th`. A line goes round
+ * `3(8 8 8)`, bars `|`, a bar played four times `x4`. English words are accepted too: `dotted quarter, quarter, 8th`. A line goes round
  * at its own length: without bar lines it may be any, and after the last one a bar may be short.
  * @returns issues `line-empty`, `line-token`, `line-tie`, `line-tuplet`, and `bar-length` for
  * every other bar that is too long or too short; `at` counts letters from 0
@@ -40,7 +40,7 @@ function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
   const spelled = spellWords(text);
   if (spelled.trim() === '') return fail({ code: 'line-empty', path });
   const issues: Issue[] = [];
-  const texts = spelled.replace(/\|\s*$/, '').split('|');
+  const texts = spellRepeats(spelled.replace(/\|\s*$/, '').split('|'));
   let tuplets = 0;
   let at = 0;
   const bars: LineSign[][] = [];
@@ -85,6 +85,22 @@ function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
   const line: ReadingLine = { meter, bars };
   const ties = tieIssues(line, path);
   return ties.length > 0 ? fail(...ties) : ok(line);
+}
+
+/** Bars with their repeats written out: `x4` after a bar plays it four times in all, and so does `x4` after
+ * its bar line.
+ * @example spellRepeats(['4 4 4 4 x2']) // => ['4 4 4 4 ', '4 4 4 4 '] */
+function spellRepeats(bars: readonly string[]): readonly string[] {
+  const spelled: string[] = [];
+  for (const bar of bars) {
+    const [, text = bar, times] = /^(.*?)\bx(\d{1,2})\s*$/.exec(bar) ?? [];
+    const again = Number(times ?? 1);
+    const alone = text.trim() === '' && spelled.length > 0 && times !== undefined;
+    const one = alone ? (spelled.at(-1) ?? '') : text;
+    const count = alone ? again - 1 : again;
+    for (let time = 0; time < count; time += 1) spelled.push(one);
+  }
+  return spelled;
 }
 
 /** `4.`, `8r`, `4~8` or `4~`; null when it is none of these. */

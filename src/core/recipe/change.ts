@@ -31,6 +31,7 @@ import {
   everyNth,
   excerpt,
   giveTo,
+  landsTicks,
   mirrorHands,
   mirrorLimbs,
   onlyLimbs,
@@ -167,8 +168,8 @@ function changeAll(
     case 'orchestrate':
       return { layers: orchestrate(layers, change, mine, meter), stale: 0 };
     case 'aim': {
-      const landsTicks = change.lands * slotTicks(change.slot);
-      return { layers: aimPhrase(layers, { ...change, landsTicks }, barTicks), stale: 0 };
+      const aim = { ...change, landsTicks: landsTicks(change, meter) };
+      return { layers: aimPhrase(layers, aim, barTicks), stale: 0 };
     }
     case 'only':
       return { layers: onlyLimbs(layers, change.limbs), stale: 0 };

@@ -14,8 +14,8 @@ import { ostinatoLayers } from '../materials';
 import { alignLayers, cutLayer, inTimeOrder, layOver, mergeStrokes, type Layer } from '../pattern';
 import { lineTicks, onsets, parseLine, type ReadingLine } from '../reading';
 import { stickingLayer } from '../sticking';
-import { barTicks, parseMeter, slotTicks, tick, type Meter, type Tick } from '../time';
-import { aimedAt, footLayers, type Change } from '../transform';
+import { barTicks, parseMeter, tick, type Meter, type Tick } from '../time';
+import { aimedAt, footLayers, landsTicks, type Change } from '../transform';
 import {
   changeLayer,
   changeWhole,
@@ -151,7 +151,7 @@ function settle(
   const settled =
     line && phrase
       ? settleClaims(under, line, {
-          stretch: (aims ? stretchOf(parts, aim, bar) : null) ?? passesOf(line),
+          stretch: (aims ? stretchOf(parts, aim, meter, bar) : null) ?? passesOf(line),
           claims: early.reduce(moveClaims, phrase.claims),
           policy: recipe.clash,
           by: phrase.by,
@@ -219,9 +219,10 @@ function passesOf(line: Layer): Stretch {
 function stretchOf(
   parts: readonly Layer[],
   aim: Extract<Change, { kind: 'aim' }>,
+  meter: Meter,
   bar: Tick,
 ): Stretch | null {
-  return aimedAt(parts, { ...aim, landsTicks: aim.lands * slotTicks(aim.slot) }, bar);
+  return aimedAt(parts, { ...aim, landsTicks: landsTicks(aim, meter) }, bar);
 }
 
 /** A bar in which nothing plays, for changes that add something. */

@@ -10,6 +10,7 @@ export {
 } from './blank';
 export { readAs, withFreeLimb, withPlay } from './free-limb';
 export { isRecord } from './upgrades';
+export { misplacedBarLines } from './bar-lines';
 export { changedBesides } from './besides';
 export { close, recipeHash, shippedIngredients } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';

@@ -75,3 +75,30 @@ describe('a sextuplet on the last beat of every fourth bar of a shuffle', () => 
     expect(beatsOf(pickup, 'RH')).toContain(alone.find((beat) => beat > 0));
   });
 });
+
+describe('a phrase placed by the beat inside a bar', () => {
+  const on = (bars: number, bar: number, beat: number, lands = 0): ClosedRecipe =>
+    fill('rock-8ths', 'RLRL', '16', {
+      changes: [
+        {
+          kind: 'aim',
+          ...{ bars, times: 1, lands, slot: '16', by: 'start', on: { bar, beat }, over: 'goes on' },
+        },
+      ],
+    });
+  const starts = (recipe: ClosedRecipe) => {
+    const { strokes } = must(expand(recipe));
+    return strokes.find((one) => one.from.source === 'line')?.at;
+  };
+
+  it('starts there, and the groove around it stays', () => {
+    expect(starts(on(4, 4, 3))).toBe(14 * quarters(1));
+    expect(beatsOf(on(4, 4, 3), 'LH')).toEqual([1, 3, 5, 7, 9, 11, 13, 15]);
+    expect(beatsOf(on(4, 4, 4), 'LH')).toEqual([1, 3, 5, 7, 9, 11, 13]);
+    expect(beatsOf(on(1, 1, 2), 'RH')).toEqual([0, 0.5, 2, 2.5, 3, 3.5]);
+  });
+
+  it('starts so many slots after it', () => {
+    expect(starts(on(4, 2, 1, 3))).toBe(4 * quarters(1) + 3 * quarters(1, 4));
+  });
+});

@@ -1,7 +1,8 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
 import type { Limb } from '../kit';
 import type { Ornament } from '../pattern';
-import { slotTicks, SUBDIVISION_IDS, type SubdivisionId } from '../time';
+import { slotTicks, type SubdivisionId } from '../time';
+import { gridOf, spellRepeats } from './words';
 
 /** One slot of a sticking: who plays, and how long it lasts. */
 export interface StickingSlot {
@@ -35,11 +36,11 @@ const ORNAMENTS: Readonly<Record<string, Ornament>> = {
 };
 
 /** A slot: marks, then a letter; anything else is a slot that cannot be read. */
-const SLOT = /([>fduUioz]*)([RLKFTrl-])|(.)/g;
+export const SLOT = /([>fduUioz]*)([RLKFTrl-])|(.)/g;
 
 /** Reads `RLL RLL RLRR`: words of letters, a slot each, with marks for ornaments and accents before
  * them: `>fR`. A subdivision and a colon change the slots
- * from there on: `RLRL 8t: RLL RLL`.
+ * from there on: `RLRL 8t: RLL RLL`. `x4` repeats; bar lines part what is read and change nothing.
  * @returns issues `sticking-token` for each letter that is none, `at` counting slots from 0
  * @example parsePhrase('RLLK RL', '16').value.cells // => ['RLLK', 'RL'] */
 export function parsePhrase(
@@ -51,13 +52,13 @@ export function parsePhrase(
   const cells: string[] = [];
   const slots: StickingSlot[] = [];
   let ticks: number = slotTicks(slot);
-  for (const word of text.replaceAll('|', ' ').trim().split(/\s+/)) {
-    const switched = SUBDIVISION_IDS.find((id) => word === `${id}:`);
+  for (const word of spellRepeats(text)) {
+    const switched = gridOf(word);
     if (switched) {
       ticks = slotTicks(switched);
       continue;
     }
-    if (word === '') continue;
+    if (word === '|') continue;
     [...word.matchAll(SLOT)].forEach(([token, marks = '', letter = '-', wrong], index) => {
       if (wrong !== undefined) {
         issues.push({ code: 'sticking-token', path, token, at: slots.length });
@@ -75,14 +76,11 @@ export function parsePhrase(
 
 /** Whether typed text is a sticking and not a line: letters of limbs alone, at least one. */
 export function looksSticking(text: string): boolean {
-  const words = text
-    .trim()
-    .split(/[\s|]+/)
-    .filter((word) => !/^\d+t?:$/.test(word));
+  const words = spellRepeats(text).filter((word) => word !== '|' && !/^\d+t?:$/.test(word));
   return (
     words.length > 0 &&
     words.every((word) => /^([>fduUioz]*[RLKFTrl-])+$/.test(word)) &&
-    /\w/.test(text)
+    /[a-zA-Z]/.test(words.join(''))
   );
 }
 

@@ -8,16 +8,19 @@ export const aimSchema = z.strictObject({
   bars: whole(1, 64),
   /** How often the phrase is played, back to back. */
   times: whole(1, 16),
-  /** Where it lands, in slots after the end of the whole; negative is before it. */
+  /** Where it lands, in slots after the end of the whole; negative is before it. Where it is its start that
+   * is placed, slots after `on`. */
   lands: whole(-64, 64),
   slot: subdivisionSchema,
-  /** What lands there: the phrase's end, or its last note. */
-  by: z.enum(['end', 'last note']),
+  /** What lands there: the phrase's end, or its last note; or where its start lies. */
+  by: z.enum(['end', 'last note', 'start']),
+  /** Bar and beat of its start, from 1; the last bar's first beat when left out. */
+  on: z.optional(z.strictObject({ bar: whole(1, 64), beat: whole(1, 32) })),
   /** What the ostinato does under the phrase. */
   over: z.enum(['goes on', 'rests']),
 });
 
 export type Aim = Pick<z.infer<typeof aimSchema>, 'bars' | 'times' | 'by' | 'over'> & {
-  /** In ticks. */
+  /** In ticks after the end of the whole; of its start, after the start of the whole. */
   readonly landsTicks: number;
 };

@@ -8,16 +8,17 @@ import {
   type Layer,
   type Stroke,
 } from '../pattern';
-import { tick, wrap, type Tick } from '../time';
+import { barTicks, slotTicks, tempoBeatTicks, tick, wrap, type Meter, type Tick } from '../time';
 import type { Aim } from './aim-schema';
+import type { Change } from './change-schema';
 
 /** So many bars of groove, then the phrase, placed backwards from where it lands; what lands after
  * the end wraps to the start. The whole is as long as it is said to be, whatever the phrase's own
  * length; never shorter than the phrase itself.
  * @returns layers of their own lengths, not looped to one cycle
  * @example a one-bar ruff whose last note is to fall on beat 1 starts before the bar line */
-export function aimPhrase(layers: readonly Layer[], aim: Aim, barTicks: Tick): readonly Layer[] {
-  const aimed = aimedAt(layers, aim, barTicks);
+export function aimPhrase(layers: readonly Layer[], aim: Aim, bar: Tick): readonly Layer[] {
+  const aimed = aimedAt(layers, aim, bar);
   if (!aimed) return layers;
   const { looped, phrase, from, every, ticks } = aimed;
   const own = phrase.lengthTicks;
@@ -45,12 +46,24 @@ export function aimPhrase(layers: readonly Layer[], aim: Aim, barTicks: Tick): r
   });
 }
 
+/** Where a phrase is aimed at, in ticks: after the end of the whole, or, for its start, after the whole's own.
+ * @example its start on beat 3 of bar 4, in 4/4 // => 14 quarters */
+export function landsTicks(
+  { by, bars, lands, slot, on }: Extract<Change, { kind: 'aim' }>,
+  meter: Meter,
+): number {
+  const after = lands * slotTicks(slot);
+  if (by !== 'start') return after;
+  const { bar, beat } = on ?? { bar: bars, beat: 1 };
+  return (bar - 1) * barTicks(meter) + (beat - 1) * tempoBeatTicks(meter) + after;
+}
+
 /** Where an aimed phrase lies: from where (negative is before the start), how long, and after how many
  * ticks again. Null where there is none. */
 export function aimedAt(
   layers: readonly Layer[],
   aim: Omit<Aim, 'over'>,
-  barTicks: Tick,
+  bar: Tick,
 ): {
   readonly looped: Layer;
   readonly phrase: Layer;
@@ -63,7 +76,8 @@ export function aimedAt(
   const phrase = unloopLayer(looped);
   const own = phrase.lengthTicks;
   const ticks = own * aim.times;
-  const every = tick(Math.max(aim.bars, Math.ceil(ticks / barTicks)) * barTicks);
+  const every = tick(Math.max(aim.bars, Math.ceil(ticks / bar)) * bar);
+  if (aim.by === 'start') return { looped, phrase, from: aim.landsTicks, every, ticks };
   const last = phrase.strokes.findLast((stroke) => !stroke.tail)?.at ?? 0;
   const from = every + aim.landsTicks + (aim.by === 'end' ? 0 : own - last) - ticks;
   return { looped, phrase, from, every, ticks };

@@ -1,5 +1,5 @@
 export { excerpt, onlyLimbs, openGraces, widenGraces, withoutOrnaments } from './build-up';
-export { aimedAt, aimPhrase } from './aim';
+export { aimedAt, aimPhrase, landsTicks } from './aim';
 export { changeThatAdded } from './change';
 export { changeSchema } from './change-schema';
 export { addStrokes } from './add';

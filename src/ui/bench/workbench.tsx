@@ -11,11 +11,12 @@ import {
 } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { readBack } from '@/core/analysis';
-import { must, type Issue } from '@/core/issue';
+import { fail, must, type Issue } from '@/core/issue';
 import { scoreOf, type Score } from '@/core/playing';
 import {
   editByHand,
   expand,
+  misplacedBarLines,
   writeLink,
   type Change,
   type ClosedRecipe,
@@ -74,7 +75,10 @@ export function Workbench({
   const [writing, setWriting] = useState(false);
   const playback = usePlayback();
 
-  const expanded = useMemo(() => expand(recipe), [recipe]);
+  const expanded = useMemo(() => {
+    const misplaced = recipe.play === first.recipe.play ? [] : misplacedBarLines(recipe);
+    return misplaced.length > 0 ? fail(...misplaced) : expand(recipe);
+  }, [recipe, first]);
   const shown = useLast(expanded.ok ? expanded.value : null);
   const issues = expanded.ok ? [] : expanded.issues;
   const nothing = issues.some((issue) => issue.code === 'nothing-to-play');

@@ -21,7 +21,11 @@ const SIDES = {
   both: 'screen.bench.both',
 } as const;
 const PASSES = { every: 'screen.bench.everyTime', second: 'screen.bench.everySecondTime' } as const;
-const LANDS = { end: 'screen.bench.itsEnd', 'last note': 'screen.bench.itsLastNote' } as const;
+const LANDS = {
+  end: 'screen.bench.itsEnd',
+  'last note': 'screen.bench.itsLastNote',
+  start: 'screen.bench.itsStart',
+} as const;
 const UNDER = { 'goes on': 'screen.bench.goesOn', rests: 'screen.bench.rests' } as const;
 
 export function AddingDetails({
@@ -178,16 +182,30 @@ export function AddingDetails({
             label={say.t('screen.bench.landing')}
             options={sayEach(say, LANDS)}
             value={change.by}
-            onChoose={(by) => onChange({ ...change, by })}
+            onChoose={(by) =>
+              onChange({
+                ...change,
+                by,
+                lands: by === 'start' ? Math.max(0, change.lands) : change.lands,
+              })
+            }
           />
-          <Row label={say.t('screen.bench.afterBeat1')}>
+          {change.by === 'start' && <StartsOn change={change} onChange={onChange} />}
+          <Row
+            label={say.t(
+              change.by === 'start' ? 'screen.bench.andThen' : 'screen.bench.afterBeat1',
+            )}
+          >
             <Stepper
-              label={say.t('screen.bench.afterBeat1')}
-              signed
+              label={say.t(
+                change.by === 'start' ? 'screen.bench.andThen' : 'screen.bench.afterBeat1',
+              )}
+              signed={change.by !== 'start'}
               value={change.lands}
-              onChange={(lands) =>
-                onChange({ ...change, lands: Math.max(-64, Math.min(64, lands)) })
-              }
+              onChange={(lands) => {
+                const least = change.by === 'start' ? 0 : -64;
+                onChange({ ...change, lands: Math.max(least, Math.min(64, lands)) });
+              }}
             />
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
@@ -206,4 +224,34 @@ export function AddingDetails({
 
 function within(count: number, most: number): number {
   return Math.max(1, Math.min(most, count));
+}
+
+type Aim = Extract<Change, { kind: 'aim' }>;
+
+/** Bar and beat of where a phrase starts, both from 1. */
+function StartsOn({ change, onChange }: { change: Aim; onChange: (change: Aim) => void }) {
+  const { say } = useSpeech();
+  const on = change.on ?? { bar: change.bars, beat: 1 };
+  return (
+    <Row label={say.t('screen.bench.onBeat')}>
+      {say.t.rich('screen.bench.beatOfBar', {
+        beat: () => (
+          <Stepper
+            label={say.t('screen.bench.onBeat')}
+            value={on.beat}
+            onChange={(beat) => onChange({ ...change, on: { ...on, beat: within(beat, 32) } })}
+          />
+        ),
+        bar: () => (
+          <Stepper
+            label={say.t('screen.bench.ofBar')}
+            value={on.bar}
+            onChange={(bar) =>
+              onChange({ ...change, on: { ...on, bar: within(bar, change.bars) } })
+            }
+          />
+        ),
+      })}
+    </Row>
+  );
 }

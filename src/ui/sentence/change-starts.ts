@@ -71,6 +71,12 @@ export const CHANGE_STARTS: readonly Change[] = [
   { kind: 'open-graces', slot: '16' },
   { kind: 'grace-width', ms: 15 },
   { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end', over: 'goes on' },
+  {
+    kind: 'aim',
+    ...{ bars: 4, times: 1, lands: 0, slot: '16', over: 'goes on' },
+    by: 'start',
+    on: { bar: 4, beat: 4 },
+  },
 ];
 
 export function changeOptions(say: Say): readonly Option<string>[] {

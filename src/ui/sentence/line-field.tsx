@@ -8,7 +8,7 @@ import type { Material } from '@/core/materials';
 import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
 import { compositeReadings, looksSticking, typedSticking, type Sticking } from '@/core/sticking';
 import { parseMeter } from '@/core/time';
-import { type Say, sayAgainst, sayMaterial, sayNote, saySubdivision } from '@/words';
+import { type Say, sayAgainst, sayList, sayMaterial, sayNote, saySubdivision } from '@/words';
 import { Pop, Trouble, useSpeech } from '../base';
 import { useMaterials, VersionNote } from '../library';
 
@@ -29,10 +29,13 @@ const EXAMPLES = [
   ['4~8', 'tied'],
   ['3(8 8 8)', 'triplet'],
   ['|', 'barLine'],
+  ['x4', 'again'],
   ['RLLK RL', 'sticking'],
   ['fR dR uR UR >R', 'graces'],
   ['iR oR zR', 'rolls'],
   ['8t: RLL', 'grid'],
+  ['4: 8: 16: 32: 4t: 16t:', 'grids'],
+  ['3: 5: 6: 7: 9: 12:', 'toTheBeat'],
 ] as const;
 
 /** The reading line, typed in the sentence itself; shipped lines complete what is typed. */
@@ -247,6 +250,10 @@ function ShorthandHelp() {
     eighth: sayNote(say, '8'),
     sixteenth: sayNote(say, '16'),
     triplets: say.t(`notes.${say.notes}.eighthTriplets`),
+    grids: sayList(
+      say,
+      (['4', '8', '16', '32', '4t', '16t'] as const).map((id) => saySubdivision(say, id)),
+    ),
   };
   return (
     <Popover.Root>

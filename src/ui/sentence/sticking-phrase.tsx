@@ -1,9 +1,9 @@
 'use client';
 
 import { letterOf, LIMBS } from '@/core/kit';
-import { fittings, limbsOfLetter, type Sticking } from '@/core/sticking';
+import { fittings, gridsIn, inGrid, limbsOfLetter, type Sticking } from '@/core/sticking';
 import { parseMeter, type SubdivisionId, SUBDIVISIONS } from '@/core/time';
-import { type Key, sayDynamic, sayDynamics, sayEach, saySubdivision } from '@/words';
+import { type Key, sayDynamic, sayDynamics, sayEach, sayList, saySubdivision } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { VoicePhrase } from './phrase-parts';
 
@@ -27,77 +27,108 @@ export function StickingPhrase({
   onChange: (sticking: Sticking) => void;
 }) {
   const { say } = useSpeech();
+  const grids = gridsIn(sticking.sticking, sticking.slot);
   const used = LIMBS.filter((limb) =>
     [...sticking.sticking].some((letter) => limbsOfLetter(letter).includes(limb)),
   );
-  return say.t.rich('screen.bench.stickingSentence', {
-    slot: () => (
-      <Choice<SubdivisionId>
-        label={say.t('screen.bench.stickingIn')}
-        options={SUBDIVISIONS.map(({ id }) => ({ value: id, text: saySubdivision(say, id) }))}
-        value={sticking.slot}
-        onChoose={(slot) => onChange({ ...sticking, slot, bars: null, ending: '' })}
-      >
-        {saySubdivision(say, sticking.slot)}
-      </Choice>
-    ),
-    sounds: () =>
-      used.map((limb, index) => (
-        <span key={limb}>
-          {index > 0 && ', '}
-          {say.t.rich('screen.bench.letterOn', {
-            letter: letterOf(limb),
-            voice: () => (
-              <VoicePhrase
-                label={say.t('screen.bench.sounds', { limb: letterOf(limb) })}
-                value={sticking.voices[limb]}
-                onChoose={(id) =>
-                  onChange({ ...sticking, voices: { ...sticking.voices, [limb]: id } })
-                }
-              />
-            ),
-          })}
+  return (
+    <>
+      {sentence()}
+      {/[rl]/.test(sticking.sticking) && (
+        <span role="status" className="ml-2 text-[0.85rem] text-soft">
+          {say.t('screen.bench.smallLettersAreFeet')}{' '}
+          <button
+            type="button"
+            className="phrase"
+            onClick={() => onChange({ ...sticking, sticking: handLetters(sticking.sticking) })}
+          >
+            {say.t('screen.bench.playThemWithTheHands')}
+          </button>
         </span>
-      )),
-    accents: () => (
-      <Choice
-        label={say.t('screen.bench.accentsCapital')}
-        options={optionsOf(sayEach(say, ACCENTS))}
-        value={sticking.accents}
-        onChoose={(accents) => onChange({ ...sticking, accents })}
-      >
-        {say.t(ACCENTS[sticking.accents])}
-      </Choice>
-    ),
-    rest: () => (
-      <Choice
-        label={say.t('screen.bench.theRest')}
-        options={optionsOf(sayDynamics(say))}
-        value={sticking.soft}
-        onChoose={(soft) => onChange({ ...sticking, soft })}
-      >
-        {sayDynamic(say, sticking.soft)}
-      </Choice>
-    ),
-    fit: () => <FitPhrase sticking={sticking} meter={meter} onChange={onChange} />,
-    sides: () => (
-      <button
-        type="button"
-        className="phrase"
-        aria-pressed={sticking.sides === 'hand over'}
-        onClick={() =>
-          onChange({
-            ...sticking,
-            sides: sticking.sides === 'written' ? 'hand over' : 'written',
-          })
-        }
-      >
-        {sticking.sides === 'written'
-          ? say.t('screen.bench.sidesAsWritten')
-          : say.t('screen.bench.changingSides')}
-      </button>
-    ),
-  });
+      )}
+    </>
+  );
+
+  function sentence() {
+    return say.t.rich('screen.bench.stickingSentence', {
+      slot: () => (
+        <Choice<SubdivisionId>
+          label={say.t('screen.bench.stickingIn')}
+          options={SUBDIVISIONS.map(({ id }) => ({ value: id, text: saySubdivision(say, id) }))}
+          value={grids[0]}
+          onChoose={(slot) =>
+            onChange({ ...sticking, ...inGrid(sticking.sticking, slot), bars: null, ending: '' })
+          }
+        >
+          {sayList(
+            say,
+            grids.map((grid) => saySubdivision(say, grid)),
+          )}
+        </Choice>
+      ),
+      sounds: () =>
+        used.map((limb, index) => (
+          <span key={limb}>
+            {index > 0 && ', '}
+            {say.t.rich('screen.bench.letterOn', {
+              letter: letterOf(limb),
+              voice: () => (
+                <VoicePhrase
+                  label={say.t('screen.bench.sounds', { limb: letterOf(limb) })}
+                  value={sticking.voices[limb]}
+                  onChoose={(id) =>
+                    onChange({ ...sticking, voices: { ...sticking.voices, [limb]: id } })
+                  }
+                />
+              ),
+            })}
+          </span>
+        )),
+      accents: () => (
+        <Choice
+          label={say.t('screen.bench.accentsCapital')}
+          options={optionsOf(sayEach(say, ACCENTS))}
+          value={sticking.accents}
+          onChoose={(accents) => onChange({ ...sticking, accents })}
+        >
+          {say.t(ACCENTS[sticking.accents])}
+        </Choice>
+      ),
+      rest: () => (
+        <Choice
+          label={say.t('screen.bench.theRest')}
+          options={optionsOf(sayDynamics(say))}
+          value={sticking.soft}
+          onChoose={(soft) => onChange({ ...sticking, soft })}
+        >
+          {sayDynamic(say, sticking.soft)}
+        </Choice>
+      ),
+      fit: () => <FitPhrase sticking={sticking} meter={meter} onChange={onChange} />,
+      sides: () => (
+        <button
+          type="button"
+          className="phrase"
+          aria-pressed={sticking.sides === 'hand over'}
+          onClick={() =>
+            onChange({
+              ...sticking,
+              sides: sticking.sides === 'written' ? 'hand over' : 'written',
+            })
+          }
+        >
+          {sticking.sides === 'written'
+            ? say.t('screen.bench.sidesAsWritten')
+            : say.t('screen.bench.changingSides')}
+        </button>
+      ),
+    });
+  }
+}
+
+/** Small letters of feet as those of hands. @example handLetters('rlRL') // => 'RLRL' */
+function handLetters(text: string): string {
+  return text.replace(/[rl]/g, (letter) => letter.toUpperCase());
 }
 
 function optionsOf<T extends string>(texts: Readonly<Record<T, string>>): readonly Option<T>[] {

@@ -24,6 +24,8 @@ export const issue = {
     '“{token}” is not counted there. Use beats 1 to {beats, number}, e & a, trip let, in order; 2& is the & of 2 alone.',
   'sticking-token':
     'Stroke {stroke, number}: “{token}” is not a limb. Use R and L for hands, K right foot, F left foot.',
+  'sticking-bar':
+    'Bar {bar, number} has {got, number} {grid}, and {wanted, number} make a bar. Move the bar line, or fill up with “-”.',
   'count-bars':
     '{got, plural, one {# bar is} other {# bars are}} counted, but there {wanted, plural, one {is one} other {are #}}. Type one bar, or all of them with | between.',
   'line-letters':
