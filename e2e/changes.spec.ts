@@ -194,19 +194,47 @@ test('a stroke is added, chosen and moved by mouse', async ({ page }) => {
 
 test('two exercises follow one another as one', async ({ page }) => {
   await phrase(page, 'What keeps going', 'rock in 8ths');
-  await phrase(page, 'Then', 'this one');
-  await phrase(page, 'Bars of this', '3');
+  await phrase(page, 'Parts', 'this one');
+  await phrase(page, 'Bars of part 1', '3');
+  await page.getByRole('button', { name: 'Open part 1' }).click();
   await phrase(page, 'What keeps going', 'left-foot hi-hat in quarters');
   await expect(page.getByTestId('count-LF')).toHaveText('1 2 3 4|1 2 3 4|1 2 3 4|–');
   await phrase(page, 'Meter', '3/4');
-  await expect(page.getByRole('group', { name: 'Then' }).getByRole('alert')).toContainText(
+  await expect(page.getByRole('group', { name: 'Parts' }).getByRole('alert')).toContainText(
     'is in 4/4',
   );
 });
 
+test('every part is opened, named and changed in place, and a change is for one part or for all', async ({
+  page,
+}) => {
+  await page.getByLabel('Reading line').fill('RLRLRLRLRLRLRLRL');
+  await phrase(page, 'Parts', 'a new part');
+  await expect(page.getByLabel('Reading line')).toHaveValue('');
+  await page.getByLabel('Reading line').fill('4 4 4 4');
+  await page.getByLabel('Name of part 2').fill('answer');
+  await page.getByLabel('Name of part 1').fill('call');
+  await page.getByLabel('Name of part 1').press('Enter');
+  await expect(page.getByRole('button', { name: 'Open answer' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await page.getByRole('button', { name: 'Open call' }).click();
+  await expect(page.getByLabel('Reading line')).toHaveValue('RLRLRLRLRLRLRLRL');
+  await phrase(page, 'Change it by', 'line backwards');
+  await page.getByRole('button', { name: /^line backwards/ }).click();
+  await page.getByRole('button', { name: 'In the other parts too' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Open answer' }).click();
+  await expect(page.getByRole('group', { name: 'Changed by' })).toContainText('line backwards');
+  await page.getByRole('button', { name: 'Take away answer' }).click();
+  await expect(page.getByRole('group', { name: 'Parts' })).toBeHidden();
+  await expect(page.getByLabel('Reading line')).toHaveValue('RLRLRLRLRLRLRLRL');
+});
+
 test('each part of a sequence is written on in its own bars', async ({ page }) => {
   await phrase(page, 'What keeps going', 'bass drum in quarters');
-  await phrase(page, 'Then', 'this one');
+  await phrase(page, 'Parts', 'this one');
   await expect(page.getByTestId('count-RF')).toHaveText('1 2 3 4|1 2 3 4');
   await page.getByRole('button', { name: 'write', exact: true }).click();
   const bar = 4 * 20160;

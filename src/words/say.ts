@@ -5,7 +5,7 @@ import type { en } from './en';
 
 /** Languages by their tag. English is written with the day first; `en-XA` is English in other letters and
  * longer, to try the screens with. */
-export const LOCALES = ['en-GB', 'en-XA'] as const;
+const LOCALES = ['en-GB', 'en-XA'] as const;
 
 export type Locale = (typeof LOCALES)[number];
 

@@ -166,11 +166,23 @@ function sayThen(say: Say, then: ClosedRecipe['then']): string {
   if (!then) return '';
   const members = sayThens(
     say,
-    then.members.map(({ name, bars }) =>
-      bars === null ? name : say.t('sentence.memberBars', { name, bars }),
-    ),
+    then.members.map((one) => sayMember(say, one)),
   );
+  if (then.name !== undefined || then.untimed) {
+    const first = sayMember(say, { ...then, name: then.name ?? say.t('sentence.firstPart') });
+    return say.t('sentence.thenJoin', { before: first, after: members });
+  }
   return then.bars === null ? members : say.t('sentence.afterBars', { bars: then.bars, members });
+}
+
+function sayMember(
+  say: Say,
+  { name, bars, untimed }: { name: string; bars: number | null; untimed?: boolean | undefined },
+): string {
+  const timed = untimed ? 'no' : 'yes';
+  return bars === null
+    ? say.t('sentence.member', { name, timed })
+    : say.t('sentence.memberBars', { name, bars, timed });
 }
 
 function cellsText(recipe: ClosedRecipe): string {

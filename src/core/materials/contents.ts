@@ -10,7 +10,7 @@ import { ostinatoSchema } from './ostinato-schema';
 const name = typedText(80);
 
 /** What each kind of material holds, checked where it comes in. */
-export const materialSchemas = {
+const materialSchemas = {
   ostinato: ostinatoSchema,
   line: z.strictObject({ name, text: lineTextSchema.shape.text }),
   sticking: stickingSchema,

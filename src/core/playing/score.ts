@@ -140,6 +140,7 @@ function clicksBetween(score: Score, from: number, to: number): readonly SoundEv
     for (const [index, beat] of beats(meter).entries()) {
       const at = bar * barTicks + beat.at;
       if (at < from || at >= to || (at >= 0 && !clicks(score.click, bar, index))) continue;
+      if (at >= 0 && isUntimed(score, bar)) continue;
       const level = beat.at === 0 ? 'bar' : beat.group ? 'group' : 'beat';
       found.push({ kind: 'click', at, level, sound });
     }
@@ -147,9 +148,17 @@ function clicksBetween(score: Score, from: number, to: number): readonly SoundEv
   if (score.click !== 'pulse') return found;
   const pulse = tempoBeatTicks(meter);
   for (let at = pulse * Math.max(0, Math.ceil(from / pulse)); at < to; at += pulse) {
+    if (isUntimed(score, Math.floor(at / barTicks))) continue;
     found.push({ kind: 'click', at, level: 'beat', sound });
   }
   return found;
+}
+
+/** Whether a bar belongs to a part that has no click. Bars that are called are timed. */
+function isUntimed({ exercise, calls }: Score, bar: number): boolean {
+  if (calls) return false;
+  const inCycle = bar % exercise.bars;
+  return exercise.members.findLast(({ fromBar }) => fromBar <= inCycle)?.untimed ?? false;
 }
 
 /** Where playing stands, as musicians say it. */

@@ -80,8 +80,12 @@ const AS_OF_OLD = { version: 1 } as const;
 function musicOnly({ then, ...recipe }: ClosedRecipe): unknown {
   const first = musicOf(recipe);
   if (!then) return first;
-  const members = then.members.map((one) => ({ bars: one.bars, recipe: musicOf(one.recipe) }));
-  return { ...first, then: { bars: then.bars, members } };
+  const members = then.members.map(({ bars, untimed, recipe: one }) => ({
+    bars,
+    untimed: untimed || undefined,
+    recipe: musicOf(one),
+  }));
+  return { ...first, then: { bars: then.bars, untimed: then.untimed || undefined, members } };
 }
 
 function musicOf({ kept: _, ...recipe }: ClosedMember) {

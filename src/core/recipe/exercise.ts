@@ -37,12 +37,14 @@ export interface Exercise {
 
 /** One part of a sequence. */
 export interface Member {
-  /** Empty for the first, which is the exercise itself. */
+  /** Empty for a first one that was not named. */
   readonly name: string;
   readonly fromBar: number;
   readonly bars: number;
   /** Length of its own cycle. */
   readonly cycleBars: number;
+  /** Played without a click. */
+  readonly untimed: boolean;
 }
 
 /** Where a stroke sounds in the cycle, in (fractional) ticks: its written place, but for a swing that is

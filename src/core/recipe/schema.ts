@@ -72,11 +72,16 @@ export const recipeSchema = z.extend(exercise, {
   /** What follows, back to back, after so many bars of this (null: its whole cycle). */
   then: z.optional(
     z.strictObject({
+      /** What the exercise itself is called as the first part. */
+      name: z.optional(typedText(80)),
       bars: z.nullable(whole(1, 64)),
+      /** Played once, at its own length and without a click. */
+      untimed: z.optional(z.boolean()),
       members: list(
         z.strictObject({
           name: typedText(80),
           bars: z.nullable(whole(1, 64)),
+          untimed: z.optional(z.boolean()),
           recipe: exercise,
         }),
         1,
@@ -112,10 +117,11 @@ export type ClosedMember = Omit<OpenMember, 'over' | 'play' | 'as' | 'kit'> & {
 /** A recipe with the contents of all its ingredients: hash, link and store use this form. */
 export type ClosedRecipe = ClosedMember & {
   then?:
-    | {
-        bars: number | null;
-        members: readonly { name: string; bars: number | null; recipe: ClosedMember }[];
-      }
+    | (Omit<NonNullable<Recipe['then']>, 'members'> & {
+        members: readonly (Omit<NonNullable<Recipe['then']>['members'][number], 'recipe'> & {
+          recipe: ClosedMember;
+        })[];
+      })
     | undefined;
 };
 

@@ -19,16 +19,15 @@ export function expandSequence(
   const opening = expandMember(first);
   if (!opening.ok) return opening;
   const issues: Issue[] = [];
-  const members: { name: string; exercise: Exercise; bars: number }[] = [
-    { name: '', exercise: opening.value, bars: then.bars ?? opening.value.bars },
-  ];
-  then.members.forEach(({ name, bars, recipe }, index) => {
+  const members = [partFor(opening.value, { name: then.name ?? '', ...then })];
+  then.members.forEach((one, index) => {
+    const { name, recipe } = one;
     const path = ['then', 'members', index] as const;
     const member = expandMember(recipe);
     if (!member.ok) issues.push(...member.issues.map((issue) => ({ ...issue, path })));
     else {
       issues.push(...misfits(name, member.value, opening.value, path));
-      members.push({ name, exercise: member.value, bars: bars ?? member.value.bars });
+      members.push(partFor(member.value, one));
     }
   });
   const bars = members.reduce((sum, one) => sum + one.bars, 0);
@@ -36,6 +35,33 @@ export function expandSequence(
     issues.push({ code: 'sequence-too-long', path: ['then'], bars, most: MOST_BARS });
   }
   return issues.length > 0 ? fail(...issues) : ok(join(opening.value, members, bars));
+}
+
+interface Played {
+  readonly name: string;
+  readonly exercise: Exercise;
+  readonly bars: number;
+  readonly untimed: boolean;
+}
+
+/** A part with its bars: as many as are said, else its whole cycle. One that is untimed goes round only
+ * where its bars are said; its own length is followed by silence to the bar line. */
+function partFor(
+  exercise: Exercise,
+  {
+    name,
+    bars,
+    untimed = false,
+  }: { name: string; bars: number | null; untimed?: boolean | undefined },
+): Played {
+  if (!untimed || bars !== null) return { name, exercise, bars: bars ?? exercise.bars, untimed };
+  const own = Math.max(...exercise.layers.map((one) => one.ownTicks ?? one.lengthTicks));
+  const layers = exercise.layers.map((layer) => ({
+    ...layer,
+    strokes: layer.strokes.filter(({ at }) => at < own),
+  }));
+  const once = { ...exercise, layers };
+  return { name, exercise: once, bars: Math.ceil(own / exercise.barTicks), untimed };
 }
 
 function misfits(
@@ -53,16 +79,12 @@ function misfits(
   return [{ code: 'member-feel', path, name, feel: feel[0], wanted: feel[1] }];
 }
 
-function join(
-  first: Exercise,
-  parts: readonly { name: string; exercise: Exercise; bars: number }[],
-  bars: number,
-): Exercise {
+function join(first: Exercise, parts: readonly Played[], bars: number): Exercise {
   const cycle = tick(bars * first.barTicks);
   const layers: Layer[] = [];
   const members: Member[] = [];
   let fromBar = 0;
-  parts.forEach(({ name, exercise, bars: count }, member) => {
+  parts.forEach(({ name, exercise, bars: count, untimed }, member) => {
     const start = fromBar * first.barTicks;
     for (const layer of exercise.layers) {
       const strokes = playFor(layer, count * first.barTicks).map((stroke): Stroke => {
@@ -71,7 +93,7 @@ function join(
       });
       layers.push({ role: 'over', name: layer.name, lengthTicks: cycle, member, strokes });
     }
-    members.push({ name, fromBar, bars: count, cycleBars: exercise.bars });
+    members.push({ name, fromBar, bars: count, cycleBars: exercise.bars, untimed });
     fromBar += count;
   });
   const joined = withoutTwice(layers, members, first.barTicks);

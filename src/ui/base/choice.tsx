@@ -5,7 +5,8 @@ import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { type Result } from '@/core/issue';
 import { sayIssues } from '@/words';
-import { contains, OptionItem, type Option } from './option-item';
+import { OptionItem, type Option } from './option-item';
+import { rankOption } from './rank-option';
 import { useSpeech } from './speech';
 import { Pop } from './pop';
 
@@ -19,6 +20,7 @@ export function Choice<T extends string>({
   onType,
   offer,
   placeholder,
+  elsewhere,
   children,
   className = 'phrase',
   wide = false,
@@ -32,6 +34,8 @@ export function Choice<T extends string>({
   offer?: (text: string) => readonly Option<T>[];
   /** What can be typed, where that is more than a search. */
   placeholder?: string;
+  /** Where what is typed is found, if not here; null where it is nowhere. */
+  elsewhere?: (text: string) => string | null;
   children: ReactNode;
   className?: string;
   /** For options with long hints. */
@@ -52,6 +56,13 @@ export function Choice<T extends string>({
   function choose(next: T) {
     show(false);
     onChoose(next);
+  }
+
+  /** Said where no option is found. */
+  function nothing(): string {
+    const there = elsewhere?.(query) ?? null;
+    if (there !== null) return there;
+    return say.t(onType ? 'screen.common.pressEnterToTakeWhatYou' : 'screen.common.noMatch');
   }
 
   function takeTyped(event: KeyboardEvent) {
@@ -81,7 +92,7 @@ export function Choice<T extends string>({
         {typeof children === 'string' ? children : children}
       </Popover.Trigger>
       <Pop className={wide ? 'w-[36rem]' : 'w-80'}>
-        <Command label={label} loop filter={contains} onKeyDown={takeTyped}>
+        <Command label={label} loop filter={rankOption} onKeyDown={takeTyped}>
           <Command.Input
             value={query}
             onValueChange={(text) => {
@@ -99,11 +110,7 @@ export function Choice<T extends string>({
           )}
           <Command.List className="max-h-72 overflow-y-auto p-1">
             <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-              {trouble
-                ? ''
-                : onType
-                  ? say.t('screen.common.pressEnterToTakeWhatYou')
-                  : say.t('screen.common.noMatch')}
+              {trouble ? '' : nothing()}
             </Command.Empty>
             {[...offered, ...options].map((option) => (
               <OptionItem

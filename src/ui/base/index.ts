@@ -1,7 +1,8 @@
 export { attempt, attemptOrSay, toastIssues } from './attempt';
 export { Button, buttonLook } from './button';
 export { Choice } from './choice';
-export { contains, OptionItem } from './option-item';
+export { OptionItem } from './option-item';
+export { rankOption } from './rank-option';
 export { Field } from './field';
 export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';

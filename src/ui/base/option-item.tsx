@@ -7,12 +7,14 @@ export interface Option<T extends string> {
   readonly text: string;
   /** Said after the text, softer. */
   readonly hint?: string;
+  /** Other words under which it is looked for. */
+  readonly also?: string;
 }
 
 /** An option of a list that is searched by typing, marked where it is chosen.
  * @param found what is typed, where that made the option: it is then always found */
 export function OptionItem<T extends string>({
-  option: { value, text, hint },
+  option: { value, text, hint, also },
   on,
   found,
   onSelect,
@@ -25,7 +27,7 @@ export function OptionItem<T extends string>({
   return (
     <Command.Item
       value={value}
-      keywords={[found ?? `${text} ${hint ?? ''}`]}
+      keywords={[found ?? text, `${hint ?? ''} ${also ?? ''}`]}
       onSelect={() => onSelect(value)}
       aria-checked={on}
       className="flex cursor-pointer items-baseline gap-2 rounded-sm px-2 py-1 aria-selected:bg-warm-wash"
@@ -37,10 +39,4 @@ export function OptionItem<T extends string>({
       {hint && <span className="ml-auto pl-3 text-sm text-soft">{hint}</span>}
     </Command.Item>
   );
-}
-
-/** Plain substring search over an option's words; earlier is better. */
-export function contains(_value: string, search: string, keywords: string[] = []): number {
-  const at = keywords.join(' ').toLowerCase().indexOf(search.trim().toLowerCase());
-  return at < 0 ? 0 : 1 / (1 + at);
 }

@@ -17,6 +17,7 @@ import {
   editByHand,
   expand,
   misplacedBarLines,
+  partsOf,
   writeLink,
   type Change,
   type ClosedRecipe,
@@ -76,7 +77,9 @@ export function Workbench({
   const playback = usePlayback();
 
   const expanded = useMemo(() => {
-    const misplaced = recipe.play === first.recipe.play ? [] : misplacedBarLines(recipe);
+    const kept = partsOf(first.recipe).map((part) => part.recipe.play);
+    const typed = partsOf(recipe).filter((part) => !kept.includes(part.recipe.play));
+    const misplaced = typed.flatMap((part) => misplacedBarLines(part.recipe));
     return misplaced.length > 0 ? fail(...misplaced) : expand(recipe);
   }, [recipe, first]);
   const shown = useLast(expanded.ok ? expanded.value : null);

@@ -8,6 +8,7 @@ import { type SubdivisionId } from '@/core/time';
 import { sayNote, sayReadAs, sayStart, saySubdivision } from '@/words';
 import { Choice, Trouble, useSpeech } from '../base';
 import { CellsPhrase } from './cells-phrase';
+import { sayElsewhere } from './elsewhere';
 import { AssignmentPhrase, VoicePhrase } from './phrase-parts';
 import { KeepRules } from './keep-rules';
 import { useMaterials } from '../library';
@@ -66,6 +67,7 @@ export function AsPhrase({
             label={say.t('screen.bench.interpretation')}
             options={options}
             onChoose={choose}
+            elsewhere={(text) => sayElsewhere(say, text, 'interpretation')}
             wide
           >
             {sayReadAs(say, as.kind)}

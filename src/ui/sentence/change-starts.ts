@@ -84,6 +84,7 @@ export function changeOptions(say: Say): readonly Option<string>[] {
     value: String(index),
     text: sayChange(say, change),
     hint: tradeWord(say, change),
+    also: say.t(`change.also.${change.kind}`),
   }));
 }
 

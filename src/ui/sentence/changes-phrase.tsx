@@ -3,9 +3,10 @@
 import { Popover } from 'radix-ui';
 import { type Change } from '@/core/recipe';
 import { sayChange } from '@/words';
-import { Choice, Pop, useSpeech } from '../base';
+import { Button, Choice, Pop, useSpeech } from '../base';
 import { ChangeEditor } from './change-editor';
 import { changeOptions, CHANGE_STARTS } from './change-starts';
+import { sayElsewhere } from './elsewhere';
 import { TakeAway } from './phrase-parts';
 
 /** Adds a change; empty sentences show nothing else. */
@@ -17,6 +18,7 @@ export function AddChange({ onAdd }: { onAdd: (change: Change) => void }) {
       options={changeOptions(say)}
       wide
       className="phrase-add"
+      elsewhere={(text) => sayElsewhere(say, text, null)}
       onChoose={(key) => {
         const start = CHANGE_STARTS[Number(key)];
         if (start) onAdd(start);
@@ -31,9 +33,12 @@ export function AddChange({ onAdd }: { onAdd: (change: Change) => void }) {
 export function ChangesPhrase({
   changes,
   onChange,
+  onAll,
 }: {
   changes: readonly Change[];
   onChange: (changes: Change[], about?: string) => void;
+  /** Puts a change into the other parts too. */
+  onAll?: (change: Change) => void;
 }) {
   const { say } = useSpeech();
   return (
@@ -51,6 +56,11 @@ export function ChangesPhrase({
               <Popover.Trigger className="phrase">{sayChange(say, change)}</Popover.Trigger>
               <Pop className="max-h-[70vh] max-w-[44rem] overflow-y-auto p-3">
                 <ChangeEditor change={change} onChange={replace} />
+                {onAll && (
+                  <Button look="quiet" className="mt-2" onClick={() => onAll(change)}>
+                    {say.t('screen.bench.inTheOtherPartsToo')}
+                  </Button>
+                )}
               </Pop>
             </Popover.Root>
             <TakeAway

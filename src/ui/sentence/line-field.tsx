@@ -9,7 +9,7 @@ import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
 import { compositeReadings, looksSticking, typedSticking, type Sticking } from '@/core/sticking';
 import { parseMeter } from '@/core/time';
 import { type Say, sayAgainst, sayList, sayMaterial, sayNote, saySubdivision } from '@/words';
-import { Pop, Trouble, useSpeech } from '../base';
+import { Pop, rankOption, Trouble, useSpeech } from '../base';
 import { useMaterials, VersionNote } from '../library';
 
 type Play = ClosedRecipe['play'];
@@ -195,29 +195,44 @@ function offersFor(
   say: Say,
 ): readonly Offer[] {
   const typed = text.trim().toLowerCase();
-  const fits = (one: string, name: string) =>
-    one !== text.trim() &&
-    (one.toLowerCase().startsWith(typed) || name.toLowerCase().includes(typed));
-  return [
-    ...compositeOffers(text, meter, say),
+  const rank = (one: string, name: string) =>
+    one === text.trim()
+      ? 0
+      : one.toLowerCase().startsWith(typed)
+        ? 1
+        : rankOption('', typed, [name]);
+  const known = [
     ...lines
       .filter((one) => one.meter !== null && meter.startsWith(one.meter))
-      .filter((one) => fits(one.content.text, `${one.name} ${sayMaterial(say, one)}`))
-      .map(({ id, version, content }): Offer => ({
-        key: id,
-        name: sayMaterial(say, { id, content }),
-        text: content.text,
-        play: { id, version, content: { ...content } },
+      .map(({ id, version, name, content }) => ({
+        name,
+        offer: {
+          key: id,
+          name: sayMaterial(say, { id, content }),
+          text: content.text,
+          play: { id, version, content: { ...content } },
+        },
       })),
-    ...stickings
-      .filter((one) => fits(one.content.sticking, `${one.name} ${sayMaterial(say, one)}`))
-      .map(({ id, version, content }): Offer => ({
+    ...stickings.map(({ id, version, name, content }) => ({
+      name,
+      offer: {
         key: id,
         name: sayMaterial(say, { id, content }),
         text: content.sticking,
         play: { id, version, content: { ...content } },
-      })),
-  ].slice(0, MOST_OFFERS);
+      },
+    })),
+  ]
+    .map(({ name, offer }) => ({
+      offer,
+      rank: Math.max(rank(offer.text, offer.name), rank(offer.text, name)),
+    }))
+    .filter((one) => one.rank > 0)
+    .sort((a, b) => b.rank - a.rank);
+  return [...compositeOffers(text, meter, say), ...known.map((one) => one.offer)].slice(
+    0,
+    MOST_OFFERS,
+  );
 }
 
 function compositeOffers(text: string, meterText: string, say: Say): readonly Offer[] {

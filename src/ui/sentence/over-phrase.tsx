@@ -8,6 +8,7 @@ import { parseMeter, type Syllables } from '@/core/time';
 import { type Say, sayLanes, sayMaterial } from '@/words';
 import { Choice, useSpeech, type Option } from '../base';
 import { useMaterials, VersionNote } from '../library';
+import { sayElsewhere } from './elsewhere';
 import { TakeAway } from './phrase-parts';
 
 const MOST_OSTINATI = 4;
@@ -44,6 +45,7 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
             value={one.id}
             wide
             placeholder={say.t('screen.common.aNameOrTypedKX')}
+            elsewhere={(text) => sayElsewhere(say, text, 'groove')}
             offer={(text) => typedOptions(say, text, recipe)}
             onType={(text) => readTyped(text, recipe, syllables)}
             onChoose={(id) => onChange(replaceOstinato(recipe, index, id, ostinati))}
@@ -81,6 +83,7 @@ export function OverPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
           className="phrase-add"
           wide
           placeholder={say.t('screen.common.aNameOrTypedKX')}
+          elsewhere={(text) => sayElsewhere(say, text, 'groove')}
           offer={(text) => typedOptions(say, text, recipe)}
           onType={(text) => readTyped(text, recipe, syllables)}
           onChoose={(id) => onChange(addOstinato(recipe, id, ostinati))}

@@ -1,14 +1,19 @@
 'use client';
 
-import { useEffect, useId, useRef, type ReactNode } from 'react';
+import { useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { LIMB_POLICIES } from '@/core/interpret';
 import {
   changedBesides,
+  expand,
+  misplacedBarLines,
+  partsOf,
   readAs,
+  type Change,
   type ClosedRecipe,
   type Exercise,
   withFreeLimb,
+  withParts,
   withPlay,
 } from '@/core/recipe';
 import { sayBesides, sayLimbs, sayPolicy } from '@/words';
@@ -20,13 +25,13 @@ import { KitPhrase, sayReplaced } from './kit-phrase';
 import { LineField } from './line-field';
 import { OverPhrase } from './over-phrase';
 import { StickingPhrase } from './sticking-phrase';
-import { AddMember, ThenPhrase } from './then-phrase';
+import { AddPart, PartsPhrase } from './parts-phrase';
 
 /** Cycles longer than this are offered to be cut. */
 const LONG_BARS = 8;
 
-/** The recipe as a sentence in fixed short lines, read and edited in place. `about` joins edits
- * that are one for undo. */
+/** The recipe as a sentence in fixed short lines, read and edited in place; of a sequence, the sentence of
+ * the part that is open. `about` joins edits that are one for undo. */
 export function SentenceEditor({
   recipe,
   exercise,
@@ -41,11 +46,91 @@ export function SentenceEditor({
   onSettle: () => void;
 }) {
   const { say } = useSpeech();
-  const undoable = useUndo();
   const latest = useRef(recipe);
   useEffect(() => {
     latest.current = recipe;
   });
+  const parts = useMemo(() => partsOf(recipe), [recipe]);
+  const [chosen, setChosen] = useState(0);
+  const open = Math.min(chosen, parts.length - 1);
+  const several = parts.length > 1;
+  const one: ClosedRecipe = several ? (parts[open] ?? parts[0]).recipe : recipe;
+  const alone = useMemo(() => (several ? expand(one) : null), [several, one]);
+  const wrong = alone ? (alone.ok ? [] : alone.issues) : issues;
+  const misplaced = misplacedBarLines(one);
+
+  /** Changes parts of the recipe as it is by then. */
+  function setParts(change: (part: ClosedRecipe, at: number) => ClosedRecipe, about?: string) {
+    const [first, ...others] = partsOf(latest.current).map((part, at) => ({
+      ...part,
+      recipe: change(part.recipe, at),
+    }));
+    if (first) onChange(withParts([first, ...others]), about);
+  }
+
+  return (
+    <section aria-label={say.t('screen.bench.exerciseCapital')} className="sentence flex flex-col">
+      {several && (
+        <Line label={say.t('screen.bench.partsCapital')}>
+          <PartsPhrase recipe={recipe} open={open} onOpen={setChosen} onChange={onChange} />
+          <Trouble issues={issuesAt(issues, 'then')} />
+        </Line>
+      )}
+      <PartSentence
+        key={open}
+        recipe={one}
+        exercise={alone ? (alone.ok ? alone.value : null) : exercise}
+        issues={[...misplaced, ...wrong.filter(({ code }) => code !== 'sticking-bar')]}
+        onChange={(next, about) =>
+          several
+            ? setParts((part, at) => (at === open ? next : part), about && `${about} of ${open}`)
+            : onChange(next, about)
+        }
+        onAmend={(was) => setParts((part, at) => (at === open ? { ...part, ...was } : part))}
+        onChangeAll={
+          several
+            ? (change) =>
+                setParts((part, at) =>
+                  at === open ? part : { ...part, changes: [...part.changes, change] },
+                )
+            : undefined
+        }
+        onSettle={onSettle}
+      >
+        {!several && (
+          <span className="ml-2">
+            <AddPart recipe={recipe} onChange={onChange} onOpen={setChosen} />
+          </span>
+        )}
+      </PartSentence>
+    </section>
+  );
+}
+
+/** The lines of one exercise. */
+function PartSentence({
+  recipe,
+  exercise,
+  issues,
+  onChange,
+  onAmend,
+  onChangeAll,
+  onSettle,
+  children,
+}: {
+  recipe: ClosedRecipe;
+  exercise: Exercise | null;
+  issues: readonly Issue[];
+  onChange: (recipe: ClosedRecipe, about?: string) => void;
+  /** Takes phrases back, in what the exercise is by then. */
+  onAmend: (was: Partial<ClosedRecipe>) => void;
+  /** Puts a change into the other parts too; left out where there are none. */
+  onChangeAll?: (change: Change) => void;
+  onSettle: () => void;
+  children: ReactNode;
+}) {
+  const { say } = useSpeech();
+  const undoable = useUndo();
   const clash = issuesAt(issues, 'clash');
   /** Where ending the cycle earlier is worth an offer. */
   const long =
@@ -58,7 +143,7 @@ export function SentenceEditor({
     const { now, was } = changedBesides(recipe, next, [meant]);
     const said = sayBesides(say, now);
     if (said === '') return;
-    undoable(said, () => onChange({ ...latest.current, ...was }));
+    undoable(said, () => onAmend(was));
   }
 
   const policy = (
@@ -76,7 +161,7 @@ export function SentenceEditor({
   );
 
   return (
-    <section aria-label={say.t('screen.bench.exerciseCapital')} className="sentence flex flex-col">
+    <>
       <Line label={say.t('screen.common.over')}>
         <OverPhrase
           recipe={recipe}
@@ -127,6 +212,7 @@ export function SentenceEditor({
           <ChangesPhrase
             changes={recipe.changes}
             onChange={(changes, about) => onChange({ ...recipe, changes }, about)}
+            onAll={onChangeAll}
           />
           <Trouble issues={issuesAt(issues, 'changes')} />
         </Line>
@@ -155,19 +241,9 @@ export function SentenceEditor({
             onAdd={(change) => onChange({ ...recipe, changes: [...recipe.changes, change] })}
           />
         </span>
-        {!recipe.then && (
-          <span className="ml-2">
-            <AddMember recipe={recipe} onChange={onChange} />
-          </span>
-        )}
+        {children}
       </Line>
-      {recipe.then && (
-        <Line label={say.t('screen.bench.thenCapital')}>
-          <ThenPhrase recipe={recipe} then={recipe.then} onChange={onChange} />
-          <Trouble issues={issuesAt(issues, 'then')} />
-        </Line>
-      )}
-    </section>
+    </>
   );
 }
 

@@ -51,6 +51,7 @@ export function StickingPhrase({
 
   function sentence() {
     return say.t.rich('screen.bench.stickingSentence', {
+      plain: sticking.accents === 'none' && !sticking.sticking.includes('>') ? 'yes' : 'no',
       slot: () => (
         <Choice<SubdivisionId>
           label={say.t('screen.bench.stickingIn')}

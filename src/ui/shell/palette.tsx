@@ -4,7 +4,7 @@ import { Command } from 'cmdk';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Result } from '@/core/issue';
-import { useSpeech } from '../base';
+import { rankOption, useSpeech } from '../base';
 import type { Place } from './place';
 
 /** What can be gone to, by its kind. */
@@ -53,6 +53,7 @@ export function Palette({ places, find, close }: PaletteProps & { readonly close
       open
       onOpenChange={close}
       label={say.t('screen.shell.goTo')}
+      filter={rankOption}
       loop
       overlayClassName="fixed inset-0 z-40 bg-black/30"
       contentClassName="pop fixed top-[12vh] left-1/2 z-50 w-[36rem] max-w-[92vw] -translate-x-1/2"

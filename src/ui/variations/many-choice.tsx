@@ -3,7 +3,7 @@
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { contains, type Option, OptionItem, Pop, useSpeech } from '../base';
+import { type Option, OptionItem, Pop, rankOption, useSpeech } from '../base';
 
 /** A phrase that takes several values: a list that stays open while they are ticked. What is typed and
  * is none of them is offered, where it can be read. */
@@ -51,7 +51,7 @@ export function ManyChoice({
         {children}
       </Popover.Trigger>
       <Pop className="w-[36rem]">
-        <Command label={label} loop filter={contains}>
+        <Command label={label} loop filter={rankOption}>
           <Command.Input
             value={query}
             onValueChange={setQuery}

@@ -61,7 +61,10 @@ export const sentence = {
   sticking:
     '{voices}; {accents}{fitted, select, yes {, fitted to {bars, plural, one {a bar} other {# bars}}{ending, select, none {} other { with {ending}}}} other {}}{sides, select, written {} other {, changing sides}}',
   afterBars: 'after {bars, plural, one {# bar} other {# bars}}: {members}',
-  memberBars: '{name}, {bars, plural, one {# bar} other {# bars}}',
+  firstPart: 'this',
+  member: '{name}{timed, select, no {, no click} other {}}',
+  memberBars:
+    '{name}, {bars, plural, one {# bar} other {# bars}}{timed, select, no {, no click} other {}}',
   rule: '{range}{place, select, on { on the beat} off { off the beat} other {}}{order, select, first {, first of the bar} last {, last of the bar} other {}} = {plays}{fill, select, none {} other {, {fill} fills}}',
   range: {
     any: 'every note',
