@@ -13,6 +13,13 @@ export const cellSetSchema = z.strictObject({
 
 export type CellSet = z.infer<typeof cellSetSchema>;
 
+/** A cell for one place, and whether its last left is accented; as for all where left out. A cell goes only
+ * where it is as long as the gap there. */
+const cellPlace = z.strictObject({
+  cell: z.optional(z.string().check(z.regex(/^[RLKF]{1,256}$/))),
+  accentLast: z.optional(z.boolean()),
+});
+
 /** @param cells a set of cells, or what stands for one */
 export function phraseCellsSchema<Cells extends z.ZodMiniType>(cells: Cells) {
   return z.strictObject({
@@ -24,6 +31,8 @@ export function phraseCellsSchema<Cells extends z.ZodMiniType>(cells: Cells) {
     voices: z.strictObject({ R: voiceSchema, L: voiceSchema, K: voiceSchema, F: voiceSchema }),
     /** Accent the last left of a six, as an anticipation of the next lead. */
     accentLastOfSix: z.boolean(),
+    /** What single places have otherwise, by the note of the line that they begin on, from 0. */
+    places: z.optional(z.record(z.string().check(z.regex(/^\d{1,3}$/)), cellPlace)),
   });
 }
 

@@ -21,7 +21,11 @@ export const phraseCells: Interpretation<PhraseCellsOptions> = {
   kind: 'phrase-cells',
   reads: 'sticking',
   claims: (options) => {
-    const letters = Object.values({ ...options.cells.cells, ...options.chosen }).join('');
+    const placed = Object.values(options.places ?? {}).map(({ cell = '' }) => cell);
+    const letters = [
+      ...Object.values({ ...options.cells.cells, ...options.chosen }),
+      ...placed,
+    ].join('');
     const limbs = new Set<Limb>();
     for (const letter of letters) limbs.add(STICKING_LETTERS[letter as StickingLetter]);
     return [...limbs];
@@ -39,11 +43,14 @@ export const phraseCells: Interpretation<PhraseCellsOptions> = {
         issues.push(offGrid);
         return;
       }
-      const cell = cellFor(gap, options);
+      const cell = cellAt(index, gap, options);
       if (cell === null) issues.push(gapIssue(onset, gap, line));
       else if (cell.length !== gap) {
         issues.push({ code: 'cell-length', path: ['as', 'cells', gap], gap, sticking: cell });
-      } else strokes.push(...playCell(onset, cell, length, options));
+      } else {
+        const accentLast = options.places?.[index]?.accentLast ?? options.accentLastOfSix;
+        strokes.push(...playCell(onset, cell, length, { ...options, accentLastOfSix: accentLast }));
+      }
     });
     return issues.length > 0 ? fail(...issues) : ok(strokes);
   },
@@ -57,15 +64,26 @@ export function cellFor(
   return options.chosen[gap] ?? options.cells.cells[gap] ?? null;
 }
 
+/** The cell of one place: what was chosen for it where that is as long as the gap, else the gap's.
+ * @param index note of the line, from 0  @param gap in slots */
+function cellAt(
+  index: number,
+  gap: number,
+  options: Pick<PhraseCellsOptions, 'cells' | 'chosen' | 'places'>,
+): string | null {
+  const here = options.places?.[index]?.cell;
+  return here?.length === gap ? here : cellFor(gap, options);
+}
+
 /** The cells a line takes, in its order; null where a gap has none.
  * @example the line `4. 4 8 4` // => ['RLLKKL', 'RLLK', 'RL', 'RLLK'] */
 export function cellsOf(
   line: ReadingLine,
-  options: Pick<PhraseCellsOptions, 'cells' | 'chosen'>,
+  options: Pick<PhraseCellsOptions, 'cells' | 'chosen' | 'places'>,
 ): readonly { readonly gap: number; readonly cell: string | null }[] {
-  return gapsAround(onsets(line), lineTicks(line)).map((gapTicks) => {
+  return gapsAround(onsets(line), lineTicks(line)).map((gapTicks, index) => {
     const gap = gapTicks / SLOT;
-    return { gap, cell: cellFor(gap, options) };
+    return { gap, cell: cellAt(index, gap, options) };
   });
 }
 

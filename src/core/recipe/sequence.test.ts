@@ -24,9 +24,9 @@ describe('a sequence', () => {
   it('plays its members back to back, each for its bars', () => {
     const exercise = must(expand({ ...groove, then: then([overBar, null], [groove, 2]) }));
     expect(exercise.members).toEqual([
-      { name: '', fromBar: 0, bars: 1, cycleBars: 1 },
-      { name: 'part 1', fromBar: 1, bars: 3, cycleBars: 3 },
-      { name: 'part 2', fromBar: 4, bars: 2, cycleBars: 1 },
+      { name: '', fromBar: 0, bars: 1, cycleBars: 1, untimed: false },
+      { name: 'part 1', fromBar: 1, bars: 3, cycleBars: 3, untimed: false },
+      { name: 'part 2', fromBar: 4, bars: 2, cycleBars: 1, untimed: false },
     ]);
     expect(exercise.bars).toBe(6);
     const alone = must(expand(groove)).strokes.length;

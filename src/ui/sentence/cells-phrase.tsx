@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { fail, ok, type Result } from '@/core/issue';
 import { cellAlternates, cellsOf, firstAlternates } from '@/core/interpret';
 import { parseSticking } from '@/core/pattern';
@@ -14,6 +14,7 @@ import { useMaterials, VersionNote } from '../library';
 
 type As = ClosedRecipe['as'];
 type PhraseCells = Extract<As, { kind: 'phrase-cells' }>;
+type CellPlace = NonNullable<PhraseCells['places']>[string];
 
 export function CellsPhrase({
   name,
@@ -32,9 +33,12 @@ export function CellsPhrase({
   const content = recipe.play?.content;
   const text = content && 'text' in content ? content.text : null;
   const line = meter.ok && text !== null ? parseLine(text, meter.value) : null;
-  const cells = line?.ok ? cellsOf(line.value, { cells: as.cells.content, chosen: as.chosen }) : [];
-  const setCell = (gap: number, cell: string) =>
-    onChange({ ...as, chosen: { ...as.chosen, [gap]: cell } });
+  const cells = line?.ok ? cellsOf(line.value, { ...as, cells: as.cells.content }) : [];
+  const [single, setSingle] = useState(as.places !== undefined);
+  const setPlace = (index: number, place: CellPlace) =>
+    onChange({ ...as, places: { ...as.places, [index]: { ...as.places?.[index], ...place } } });
+  const setCell = (index: number, gap: number, cell: string) =>
+    single ? setPlace(index, { cell }) : onChange({ ...as, chosen: { ...as.chosen, [gap]: cell } });
   const sounds = (letter: 'R' | 'L' | 'K') => (
     <VoicePhrase
       label={say.t('screen.bench.sounds', { limb: letter })}
@@ -49,16 +53,43 @@ export function CellsPhrase({
       {cells.map(({ gap, cell }, index) => (
         <span key={index}>
           <Choice
-            label={say.t('screen.bench.cellForSlots', { gap, sixteenths: saySixteenths(say) })}
+            label={say.t(single ? 'screen.bench.cellAtPlace' : 'screen.bench.cellForSlots', {
+              ...{ gap, place: index + 1 },
+              sixteenths: saySixteenths(say),
+            })}
             options={cellOptions(gap, as, say)}
             value={cell ?? undefined}
-            onChoose={(next) => setCell(gap, next)}
+            onChoose={(next) => setCell(index, gap, next)}
             onType={(text) => readCell(text, gap)}
           >
             {cell ?? `${gap} ?`}
-          </Choice>{' '}
+          </Choice>
+          {single && cell !== null && /^.{5}L$/.test(cell) && (
+            <button
+              type="button"
+              className="phrase"
+              aria-label={say.t('screen.bench.accentItsLastLeft', { place: index + 1 })}
+              aria-pressed={as.places?.[index]?.accentLast ?? as.accentLastOfSix}
+              onClick={() => {
+                const now = as.places?.[index]?.accentLast ?? as.accentLastOfSix;
+                setPlace(index, { accentLast: !now });
+              }}
+            >
+              {(as.places?.[index]?.accentLast ?? as.accentLastOfSix) ? '>' : '·'}
+            </button>
+          )}{' '}
         </span>
       ))}
+      {cells.length > 1 && (
+        <button
+          type="button"
+          className="phrase text-[0.85rem]"
+          aria-pressed={single}
+          onClick={() => setSingle(!single)}
+        >
+          {say.t(single ? 'screen.bench.placeByPlace' : 'screen.bench.allOfALength')}
+        </button>
+      )}
       <span className="block text-[0.85rem] leading-7 text-soft">
         {say.t.rich('screen.bench.cellVoices', {
           right: () => sounds('R'),

@@ -92,7 +92,11 @@ export function StickingPhrase({
           value={sticking.accents}
           onChoose={(accents) => onChange({ ...sticking, accents })}
         >
-          {say.t(ACCENTS[sticking.accents])}
+          {say.t(
+            sticking.sticking.includes('>')
+              ? 'screen.bench.accentsAsMarked'
+              : ACCENTS[sticking.accents],
+          )}
         </Choice>
       ),
       rest: () => (
