@@ -130,6 +130,9 @@ function Tools({ editor }: { editor: LaneEditor }) {
         >
           {say.t('screen.bench.addRow')}
         </Choice>
+        <Button look="quiet" className="px-1.5 text-sm" onClick={editor.showAllRows}>
+          {say.t('screen.bench.allRows')}
+        </Button>
       </span>
       {!none && (
         <>

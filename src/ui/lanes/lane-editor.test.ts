@@ -47,6 +47,23 @@ const press = (row: Cell['row'], slot: number, keys = {}): LaneAction => ({
   ...keys,
 });
 
+describe('a stroke in place of another', () => {
+  it('is one press once its row is there, and says what it took the place of', () => {
+    const done = after([{ kind: 'all-rows' }, press('tom-floor', 12)]);
+    expect(said(done).filter((one) => one.startsWith('12 LH'))).toEqual(['12 LH tom-floor accent']);
+    expect(done.state.instead).toBe('snare');
+    expect(after([{ kind: 'all-rows' }, press('tom-floor', 12), right]).state.instead).toBeNull();
+  });
+
+  it('is one choice of its voice', () => {
+    const done = after([press('snare', 12), { kind: 'voice', voice: 'cross-stick' }]);
+    expect(said(done).filter((one) => one.startsWith('12 LH'))).toEqual([
+      '12 LH cross-stick accent',
+    ]);
+    expect(said(done)).toHaveLength(before.length);
+  });
+});
+
 describe('the cursor', () => {
   it('begins at the first row and column, and stays within', () => {
     expect(after([right]).state.cursor).toEqual(there('hat', 0));

@@ -53,7 +53,7 @@ export type LaneAction =
   | LaneCommand
   | { readonly kind: 'grid'; readonly grid: SubdivisionId }
   | { readonly kind: 'row'; readonly voice: VoiceId }
-  | { readonly kind: 'all' | 'none' }
+  | { readonly kind: 'all' | 'none' | 'all-rows' }
   /** Columns to the right and rows down, from where the cursor is. */
   | { readonly kind: 'step'; readonly dx: number; readonly dy: number; readonly extend: boolean }
   | { readonly kind: 'carry'; readonly dx: number; readonly dy: number }
@@ -109,6 +109,8 @@ export function laneAfter(before: LaneState, scene: Scene, action: LaneAction): 
       const others = state.extraRows.filter((one) => one !== action.voice);
       return at({ ...state, extraRows: [...others, action.voice] });
     }
+    case 'all-rows':
+      return at({ ...state, extraRows: exercise.kit.voices });
     case 'all':
       return at({ ...state, picked: keysOf(exercise.strokes) });
     case 'none':

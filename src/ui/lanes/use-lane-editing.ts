@@ -14,6 +14,8 @@ export interface LaneEditor {
   readonly grid: SubdivisionId;
   readonly setGrid: (grid: SubdivisionId) => void;
   readonly addRow: (voice: VoiceId) => void;
+  /** A row for every voice of the kit. */
+  readonly showAllRows: () => void;
   /** The strokes that a command is about: the chosen ones, or those under the cursor. */
   readonly chosen: readonly Stroke[];
   readonly hasClip: boolean;
@@ -60,6 +62,7 @@ export function useLaneEditing(
     grid,
     setGrid: (next) => act({ kind: 'grid', grid: next }),
     addRow: (voice) => act({ kind: 'row', voice }),
+    showAllRows: () => act({ kind: 'all-rows' }),
     chosen: aboutOf(state, scene),
     hasClip: clip !== null,
     instead,

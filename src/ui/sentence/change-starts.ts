@@ -71,6 +71,7 @@ export const CHANGE_STARTS: readonly Change[] = [
   { kind: 'open-graces', slot: '16' },
   { kind: 'grace-width', ms: 15 },
   { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end', over: 'goes on' },
+  { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'last note', over: 'goes on' },
   {
     kind: 'aim',
     ...{ bars: 4, times: 1, lands: 0, slot: '16', over: 'goes on' },
@@ -79,12 +80,18 @@ export const CHANGE_STARTS: readonly Change[] = [
   },
 ];
 
+/** Placing in time goes by several names. */
+const AIMED: Readonly<Record<string, 'aim-last' | 'aim-start'>> = {
+  'last note': 'aim-last',
+  start: 'aim-start',
+};
+
 export function changeOptions(say: Say): readonly Option<string>[] {
   return CHANGE_STARTS.map((change, index) => ({
     value: String(index),
     text: sayChange(say, change),
     hint: tradeWord(say, change),
-    also: say.t(`change.also.${change.kind}`),
+    also: say.t(`change.also.${AIMED[change.kind === 'aim' ? change.by : ''] ?? change.kind}`),
   }));
 }
 

@@ -1,16 +1,17 @@
 'use client';
 
-import { CircleHelp } from 'lucide-react';
-import { Popover } from 'radix-ui';
-import { useId, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
+import { barsOfText } from '@/core/reading';
 import { compositeReadings, looksSticking, typedSticking, type Sticking } from '@/core/sticking';
 import { parseMeter } from '@/core/time';
-import { type Say, sayAgainst, sayList, sayMaterial, sayNote, saySubdivision } from '@/words';
-import { Pop, rankOption, Trouble, useSpeech } from '../base';
+import { type Say, sayAgainst, sayMaterial, saySubdivision } from '@/words';
+import { Button, rankOption, Trouble, useSpeech } from '../base';
 import { useMaterials, VersionNote } from '../library';
+import { LinePage } from './line-page';
+import { ShorthandHelp } from './shorthand-help';
 
 type Play = ClosedRecipe['play'];
 
@@ -21,32 +22,20 @@ interface Offer {
   readonly play: NonNullable<Play>;
 }
 
-/** What can be typed, and what it means. */
-const EXAMPLES = [
-  ['4  8  16', 'lengths'],
-  ['4.', 'dotted'],
-  ['8r', 'rest'],
-  ['4~8', 'tied'],
-  ['3(8 8 8)', 'triplet'],
-  ['|', 'barLine'],
-  ['x4', 'again'],
-  ['RLLK RL', 'sticking'],
-  ['fR dR uR UR >R', 'graces'],
-  ['iR oR zR', 'rolls'],
-  ['8t: RLL', 'grid'],
-  ['4: 8: 16: 32: 4t: 16t:', 'grids'],
-  ['3: 5: 6: 7: 9: 12:', 'toTheBeat'],
-] as const;
+/** Lines of so many bars are opened as a page. */
+const BARS_OF_A_PAGE = 5;
 
 /** The reading line, typed in the sentence itself; shipped lines complete what is typed. */
 export function LineField({
   play,
+  autoFocus,
   meter,
   issues,
   onChange,
   onSettle,
 }: {
   play: Play;
+  autoFocus: boolean;
   meter: string;
   issues: readonly Issue[];
   onChange: (play: Play) => void;
@@ -60,6 +49,8 @@ export function LineField({
   const lines = useMaterials('line');
   const stickings = useMaterials('sticking');
   const text = play ? textOf(play.content) : '';
+  const isLine = !play || 'text' in play.content;
+  const [page, setPage] = useState(isLine && barsOfText(text).length >= BARS_OF_A_PAGE);
   // While somebody types, what was chosen for the letters is kept over what is no sticking yet.
   const sticking = play && 'sticking' in play.content ? play.content : null;
   const [kept, setKept] = useState(sticking);
@@ -91,6 +82,34 @@ export function LineField({
     }
   }
 
+  const asPage = isLine && (
+    <Button
+      look="quiet"
+      className="px-1.5 text-sm"
+      aria-pressed={page}
+      onClick={() => setPage(!page)}
+    >
+      {say.t('screen.bench.page')}
+    </Button>
+  );
+  if (page && isLine) {
+    return (
+      <div className="min-w-0 flex-1">
+        <LinePage
+          text={text}
+          issues={issues}
+          onChange={(next) => onChange(next === '' ? null : { content: { text: next } })}
+          onSettle={onSettle}
+        />
+        <div className="flex items-center gap-1">
+          {play?.content.name && <span className="text-soft">{sayMaterial(say, play)}</span>}
+          {asPage}
+          <ShorthandHelp />
+        </div>
+        <Trouble issues={issues.filter((issue) => !('bar' in issue))} />
+      </div>
+    );
+  }
   return (
     <div className="relative min-w-0 flex-1">
       <div className="flex items-center gap-1">
@@ -103,6 +122,7 @@ export function LineField({
           aria-activedescendant={active === null ? undefined : `${id}-${active}`}
           aria-invalid={issues.length > 0}
           aria-describedby={issues.length > 0 ? `${id}-trouble` : undefined}
+          autoFocus={autoFocus}
           autoComplete="off"
           spellCheck={false}
           maxLength={2000}
@@ -139,6 +159,7 @@ export function LineField({
             }
           />
         )}
+        {asPage}
         <ShorthandHelp />
       </div>
       {offers.length > 0 && (
@@ -245,53 +266,4 @@ function compositeOffers(text: string, meterText: string, say: Say): readonly Of
     text: say.t('screen.bench.stickingInGrid', { sticking, grid: saySubdivision(say, slot) }),
     play: { content: { ...typedSticking(sticking), slot } },
   }));
-}
-
-function Example({ sign, children }: { sign: string; children: ReactNode }) {
-  return (
-    <tr>
-      <th scope="row" className="pr-4 text-left font-semibold whitespace-pre">
-        {sign}
-      </th>
-      <td className="text-soft">{children}</td>
-    </tr>
-  );
-}
-
-function ShorthandHelp() {
-  const { say } = useSpeech();
-  const names = {
-    quarter: sayNote(say, '4'),
-    eighth: sayNote(say, '8'),
-    sixteenth: sayNote(say, '16'),
-    triplets: say.t(`notes.${say.notes}.eighthTriplets`),
-    grids: sayList(
-      say,
-      (['4', '8', '16', '32', '4t', '16t'] as const).map((id) => saySubdivision(say, id)),
-    ),
-  };
-  return (
-    <Popover.Root>
-      <Popover.Trigger
-        aria-label={say.t('screen.bench.howToTypeALine')}
-        className="inline-flex size-6 shrink-0 items-center justify-center text-soft hover:text-ink"
-      >
-        <CircleHelp size={16} aria-hidden />
-      </Popover.Trigger>
-      <Pop align="end" className="p-3">
-        <table className="text-sm">
-          <tbody>
-            {EXAMPLES.map(([sign, meaning]) => (
-              <Example key={sign} sign={sign}>
-                {say.t(`screen.bench.type.${meaning}`, { ...names })}
-              </Example>
-            ))}
-            <Example sign={say.t('screen.bench.type.spelledLine', { ...names })}>
-              {say.t('screen.bench.type.spelled')}
-            </Example>
-          </tbody>
-        </table>
-      </Pop>
-    </Popover.Root>
-  );
 }

@@ -78,6 +78,7 @@ export function SentenceEditor({
       )}
       <PartSentence
         key={open}
+        opened={chosen > 0}
         recipe={one}
         exercise={alone ? (alone.ok ? alone.value : null) : exercise}
         issues={[...misplaced, ...wrong.filter(({ code }) => code !== 'sticking-bar')]}
@@ -110,6 +111,7 @@ export function SentenceEditor({
 /** The lines of one exercise. */
 function PartSentence({
   recipe,
+  opened,
   exercise,
   issues,
   onChange,
@@ -119,6 +121,8 @@ function PartSentence({
   children,
 }: {
   recipe: ClosedRecipe;
+  /** It was just opened, to go on with. */
+  opened: boolean;
   exercise: Exercise | null;
   issues: readonly Issue[];
   onChange: (recipe: ClosedRecipe, about?: string) => void;
@@ -172,6 +176,7 @@ function PartSentence({
       <Line label={say.t('screen.common.play')}>
         <LineField
           play={recipe.play}
+          autoFocus={opened && recipe.play === null}
           meter={recipe.meter}
           issues={issuesAt(issues, 'play')}
           onChange={(play) => onChange(withPlay(recipe, play), 'play')}

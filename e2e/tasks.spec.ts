@@ -1,0 +1,149 @@
+import type { Locator, Page } from '@playwright/test';
+import { expect, openBench, test } from './app';
+
+/** A hand that counts what it does: a press of the mouse, a text typed, a key. */
+class Hand {
+  acts = 0;
+  constructor(private readonly page: Page) {}
+
+  async press(where: Locator): Promise<void> {
+    this.acts += 1;
+    await where.click();
+  }
+
+  async type(text: string): Promise<void> {
+    this.acts += 1;
+    await this.page.keyboard.type(text);
+  }
+
+  async key(key: string): Promise<void> {
+    this.acts += 1;
+    await this.page.keyboard.press(key);
+  }
+
+  /** Opens a phrase and takes what is found first for the text. */
+  async choose(label: string, text: string): Promise<void> {
+    await this.press(this.page.getByRole('button', { name: new RegExp(`^${label}:`) }).last());
+    await expect(this.page.locator('[cmdk-input]')).toBeFocused();
+    await this.type(text);
+    await this.key('Enter');
+    await expect(this.page.locator('[cmdk-input]')).toBeHidden();
+  }
+
+  button(name: string | RegExp): Promise<void> {
+    return this.press(this.page.getByRole('button', { name, exact: true }));
+  }
+
+  async line(text: string): Promise<void> {
+    await this.press(this.page.getByLabel('Reading line'));
+    await this.type(text);
+  }
+}
+
+test.beforeEach(async ({ page, teacher }) => {
+  await openBench(page, teacher);
+});
+
+const count = (page: Page, limb: string) => page.getByTestId(`count-${limb}`);
+
+test('a one-beat sextuplet lick at the end of every fourth bar of a shuffle', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.choose('What keeps going', 'shuffle');
+  const before = (await count(page, 'RF').textContent()) ?? '';
+  await hand.line('6: RLRLRL');
+  await hand.choose('Change it by', 'fill');
+  await expect(page.getByRole('group', { name: 'Changed by' })).toContainText(
+    '4 bars, the line once, ending on beat 1',
+  );
+  await expect(count(page, 'RF')).toHaveText(Array.from({ length: 4 }, () => before).join('|'));
+  await expect(page.getByRole('group', { name: 'As', exact: true })).toContainText('in sextuplets');
+  expect(hand.acts).toBeLessThanOrEqual(10);
+});
+
+test('a ruff round the drums that lands on beat one after three bars of groove', async ({
+  page,
+}) => {
+  const hand = new Hand(page);
+  await hand.choose('What keeps going', 'rock in 8ths');
+  await hand.line('6: RLRK');
+  await hand.choose('Change it by', 'land on one');
+  await expect(page.getByRole('group', { name: 'Changed by' })).toContainText(
+    'its last note on beat 1',
+  );
+  expect(hand.acts).toBeLessThanOrEqual(8);
+  await hand.choose('R sounds', 'high tom');
+  await hand.choose('L sounds', 'floor tom');
+  await expect(page.getByRole('group', { name: 'As', exact: true })).toContainText(
+    'R on high tom, L on floor tom, K on bass drum',
+  );
+});
+
+test('closed 16ths with a floor tom on the last backbeat and an open hat', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.choose('What keeps going', 'rock in 16ths');
+  await hand.button('write');
+  await hand.button('all rows');
+  await hand.press(page.locator('[data-cell="tom-floor 60480"]'));
+  await expect(page.getByText('In place of the snare stroke.')).toBeVisible();
+  await hand.press(page.locator('[data-cell="hat-open 70560"]'));
+  await expect(page.getByText('In place of the closed hi-hat stroke.')).toBeVisible();
+  await expect(count(page, 'LH')).toHaveText('2 4');
+  expect(hand.acts).toBeLessThanOrEqual(8);
+});
+
+test('three beginner’s beats, each from the one before', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.press(page.getByRole('button', { name: /^What keeps going:/ }).last());
+  await hand.press(page.getByRole('option', { name: /^rock in 8ths 4/ }));
+  await hand.button('write');
+  for (const [part, cell] of [
+    [1, 'bass 90720'],
+    [2, 'bass 231840'],
+  ] as const) {
+    await hand.press(page.getByRole('button', { name: /^Parts:/ }));
+    await hand.press(page.getByRole('option', { name: /^this one/ }));
+    await expect(page.getByRole('group', { name: 'Parts' }).getByRole('listitem')).toHaveCount(
+      part + 2,
+    );
+    await hand.press(page.locator(`[data-cell="${cell}"]`));
+  }
+  await expect(count(page, 'RF')).toHaveText(/^.+\|.+\|.+$/);
+  expect(hand.acts).toBeLessThanOrEqual(9);
+});
+
+test('a page of sixteen bars under cells, two places changed by hand', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.button('page');
+  await hand.press(page.getByLabel('Bar 1', { exact: true }));
+  await hand.type('4. 4 8 4 x7');
+  await hand.key('Enter');
+  await hand.type('8 4. 4 4 x9');
+  await hand.choose('Interpretation', 'phrase cells');
+  await hand.button('chosen for all of a length');
+  await hand.choose('Cell 2, 4 16ths', 'RLKK');
+  await hand.choose('Cell 9, 6 16ths', 'RLLKLL');
+  await expect(page.getByRole('button', { name: /^Cell 2, 4 16ths: RLKK/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Cell 4, 4 16ths: RLLK/ })).toBeVisible();
+  await expect(page.getByText(/^16 bars/).first()).toBeVisible();
+  expect(hand.acts).toBeLessThanOrEqual(15);
+});
+
+test('a solo of four fragments, each named, one of them untimed', async ({ page }) => {
+  const hand = new Hand(page);
+  await hand.line('RLRLRL');
+  for (const text of ['RLRRLRLLRLRRLRLL', 'RLLRLLRLLRLLRLRL', 'RLRLRLRLRLRLRLRL']) {
+    await hand.press(page.getByRole('button', { name: /^Parts:/ }));
+    await hand.key('Enter');
+    await expect(page.getByLabel('Reading line')).toBeFocused();
+    await hand.type(text);
+  }
+  for (const [index, name] of ['opening', 'call', 'answer', 'close'].entries()) {
+    await hand.press(page.getByLabel(`Name of part ${index + 1}`));
+    await page.keyboard.press('Control+a');
+    await hand.type(name);
+  }
+  await hand.button('opening without a click');
+  await expect(page.getByRole('group', { name: 'Parts' })).toContainText('once, its own length');
+  await expect(count(page, 'RH')).toHaveText(/^1 & 2\|/);
+  expect(hand.acts).toBeLessThanOrEqual(20);
+});

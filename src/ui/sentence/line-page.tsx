@@ -1,0 +1,108 @@
+'use client';
+
+import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import type { Issue } from '@/core/issue';
+import { barsOfText, textOfBars } from '@/core/reading';
+import { Trouble, useSpeech } from '../base';
+
+/** Bars beside each other in a system. */
+const BARS_OF_A_SYSTEM = 4;
+
+/** Most bars of a page. */
+const MOST_BARS = 64;
+
+/** A page of reading text: each bar is typed in a field of its own, four to a system. Enter or | goes on to
+ * the next bar, arrows up and down to the next system; Backspace in an empty bar takes it out. */
+export function LinePage({
+  text,
+  issues,
+  onChange,
+  onSettle,
+}: {
+  text: string;
+  issues: readonly Issue[];
+  onChange: (text: string) => void;
+  onSettle: () => void;
+}) {
+  const { say } = useSpeech();
+  const page = useRef<HTMLOListElement>(null);
+  /** Bars as they are typed, with the spaces and empty bars that the line of them leaves out. */
+  const [typed, setTyped] = useState<{ readonly text: string; readonly bars: readonly string[] }>();
+  const bars = typed?.text === text ? typed.bars : barsOfText(text);
+
+  function set(next: readonly string[]) {
+    const line = textOfBars(next);
+    setTyped({ text: line, bars: next });
+    onChange(line);
+  }
+
+  function focus(index: number) {
+    // The field may only be there after this change.
+    requestAnimationFrame(() => {
+      page.current?.querySelectorAll('input')[index]?.focus();
+    });
+  }
+
+  function goOn(index: number) {
+    if (index + 1 === bars.length && bars.length < MOST_BARS) set([...bars, '']);
+    focus(index + 1);
+  }
+
+  function onKeyDown(event: KeyboardEvent, index: number) {
+    if (event.key === 'Enter' || event.key === '|') goOn(index);
+    else if (event.key === 'ArrowDown') focus(Math.min(bars.length - 1, index + BARS_OF_A_SYSTEM));
+    else if (event.key === 'ArrowUp') focus(Math.max(0, index - BARS_OF_A_SYSTEM));
+    else if (event.key === 'Backspace' && bars[index] === '' && bars.length > 1) {
+      set(bars.filter((_, at) => at !== index));
+      focus(Math.max(0, index - 1));
+    } else return;
+    event.preventDefault();
+  }
+
+  /** Several bars at once, parted by bar lines or by lines of text. */
+  function onPaste(event: ClipboardEvent, index: number) {
+    const pasted = event.clipboardData.getData('text').trim();
+    const several = pasted.split(/\s*\|\s*|\s*\n\s*/).filter(Boolean);
+    if (several.length < 2) return;
+    event.preventDefault();
+    set([...bars.slice(0, index), ...several, ...bars.slice(index + 1)].slice(0, MOST_BARS));
+    focus(index + several.length - 1);
+  }
+
+  return (
+    <ol
+      ref={page}
+      aria-label={say.t('screen.bench.pageOfBars')}
+      className="grid grid-cols-4 gap-x-2 gap-y-1"
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) onSettle();
+      }}
+    >
+      {bars.map((bar, index) => {
+        const here = issues.filter((issue) => 'bar' in issue && issue.bar === index + 1);
+        return (
+          <li key={index}>
+            <div className="flex items-baseline gap-1">
+              <span className="w-5 shrink-0 text-right text-xs text-soft">{index + 1}</span>
+              <input
+                aria-label={say.t('screen.bench.barNumber', { bar: index + 1 })}
+                aria-invalid={here.length > 0}
+                autoComplete="off"
+                spellCheck={false}
+                maxLength={200}
+                className="phrase-field w-full min-w-0"
+                value={bar}
+                onChange={(event) =>
+                  set(bars.map((one, at) => (at === index ? event.target.value : one)))
+                }
+                onKeyDown={(event) => onKeyDown(event, index)}
+                onPaste={(event) => onPaste(event, index)}
+              />
+            </div>
+            <Trouble issues={here} />
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
