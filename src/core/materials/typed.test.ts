@@ -23,6 +23,15 @@ function counted(text: string): readonly string[] {
 }
 
 describe('readOstinato', () => {
+  it('reads a count of several bars, with bar lines between', () => {
+    const [two] = must(readOstinato('K: 1 3 | 1 & 3 |', fourFour));
+    expect(two?.lanes).toEqual([
+      { limb: 'RF', voice: 'bass', slot: '8', grid: 'x---x---xx--x---' },
+    ]);
+    const [rest] = must(readOstinato('K: 1 | | 3', fourFour));
+    expect(rest?.lanes[0]?.grid).toBe('x---------x-');
+  });
+
   it.each([
     ['K: x--x--x-', 'bass drum: x--x--x- in 8ths'],
     ['F: -x-x', 'hi-hat foot: -x-x in quarters'],

@@ -111,23 +111,32 @@ function readGridBody(who: Who, body: string, meter: Meter): Result<readonly Lan
 
 const GRIDS: readonly SubdivisionId[] = ['4', '8', '8t', '16', '16t', '32'];
 
-/** Syllables over the coarsest grid that holds them all; a bar long. */
+/** Syllables over the coarsest grid that holds them all; a bar after the other, with `|` between. An empty
+ * bar is silent. */
 function readCountBody(
   who: Who,
   body: string,
   meter: Meter,
   syllables?: Syllables,
 ): Result<readonly Lane[]> {
-  const places = countPlaces(body, meter, PATH, syllables);
-  if (!places.ok) return places;
   const bar = barTicks(meter);
+  const bars = body.replace(/\|\s*$/, '').split('|');
+  let readings: readonly (readonly number[])[] = [[]];
+  for (const [index, text] of bars.entries()) {
+    const places = text.trim() === '' ? ok([[]]) : countPlaces(text, meter, PATH, syllables);
+    if (!places.ok) return places;
+    const here = places.value.map((hits) => hits.map((at) => at + index * bar));
+    readings = readings
+      .flatMap((before) => here.map((hits) => [...before, ...hits]))
+      .slice(0, MOST_READINGS);
+  }
   return ok(
-    places.value.flatMap((hits): readonly Lane[] => {
+    readings.flatMap((hits): readonly Lane[] => {
       const slot = GRIDS.find(
         (id) => bar % slotTicks(id) === 0 && hits.every((at) => at % slotTicks(id) === 0),
       );
       if (!slot) return [];
-      const slots = Array.from({ length: bar / slotTicks(slot) }, (_, index) =>
+      const slots = Array.from({ length: (bars.length * bar) / slotTicks(slot) }, (_, index) =>
         hits.includes(index * slotTicks(slot)) ? 'x' : '-',
       );
       return [{ ...who, slot, grid: slots.join('') }];
