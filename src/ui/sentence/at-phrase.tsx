@@ -6,6 +6,7 @@ import type { ClosedRecipe, Recipe } from '@/core/recipe';
 import { formatFeel, formatMeter, parseFeel, parseMeter } from '@/core/time';
 import { type Key, sayEach, sayFeel } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
+import { sayElsewhere } from './elsewhere';
 
 const METERS: readonly Option<string>[] = [
   { value: '4/4', text: '4/4' },
@@ -39,6 +40,7 @@ export function MeterPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChan
   return (
     <Choice
       label={say.t('screen.common.meter')}
+      elsewhere={(text) => sayElsewhere(say, text, 'meter')}
       options={METERS}
       value={shown}
       onChoose={(text) => onChange({ ...recipe, meter: text })}
@@ -71,6 +73,7 @@ export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
   return (
     <Choice
       label={say.t('screen.bench.feel')}
+      elsewhere={(text) => sayElsewhere(say, text, 'feel')}
       options={options}
       value={formatFeel(recipe.feel)}
       onChoose={(text) => {
@@ -113,6 +116,7 @@ export function LevelsPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onCha
   return (
     <Choice
       label={say.t('screen.bench.levels')}
+      elsewhere={(text) => sayElsewhere(say, text, 'levels')}
       options={levels}
       value={recipe.levels ?? 'none'}
       wide
@@ -136,6 +140,7 @@ export function CutPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange
   return (
     <Choice
       label={say.t('screen.bench.cycle')}
+      elsewhere={(text) => sayElsewhere(say, text, 'cut')}
       options={options}
       value={recipe.cut === undefined ? WHOLE : String(recipe.cut)}
       onChoose={(value) =>

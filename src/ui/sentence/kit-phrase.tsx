@@ -4,6 +4,7 @@ import type { KitProfile } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { type Say, sayHandedness, sayMaterial, sayVoice } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
+import { sayElsewhere } from './elsewhere';
 import { useMaterials, useShelf, VersionNote } from '../library';
 
 /** Marks a student among the kits. */
@@ -51,6 +52,7 @@ export function KitPhrase({
     <>
       <Choice
         label={say.t('screen.common.kit')}
+        elsewhere={(text) => sayElsewhere(say, text, 'kit')}
         options={options}
         value={recipe.kit.id}
         onChoose={choose}
