@@ -38,6 +38,21 @@ const SMALL_ZOD = {
   message: 'Import from zod/mini; core/shape has the shapes that are used most.',
 };
 
+/** A schema stands beside its algorithm, which knows no more of it than its type: so whoever plays an exercise
+ * loads no validator. */
+const SCHEMA_APART = {
+  regex: '(-|/)schema$',
+  allowTypeImports: true,
+  message: 'Import the type alone; what validates stands in a file of its own.',
+};
+
+/** What reads what came from outside. */
+const READERS = [
+  'src/core/{family,log,program,shape}/*.ts',
+  'src/core/materials/contents.ts',
+  'src/core/recipe/read-link.ts',
+];
+
 const rooms = Object.entries(CLOSED_TO).map(([room, closed]) => ({
   files: [`src/${room}/**/*.{ts,tsx}`],
   rules: {
@@ -102,6 +117,11 @@ const config = [
         },
       ],
     },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*schema.ts', '**/index.ts', '**/*.test.ts', ...READERS],
+    rules: { '@typescript-eslint/no-restricted-imports': ['error', { patterns: [SCHEMA_APART] }] },
   },
   { files: ['**/*.test.ts', '**/*.fixture.ts'], rules: { 'no-restricted-imports': 'off' } },
 ];

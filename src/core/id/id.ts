@@ -4,23 +4,14 @@ declare const idBrand: unique symbol;
 export type Id<Kind extends string> = string & { readonly [idBrand]: Kind };
 
 export type StudioId = Id<'studio'>;
-
 export type PersonId = Id<'person'>;
-
 export type FamilyId = Id<'family'>;
-
 export type ExerciseId = Id<'exercise'>;
-
 export type ProgramId = Id<'program'>;
-
 export type ItemId = Id<'item'>;
-
 export type AssignmentId = Id<'assignment'>;
-
 export type SessionId = Id<'session'>;
-
 export type EntryId = Id<'entry'>;
-
 export type MaterialId = Id<'material'>;
 
 export const ID = /^[0-9a-hjkmnp-tv-z]{22}$/;

@@ -6,7 +6,7 @@ import { rulesSchema } from './rules-schema';
 import { shortLongSchema } from './short-long-schema';
 import { verbatimSchema } from './verbatim-schema';
 
-/** An interpretation with its options, as a recipe holds it. Add a kind here and below.
+/** An interpretation with its options, as a recipe holds it. Add a kind here and in the registry.
  * @param cells a set of cells, or what stands for one */
 export function interpretationSchema<Cells extends z.ZodMiniType>(cells: Cells) {
   return z.discriminatedUnion('kind', [

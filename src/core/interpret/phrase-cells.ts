@@ -49,7 +49,7 @@ export const phraseCells: Interpretation<PhraseCellsOptions> = {
         issues.push({ code: 'cell-length', path: ['as', 'cells', gap], gap, sticking: cell });
       } else {
         const accentLast = options.places?.[index]?.accentLast ?? options.accentLastOfSix;
-        strokes.push(...playCell(onset, cell, length, { ...options, accentLastOfSix: accentLast }));
+        strokes.push(...playCell(onset, cell, length, { voices: options.voices, accentLast }));
       }
     });
     return issues.length > 0 ? fail(...issues) : ok(strokes);
@@ -91,13 +91,13 @@ function playCell(
   onset: Onset,
   cell: string,
   lineLength: number,
-  options: PhraseCellsOptions,
+  { voices, accentLast }: Pick<PhraseCellsOptions, 'voices'> & { accentLast: boolean },
 ): Stroke[] {
   return [...cell].map((token, index): Stroke => {
     const letter = token as StickingLetter;
     const limb = STICKING_LETTERS[letter];
     const offset = tick(index * SLOT);
-    const lastOfSix = options.accentLastOfSix && index === 5 && cell.length === 6 && letter === 'L';
+    const lastOfSix = accentLast && index === 5 && cell.length === 6 && letter === 'L';
     const foot = letter === 'K' || letter === 'F';
     const at = tick(wrap(onset.at + offset, lineLength));
     const from: Provenance =
@@ -105,7 +105,7 @@ function playCell(
         ? { source: 'line', onset: onset.index }
         : { source: 'fill', onset: onset.index, cell, index, offset, gap: true };
     const dynamic = index === 0 || lastOfSix ? 'accent' : foot ? 'normal' : 'ghost';
-    const voice = options.voices[letter];
+    const voice = voices[letter];
     const stroke = makeStroke({ at, limb, voice, dynamic, ...IN_16THS, from });
     return asTail(stroke, fillsFromBefore(stroke, at));
   });
