@@ -147,6 +147,7 @@ test('several thousand: made with progress, set apart with reasons, two compared
 
   await page.getByRole('button', { name: /^cannot be played/ }).click();
   await expect(page.getByText(/no cell has that length/).first()).toBeVisible();
+  await page.getByRole('button', { name: /^leave out [\d,]+ that sound like another$/ }).click();
   await page.getByRole('button', { name: /^same as another/ }).click();
   await expect(
     page.getByRole('list', { name: 'Same as another' }).getByRole('listitem').first(),

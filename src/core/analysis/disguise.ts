@@ -23,6 +23,15 @@ export function shapeKey(exercise: Exercise, of: Sameness): string {
   return partOf(turned).join(' ');
 }
 
+/** Where the shape of an exercise begins, in ticks: of two with one shape and one beginning, each stroke of
+ * the one is a stroke of the other.
+ * @example shapeStart of x-x- and -x-x in 16ths // => 0 and 5040 */
+export function shapeStart(exercise: Exercise): number {
+  const events = eventsOf(exercise, 'limbs');
+  const place = instantsOf(exercise)[leastRotation(events)]?.at ?? 0;
+  return wrap(place, exercise.cycleTicks / repeatsOf(events));
+}
+
 /** A text that is equal for exercises that sound the same from the same place on, whoever plays them. A
  * repeated part counts once. */
 export function soundKey(exercise: Exercise): string {

@@ -12,6 +12,7 @@ import {
 import { disguiseOf, shapeKey, soundKey } from '../analysis';
 import { must } from '../issue';
 import { blankRecipe, expand, startOf } from '../recipe';
+import { typedSticking } from '../sticking';
 import { bpm } from '../time';
 import {
   displacements,
@@ -26,6 +27,7 @@ import {
 import {
   countValues,
   deadValues,
+  eachOnce,
   FamilyJudge,
   familyOf,
   familySize,
@@ -241,6 +243,34 @@ describe('judgeFamily', () => {
     }
     expect(played.map((one) => one.sameAs)).toEqual([0, 0, 2, 3, 0]);
     expect(played.map((one) => one.sameLimbs)).toEqual([true, true, true, true, false]);
+  });
+
+  it('nothing is folded unless it is the same stroke by stroke', () => {
+    const all = opened(
+      over(0, 'S: x---x---', 'S: --x---x-', 'LH S: x---x---', 'S: x---', 'RH S: x---x---'),
+    );
+    const { played } = judgeFamily(all, AT);
+    const strokes = (index: number) =>
+      must(expand(memberRecipe(all, memberAt(all, index)))).strokes.map(
+        ({ at, limb, voice, dynamic }) => `${at} ${limb} ${voice} ${dynamic}`,
+      );
+    // A brute force over all pairs; these cycles are all one bar long.
+    for (const one of played) {
+      const first = played.find(
+        (other) => strokes(other.index).join() === strokes(one.index).join(),
+      );
+      expect(one.identicalTo).toBe(first?.index);
+    }
+    expect(eachOnce(played).length).toBeGreaterThan(foldMembers(played).length);
+  });
+
+  it('three inversions of a cell are three, in the order in which they are written', () => {
+    const inversions = ['RLL', 'LLR', 'LRL'].map((sticking) => ({
+      content: { ...typedSticking(sticking), slot: '8t' as const },
+    }));
+    const { played } = judgeFamily(opened({ at: 'play', values: inversions }), AT);
+    expect(eachOnce(played).map((one) => one.index)).toEqual([0, 1, 2]);
+    expect(foldMembers(played)).toHaveLength(1);
   });
 
   it('three rides by three snares over running feet stay nine: another foot leads', () => {

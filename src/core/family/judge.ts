@@ -3,6 +3,7 @@ import {
   difficultyPoints,
   hindrances,
   shapeKey,
+  shapeStart,
   soundKey,
   strokeCode,
 } from '../analysis';
@@ -21,6 +22,8 @@ export interface Played extends Member {
   readonly voices: number;
   /** Hindrances at the tempo that the recipe does not keep. */
   readonly warnings: number;
+  /** The first member that is the same stroke by stroke. Itself, where there is none. */
+  readonly identicalTo: number;
   /** The first member that is the same in disguise: by the same limbs up to where it begins, or by
    * other limbs with the same sound. Itself, where there is none. */
   readonly sameAs: number;
@@ -54,8 +57,9 @@ function eventsOf(exercise: Exercise): readonly number[] {
 export class FamilyJudge {
   readonly #family: OpenedFamily;
   readonly #tempo: Bpm;
-  /** Members that stand for themselves, by what their limbs play, and by what is heard. */
-  readonly #byLimbs = new Map<string, number>();
+  /** Members by what their limbs play and where that begins, and those that stand for themselves by what is
+   * heard. */
+  readonly #byLimbs = new Map<string, Map<number, number>>();
   readonly #bySound = new Map<string, number>();
   #next = 0;
 
@@ -84,7 +88,7 @@ export class FamilyJudge {
       else {
         const { index, choice } = member;
         const { points, bars, voices, warnings, events } = factsOf(made.value, this.#tempo);
-        const { sameAs, sameLimbs } = this.#twin(index, made.value);
+        const { identicalTo, sameAs, sameLimbs } = this.#twin(index, made.value);
         played.push({
           index,
           choice,
@@ -92,6 +96,7 @@ export class FamilyJudge {
           bars,
           voices,
           warnings,
+          identicalTo,
           sameAs,
           sameLimbs,
           events,
@@ -101,16 +106,22 @@ export class FamilyJudge {
     return { played, impossible };
   }
 
-  #twin(index: number, exercise: Exercise): Pick<Played, 'sameAs' | 'sameLimbs'> {
+  #twin(index: number, exercise: Exercise): Pick<Played, 'identicalTo' | 'sameAs' | 'sameLimbs'> {
     const limbs = shapeKey(exercise, 'limbs');
+    const start = shapeStart(exercise);
     const turned = this.#byLimbs.get(limbs);
-    if (turned !== undefined) return { sameAs: turned, sameLimbs: true };
+    if (turned) {
+      const identicalTo = turned.get(start) ?? index;
+      if (identicalTo === index) turned.set(start, index);
+      const [sameAs = index] = turned.values();
+      return { identicalTo, sameAs, sameLimbs: true };
+    }
     const sound = soundKey(exercise);
     const heard = this.#bySound.get(sound);
-    if (heard !== undefined) return { sameAs: heard, sameLimbs: false };
-    this.#byLimbs.set(limbs, index);
+    this.#byLimbs.set(limbs, new Map([[start, index]]));
+    if (heard !== undefined) return { identicalTo: index, sameAs: heard, sameLimbs: false };
     this.#bySound.set(sound, index);
-    return { sameAs: index, sameLimbs: true };
+    return { identicalTo: index, sameAs: index, sameLimbs: true };
   }
 }
 
@@ -147,6 +158,13 @@ export function deadValues(
 /** Everything at once. */
 export function judgeFamily(family: OpenedFamily, tempo: Bpm): Judged {
   return new FamilyJudge(family, tempo).take(Math.max(1, family.size));
+}
+
+/** Each exercise once: what is the same stroke by stroke is one. */
+export function eachOnce<One extends Pick<Played, 'index' | 'identicalTo'>>(
+  played: readonly One[],
+): readonly One[] {
+  return played.filter((one) => one.identicalTo === one.index);
 }
 
 /** The members that stand for themselves: the first of each kind. */

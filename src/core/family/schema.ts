@@ -80,6 +80,9 @@ const familySchema = z.strictObject({
   last: z.nullable(key),
   /** The last member that is practised. */
   stop: z.nullable(key),
+  /** Whether they stand in the order of their values, as written, and not by small steps. */
+  written: z.optional(z.boolean()),
+  /** Whether those are left out that sound like another. */
   fold: z.boolean(),
   /** How members are called: `{n}` is the number, `{1}` the value of the first axis. */
   naming: text(80),
@@ -120,7 +123,7 @@ export function familyOf(base: ClosedRecipe): Family {
     first: null,
     last: null,
     stop: null,
-    fold: true,
+    fold: false,
     naming: '',
   };
 }

@@ -123,6 +123,8 @@ export function PathDesk({
   const pinOf = (key: string) =>
     family.first === key ? 'first' : family.last === key ? 'last' : null;
 
+  const places = useMemo(() => new Map(order.map((index, place) => [index, place + 1])), [order]);
+
   const rowOf = (place: number): RowShown => {
     const index = order[place] ?? 0;
     const above = order[place - 1];
@@ -145,6 +147,8 @@ export function PathDesk({
       beyond: stopAt >= 0 && place > stopAt,
       stops: place === stopAt,
       practised: members.practised(index),
+      like: facts && facts.sameAs !== index ? (places.get(facts.sameAs) ?? null) : null,
+      likeLater: facts?.sameLimbs ?? true,
     };
   };
 

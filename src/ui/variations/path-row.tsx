@@ -23,6 +23,10 @@ export interface RowShown {
   readonly beyond: boolean;
   readonly stops: boolean;
   readonly practised: boolean;
+  /** The row that it sounds like; null where there is none. */
+  readonly like?: number | null;
+  /** Whether that is played by the same limbs, from another place on. */
+  readonly likeLater?: boolean;
 }
 
 interface RowProps {
@@ -120,6 +124,14 @@ function Row({
           />
           {points.toFixed(1)}
           {bars > 2 && <span>{say.t('screen.common.barCount', { bars })}</span>}
+          {row.like != null && (
+            <span>
+              {say.t('screen.variations.like', {
+                number: row.like,
+                way: row.likeLater ? 'later' : 'limbs',
+              })}
+            </span>
+          )}
           {row.practised && <span>{say.t('screen.variations.practised')}</span>}
           {compared && (
             <span className="font-semibold text-warm">{say.t('screen.variations.compared')}</span>

@@ -1,7 +1,14 @@
 'use client';
 
 import { useMemo } from 'react';
-import { memberAt, memberKey, memberRecipe, type Family, type OpenedFamily } from '@/core/family';
+import {
+  eachOnce,
+  memberAt,
+  memberKey,
+  memberRecipe,
+  type Family,
+  type OpenedFamily,
+} from '@/core/family';
 import { staffOrder, VOICE_IDS, type VoiceId } from '@/core/kit';
 import { expand, recipeHash, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { FamilyWork, ShownMember } from './use-family-work';
@@ -53,12 +60,14 @@ function kept<T>(known: Map<number, T>, index: number, make: () => T): T {
 
 /** How the members stand: on the path or not, and why not. */
 export interface Standing {
-  /** One of each sound, or all where the family is not folded. */
+  /** Each exercise once; one of each sound, where those alike are left out. */
   readonly candidates: readonly ShownMember[];
   readonly path: readonly ShownMember[];
   /** Dropped, or left out by a cover. */
   readonly out: readonly ShownMember[];
   readonly same: readonly ShownMember[];
+  /** How many sound like another, though they are not the same stroke by stroke. */
+  readonly alike: number;
   /** Voices of all members, from the top of the staff. */
   readonly rows: readonly VoiceId[];
   readonly hardest: number;
@@ -73,7 +82,10 @@ export function useStanding(
 ): Standing {
   return useMemo(() => {
     const [keep, drop] = [chosen && new Set(chosen), new Set(dropped)];
-    const candidates = fold ? played.filter((one) => one.sameAs === one.index) : played;
+    const once = eachOnce(played);
+    const apart = once.filter((one) => one.sameAs === one.index);
+    const candidates = fold ? apart : once;
+    const shown = new Set(candidates);
     const isOn = ({ index }: ShownMember) => {
       if (keep === null && drop.size === 0) return true;
       const key = keyOf(index);
@@ -85,7 +97,8 @@ export function useStanding(
       candidates,
       path,
       out: path.length === candidates.length ? [] : candidates.filter((one) => !isOn(one)),
-      same: fold ? played.filter((one) => one.sameAs !== one.index) : [],
+      same: played.filter((one) => !shown.has(one)),
+      alike: once.length - apart.length,
       rows: VOICE_IDS.filter((_, nth) => (bits & (1 << nth)) !== 0).sort(
         (a, b) => staffOrder(a) - staffOrder(b),
       ),

@@ -10,7 +10,7 @@ import type { Members, Standing } from './use-members';
 export function usePath(
   work: FamilyWork,
   { path }: Standing,
-  { first, last, order }: Family,
+  { first, last, order, written = false }: Family,
   { keyOf }: Members,
 ): { readonly order: readonly number[]; readonly waiting: boolean } {
   const { state, order: ask } = work;
@@ -25,9 +25,11 @@ export function usePath(
   }, [path, first, last, order, keyOf]);
   const [made, setMade] = useState<{ of: object; order: readonly number[] } | null>(null);
   const done = state === 'done';
+  /** What the teacher ordered by hand goes before either order. */
+  const asWritten = written && order === null;
 
   useEffect(() => {
-    if (!done) return;
+    if (!done || asWritten) return;
     let over = false;
     void ask(wanted).then((next) => {
       if (!over) setMade({ of: wanted, order: next });
@@ -35,10 +37,11 @@ export function usePath(
     return () => {
       over = true;
     };
-  }, [ask, wanted, done]);
+  }, [ask, wanted, done, asWritten]);
 
   const fresh = made?.of === wanted;
   const shown = useMemo(() => {
+    if (asWritten) return pinned(wanted);
     if (made && fresh) return made.order;
     const points = new Map(path.map((one) => [one.index, one.points]));
     const before = (made?.order ?? []).filter((index) => points.has(index));
@@ -47,6 +50,24 @@ export function usePath(
       .filter((index) => !known.has(index))
       .sort((a, b) => (points.get(a) ?? 0) - (points.get(b) ?? 0));
     return [...before, ...rest];
-  }, [made, fresh, path, wanted]);
-  return { order: shown, waiting: done && !fresh };
+  }, [made, fresh, path, wanted, asWritten]);
+  return { order: shown, waiting: done && !fresh && !asWritten };
+}
+
+/** In the order of their values, but for what stands at the ends. */
+function pinned({
+  members,
+  first,
+  last,
+}: {
+  members: readonly number[];
+  first: number | null;
+  last: number | null;
+}): readonly number[] {
+  const between = members.filter((one) => one !== first && one !== last).sort((a, b) => a - b);
+  return [
+    ...(first === null ? [] : [first]),
+    ...between,
+    ...(last === null || last === first ? [] : [last]),
+  ];
 }

@@ -118,13 +118,21 @@ function FamilyDesk({
                   </Button>
                 ),
             )}
+            <span className="ml-auto">
+              {standing.alike > 0 && (
+                <Button look="quiet" onClick={() => edit({ fold: !family.fold })}>
+                  {say.t(family.fold ? 'screen.variations.putBack' : 'screen.variations.leaveOut', {
+                    count: standing.alike,
+                  })}
+                </Button>
+              )}
+            </span>
             <Button
               look="quiet"
-              className="ml-auto"
-              aria-pressed={family.fold}
-              onClick={() => edit({ fold: !family.fold })}
+              aria-pressed={family.written === true}
+              onClick={() => edit({ written: !family.written, order: null })}
             >
-              {say.t('screen.variations.hideWhatSoundsTheSame')}
+              {say.t('screen.variations.asWritten')}
             </Button>
             {family.order !== null && (
               <Button look="quiet" onClick={() => edit({ order: null })}>
