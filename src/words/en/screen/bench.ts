@@ -33,7 +33,7 @@ export const bench = {
   archivedProgramsThatUseItKeep: 'Archived {name}. Programs that use it keep it.',
   aroundEach: 'Around each',
   arrowsMoveShiftSelectsAltMoves:
-    'Arrows move, Shift selects, Alt moves notes · x on and off · a g n levels · r l k f limbs · m d u i o z ornaments · Ctrl c v',
+    'Arrows move, Shift selects, Alt moves notes · x on and off · a g n levels · r l k f limbs · m d u U i o z ornaments · Ctrl c v',
   asHardOrHarder: 'as hard, or harder',
   asTheDynamicsSay: 'as the dynamics say',
   asTheyWere: 'as they were',
