@@ -12,24 +12,27 @@ export interface Disguise {
 
 type Sameness = 'limbs' | 'sound';
 
-/** A text that is equal for exercises that are equal up to where they begin: with limbs, or only
- * as they sound. A repeated part counts once.
- * @example shapeKey of x-x- and -x-x // => the same */
-export function shapeKey(exercise: Exercise, of: Sameness): string {
+/** The shape of an exercise: a text that is equal for exercises that are equal up to where they begin, with
+ * limbs or only as they sound, a repeated part counted once; and where it begins, in ticks. Of two with one
+ * shape and one beginning, each stroke of the one is a stroke of the other.
+ * @example shapeOf x-x- and -x-x in 16ths // => one key, beginning at 0 and 5040 */
+export function shapeOf(
+  exercise: Exercise,
+  of: Sameness,
+): { readonly key: string; readonly start: number } {
   const events = eventsOf(exercise, of);
-  if (events.length === 0) return '';
-  const start = leastRotation(events);
-  const turned = [...events.slice(start), ...events.slice(0, start)];
-  return partOf(turned).join(' ');
+  if (events.length === 0) return { key: '', start: 0 };
+  const first = leastRotation(events);
+  const turned = [...events.slice(first), ...events.slice(0, first)];
+  const part = partOf(turned);
+  const at = instantsOf(exercise)[first]?.at ?? 0;
+  const start = wrap(at, (exercise.cycleTicks * part.length) / events.length);
+  return { key: part.join(' '), start };
 }
 
-/** Where the shape of an exercise begins, in ticks: of two with one shape and one beginning, each stroke of
- * the one is a stroke of the other.
- * @example shapeStart of x-x- and -x-x in 16ths // => 0 and 5040 */
-export function shapeStart(exercise: Exercise): number {
-  const events = eventsOf(exercise, 'limbs');
-  const place = instantsOf(exercise)[leastRotation(events)]?.at ?? 0;
-  return wrap(place, exercise.cycleTicks / repeatsOf(events));
+/** The shape alone. @example shapeKey of x-x- and -x-x // => the same */
+export function shapeKey(exercise: Exercise, of: Sameness): string {
+  return shapeOf(exercise, of).key;
 }
 
 /** A text that is equal for exercises that sound the same from the same place on, whoever plays them. A

@@ -1,7 +1,7 @@
 export { differingLimbs, spokenComposite } from './composite';
 export { columnsOfBar, countStrings } from './count';
 export { cuesOf } from './cues';
-export { disguiseOf, shapeKey, shapeStart, soundKey } from './disguise';
+export { disguiseOf, shapeKey, shapeOf, soundKey } from './disguise';
 export { feltPulses } from './felt';
 export { instantsOf, strokesOf } from './instants';
 export { leadsOf } from './leads';

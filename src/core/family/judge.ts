@@ -2,8 +2,7 @@ import {
   difficultyParts,
   difficultyPoints,
   hindrances,
-  shapeKey,
-  shapeStart,
+  shapeOf,
   soundKey,
   strokeCode,
 } from '../analysis';
@@ -107,8 +106,7 @@ export class FamilyJudge {
   }
 
   #twin(index: number, exercise: Exercise): Pick<Played, 'identicalTo' | 'sameAs' | 'sameLimbs'> {
-    const limbs = shapeKey(exercise, 'limbs');
-    const start = shapeStart(exercise);
+    const { key: limbs, start } = shapeOf(exercise, 'limbs');
     const turned = this.#byLimbs.get(limbs);
     if (turned) {
       const identicalTo = turned.get(start) ?? index;
