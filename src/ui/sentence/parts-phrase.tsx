@@ -12,6 +12,8 @@ type Parts = readonly [Part, ...Part[]];
 /** What a new part can be besides an exercise that is kept. */
 const NEW = 'new';
 const ITSELF = 'itself';
+/** A new one by the name that follows, with a click or without. */
+const CALLED = { timed: 'called ', untimed: 'untimed ' } as const;
 
 const BARS = [1, 2, 3, 4, 8, 16];
 
@@ -163,9 +165,25 @@ export function AddPart({
     ...exercises.map(({ id, name }) => ({ value: id, text: name })),
   ];
 
-  function put(name: string, { then: _, ...own }: ClosedRecipe) {
+  /** What is typed as the name of a new part, unless something is called so already. */
+  function called(text: string): readonly Option<string>[] {
+    const name = nameFrom(text, false);
+    const begun = text.trim().toLowerCase();
+    const known = options.some((one) => one.text.toLowerCase().startsWith(begun));
+    if (name === undefined || known) return [];
+    return [
+      { value: CALLED.timed + name, text: say.t('screen.bench.aNewPartCalled', { name }) },
+      {
+        value: CALLED.untimed + name,
+        text: say.t('screen.bench.aNewPartCalled', { name }),
+        hint: say.t('screen.bench.noClick'),
+      },
+    ];
+  }
+
+  function put(name: string, { then: _, ...own }: ClosedRecipe, untimed = false) {
     const parts: Parts = partsOf(recipe);
-    const part = { name, bars: null, untimed: false, recipe: { ...own, feel: recipe.feel } };
+    const part = { name, bars: null, untimed, recipe: { ...own, feel: recipe.feel } };
     onChange(withParts([...parts, part]));
     onOpen(parts.length);
   }
@@ -173,15 +191,19 @@ export function AddPart({
   async function add(value: string) {
     const { meter, feel, kit } = recipe;
     const number = partsOf(recipe).length + 1;
-    const called = say.t('screen.bench.partNumber', { number });
-    if (value === NEW) return put(called, { ...blankRecipe(), meter, feel, kit });
-    if (value === ITSELF) return put(suggestName(say, recipe) || called, recipe);
+    const usual = say.t('screen.bench.partNumber', { number });
+    const empty = { ...blankRecipe(), meter, feel, kit };
+    if (value === NEW) return put(usual, empty);
+    if (value === ITSELF) return put(suggestName(say, recipe) || usual, recipe);
+    for (const [kind, mark] of Object.entries(CALLED)) {
+      if (value.startsWith(mark)) return put(value.slice(mark.length), empty, kind === 'untimed');
+    }
     const loaded = await load(value);
     if (!loaded) {
       toast.error(say.t('screen.bench.notAddedNoConnectionChooseIt'));
       return;
     }
-    put(exercises.find((one) => one.id === value)?.name ?? called, loaded);
+    put(exercises.find((one) => one.id === value)?.name ?? usual, loaded);
     // One sequence has one feel.
     if (sayFeel(say, loaded.feel) !== sayFeel(say, feel)) toast.message(sayBesides(say, { feel }));
   }
@@ -190,6 +212,8 @@ export function AddPart({
     <Choice
       label={say.t('screen.bench.partsCapital')}
       options={options}
+      offer={called}
+      placeholder={say.t('screen.bench.aNameForANewPartOr')}
       wide
       className="phrase-add"
       onChoose={(value) => void add(value)}
