@@ -13,21 +13,22 @@ export interface Disguise {
 type Sameness = 'limbs' | 'sound';
 
 /** The shape of an exercise: a text that is equal for exercises that are equal up to where they begin, with
- * limbs or only as they sound, a repeated part counted once; and where it begins, in ticks. Of two with one
+ * limbs or only as they sound, a repeated part counted once; where it begins, and after how long it comes
+ * again, in ticks. Of two with one
  * shape and one beginning, each stroke of the one is a stroke of the other.
  * @example shapeOf x-x- and -x-x in 16ths // => one key, beginning at 0 and 5040 */
 export function shapeOf(
   exercise: Exercise,
   of: Sameness,
-): { readonly key: string; readonly start: number } {
+): { readonly key: string; readonly start: number; readonly period: number } {
   const events = eventsOf(exercise, of);
-  if (events.length === 0) return { key: '', start: 0 };
+  if (events.length === 0) return { key: '', start: 0, period: exercise.cycleTicks };
   const first = leastRotation(events);
   const turned = [...events.slice(first), ...events.slice(0, first)];
   const part = partOf(turned);
   const at = instantsOf(exercise)[first]?.at ?? 0;
-  const start = wrap(at, (exercise.cycleTicks * part.length) / events.length);
-  return { key: part.join(' '), start };
+  const period = (exercise.cycleTicks * part.length) / events.length;
+  return { key: part.join(' '), start: wrap(at, period), period };
 }
 
 /** The shape alone. @example shapeKey of x-x- and -x-x // => the same */
@@ -45,14 +46,9 @@ export function soundKey(exercise: Exercise): string {
 /** Whether one exercise is the other in disguise; null where it is not. */
 export function disguiseOf(one: Exercise, other: Exercise): Disguise | null {
   for (const sameness of ['limbs', 'sound'] as const) {
-    const key = shapeKey(one, sameness);
-    if (key === '' || key !== shapeKey(other, sameness)) continue;
-    const [from, to] = [one, other].map((exercise) => {
-      const place = leastRotation(eventsOf(exercise, sameness));
-      return instantsOf(exercise)[place]?.at ?? 0;
-    });
-    const part = one.cycleTicks / repeatsOf(eventsOf(one, sameness));
-    const laterTicks = Math.round(wrap((to ?? 0) - (from ?? 0), part));
+    const [from, to] = [shapeOf(one, sameness), shapeOf(other, sameness)];
+    if (from.key === '' || from.key !== to.key) continue;
+    const laterTicks = Math.round(wrap(to.start - from.start, from.period));
     const kind = sameness === 'sound' ? 'limbs' : laterTicks === 0 ? 'same' : 'rotated';
     return { kind, laterTicks };
   }

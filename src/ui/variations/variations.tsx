@@ -127,14 +127,15 @@ function FamilyDesk({
                 </Button>
               )}
             </span>
-            <Button
-              look="quiet"
-              aria-pressed={family.written === true}
-              onClick={() => edit({ written: !family.written, order: null })}
-            >
-              {say.t('screen.variations.asWritten')}
-            </Button>
-            {family.order !== null && (
+            {family.order === null ? (
+              <Button
+                look="quiet"
+                aria-pressed={family.written === true}
+                onClick={() => edit({ written: !family.written })}
+              >
+                {say.t('screen.variations.asWritten')}
+              </Button>
+            ) : (
               <Button look="quiet" onClick={() => edit({ order: null })}>
                 {say.t('screen.variations.sortAgain')}
               </Button>
