@@ -134,6 +134,18 @@ test('a page of sixteen bars under cells, two places changed by hand', async ({ 
   expect(hand.acts).toBeLessThanOrEqual(15);
 });
 
+test('a letter typed right after Enter goes into the next bar', async ({ page }) => {
+  await page.getByRole('button', { name: 'page', exact: true }).click();
+  const first = page.getByLabel('Bar 1', { exact: true });
+  await first.fill('4. 4 8 4');
+  // In one go, before anything is drawn.
+  const focused = await first.evaluate((field) => {
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    return document.activeElement?.getAttribute('aria-label');
+  });
+  expect(focused).toBe('Bar 2');
+});
+
 test('a solo of four fragments, each named, one of them untimed', async ({ page }) => {
   const hand = new Hand(page);
   await hand.line('RLRLRLRLRLRLRLRL');

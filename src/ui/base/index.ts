@@ -4,6 +4,7 @@ export { Choice } from './choice';
 export { OptionItem } from './option-item';
 export { rankOption } from './rank-option';
 export { Field } from './field';
+export { focusAfter } from './focus-after';
 export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';
 export { Pop } from './pop';

@@ -5,7 +5,7 @@ import { useRef, type KeyboardEvent } from 'react';
 import type { PlannedDay } from '@/core/plan';
 import { daysAfter, daysBetween, WEEKDAYS, weekdayOf, type Day, type DoneDay } from '@/core/studio';
 import { sayDate, sayMinutes, sayEntryKind, sayDay, type Say } from '@/words';
-import { DragGround, useDragged, useSpeech } from '../base';
+import { DragGround, focusAfter, useDragged, useSpeech } from '../base';
 import { rowsOf } from './rows';
 
 /** What a date shows: what is planned, or what was done. */
@@ -61,10 +61,12 @@ export function Calendar({
     if (step === undefined) return;
     event.preventDefault();
     const to = daysAfter(day, step);
-    if (event.altKey) onMove(day, to);
-    onChoose(to);
-    requestAnimationFrame(() =>
-      place.current?.querySelector<HTMLElement>(`[data-day="${to}"]`)?.focus(),
+    focusAfter(
+      () => {
+        if (event.altKey) onMove(day, to);
+        onChoose(to);
+      },
+      () => place.current?.querySelector<HTMLElement>(`[data-day="${to}"]`),
     );
   }
 

@@ -13,7 +13,7 @@ import { type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
 import { type Key, type Say, sayCue, sayList, sayLoad, saySentence, sayStep } from '@/words';
-import { Button, Choice, useSpeech, TypedField, useDragged } from '../base';
+import { Button, Choice, focusAfter, useSpeech, TypedField, useDragged } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
 
@@ -62,8 +62,11 @@ export function ItemRow({
       event.preventDefault();
       const by = event.key === 'ArrowUp' ? -1 : 1;
       if (event.altKey) {
-        actions.nudge(id, by);
-        requestAnimationFrame(() => focusRow(id));
+        // In another section the row is a new one.
+        focusAfter(
+          () => actions.nudge(id, by),
+          () => document.querySelector<HTMLElement>(`[data-item="${id}"]`),
+        );
       } else rows[at + by]?.focus();
     } else if (event.key === 'x' || event.key === ' ') {
       event.preventDefault();
@@ -184,11 +187,6 @@ export function ItemRow({
       )}
     </li>
   );
-}
-
-/** In another section a row is a new one; the focus follows it. */
-function focusRow(id: ItemId): void {
-  document.querySelector<HTMLElement>(`[data-item="${id}"]`)?.focus();
 }
 
 function Details({

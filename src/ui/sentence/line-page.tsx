@@ -3,7 +3,7 @@
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Issue } from '@/core/issue';
 import { barsOfText, textOfBars } from '@/core/reading';
-import { Trouble, useSpeech } from '../base';
+import { focusAfter, Trouble, useSpeech } from '../base';
 
 /** Bars beside each other in a system. */
 const BARS_OF_A_SYSTEM = 4;
@@ -36,25 +36,22 @@ export function LinePage({
     onChange(line);
   }
 
-  function focus(index: number) {
-    // The field may only be there after this change.
-    requestAnimationFrame(() => {
-      page.current?.querySelectorAll('input')[index]?.focus();
-    });
+  /** Goes to a bar, which may only be there after a change. */
+  function goTo(index: number, change: () => void = () => {}) {
+    focusAfter(change, () => page.current?.querySelectorAll('input')[index]);
   }
 
   function goOn(index: number) {
-    if (index + 1 === bars.length && bars.length < MOST_BARS) set([...bars, '']);
-    focus(index + 1);
+    const last = index + 1 === bars.length && bars.length < MOST_BARS;
+    goTo(index + 1, last ? () => set([...bars, '']) : undefined);
   }
 
   function onKeyDown(event: KeyboardEvent, index: number) {
     if (event.key === 'Enter' || event.key === '|') goOn(index);
-    else if (event.key === 'ArrowDown') focus(Math.min(bars.length - 1, index + BARS_OF_A_SYSTEM));
-    else if (event.key === 'ArrowUp') focus(Math.max(0, index - BARS_OF_A_SYSTEM));
+    else if (event.key === 'ArrowDown') goTo(Math.min(bars.length - 1, index + BARS_OF_A_SYSTEM));
+    else if (event.key === 'ArrowUp') goTo(Math.max(0, index - BARS_OF_A_SYSTEM));
     else if (event.key === 'Backspace' && bars[index] === '' && bars.length > 1) {
-      set(bars.filter((_, at) => at !== index));
-      focus(Math.max(0, index - 1));
+      goTo(Math.max(0, index - 1), () => set(bars.filter((_, at) => at !== index)));
     } else return;
     event.preventDefault();
   }
@@ -65,8 +62,8 @@ export function LinePage({
     const several = pasted.split(/\s*\|\s*|\s*\n\s*/).filter(Boolean);
     if (several.length < 2) return;
     event.preventDefault();
-    set([...bars.slice(0, index), ...several, ...bars.slice(index + 1)].slice(0, MOST_BARS));
-    focus(index + several.length - 1);
+    const next = [...bars.slice(0, index), ...several, ...bars.slice(index + 1)];
+    goTo(index + several.length - 1, () => set(next.slice(0, MOST_BARS)));
   }
 
   return (
