@@ -34,6 +34,47 @@ test('nine from the sentence: three rides by three snares over running feet', as
   await expect(size).toHaveText('9 variations');
 });
 
+test('ten patterns typed as a list, two passes, and a few rows moved, heard and kept together', async ({
+  page,
+}) => {
+  const patterns = [
+    ...['RLRRLRLL', 'RLRLRLRL', 'RRLLRRLL', 'RLLRLLRL', 'RLRLRRLL'],
+    ...['RRLRLLRL', 'RLLRRLLR', 'RLRRLLRL', 'RRLLRLRL', 'RLLRRLRL'],
+  ];
+  await giveMany(page, 'Lines', [patterns.join(' / ')]);
+  await expect(page.getByRole('button', { name: 'path 10' })).toBeVisible();
+  const written = page.getByRole('button', { name: 'as written', pressed: true });
+  await expect(written).toBeVisible();
+  await giveMany(page, 'Changes 1', ['as it is', 'the left hand’s']);
+  await expect(page.getByLabel('Variations', { exact: true })).toHaveText('20 variations');
+  await page.getByRole('button', { name: /^ostinato, .*left hand/ }).click();
+  const editor = page.getByRole('dialog');
+  await editor.getByRole('radio', { name: 'line', exact: true }).click();
+  await editor.getByRole('button', { name: /^Voice it comes from|^From voice/ }).click();
+  await page.keyboard.type('snare');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  const path = page.getByRole('listbox', { name: 'Path' });
+  const row = (number: number) => path.getByRole('option', { name: new RegExp(`^${number}: `) });
+  await expect(row(2)).toHaveAttribute('aria-label', /ride/);
+  await page.getByLabel('Passes').selectOption({ label: 'a pass for each change' });
+  await expect(row(2)).toHaveAttribute('aria-label', /RLRLRLRL/);
+  await row(1).click();
+  await path.press('Shift+ArrowDown');
+  await path.press('Shift+ArrowDown');
+  await expect(path.locator('[aria-selected=true]')).toHaveCount(3);
+  await expect(page.getByRole('region', { name: '3 chosen' })).toBeVisible();
+  await path.press('Alt+ArrowDown');
+  await expect(path.locator('[aria-selected=true]').first()).toHaveAttribute('aria-label', /^2: /);
+  await page.keyboard.press('Control+z');
+  await path.press('f');
+  await expect(path.getByLabel('pinned first')).toHaveCount(3);
+  await page.getByRole('button', { name: 'Hear the 3 chosen as a run' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).last().click();
+  await page.getByRole('button', { name: 'Only these' }).click();
+  await expect(page.getByRole('button', { name: 'path 3' })).toBeVisible();
+});
+
 test('ghosts around a backbeat: anchors stay, the others lie in between, the count follows', async ({
   page,
 }) => {

@@ -18,8 +18,9 @@ export type ToFamilyWorker =
       readonly ask: number;
       /** Members by their index. */
       readonly members: readonly number[];
-      readonly first: number | null;
-      readonly last: number | null;
+      /** Those that stand at the ends, in this order. */
+      readonly first: readonly number[];
+      readonly last: readonly number[];
       /** The teacher’s own order, by index; null leaves it to the path. */
       readonly own: readonly number[] | null;
     }

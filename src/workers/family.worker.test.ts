@@ -97,8 +97,8 @@ describe('what is asked of an open family', () => {
   beforeEach(() => tell({ kind: 'open', job: 1, family: family(5), tempo: bpm(80) }));
 
   it('is answered by its number', () => {
-    tell({ kind: 'order', ask: 7, members: all, first: null, last: null, own: null });
-    tell({ kind: 'order', ask: 8, members: [], first: null, last: null, own: null });
+    tell({ kind: 'order', ask: 7, members: all, first: [], last: [], own: null });
+    tell({ kind: 'order', ask: 8, members: [], first: [], last: [], own: null });
     expect(said.slice(-2)).toMatchObject([
       { kind: 'ordered', ask: 7 },
       { kind: 'ordered', ask: 8, order: [] },
@@ -106,7 +106,7 @@ describe('what is asked of an open family', () => {
   });
 
   it('an order has every member once, pinned ones at their ends', () => {
-    tell({ kind: 'order', ask: 1, members: all, first: 3, last: 0, own: null });
+    tell({ kind: 'order', ask: 1, members: all, first: [3], last: [0], own: null });
     const last = said.at(-1);
     const order = last?.kind === 'ordered' ? last.order : [];
     expect([...order].sort()).toEqual(all);
@@ -114,7 +114,7 @@ describe('what is asked of an open family', () => {
   });
 
   it('an order of the teacher’s own is kept', () => {
-    tell({ kind: 'order', ask: 1, members: all, first: null, last: null, own: [4, 2, 0, 3, 1] });
+    tell({ kind: 'order', ask: 1, members: all, first: [], last: [], own: [4, 2, 0, 3, 1] });
     expect(said.at(-1)).toEqual({ kind: 'ordered', ask: 1, order: [4, 2, 0, 3, 1] });
   });
 
@@ -128,7 +128,7 @@ describe('what is asked of an open family', () => {
   });
 
   it('members that it does not have are left out', () => {
-    tell({ kind: 'order', ask: 1, members: [1, 99], first: 99, last: null, own: null });
+    tell({ kind: 'order', ask: 1, members: [1, 99], first: [99], last: [], own: null });
     expect(said.at(-1)).toEqual({ kind: 'ordered', ask: 1, order: [1] });
   });
 });

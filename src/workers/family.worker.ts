@@ -54,7 +54,7 @@ function found(indexes: readonly number[]): readonly Played[] {
 function order(asked: Extract<ToFamilyWorker, { kind: 'order' }>): void {
   const stops = found(asked.members);
   const places = new Map(stops.map((one, place) => [one.index, place]));
-  const pinned = (index: number | null) => places.get(index ?? -1) ?? null;
+  const pinned = (all: readonly number[]) => all.flatMap((index) => places.get(index) ?? []);
   const own = asked.own?.flatMap((index) => places.get(index) ?? []);
   const ordered = own
     ? keepOrder(stops, own)

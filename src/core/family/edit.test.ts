@@ -26,6 +26,23 @@ const ride = typed('C: xxxxxxxx');
 const place = { at: 'over', index: 0 } as const;
 
 describe('toggleValue', () => {
+  it('nothing at all is a value like others, also when it is chosen first', () => {
+    const place = { at: 'change', index: 0 } as const;
+    const none = toggleValue(familyOf(blankRecipe()), place, { kind: 'one', change: null });
+    const two = toggleValue(none, place, { kind: 'one', change: { kind: 'plain' } });
+    expect(valuesAt(two, place)).toHaveLength(2);
+    expect(toggleValue(none, place, { kind: 'one', change: null }).axes).toEqual([]);
+  });
+
+  it('as written gives way to an interpretation, and can be chosen beside it', () => {
+    const place = { at: 'as' } as const;
+    const written = blankRecipe().as;
+    const other = startOf('short-long');
+    const chosen = toggleValue(familyOf(blankRecipe()), place, other);
+    expect(valuesAt(chosen, place)).toEqual([other]);
+    expect(valuesAt(toggleValue(chosen, place, written), place)).toEqual([other, written]);
+  });
+
   it('a first value is the exercise’s own, a second makes a family, taken out it is none again', () => {
     const none = familyOf(blankRecipe());
     const one = toggleValue(none, place, hats);

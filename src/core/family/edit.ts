@@ -21,7 +21,8 @@ type ValueOf = {
 /** A value for a phrase, of the phrase’s own kind. */
 export type PhraseValue = ValueOf[keyof ValueOf];
 
-function isAt(axis: Axis, place: AxisPlace): boolean {
+/** Whether an axis varies this phrase. */
+export function isAt(axis: Axis, place: AxisPlace): boolean {
   return axis.at === place.at && (!('index' in axis) || axis.index === indexOf(place));
 }
 
@@ -60,7 +61,7 @@ export function valuesAt(family: Family, place: AxisPlace): readonly PhraseValue
   }
 }
 
-/** Gives a phrase these values. One alone goes into the base; several, or a range, are an axis; none
+/** Gives a phrase these values. One alone goes into the base; several, a range, or nothing at all, are an axis; none
  * takes the phrase out.
  * @param values of the place’s kind */
 export function setValues(
@@ -71,7 +72,7 @@ export function setValues(
   const axes = family.axes.filter((one) => !isAt(one, place));
   const [only] = values;
   const isRange = typeof only === 'object' && only !== null && isRangeKind(only);
-  if (values.length > 1 || isRange) {
+  if (values.length > 1 || isRange || (values.length === 1 && isNothing(only))) {
     const axis = { ...place, values: [...values] } as Axis;
     const before = family.axes.findIndex((one) => isAt(one, place));
     const placed =
@@ -79,6 +80,12 @@ export function setValues(
     return { ...family, axes: [...placed].sort(bySentence) };
   }
   return { ...family, axes, base: putInBase(family.base, place, only ?? null) };
+}
+
+/** A value that leaves the phrase out: alone it has no place in the base, and waits for others. */
+function isNothing(value: PhraseValue | undefined): boolean {
+  if (value === null) return true;
+  return typeof value === 'object' && 'kind' in value && value.kind === 'one' && !value.change;
 }
 
 function isRangeKind(value: object): boolean {
@@ -131,10 +138,18 @@ function putAt<T>(list: readonly T[], index: number, value: T | null): T[] {
   return next;
 }
 
-/** Takes a value of a phrase in, or out where it is there already. */
+/** Takes a value of a phrase in, or out where it is there already. As written gives
+ * way to an interpretation; it can be chosen again beside it. */
 export function toggleValue(family: Family, place: AxisPlace, value: PhraseValue): Family {
   const values = valuesAt(family, place);
   const text = JSON.stringify(value);
   const without = values.filter((one) => JSON.stringify(one) !== text);
+  const [only] = values;
+  const instead = place.at === 'as' && values.length === 1 && isVerbatim(only);
+  if (instead && !isVerbatim(value)) return setValues(family, place, [value]);
   return setValues(family, place, without.length < values.length ? without : [...values, value]);
+}
+
+function isVerbatim(as: PhraseValue | undefined): boolean {
+  return typeof as === 'object' && as !== null && 'kind' in as && as.kind === 'verbatim';
 }

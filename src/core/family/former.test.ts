@@ -2,11 +2,22 @@ import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
 import { blankRecipe, toggleOstinato } from '../recipe';
 import { lines } from './family.fixture';
-import { familyOf, memberAt, memberKey, memberRecipe, openFamily, readFamily } from '.';
+import {
+  familyOf,
+  memberAt,
+  memberKey,
+  memberRecipe,
+  openFamily,
+  readFamily,
+  standsAsWritten,
+} from '.';
 
 /** A family in a file of the first format: three policies, one of which has another name by now. */
 const FORMER = {
   ...familyOf(blankRecipe()),
+  version: 1,
+  first: 'b.rest',
+  last: null,
   base: { ...toggleOstinato(blankRecipe(), 'rock-8ths'), version: 1, clash: 'rest' },
   axes: [lines('4 4', '8 8 4'), { at: 'clash', values: ['rest', 'merge', 'refuse'] }],
   dropped: ['a.rest'],
@@ -19,6 +30,8 @@ describe('a family of the first format', () => {
     expect(read.base).toMatchObject({ version: 2, clash: 'throughout' });
     expect(read.axes[1]).toEqual({ at: 'clash', values: ['throughout', 'merge', 'refuse'] });
     expect(read.dropped).toEqual(FORMER.dropped);
+    expect(read).toMatchObject({ first: ['b.rest'], last: [] });
+    expect(standsAsWritten(read)).toBe(false);
   });
 
   it('has its members by the keys that decisions name them by', () => {

@@ -13,7 +13,7 @@ import {
 } from '../recipe';
 
 /** Format of the families that this Mivvel writes. */
-const FAMILY_VERSION = 1;
+const FAMILY_VERSION = 2;
 
 const { over, play, as, change, clash, meter, levels, feel, kit } = axisSchemas;
 const running = whole(-64, 64);
@@ -76,12 +76,24 @@ const familySchema = z.strictObject({
   dropped: list(key, 0, 2000),
   /** The teacher's own order; null leaves it to the path. */
   order: z.nullable(list(key, 0, 2000)),
-  first: z.nullable(key),
-  last: z.nullable(key),
+  /** Those that stand at the ends, in this order. */
+  first: list(key, 0, 2000),
+  last: list(key, 0, 2000),
   /** The last member that is practised. */
   stop: z.nullable(key),
-  /** Whether they stand in the order of their values, as written, and not by small steps. */
+  /** Whether they stand in the order of their values, as written, and not by small steps; left out, what
+   * was typed as a list does. */
   written: z.optional(z.boolean()),
+  /** The phrase by whose values the order as written goes in passes: all with the first of them, then all
+   * with the second. */
+  passes: z.optional(
+    z.union([
+      z.strictObject({ at: z.enum(['over', 'change']), index: whole(0, 15) }),
+      z.strictObject({
+        at: z.enum(['play', 'as', 'clash', 'meter', 'feel', 'levels', 'kit']),
+      }),
+    ]),
+  ),
   /** Whether those are left out that sound like another. */
   fold: z.boolean(),
   /** How members are called: `{n}` is the number, `{1}` the value of the first axis. */
@@ -120,8 +132,8 @@ export function familyOf(base: ClosedRecipe): Family {
     kept: null,
     dropped: [],
     order: null,
-    first: null,
-    last: null,
+    first: [],
+    last: [],
     stop: null,
     fold: false,
     naming: '',
@@ -154,8 +166,10 @@ export function readFamily(json: unknown): Result<Family> {
   return ok({ ...rest, base: closedBase, axes: read });
 }
 
-/** Brings the recipe of a family, and what its axes hold, up to the newest format of recipes. */
-function upgradeFamily(json: unknown): unknown {
+/** Brings a family up to the newest format, and its recipe and what its axes hold to that of recipes. In the
+ * first format one member alone was pinned to an end, or none, and none stood as written unasked. */
+function upgradeFamily(kept: unknown): unknown {
+  const json = isRecord(kept) && kept.version === 1 ? pinsAsLists(kept) : kept;
   if (!isRecord(json) || !isRecord(json.base) || !Array.isArray(json.axes)) return json;
   const { base, axes } = json;
   const axesNow = axes.map((axis: unknown) => {
@@ -167,6 +181,12 @@ function upgradeFamily(json: unknown): unknown {
     return { ...axis, values };
   });
   return { ...json, base: upgradeRecipe(base), axes: axesNow };
+}
+
+function pinsAsLists(kept: Readonly<Record<string, unknown>>): unknown {
+  const asList = (pinned: unknown) => (pinned === null ? [] : [pinned]);
+  const written = kept.written ?? false;
+  return { ...kept, version: 2, written, first: asList(kept.first), last: asList(kept.last) };
 }
 
 function closeAxis(axis: OpenAxis, base: Recipe): Result<Axis> {

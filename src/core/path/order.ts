@@ -51,8 +51,14 @@ export function pathCost(stops: readonly Stop[], order: readonly number[]): numb
   }, 0);
 }
 
-/** Which members stand at the ends, where the teacher says so. */
+/** Which members stand at the ends, in this order, where the teacher says so. */
 export interface Pins {
+  readonly first?: readonly number[];
+  readonly last?: readonly number[];
+}
+
+/** The one at each end of a walk. */
+interface Ends {
   readonly first?: number | null;
   readonly last?: number | null;
 }
@@ -68,7 +74,24 @@ const MOST_BY_STEPS = 20_000;
 /** An order in which each step changes little and difficulty hardly ever falls: a nearest-neighbour walk
  * from the easiest, bettered by moving stretches of it until nothing helps.
  * @returns places in `stops`, each once; never dearer than the walk */
-export function orderPath(stops: readonly Stop[], pins: Pins = {}): readonly number[] {
+export function orderPath(
+  stops: readonly Stop[],
+  { first = [], last = [] }: Pins = {},
+): readonly number[] {
+  const end = last.filter((place) => !first.includes(place));
+  const [head, tail] = [first.slice(0, -1), end.slice(1)];
+  const outside = new Set([...head, ...tail]);
+  const inside = stops.map((_, place) => place).filter((place) => !outside.has(place));
+  const placeOf = (place: number | undefined) => (place === undefined ? -1 : inside.indexOf(place));
+  const ends = { first: placeOf(first.at(-1)), last: placeOf(end[0]) };
+  const walked = walkPath(
+    inside.flatMap((place) => stops[place] ?? []),
+    { first: ends.first < 0 ? null : ends.first, last: ends.last < 0 ? null : ends.last },
+  );
+  return [...head, ...walked.map((nth) => inside[nth] ?? 0), ...tail];
+}
+
+function walkPath(stops: readonly Stop[], pins: Ends): readonly number[] {
   const all = stops.map((_, index) => index);
   if (stops.length <= MOST_AT_ONCE) return orderOf(stops, all, pins);
   const { first = null, last = null } = pins;
@@ -94,7 +117,7 @@ function stretchesOf(members: readonly number[]): readonly (readonly number[])[]
   );
 }
 
-function orderOf(stops: readonly Stop[], members: readonly number[], pins: Pins) {
+function orderOf(stops: readonly Stop[], members: readonly number[], pins: Ends) {
   const count = members.length;
   const costs = costsOf(members.flatMap((member) => stops[member] ?? []));
   const place = (member: number | null | undefined) =>

@@ -7,7 +7,7 @@ import { sayChosenNotes, sayDynamics, sayEach, sayVoice } from '@/words';
 import { Choice, useSpeech } from '../base';
 import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
 import { Stepper } from './phrase-parts';
-import { PlaceDetails } from './change-place';
+import { PlaceDetails, type PlacementRange } from './change-place';
 
 /** Changes that look at all parts at once. */
 export type AddingChange = Extract<
@@ -31,14 +31,16 @@ const UNDER = { 'goes on': 'screen.bench.goesOn', rests: 'screen.bench.rests' } 
 export function AddingDetails({
   change,
   onChange,
+  onVary,
 }: {
   change: AddingChange;
   onChange: (change: AddingChange) => void;
+  onVary?: (range: PlacementRange) => void;
 }) {
   const { say } = useSpeech();
   switch (change.kind) {
     case 'place':
-      return <PlaceDetails change={change} onChange={onChange} />;
+      return <PlaceDetails change={change} onChange={onChange} onVary={onVary} />;
     case 'every-nth':
       return (
         <>

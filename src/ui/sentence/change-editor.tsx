@@ -6,6 +6,7 @@ import { type Change } from '@/core/recipe';
 import { sayEach } from '@/words';
 import { Button, useSpeech } from '../base';
 import { AddingDetails, type AddingChange } from './change-adding';
+import type { PlacementRange } from './change-place';
 import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
 import { Stepper } from './phrase-parts';
 import { TurnDetails } from './change-turn';
@@ -42,7 +43,16 @@ const EVERY_LIMB = 'every';
 type OnChange = (change: Change) => void;
 
 /** One change of the recipe, all of its choices at hand. */
-export function ChangeEditor({ change, onChange }: { change: Change; onChange: OnChange }) {
+export function ChangeEditor({
+  change,
+  onChange,
+  onVary,
+}: {
+  change: Change;
+  onChange: OnChange;
+  /** Makes a family of all placements that a rule allows. */
+  onVary?: (range: PlacementRange) => void;
+}) {
   const { say } = useSpeech();
   return (
     <div className="flex flex-col gap-2">
@@ -55,7 +65,7 @@ export function ChangeEditor({ change, onChange }: { change: Change; onChange: O
         />
       )}
       {isAdding(change) ? (
-        <AddingDetails change={change} onChange={onChange} />
+        <AddingDetails change={change} onChange={onChange} onVary={onVary} />
       ) : (
         <Details change={change} onChange={onChange} />
       )}

@@ -11,11 +11,19 @@ import {
 import type { Change } from '@/core/recipe';
 import { slotTicks, TICKS_PER_QUARTER } from '@/core/time';
 import { sayEach } from '@/words';
-import { useSpeech } from '../base';
+import { Button, useSpeech } from '../base';
 import { PlayedBy, Row, Slots, Toggle } from './change-parts';
 import { Stepper } from './phrase-parts';
 
 type Place = Extract<Change, { kind: 'place' }>;
+
+/** Every placement that a rule allows. */
+export interface PlacementRange extends Pick<PlacementRule, 'slots' | 'least' | 'most'> {
+  readonly kind: 'placements';
+  readonly change: Place;
+  readonly spacing: PlacementRule['spacing'];
+  readonly free?: readonly number[];
+}
 
 const SPACINGS = {
   any: 'screen.bench.anywhere',
@@ -44,9 +52,11 @@ const MOST_SHOWN = 60;
 export function PlaceDetails({
   change,
   onChange,
+  onVary,
 }: {
   change: Place;
   onChange: (change: Place) => void;
+  onVary?: (range: PlacementRange) => void;
 }) {
   const { say } = useSpeech();
   const [spacing, setSpacing] = useState<keyof typeof SPACINGS>('any');
@@ -142,6 +152,19 @@ export function PlaceDetails({
         value={level}
         onChoose={(next) => onChange({ ...change, grid: placementGrid(placed, slots, next) })}
       />
+      {onVary && count > 1 && (
+        <Button
+          look="quiet"
+          className="self-start"
+          onClick={() => {
+            const { least, most, spacing, free } = rule;
+            const range = { kind: 'placements', change, slots, least, most, spacing } as const;
+            onVary(free ? { ...range, free } : range);
+          }}
+        >
+          {say.t('screen.bench.asAFamily', { count })}
+        </Button>
+      )}
       <Row label={say.t('screen.bench.ways', { count })}>
         <div
           role="group"

@@ -4,8 +4,9 @@ import { Popover } from 'radix-ui';
 import { type Change } from '@/core/recipe';
 import { sayChange } from '@/words';
 import { Button, Choice, Pop, useSpeech } from '../base';
-import { ChangeEditor } from './change-editor';
 import { changeOptions, CHANGE_STARTS } from './change-starts';
+import type { PlacementRange } from './change-place';
+import { ChangeEditor } from './editors';
 import { sayElsewhere } from './elsewhere';
 import { TakeAway } from './phrase-parts';
 
@@ -34,11 +35,14 @@ export function ChangesPhrase({
   changes,
   onChange,
   onAll,
+  onVary,
 }: {
   changes: readonly Change[];
   onChange: (changes: Change[], about?: string) => void;
   /** Puts a change into the other parts too. */
   onAll?: (change: Change) => void;
+  /** Makes a family of all placements that a rule allows. */
+  onVary?: (index: number, range: PlacementRange) => void;
 }) {
   const { say } = useSpeech();
   return (
@@ -55,7 +59,11 @@ export function ChangesPhrase({
             <Popover.Root>
               <Popover.Trigger className="phrase">{sayChange(say, change)}</Popover.Trigger>
               <Pop className="max-h-[70vh] max-w-[44rem] overflow-y-auto p-3">
-                <ChangeEditor change={change} onChange={replace} />
+                <ChangeEditor
+                  change={change}
+                  onChange={replace}
+                  onVary={onVary && ((range) => onVary(index, range))}
+                />
                 {onAll && (
                   <Button look="quiet" className="mt-2" onClick={() => onAll(change)}>
                     {say.t('screen.bench.inTheOtherPartsToo')}

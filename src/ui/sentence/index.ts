@@ -3,4 +3,5 @@ export { RulesPhrase } from './rules-phrase';
 export { Toggle } from './change-parts';
 export { Stepper } from './phrase-parts';
 export { LEVEL_WORDS } from './at-phrase';
-export { CHANGE_STARTS } from './change-starts';
+export { changeOptions, CHANGE_STARTS } from './change-starts';
+export { AsEditor, ChangeEditor, StickingEditor } from './editors';

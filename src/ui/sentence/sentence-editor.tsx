@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { LIMB_POLICIES } from '@/core/interpret';
@@ -15,12 +16,14 @@ import {
   withFreeLimb,
   withParts,
   withPlay,
+  writeLink,
 } from '@/core/recipe';
 import { sayBesides, sayLimbs, sayPolicy } from '@/words';
-import { Choice, issuesAt, Trouble, useSpeech, useUndo } from '../base';
+import { Choice, issuesAt, toast, Trouble, useSpeech, useUndo } from '../base';
 import { AsPhrase } from './as-phrase';
 import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
 import { AddChange, ChangesPhrase } from './changes-phrase';
+import type { PlacementRange } from './change-place';
 import { KitPhrase, sayReplaced } from './kit-phrase';
 import { LineField } from './line-field';
 import { OverPhrase } from './over-phrase';
@@ -68,6 +71,15 @@ export function SentenceEditor({
     if (first) onChange(withParts([first, ...others]), about);
   }
 
+  /** Puts a change into the other parts that have not got it. */
+  function changeOthers(change: Change) {
+    const text = JSON.stringify(change);
+    const has = (part: ClosedRecipe) => part.changes.some((one) => JSON.stringify(one) === text);
+    const without = partsOf(latest.current).filter((part) => !has(part.recipe)).length;
+    setParts((part) => (has(part) ? part : { ...part, changes: [...part.changes, change] }));
+    toast.success(say.t('screen.bench.inOtherParts', { count: without }));
+  }
+
   return (
     <section aria-label={say.t('screen.bench.exerciseCapital')} className="sentence flex flex-col">
       {several && (
@@ -88,14 +100,7 @@ export function SentenceEditor({
             : onChange(next, about)
         }
         onAmend={(was) => setParts((part, at) => (at === open ? { ...part, ...was } : part))}
-        onChangeAll={
-          several
-            ? (change) =>
-                setParts((part, at) =>
-                  at === open ? part : { ...part, changes: [...part.changes, change] },
-                )
-            : undefined
-        }
+        onChangeAll={several ? changeOthers : undefined}
         onSettle={onSettle}
       >
         {!several && (
@@ -133,6 +138,7 @@ function PartSentence({
   onSettle: () => void;
   children: ReactNode;
 }) {
+  const router = useRouter();
   const { say } = useSpeech();
   const undoable = useUndo();
   const clash = issuesAt(issues, 'clash');
@@ -163,6 +169,11 @@ function PartSentence({
       {sayPolicy(say, recipe.clash)}
     </Choice>
   );
+
+  function vary(index: number, range: PlacementRange) {
+    const query = { r: writeLink(recipe), at: String(index), range: JSON.stringify(range) };
+    router.push(`/variations?${new URLSearchParams(query)}`);
+  }
 
   return (
     <>
@@ -218,6 +229,7 @@ function PartSentence({
             changes={recipe.changes}
             onChange={(changes, about) => onChange({ ...recipe, changes }, about)}
             onAll={onChangeAll}
+            onVary={vary}
           />
           <Trouble issues={issuesAt(issues, 'changes')} />
         </Line>

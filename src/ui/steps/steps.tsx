@@ -15,8 +15,12 @@ import { attemptOrSay, Button, buttonLook, toast, Trouble, useSpeech, useUndo } 
 import { LimbSign, ScoreSheet } from '../marks';
 import { useHear, type Playback } from '../play';
 import {
+  ManyPanel,
+  moveRows,
   PathList,
+  putRows,
   RunBar,
+  useSelection,
   type PathCommand,
   type RowShown,
   type VariationActions,
@@ -125,9 +129,8 @@ function StepDesk({
   const [tempo, setTempo] = useState<Bpm>(bpm(60));
   const { playback, heard, hear } = useHear<number | 'run'>(tempo);
   const [order, setOrder] = useState<readonly number[]>(() => built.map((_, index) => index));
-  const [picked, setPicked] = useState(0);
+  const { active: chosen, rows: chosenRows, choose } = useSelection(order);
   const [compared, setCompared] = useState<number | null>(null);
-  const chosen = order.includes(picked) ? picked : (order[0] ?? null);
   const rows = useMemo(() => voicesOf(built), [built]);
   const points = useMemo(
     () =>
@@ -148,18 +151,26 @@ function StepDesk({
     if (exercise) hear(index, exercise);
   }
 
-  function leaveOut(index: number) {
-    const place = order.indexOf(index);
-    setPicked(order[place + 1] ?? order[place - 1] ?? 0);
-    setOrder((now) => now.filter((one) => one !== index));
-    undoable(say.t('screen.steps.leftOut', { step: nameAt(index) }), () =>
-      setOrder((now) => insert(now, index, place)),
+  /** Leaves rows out, with a way back to the order as it was. */
+  function leaveOut(rows: readonly number[]) {
+    const [first] = rows;
+    if (first === undefined) return;
+    const places = rows.map((index) => order.indexOf(index));
+    const next = order[Math.max(...places) + 1] ?? order[Math.min(...places) - 1];
+    if (next !== undefined) choose(next);
+    setOrder(order.filter((one) => !rows.includes(one)));
+    undoable(say.t('screen.steps.leftOut', { step: nameAt(first), more: rows.length - 1 }), () =>
+      setOrder(order),
     );
   }
 
-  const put = (index: number, to: number) => setOrder((now) => insert(now, index, to));
+  function keepOnly(rows: readonly number[]) {
+    leaveOut(order.filter((one) => !rows.includes(one)));
+  }
 
-  function onCommand(index: number, command: PathCommand) {
+  function onCommand(rows: readonly number[], command: PathCommand) {
+    const index = chosen !== null && rows.includes(chosen) ? chosen : rows[0];
+    if (index === undefined) return;
     const place = order.indexOf(index);
     switch (command.kind) {
       case 'hear':
@@ -167,19 +178,19 @@ function StepDesk({
       case 'open':
         return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
       case 'drop':
-        return leaveOut(index);
+        return leaveOut(rows);
       case 'compare':
         return setCompared(compared === index ? null : index);
       case 'first':
-        return put(index, 0);
+        return setOrder(putRows(order, rows, order[0] ?? index));
       case 'last':
-        return put(index, order.length - 1);
+        return setOrder(putRows(order, rows, order.at(-1) ?? index));
       case 'stop':
-        return setOrder(order.slice(0, place + 1));
+        return leaveOut(order.slice(place + 1));
       case 'move':
-        return put(index, place + command.by);
+        return setOrder(moveRows(order, rows, command.by));
       case 'put':
-        return put(index, order.indexOf(command.onto));
+        return setOrder(putRows(order, rows, command.onto));
     }
   }
 
@@ -208,14 +219,23 @@ function StepDesk({
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_28rem] border-t border-line">
         <div className="flex min-h-0 min-w-0 flex-col">
           <PathList
-            {...{ order, rowOf, rows, chosen, compared, onCommand }}
+            {...{ order, rowOf, rows, compared, onCommand }}
+            active={chosen}
+            chosen={chosenRows}
             count={order.length}
             hardest={Math.max(...points, 1)}
             lanesBars={Math.min(2, Math.max(...built.map((one) => one.exercise?.bars ?? 1)))}
-            onChoose={setPicked}
+            onChoose={choose}
           />
         </div>
         <aside className="flex min-w-0 flex-col gap-3 overflow-y-auto border-l border-line p-3">
+          {chosenRows.length > 1 && (
+            <ManyPanel
+              count={chosenRows.length}
+              onDrop={() => leaveOut(chosenRows)}
+              onOnly={() => keepOnly(chosenRows)}
+            />
+          )}
           {chosen !== null && (
             <StepPanel {...{ playback, tempo }} step={built[chosen]}>
               <Button onClick={() => hearStep(chosen)} aria-pressed={heard === chosen}>
@@ -229,12 +249,12 @@ function StepDesk({
               >
                 {say.t('screen.common.toTheBenchCapital')}
               </Link>
-              <Button onClick={() => leaveOut(chosen)}>
+              <Button onClick={() => leaveOut([chosen])}>
                 {say.t('screen.steps.leaveOutCapital')}
               </Button>
               <Button
                 aria-pressed={compared === chosen}
-                onClick={() => onCommand(chosen, { kind: 'compare' })}
+                onClick={() => onCommand([chosen], { kind: 'compare' })}
               >
                 {say.t('screen.common.compare')}
               </Button>
@@ -252,6 +272,7 @@ function StepDesk({
         heard={heard === 'run'}
         onHear={(run) => hear('run', run)}
         from={chosen}
+        part={chosenRows}
         nameOf={(index, nth) => `${nth + 1}. ${nameAt(index)}`}
         send={actions.send}
         runName={say.t('screen.steps.stepsAsARun')}
@@ -260,13 +281,6 @@ function StepDesk({
       />
     </>
   );
-}
-
-/** The order with a step at a place, wherever it was before. */
-function insert(order: readonly number[], index: number, to: number): readonly number[] {
-  const next = order.filter((one) => one !== index);
-  next.splice(Math.max(0, Math.min(next.length, to)), 0, index);
-  return next;
 }
 
 function voicesOf(built: readonly Built[]): readonly VoiceId[] {

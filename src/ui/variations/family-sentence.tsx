@@ -20,6 +20,7 @@ import { VersionNote } from '../library';
 import { ManyChoice } from './many-choice';
 import { RangeEditor } from './range-editor';
 import { usePhraseOptions } from './phrase-options';
+import { ValueEditor } from './value-editor';
 
 type Value = PhraseValue;
 
@@ -168,7 +169,17 @@ function Phrase({
               onChange={(next) => replace(nth, next)}
             />
           ) : (
-            <span>{sayValue(say, value, place)}</span>
+            <ValueEditor
+              value={value}
+              place={place}
+              base={family.base}
+              onChange={(next) => replace(nth, next)}
+              onAnother={() =>
+                onChange(setValues(family, place, values.toSpliced(nth + 1, 0, value)))
+              }
+            >
+              {sayValue(say, value, place)}
+            </ValueEditor>
           )}
           <Version value={value} place={place} onUpdate={(next) => replace(nth, next)} />
           {(values.length > 1 || isRange(value) || canBeEmpty(place)) && (
@@ -197,9 +208,9 @@ function Phrase({
         placeholder={options.placeholder}
         offer={options.offer}
         className="phrase-add"
-        onToggle={(id) => {
-          const value = options.valueOf(id);
-          if (value !== undefined) onChange(toggleValue(family, place, value));
+        onToggle={(ids) => {
+          const picked = ids.flatMap((id) => options.valueOf(id) ?? []);
+          onChange(picked.reduce((now, value) => toggleValue(now, place, value), family));
         }}
       >
         {empty ? `+ ${add}` : say.t('screen.variations.addAlso')}

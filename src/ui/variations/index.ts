@@ -1,5 +1,8 @@
+export { ManyPanel } from './many-panel';
 export { PathList } from './path-list';
 export { RunBar } from './run-bar';
+export { moveRows, putRows } from './selection';
+export { useSelection } from './use-selection';
 export { Variations } from './variations';
 export type { PathCommand } from './path-list';
 export type { RowShown } from './path-row';

@@ -2,11 +2,11 @@
 
 import { Command } from 'cmdk';
 import { Popover } from 'radix-ui';
-import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
 import { type Option, OptionItem, Pop, rankOption, useSpeech } from '../base';
 
 /** A phrase that takes several values: a list that stays open while they are ticked. What is typed and
- * is none of them is offered, where it can be read. */
+ * is none of them is offered, where it can be read; a list, parted as the sentence shows it, or by lines, is taken whole. */
 export function ManyChoice({
   label,
   options,
@@ -20,7 +20,8 @@ export function ManyChoice({
   label: string;
   options: readonly Option<string>[];
   chosen: ReadonlySet<string>;
-  onToggle: (value: string) => void;
+  /** Several at once, where a list was typed. */
+  onToggle: (values: readonly string[]) => void;
   offer?: (text: string) => readonly Option<string>[];
   placeholder?: string;
   children: ReactNode;
@@ -30,7 +31,26 @@ export function ManyChoice({
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
   const typed = query.trim();
-  const offered = typed === '' ? [] : (offer?.(query) ?? []);
+  const list = listOf(typed);
+  const found = list.map((text) => findOption(text));
+  const missing = list[found.indexOf(undefined)];
+  const offered = typed === '' || list.length > 1 ? [] : (offer?.(query) ?? []);
+
+  /** The option that a text of a list names, or makes. */
+  function findOption(text: string): Option<string> | undefined {
+    const exact = options.find((one) => one.text.toLowerCase() === text.toLowerCase());
+    return exact ?? offer?.(text)[0];
+  }
+
+  function onPaste(event: ClipboardEvent) {
+    const lines = event.clipboardData
+      .getData('text')
+      .trim()
+      .split(/\s*\n\s*/);
+    if (lines.length < 2) return;
+    event.preventDefault();
+    setQuery([query, lines.join(' / ')].filter(Boolean).join(' / '));
+  }
 
   function show(next: boolean, text = '') {
     setOpen(next);
@@ -55,13 +75,30 @@ export function ManyChoice({
           <Command.Input
             value={query}
             onValueChange={setQuery}
+            onPaste={onPaste}
             placeholder={placeholder ?? label}
             className="w-full border-b border-line px-3 py-2 outline-none"
           />
           <Command.List className="max-h-80 overflow-y-auto p-1">
             <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-              {say.t('screen.common.noMatch')}
+              {missing === undefined || list.length < 2
+                ? say.t('screen.common.noMatch')
+                : say.t('screen.variations.cannotBeRead', { text: missing })}
             </Command.Empty>
+            {list.length > 1 && missing === undefined && (
+              <OptionItem
+                option={{
+                  value: typed,
+                  text: say.t('screen.variations.allOfTheList', { count: list.length }),
+                }}
+                on={false}
+                found={query}
+                onSelect={() => {
+                  setQuery('');
+                  onToggle(found.flatMap((one) => one?.value ?? []));
+                }}
+              />
+            )}
             {[...offered, ...options].map((one) => (
               <OptionItem
                 key={one.value}
@@ -70,7 +107,7 @@ export function ManyChoice({
                 found={offered.includes(one) ? query : null}
                 onSelect={(value) => {
                   setQuery('');
-                  onToggle(value);
+                  onToggle([value]);
                 }}
               />
             ))}
@@ -79,4 +116,9 @@ export function ManyChoice({
       </Pop>
     </Popover.Root>
   );
+}
+
+/** The texts of a list. @example listOf('RLRR / LRLL') // => two */
+function listOf(typed: string): readonly string[] {
+  return typed.split(/\s+\/\s+/).filter(Boolean);
 }

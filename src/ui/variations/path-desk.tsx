@@ -15,10 +15,13 @@ import { MemberPanel } from './member-panel';
 import { PathList, type PathCommand } from './path-list';
 import type { RowShown } from './path-row';
 import { RunBar } from './run-bar';
+import { ManyPanel } from './many-panel';
+import { moveRows, putRows } from './selection';
 import { MOST_DECIDED, useDecisions } from './use-decisions';
 import type { EditFamily } from './use-family';
 import type { FamilyWork } from './use-family-work';
 import type { Members, Standing } from './use-members';
+import { useSelection } from './use-selection';
 import type { VariationActions } from './variation-actions';
 
 /** Which members are listed. */
@@ -57,10 +60,9 @@ export function PathDesk({
   const router = useRouter();
   const { playback, heard, hear } = useHear<number | 'run'>(tempo);
   const { say } = useSpeech();
-  const [picked, setPicked] = useState<number | null>(null);
+  const { active: chosen, rows: chosenRows, choose } = useSelection(order);
   const [compared, setCompared] = useState<number | null>(null);
   const { keyOf, recipeOf, exerciseOf } = members;
-  const chosen = picked !== null && order.includes(picked) ? picked : (order[0] ?? null);
   const byIndex = useMemo(
     () => new Map(standing.path.map((one) => [one.index, one])),
     [standing.path],
@@ -79,7 +81,7 @@ export function PathDesk({
     [standing.candidates, members],
   );
 
-  const { drop, keep, put, pin, stopHere, keepOnly, keepAll } = useDecisions({
+  const { drop, keep, arrange, pin, stopHere, keepOnly, keepAll } = useDecisions({
     opened,
     keyOf,
     order,
@@ -92,36 +94,39 @@ export function PathDesk({
     if (exercise) hear(index, exercise);
   }
 
-  function leave(index: number) {
-    const place = order.indexOf(index);
-    setPicked(order[place + 1] ?? order[place - 1] ?? null);
-    drop(index);
+  function leave(rows: readonly number[]) {
+    const places = rows.map((index) => order.indexOf(index));
+    const next = order[Math.max(...places) + 1] ?? order[Math.min(...places) - 1];
+    if (next !== undefined) choose(next);
+    drop(rows);
   }
 
-  function onCommand(index: number, command: PathCommand) {
+  function onCommand(rows: readonly number[], command: PathCommand) {
+    const index = chosen !== null && rows.includes(chosen) ? chosen : rows[0];
+    if (index === undefined) return;
     switch (command.kind) {
       case 'hear':
         return hearMember(index);
       case 'open':
         return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
       case 'drop':
-        return leave(index);
+        return leave(rows);
       case 'compare':
         return setCompared(compared === index ? null : index);
       case 'first':
       case 'last':
-        return pin(index, command.kind);
+        return pin(rows, command.kind);
       case 'stop':
         return stopHere(index);
       case 'move':
-        return put(index, order.indexOf(index) + command.by);
+        return arrange(moveRows(order, rows, command.by));
       case 'put':
-        return put(index, order.indexOf(command.onto));
+        return arrange(putRows(order, rows, command.onto));
     }
   }
 
   const pinOf = (key: string) =>
-    family.first === key ? 'first' : family.last === key ? 'last' : null;
+    family.first.includes(key) ? 'first' : family.last.includes(key) ? 'last' : null;
 
   const places = useMemo(() => new Map(order.map((index, place) => [index, place + 1])), [order]);
 
@@ -166,13 +171,16 @@ export function PathDesk({
               rows={standing.rows}
               hardest={standing.hardest}
               lanesBars={Math.min(2, standing.longest)}
-              chosen={chosen}
+              active={chosen}
+              chosen={chosenRows}
               compared={compared}
-              onChoose={setPicked}
+              onChoose={choose}
               onCommand={onCommand}
             />
           )}
-          {view === 'out' && <LeftOut opened={opened} out={standing.out} onKeep={keep} />}
+          {view === 'out' && (
+            <LeftOut opened={opened} out={standing.out} onKeep={(index) => keep([index])} />
+          )}
           {view === 'impossible' && (
             <CannotBePlayed opened={opened} played={work.played} impossible={work.impossible} />
           )}
@@ -186,6 +194,14 @@ export function PathDesk({
           )}
         </div>
         <aside className="flex min-w-0 flex-col gap-4 overflow-y-auto border-l border-line p-3">
+          {chosenRows.length > 1 && (
+            <ManyPanel
+              count={chosenRows.length}
+              onDrop={() => leave(chosenRows)}
+              onOnly={() => keepOnly(chosenRows)}
+              onPin={(end) => pin(chosenRows, end)}
+            />
+          )}
           {chosen !== null && (
             <MemberPanel
               {...{ opened, members, compared, playback }}
@@ -196,8 +212,8 @@ export function PathDesk({
               onHear={hearMember}
               stands={pinOf(keyOf(chosen))}
               stops={family.stop === keyOf(chosen)}
-              onDrop={() => leave(chosen)}
-              onPin={(end) => pin(chosen, end)}
+              onDrop={() => leave([chosen])}
+              onPin={(end) => pin([chosen], end)}
               onStop={() => stopHere(chosen)}
               onCompare={setCompared}
             />
@@ -221,6 +237,7 @@ export function PathDesk({
         send={actions.send}
         order={sent}
         from={chosen}
+        part={chosenRows}
         nameOf={nameOf}
         runName={name.trim() || say.t('screen.variations.variationsAsARun')}
       >

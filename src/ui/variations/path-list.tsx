@@ -6,6 +6,7 @@ import type { VoiceId } from '@/core/kit';
 import { DragGround, useSpeech } from '../base';
 import { miniHeight } from '../marks';
 import { PathRow, type RowShown } from './path-row';
+import type { ChooseWay } from './selection';
 
 /** What keys and the mouse do to a member. */
 export type PathCommand =
@@ -26,8 +27,8 @@ const KEYS: Readonly<Record<string, PathCommand>> = {
 
 const PAGE = 8;
 
-/** The family as a path. One row is chosen; keys move through it and decide. Only the rows in sight are
- * drawn. */
+/** The family as a path. One row is chosen, or several (Shift, Ctrl); keys move through it and decide. Only
+ * the rows in sight are drawn. */
 export function PathList({
   count,
   order,
@@ -35,6 +36,7 @@ export function PathList({
   rows,
   hardest,
   lanesBars,
+  active,
   chosen,
   compared,
   onChoose,
@@ -47,10 +49,14 @@ export function PathList({
   rows: readonly VoiceId[];
   hardest: number;
   lanesBars: number;
-  chosen: number | null;
+  /** The row that keys start from. */
+  active: number | null;
+  /** All that are chosen. */
+  chosen: readonly number[];
   compared: number | null;
-  onChoose: (index: number) => void;
-  onCommand: (index: number, command: PathCommand) => void;
+  onChoose: (index: number, way: ChooseWay) => void;
+  /** What is done to one row alone is done to the first of them. */
+  onCommand: (rows: readonly number[], command: PathCommand) => void;
 }) {
   const { say } = useSpeech();
   const scroller = useRef<HTMLDivElement>(null);
@@ -63,7 +69,7 @@ export function PathList({
     estimateSize: () => height,
     overscan: 6,
   });
-  const place = chosen === null ? -1 : order.indexOf(chosen);
+  const place = active === null ? -1 : order.indexOf(active);
 
   useEffect(() => virtual.measure(), [virtual, height]);
   useEffect(() => {
@@ -82,13 +88,20 @@ export function PathList({
     const step = steps[event.key];
     if (step !== undefined) {
       event.preventDefault();
-      if (event.altKey && chosen !== null) return onCommand(chosen, { kind: 'move', by: step });
+      if (event.altKey && chosen.length > 0) return onCommand(chosen, { kind: 'move', by: step });
       const next = order[Math.max(0, Math.min(count - 1, Math.max(0, place) + step))];
-      if (next !== undefined) onChoose(place < 0 ? (order[0] ?? next) : next);
-      return;
+      if (next === undefined) return;
+      return onChoose(place < 0 ? (order[0] ?? next) : next, event.shiftKey ? 'through' : 'alone');
+    }
+    if (event.key === 'a' && (event.ctrlKey || event.metaKey)) {
+      event.preventDefault();
+      const [first, last] = [order[0], order.at(-1)];
+      if (first === undefined || last === undefined) return;
+      onChoose(first, 'alone');
+      return onChoose(last, 'through');
     }
     const pressed = event.ctrlKey || event.metaKey || event.altKey ? undefined : KEYS[event.key];
-    if (!pressed || chosen === null) return;
+    if (!pressed || active === null) return;
     event.preventDefault();
     event.stopPropagation();
     onCommand(chosen, pressed);
@@ -99,19 +112,27 @@ export function PathList({
   useEffect(() => {
     command.current = onCommand;
   });
-  const open = useCallback((index: number) => command.current(index, { kind: 'open' }), []);
-  const drop = (index: string, onto: string) =>
-    onCommand(Number(index), { kind: 'put', onto: Number(onto) });
+  const choose = useRef(onChoose);
+  useEffect(() => {
+    choose.current = onChoose;
+  });
+  const take = useCallback((index: number, way: ChooseWay) => choose.current(index, way), []);
+  const open = useCallback((index: number) => command.current([index], { kind: 'open' }), []);
+  const drop = (dragged: string, onto: string) => {
+    const index = Number(dragged);
+    onCommand(chosen.includes(index) ? chosen : [index], { kind: 'put', onto: Number(onto) });
+  };
 
   return (
     <DragGround onDrop={drop}>
       <div
         ref={scroller}
         role="listbox"
+        aria-multiselectable
         tabIndex={0}
         aria-label={say.t('screen.variations.path')}
-        aria-activedescendant={chosen === null ? undefined : `member-${chosen}`}
-        aria-keyshortcuts="Space Enter D C F L S Alt+ArrowUp Alt+ArrowDown"
+        aria-activedescendant={active === null ? undefined : `member-${active}`}
+        aria-keyshortcuts="Space Enter D C F L S Control+A Shift+ArrowUp Shift+ArrowDown Alt+ArrowUp Alt+ArrowDown"
         className="min-h-0 flex-1 overflow-y-auto focus-visible:-outline-offset-2"
         onKeyDown={onKeyDown}
       >
@@ -125,11 +146,12 @@ export function PathList({
                 rows={rows}
                 hardest={hardest}
                 lanesBars={lanesBars}
-                chosen={row.index === chosen}
+                chosen={chosen.includes(row.index)}
+                active={row.index === active}
                 compared={row.index === compared}
                 top={item.start}
                 height={item.size}
-                onChoose={onChoose}
+                onChoose={take}
                 onOpen={open}
               />
             );

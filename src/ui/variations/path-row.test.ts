@@ -8,7 +8,15 @@ const ROW = {
 } as const;
 const nothing = () => undefined;
 const PROPS = {
-  ...{ row: ROW, rows: [], hardest: 4, lanesBars: 1, chosen: false, compared: false },
+  ...{
+    row: ROW,
+    rows: [],
+    hardest: 4,
+    lanesBars: 1,
+    chosen: false,
+    active: false,
+    compared: false,
+  },
   ...{ top: 58, height: 58, onChoose: nothing, onOpen: nothing, onDrag: nothing },
 };
 

@@ -7,6 +7,7 @@ import type { VoiceId } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { useDragged, useSpeech } from '../base';
 import { MiniLanes } from '../marks';
+import type { ChooseWay } from './selection';
 
 export interface RowShown {
   readonly index: number;
@@ -36,11 +37,13 @@ interface RowProps {
   /** Bars that the lanes have room for. */
   lanesBars: number;
   chosen: boolean;
+  /** Whether keys start from it, where several are chosen. */
+  active: boolean;
   compared: boolean;
   /** Of the row in its list, in pixels. */
   top: number;
   height: number;
-  onChoose: (index: number) => void;
+  onChoose: (index: number, way: ChooseWay) => void;
   onOpen: (index: number) => void;
 }
 
@@ -65,6 +68,7 @@ function Row({
   hardest,
   lanesBars,
   chosen,
+  active,
   compared,
   top,
   height,
@@ -84,11 +88,14 @@ function Row({
       data-member={index}
       {...grip}
       style={{ ...style, top, height }}
-      onClick={() => onChoose(index)}
+      onClick={({ shiftKey, ctrlKey, metaKey }) =>
+        onChoose(index, shiftKey ? 'through' : ctrlKey || metaKey ? 'besides' : 'alone')
+      }
       onDoubleClick={() => onOpen(index)}
       className={clsx(
-        'absolute left-0 flex w-full touch-manipulation items-center gap-3 border-b border-faint px-3',
-        chosen ? 'bg-sheet outline-2 -outline-offset-2 outline-warm' : 'hover:bg-sheet',
+        'absolute left-0 flex w-full touch-manipulation items-center gap-3 border-b border-faint px-3 select-none',
+        active && 'outline-2 -outline-offset-2 outline-warm',
+        chosen ? (active ? 'bg-sheet' : 'bg-warm-wash') : 'hover:bg-sheet',
         row.beyond && 'opacity-40',
         over && 'bg-warm-wash',
         dragged && 'bg-sheet opacity-80',

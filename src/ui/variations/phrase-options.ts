@@ -16,18 +16,9 @@ import { INTERPRETATION_STARTS, startOf, type ClosedRecipe } from '@/core/recipe
 import { looksSticking, parsePhrase, typedSticking } from '@/core/sticking';
 import { parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
-import {
-  type Say,
-  sayChange,
-  sayFeel,
-  sayLanes,
-  sayMaterial,
-  sayOffer,
-  sayPolicy,
-  sayStart,
-} from '@/words';
+import { type Say, sayFeel, sayLanes, sayMaterial, sayOffer, sayPolicy, sayStart } from '@/words';
 import { useMaterials } from '../library';
-import { CHANGE_STARTS, LEVEL_WORDS } from '../sentence';
+import { changeOptions, CHANGE_STARTS, LEVEL_WORDS } from '../sentence';
 
 type Value = PhraseValue;
 
@@ -69,7 +60,7 @@ export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOpti
       case 'as':
         return asOptions(say, rules);
       case 'change':
-        return changeOptions(say, base);
+        return changeValues(say, base);
       case 'feel':
         return feelOptions(say);
       case 'clash':
@@ -196,7 +187,7 @@ function asOptions(say: Say, rules: readonly Material<'rules'>[]): PhraseOptions
   return { all: [...own, ...starts], idOf: written, valueOf: readWritten };
 }
 
-function changeOptions(say: Say, base: ClosedRecipe): PhraseOptions {
+function changeValues(say: Say, base: ClosedRecipe): PhraseOptions {
   const one = (change: ChangeValue extends { change: infer C } ? C : never): ChangeValue => ({
     kind: 'one',
     change,
@@ -206,10 +197,10 @@ function changeOptions(say: Say, base: ClosedRecipe): PhraseOptions {
     text: sayOffer(say, offer),
     hint: say.t('screen.variations.range'),
   }));
-  const singles = CHANGE_STARTS.map((change) => ({
-    value: written(one(change)),
-    text: sayChange(say, change),
-  }));
+  const singles = changeOptions(say).flatMap((option, nth) => {
+    const change = CHANGE_STARTS[nth];
+    return change ? [{ ...option, value: written(one(change)) }] : [];
+  });
   return {
     all: [
       {

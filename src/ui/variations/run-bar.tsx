@@ -29,6 +29,7 @@ const BARS = [1, 2, 4, 8] as const;
 export function RunBar({
   order,
   from,
+  part = [],
   nameOf,
   recipeOf,
   tempo,
@@ -45,6 +46,8 @@ export function RunBar({
   order: readonly number[];
   /** Where a run begins. */
   from: number | null;
+  /** What is chosen; several of them are heard by themselves, round and round. */
+  part?: readonly number[];
   /** @param nth place in the order, from 0 */
   nameOf: (index: number, nth: number) => string;
   recipeOf: (index: number) => ClosedRecipe;
@@ -70,7 +73,8 @@ export function RunBar({
   const [first] = order;
   const firstRecipe = first === undefined ? null : recipeOf(first);
   const firstExercise = useMemo(() => firstRecipe && expand(firstRecipe), [firstRecipe]);
-  const start = Math.max(0, from === null ? 0 : order.indexOf(from));
+  const several = part.length > 1;
+  const start = Math.max(0, order.indexOf(several ? (part[0] ?? 0) : (from ?? 0)));
 
   function partOf(all: readonly number[], from: number) {
     return all.map((index, nth) => ({
@@ -83,15 +87,16 @@ export function RunBar({
     partOf(all, 0).map(({ name: says, recipe }) => ({ says, recipe }));
 
   function hearRun() {
-    const part = partOf(order.slice(start, start + MOST_OF_A_RUN), start);
-    const run = runOf(part, bars);
+    const heardRows = several ? part : order.slice(start);
+    const members = partOf(heardRows.slice(0, MOST_OF_A_RUN), start);
+    const run = runOf(members, bars);
     const made = run && expand(run);
     if (!made) return;
     if (!made.ok) {
       toastIssues(made.issues);
       return;
     }
-    const recipes = part.map((one) => one.recipe);
+    const recipes = members.map((one) => one.recipe);
     const at = tempoFor(made.value.meter, tempo);
     const whole = made.value;
     const found = runSeams(whole, recipes, at, start + 1);
@@ -140,7 +145,9 @@ export function RunBar({
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <Button look="main" onClick={hearRun}>
           {heard ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
-          {heard ? say.t('screen.common.stopCapital') : say.t('screen.variations.hearAsARun')}
+          {heard
+            ? say.t('screen.common.stopCapital')
+            : say.t('screen.variations.hearAsARun', { chosen: several ? part.length : 0 })}
         </Button>
         <select
           aria-label={say.t('screen.variations.barsOfEach')}

@@ -31,40 +31,52 @@ export function useDecisions({
     return true;
   }
 
-  function keep(index: number) {
-    const key = keyOf(index);
+  function keep(rows: readonly number[]) {
+    const keys = rows.map(keyOf);
     edit(({ dropped, kept }) => ({
-      dropped: dropped.filter((one) => one !== key),
-      kept: kept && !kept.includes(key) ? [...kept, key] : kept,
+      dropped: dropped.filter((one) => !keys.includes(one)),
+      kept: kept && [...kept, ...keys.filter((one) => !kept.includes(one))],
     }));
   }
 
-  function drop(index: number) {
-    const key = keyOf(index);
-    if (!family.kept && refuse(family.dropped.length + 1)) return;
+  function drop(rows: readonly number[]) {
+    const [first] = rows;
+    const keys = rows.map(keyOf);
+    if (first === undefined) return;
+    if (!family.kept && refuse(family.dropped.length + keys.length)) return;
     edit(({ kept, dropped }) =>
-      kept ? { kept: kept.filter((one) => one !== key) } : { dropped: [...dropped, key] },
+      kept
+        ? { kept: kept.filter((one) => !keys.includes(one)) }
+        : { dropped: [...dropped, ...keys] },
     );
     undoable(
       say.t('screen.variations.dropped', {
-        member: sayMember(say, opened, memberAt(opened, index)),
+        member: sayMember(say, opened, memberAt(opened, first)),
+        more: rows.length - 1,
       }),
-      () => keep(index),
+      () => keep(rows),
     );
   }
 
-  /** Moves a member to a place of the path, which is the teacher’s own from then on. */
-  function put(index: number, to: number) {
-    const next = order.filter((one) => one !== index);
-    next.splice(Math.max(0, Math.min(next.length, to)), 0, index);
+  /** Gives the path another order, which is the teacher’s own from then on. */
+  function arrange(next: readonly number[]) {
     const moved = next.some((one, place) => one !== order[place]);
     if (moved && !refuse(next.length)) edit({ order: next.map(keyOf) });
   }
 
-  function pin(index: number, end: 'first' | 'last') {
-    const key = keyOf(index);
-    if (family.order !== null) put(index, end === 'first' ? 0 : order.length - 1);
-    edit((family) => ({ [end]: family[end] === key ? null : key }));
+  /** Pins rows to an end, after those that are there; all of them off it, where all are. */
+  function pin(rows: readonly number[], end: 'first' | 'last') {
+    const keys = rows.map(keyOf);
+    const off = keys.every((key) => family[end].includes(key));
+    const other = end === 'first' ? 'last' : 'first';
+    const without = (all: readonly string[]) => all.filter((key) => !keys.includes(key));
+    const there = without(family[end]);
+    const pinned = off ? there : end === 'first' ? [...there, ...keys] : [...keys, ...there];
+    edit((family) => ({
+      [end]: pinned,
+      [other]: without(family[other]),
+      ...(family.order !== null && !off && { order: atEnds(order.map(keyOf), pinned, end) }),
+    }));
   }
 
   function stopHere(index: number) {
@@ -78,5 +90,15 @@ export function useDecisions({
 
   const keepAll = () => edit({ kept: null, dropped: [] });
 
-  return { drop, keep, put, pin, stopHere, keepOnly, keepAll };
+  return { drop, keep, arrange, pin, stopHere, keepOnly, keepAll };
+}
+
+/** An order made by hand, with what is pinned at its end. */
+function atEnds(
+  order: readonly string[],
+  pinned: readonly string[],
+  end: 'first' | 'last',
+): readonly string[] {
+  const rest = order.filter((key) => !pinned.includes(key));
+  return end === 'first' ? [...pinned, ...rest] : [...rest, ...pinned];
 }

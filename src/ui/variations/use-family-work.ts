@@ -30,8 +30,8 @@ export type { ShownMember };
 
 interface OrderAsk {
   readonly members: readonly number[];
-  readonly first: number | null;
-  readonly last: number | null;
+  readonly first: readonly number[];
+  readonly last: readonly number[];
   readonly own: readonly number[] | null;
 }
 

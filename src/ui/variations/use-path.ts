@@ -1,7 +1,13 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import type { Family } from '@/core/family';
+import {
+  axisAt,
+  orderAsWritten,
+  standsAsWritten,
+  type Family,
+  type OpenedFamily,
+} from '@/core/family';
 import type { FamilyWork } from './use-family-work';
 import type { Members, Standing } from './use-members';
 
@@ -10,23 +16,25 @@ import type { Members, Standing } from './use-members';
 export function usePath(
   work: FamilyWork,
   { path }: Standing,
-  { first, last, order, written = false }: Family,
+  family: Family,
+  opened: OpenedFamily | null,
   { keyOf }: Members,
 ): { readonly order: readonly number[]; readonly waiting: boolean } {
   const { state, order: ask } = work;
+  const { first, last, order } = family;
   const wanted = useMemo(() => {
     const byKey = new Map(path.map(({ index }) => [keyOf(index), index]));
     return {
       members: path.map((one) => one.index),
-      first: first === null ? null : (byKey.get(first) ?? null),
-      last: last === null ? null : (byKey.get(last) ?? null),
+      first: first.flatMap((key) => byKey.get(key) ?? []),
+      last: last.flatMap((key) => byKey.get(key) ?? []),
       own: order?.flatMap((key) => byKey.get(key) ?? []) ?? null,
     };
   }, [path, first, last, order, keyOf]);
   const [made, setMade] = useState<{ of: object; order: readonly number[] } | null>(null);
   const done = state === 'done';
-  /** What the teacher ordered by hand goes before either order. */
-  const asWritten = written && order === null;
+  const asWritten = standsAsWritten(family);
+  const passes = axisAt(family.axes, family.passes);
 
   useEffect(() => {
     if (!done || asWritten) return;
@@ -41,7 +49,12 @@ export function usePath(
 
   const fresh = made?.of === wanted;
   const shown = useMemo(() => {
-    if (asWritten) return pinned(wanted);
+    if (asWritten && opened) {
+      const ends = new Set([...wanted.first, ...wanted.last]);
+      const between = wanted.members.filter((index) => !ends.has(index));
+      const last = wanted.last.filter((index) => !wanted.first.includes(index));
+      return [...wanted.first, ...orderAsWritten(opened, between, passes), ...last];
+    }
     if (made && fresh) return made.order;
     const points = new Map(path.map((one) => [one.index, one.points]));
     const before = (made?.order ?? []).filter((index) => points.has(index));
@@ -50,24 +63,6 @@ export function usePath(
       .filter((index) => !known.has(index))
       .sort((a, b) => (points.get(a) ?? 0) - (points.get(b) ?? 0));
     return [...before, ...rest];
-  }, [made, fresh, path, wanted, asWritten]);
+  }, [made, fresh, path, wanted, asWritten, opened, passes]);
   return { order: shown, waiting: done && !fresh && !asWritten };
-}
-
-/** In the order of their values, but for what stands at the ends. */
-function pinned({
-  members,
-  first,
-  last,
-}: {
-  members: readonly number[];
-  first: number | null;
-  last: number | null;
-}): readonly number[] {
-  const between = members.filter((one) => one !== first && one !== last).sort((a, b) => a - b);
-  return [
-    ...(first === null ? [] : [first]),
-    ...between,
-    ...(last === null || last === first ? [] : [last]),
-  ];
 }

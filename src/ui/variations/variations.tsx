@@ -2,7 +2,14 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { openFamily, type Family } from '@/core/family';
+import {
+  axisAt,
+  openFamily,
+  standsAsWritten,
+  type Axis,
+  type AxisPlace,
+  type Family,
+} from '@/core/family';
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { blankRecipe } from '@/core/recipe';
@@ -70,8 +77,9 @@ function FamilyDesk({
   const work = useFamilyWork(made.ok ? family : NOTHING_TO_DO, useSettled(tempo));
   const members = useMembers(opened, practised);
   const standing = useStanding(work, family, members);
-  const path = usePath(work, standing, family, members);
+  const path = usePath(work, standing, family, opened, members);
 
+  const asWritten = standsAsWritten(family);
   const anywhere = { enableOnFormTags: true, preventDefault: true } as const;
   useHotkeys('mod+z', () => dispatch({ kind: 'undo' }), anywhere);
   useHotkeys('mod+shift+z, mod+y', () => dispatch({ kind: 'redo' }), anywhere);
@@ -130,8 +138,8 @@ function FamilyDesk({
             {family.order === null ? (
               <Button
                 look="quiet"
-                aria-pressed={family.written === true}
-                onClick={() => edit({ written: !family.written })}
+                aria-pressed={asWritten}
+                onClick={() => edit({ written: !asWritten })}
               >
                 {say.t('screen.variations.asWritten')}
               </Button>
@@ -139,6 +147,21 @@ function FamilyDesk({
               <Button look="quiet" onClick={() => edit({ order: null })}>
                 {say.t('screen.variations.sortAgain')}
               </Button>
+            )}
+            {asWritten && axes.length > 1 && opened && (
+              <select
+                aria-label={say.t('screen.variations.passes')}
+                className="rounded-sm border border-line bg-sheet px-1.5 py-0.5"
+                value={axisAt(axes, family.passes)}
+                onChange={(event) => edit({ passes: placeOf(axes[Number(event.target.value)]) })}
+              >
+                <option value={-1}>{say.t('screen.variations.straightThrough')}</option>
+                {opened.axes.map(({ name }, nth) => (
+                  <option key={nth} value={nth}>
+                    {say.t('screen.variations.passForEach', { at: name.at, nth: name.nth ?? 0 })}
+                  </option>
+                ))}
+              </select>
             )}
             <Progress work={work} waiting={path.waiting} />
           </div>
@@ -153,6 +176,13 @@ function FamilyDesk({
       )}
     </main>
   );
+}
+
+function placeOf(axis: Axis | undefined): AxisPlace | undefined {
+  if (axis === undefined) return undefined;
+  return axis.at === 'over' || axis.at === 'change'
+    ? { at: axis.at, index: axis.index }
+    : { at: axis.at };
 }
 
 /** How long a tempo stays before the members are read at it. */

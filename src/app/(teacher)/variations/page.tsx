@@ -1,4 +1,4 @@
-import { familyOf, readFamily } from '@/core/family';
+import { familyOf, readFamily, type Family } from '@/core/family';
 import type { Issue } from '@/core/issue';
 import { blankRecipe, readLink, unpackLink } from '@/core/recipe';
 import { parseId } from '@/core/studio';
@@ -10,9 +10,24 @@ import { titled } from '../../language';
 
 export const generateMetadata = titled('variations');
 
+/** A family, not yet checked, in which a change runs through what the address says. */
+function ranging(family: Family, at: string, range: string): unknown {
+  const values = parseJson(range);
+  return { ...family, axes: [{ at: 'change', index: Number(at), values: [values] }] };
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return null;
+  }
+}
+
 type Query = Readonly<Record<string, string | string[] | undefined>>;
 
-/** `f` is a saved family, `p` one packed into the address, `n` its name, `r` a recipe to begin with. */
+/** `f` is a saved family, `p` one packed into the address, `n` its name, `r` a recipe to begin with; `range` is
+ * what its change at `at` runs through. */
 export default async function VariationsPage({ searchParams }: { searchParams: Promise<Query> }) {
   const { me } = await teacherVisit();
   const query = await searchParams;
@@ -33,12 +48,17 @@ export default async function VariationsPage({ searchParams }: { searchParams: P
     else issues.push(...read.issues);
   } else if (text('r')) {
     const recipe = readLink(text('r'));
-    if (recipe.ok) draft = { ...draft, family: familyOf(recipe.value) };
-    else issues.push(...recipe.issues);
+    const begun = recipe.ok ? familyOf(recipe.value) : null;
+    const read =
+      begun && text('range') ? readFamily(ranging(begun, text('at'), text('range'))) : null;
+    if (read?.ok) draft = { ...draft, family: read.value };
+    else if (begun) draft = { ...draft, family: begun };
+    if (!recipe.ok) issues.push(...recipe.issues);
+    if (read && !read.ok) issues.push(...read.issues);
   }
   return (
     <Variations
-      key={`${text('f')} ${text('p')} ${text('r')}`}
+      key={`${text('f')} ${text('p')} ${text('r')} ${text('range')}`}
       draft={draft}
       saved={saved}
       families={found(listFamilies(me))}

@@ -3,6 +3,7 @@ export const bench = {
   accentItsLastLeft: 'Accent the last left of cell {place, number}',
   accentsAsMarked: 'accents as marked',
   addPart: '+ part',
+  asAFamily: 'All {count, number} as a family',
   allOfALength: 'chosen for all of a length',
   allRows: 'all rows',
   aNameForANewPartOr: 'A name for a new part, or an exercise',
@@ -140,6 +141,8 @@ export const bench = {
   inAll: 'In all',
   inPlaceOf: 'In place of the {voice} stroke.',
   interpretation: 'Interpretation',
+  inOtherParts:
+    '{count, plural, =0 {The other parts have it already.} one {Put into # other part.} other {Put into # other parts.}}',
   inTheOtherPartsToo: 'In the other parts too',
   itsEnd: 'its end',
   itsLastNote: 'its last note',

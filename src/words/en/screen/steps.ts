@@ -3,7 +3,7 @@ export const steps = {
   earlier: '{stepKind} earlier',
   later: '{stepKind} later',
   leaveOutCapital: 'Leave out',
-  leftOut: 'Left out {step}.',
+  leftOut: '{more, plural, =0 {Left out {step}.} other {Left out {step} and {more, number} more.}}',
   saveAsMyBuildOrder: 'save as my build order',
   savedAsYourBuildOrder: 'Saved as your build order.',
   step: 'Step',
