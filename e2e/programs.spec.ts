@@ -59,11 +59,11 @@ test('ladders of every kind say their rungs', async ({ page }) => {
   await first.getByLabel('Step').press('Enter');
   await expect(first).toContainText('4 rungs: 80 68 56 50');
   for (const [chosen, says] of [
-    ['two-up', '21 rungs: 60 65 70 65 70 75'],
-    ['percent', '12 rungs: 60 63 66 69 73 77 80 84 89 93 98 100'],
-    ['alternate', '14 rungs: 60 70 60 75'],
+    ['two-up', '6 rungs: 80 68 56 68 56 50'],
+    ['percent', '10 rungs: 80 76 72 69 65 62 59 56 53 50'],
+    ['alternate', '14 rungs: 60 80 60 75'],
     ['hold', '7 rungs: 70 for 2 min · 70 for 3 min'],
-    ['list', '4 rungs: 100 80 110 120'],
+    ['list', '1 rung: 70'],
     ['ramp', '1 rung: 60 → 100, +5 every 4 bars'],
   ] as const) {
     await kind.selectOption(chosen);
@@ -133,6 +133,42 @@ test('one ladder is set for several items at once', async ({ page }) => {
   await expect(ladders.nth(0)).toContainText('100 80 110 120');
   await expect(ladders.nth(1)).toContainText('100 80 110 120');
   await expect(ladders.nth(2)).toContainText('50 53 56 59');
+});
+
+test('the ladder of one item is set for all from its own fields', async ({ page }) => {
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  const first = await ladderOf(page, 'Clave against hats');
+  await first.getByLabel('Kind of ladder').selectOption('fixed');
+  await first.getByLabel('Start', { exact: true }).fill('52');
+  await first.getByLabel('Start', { exact: true }).press('Enter');
+  const all = page.getByRole('button', { name: /^Ladder of/ });
+  await first.getByRole('button', { name: /^the same for all/ }).click();
+  for (const ladder of await all.all()) await expect(ladder).toContainText('52');
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'The same ladder' })
+    .getByRole('button', { name: 'Undo' })
+    .click();
+  await expect(all.filter({ hasText: '52' })).toHaveCount(1);
+});
+
+test('a step of a ladder of steps has tempi of its own', async ({ page }) => {
+  await page.getByRole('link', { name: 'Pit grooves' }).click();
+  const first = await ladderOf(page, 'Clave against hats');
+  await first.getByLabel('Kind of ladder').selectOption('stages');
+  const rungs = first.getByRole('list', { name: 'Rungs' });
+  const own = rungs.getByRole('textbox').first();
+  await own.fill('soon');
+  await own.press('Enter');
+  await expect(first.getByRole('alert')).toHaveText('Type a tempo, or two: 60 80.');
+  await own.fill('50 60');
+  await own.press('Enter');
+  await expect(own).toHaveValue('50 → 60');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Ladder of Clave against hats' })).toContainText(
+    'at 50',
+  );
 });
 
 test('items cannot wait for each other in a circle; nothing is lost', async ({ page }) => {

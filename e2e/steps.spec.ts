@@ -12,7 +12,7 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
   await expect(page.getByRole('button', { name: /^Program to send/ })).toHaveText(
     /to program… 1[78]/,
   );
-  await expect(path.getByRole('option').first()).toHaveAccessibleName('1: right hand');
+  await expect(path.getByRole('option').first()).toHaveAccessibleName('1: hi-hat');
 
   for (const kind of [
     'three limbs',
@@ -26,9 +26,7 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
     await page.getByRole('button', { name: `Without ${kind}` }).click();
   }
   await page.getByRole('button', { name: 'pairs of limbs earlier' }).click();
-  await expect(path.getByRole('option').first()).toHaveAccessibleName(
-    '1: right hand and left hand',
-  );
+  await expect(path.getByRole('option').first()).toHaveAccessibleName('1: hi-hat and snare');
   const send = page.getByRole('button', { name: /^Program to send/ });
   await expect(send).toHaveText('to program… 13');
   await page.getByRole('button', { name: 'save as my build order' }).click();
@@ -38,9 +36,7 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
 
   await path.focus();
   await path.press('ArrowDown');
-  await expect(page.getByRole('region', { name: 'Step' })).toContainText(
-    'right hand and right foot',
-  );
+  await expect(page.getByRole('region', { name: 'Step' })).toContainText('hi-hat and bass drum');
   await expect(page.getByRole('list', { name: 'Count' })).toContainText('1 & 2 & 3 & 4 &');
   await path.press('Space');
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
@@ -62,7 +58,9 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
   await send.click();
   await page.keyboard.type('Built up');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/^Sent 2 to Built up\.$/)).toBeVisible();
+  await expect(
+    page.getByText(/^Sent 2 to Built up\. Each waits for the one before it\.$/),
+  ).toBeVisible();
   await page.getByRole('radio', { name: 'rungs of one item' }).click();
   await send.click();
   await page.keyboard.type('One by one');
@@ -70,7 +68,46 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
   const sent = page.getByRole('listitem').filter({ hasText: 'Sent one item to One by one.' });
   await sent.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByLabel('Program name')).toHaveValue('One by one');
-  await expect(page.getByRole('button', { name: /^Ladder of/ })).toContainText(/1\. .* · 2\. /);
+  await expect(page.getByRole('button', { name: /^Ladder of/ })).toContainText(
+    'hi-hat and snare · hi-hat and bass drum',
+  );
+});
+
+test('three of all steps are kept in two acts; a solo is joined part by part', async ({
+  page,
+  teacher,
+}) => {
+  await openBench(page, teacher);
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await page.getByRole('link', { name: 'steps' }).click();
+  const path = page.getByRole('listbox', { name: 'Path' });
+  const send = page.getByRole('button', { name: /^Program to send/ });
+  await path
+    .getByRole('option')
+    .nth(2)
+    .click({ modifiers: ['Shift'] });
+  await page.getByRole('button', { name: 'Only these' }).click();
+  await expect(send).toHaveText('to program… 3');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(send).toHaveText(/to program… [1-9]\d?$/);
+  await expect(send).not.toHaveText('to program… 3');
+
+  await openBench(page, teacher);
+  await page.getByLabel('Reading line').fill('RLRRLRLL');
+  for (const [name, line] of [
+    ['answer', 'RRLLRRLL'],
+    ['close', 'RLLRLLRL'],
+  ] as const) {
+    await page.getByRole('button', { name: /^Parts:/ }).click();
+    await page.keyboard.type(name);
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Reading line')).toBeFocused();
+    await page.keyboard.type(line);
+  }
+  await page.getByRole('link', { name: 'steps' }).click();
+  await expect(path.getByRole('option')).toHaveCount(5);
+  await expect(path.getByRole('option').nth(2)).toHaveAccessibleName('3: parts 1 to 2 joined');
+  await expect(path.getByRole('option').nth(4)).toHaveAccessibleName('5: all of it');
 });
 
 test('every kind of step change can be made from the sentence', async ({ page, teacher }) => {

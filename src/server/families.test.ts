@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { familyOf, openFamily } from '@/core/family';
 import { displacements, family, TEXTURES } from '@/core/family/family.fixture';
 import { must } from '@/core/issue';
-import { rungsOf } from '@/core/ladder';
+import { rungsOf, stepCourse } from '@/core/ladder';
 import { itemsOf } from '@/core/program';
 import { recipeHash } from '@/core/recipe';
 import {
@@ -80,6 +80,35 @@ describe('sendToProgram', () => {
       { kind: 'step', name: '4 4 4 4' },
       { kind: 'step', name: '4. 4 8 4' },
     ]);
+  });
+
+  it('each waits for the one before it, where they follow one another; none for what was there', () => {
+    const context = testContext();
+    const { teacher, program } = smallStudio(context);
+    const course = stepCourse(60, 'step');
+    must(
+      sendToProgram(
+        teacher,
+        { id: program },
+        two.map((one) => ({ ...one, course, follows: true })),
+      ),
+    );
+    const [was, first, second] = itemsOf(must(getProgram(teacher, program)).outline);
+    expect([was?.after, first?.after, second?.after]).toEqual([[], [], [first?.id]]);
+    expect(second?.course).toEqual(course);
+  });
+
+  it('a step that is untimed stays so as a rung', () => {
+    const context = testContext();
+    const { teacher } = smallStudio(context);
+    const steps = [{ says: 'free', recipe: cells(), untimed: true }];
+    const course = stepCourse(72, 'step');
+    const id = must(
+      sendToProgram(teacher, { name: 'Solo' }, [{ name: 'Solo', recipe: cells(), steps, course }]),
+    );
+    const [item] = itemsOf(must(getProgram(teacher, id)).outline);
+    const [rung] = item ? rungsOf(item.course.ladder) : [];
+    expect(rung).toMatchObject({ bpm: 72, stage: { untimed: true } });
   });
 
   it('makes a program of a new name', () => {

@@ -1,6 +1,6 @@
 import { openFamily, type Family } from '@/core/family';
 import { fail, must, ok, type Result } from '@/core/issue';
-import { USUAL_COURSE, type Course } from '@/core/ladder';
+import { rungAt, rungsOf, USUAL_COURSE, type Course } from '@/core/ladder';
 import { expand, type ClosedRecipe } from '@/core/recipe';
 import type { FamilyId, FamilyName, ProgramId, SavedFamily } from '@/core/studio';
 import type { Teacher } from './authority';
@@ -55,20 +55,28 @@ export function archiveFamily(me: Teacher, id: FamilyId, archived: boolean): Res
 /** Most exercises that go into a program at once. */
 const MOST_SENT = 200;
 
-/** Tempo at which the steps of an exercise begin. */
-const STEPS_BPM = 60;
-
 /** An exercise on its way into a program; with steps, these are the rungs of its ladder. */
 export interface SentExercise {
   readonly name: string;
   readonly recipe: ClosedRecipe;
-  readonly steps?: readonly { readonly says: string; readonly recipe: ClosedRecipe }[];
+  readonly steps?: readonly SentStep[];
+  /** How it is worked on; as usual when left out. With steps, its first tempo is theirs. */
+  readonly course?: Course;
+  /** Whether it waits until the one before it is done. */
+  readonly follows?: boolean;
 }
 
-function courseOf({ steps }: SentExercise): Course {
-  if (!steps) return USUAL_COURSE;
-  const stages = steps.map(({ says, recipe }) => ({ kind: 'step' as const, says, recipe }));
-  return { ...USUAL_COURSE, ladder: { kind: 'stages', bpm: STEPS_BPM, stages } };
+interface SentStep {
+  readonly says: string;
+  readonly recipe: ClosedRecipe;
+  readonly untimed?: boolean;
+}
+
+function courseOf({ steps, course = USUAL_COURSE }: SentExercise): Course {
+  if (!steps) return course;
+  const bpm = rungAt(rungsOf(course.ladder), 0).bpm;
+  const stages = steps.map((step) => ({ kind: 'step' as const, ...step }));
+  return { ...course, ladder: { kind: 'stages', bpm, stages } };
 }
 
 /** Saves exercises and puts them at the end of a program, in their order: all of them, or none.
@@ -96,7 +104,7 @@ export function sendToProgram(
     const saved = exercises.map((one) => {
       const { name, recipe } = one;
       const exerciseId = must(saveExercise(me, { id: null, name, recipe })).id;
-      return { exerciseId, course: courseOf(one) };
+      return { exerciseId, course: courseOf(one), follows: one.follows ?? false };
     });
     must(addItems(me, id, saved));
     return ok(id);

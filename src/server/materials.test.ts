@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { STEP_KINDS } from '@/core/path';
+import { USUAL_STEPS } from '@/core/path';
 import { must } from '@/core/issue';
 import { FULL_KIT } from '@/core/kit';
 import { blankRecipe, close, expand, shippedIngredients, toggleOstinato } from '@/core/recipe';
@@ -129,7 +129,7 @@ describe('steps', () => {
   it('are the studio’s own once it says so', () => {
     const context = testContext();
     const { teacher } = smallStudio(context);
-    expect(getSteps(teacher)).toEqual(STEP_KINDS);
+    expect(getSteps(teacher)).toEqual(USUAL_STEPS);
     must(setSteps(teacher, ['pairs', 'halves']));
     expect(getSteps(teacher)).toEqual(['pairs', 'halves']);
   });

@@ -212,18 +212,24 @@ export function addToProgram(
 export function addItems(
   me: Teacher,
   programId: ProgramId,
-  added: readonly { readonly exerciseId: ExerciseId; readonly course: Course }[],
+  added: readonly {
+    readonly exerciseId: ExerciseId;
+    readonly course: Course;
+    /** Whether it waits for the one before it among these. */
+    readonly follows?: boolean;
+  }[],
 ): Result<readonly ItemId[]> {
   const program = getProgram(me, programId);
   if (!program.ok) return program;
   let { outline } = program.value;
   const ids: ItemId[] = [];
-  for (const { exerciseId, course } of added) {
+  for (const { exerciseId, course, follows } of added) {
     const exercise = getExercise(me, exerciseId);
     if (!exercise.ok) return exercise;
     const id = newId<'item'>(me);
     const { hash, name } = exercise.value;
-    outline = withItem(outline, { id, exerciseId, hash, name }, course);
+    const before = follows ? ids.slice(-1) : [];
+    outline = withItem(outline, { id, exerciseId, hash, name, after: before }, course);
     ids.push(id);
   }
   const { revision } = program.value;

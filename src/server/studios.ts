@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '@/core/issue';
 import { PLAIN_SPEECH, type PersonId, type Speech, type Viewer } from '@/core/studio';
-import { STEP_KINDS, type StepKind } from '@/core/path';
+import { USUAL_STEPS, type StepKind } from '@/core/path';
 import * as db from '@/db';
 import type { Student, Teacher } from './authority';
 import { newId, type Context } from './context';
@@ -70,7 +70,7 @@ export function setSpeech({ store }: Teacher, speech: Speech): Result<null> {
 
 /** Kinds of steps in which the studio builds exercises, in its order. */
 export function getSteps({ store }: Teacher): readonly StepKind[] {
-  return store.studio().steps ?? STEP_KINDS;
+  return store.studio().steps ?? USUAL_STEPS;
 }
 
 export function setSteps({ store }: Teacher, steps: readonly StepKind[]): Result<null> {

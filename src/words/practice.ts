@@ -35,9 +35,9 @@ export function sayRung(say: Say, rung: RungFacts): string {
       return t('practice.rung.ramp', { start, target, step: signed(step), every });
     }
     case 'manner':
-      return sayManner(say, rung.manner);
+      return t('practice.rung.step', { name: sayManner(say, rung.manner), bpm: rung.bpm ?? 0 });
     case 'step':
-      return t('practice.rung.step', { name: rung.name });
+      return t('practice.rung.step', { name: rung.name, bpm: rung.bpm ?? 0 });
   }
 }
 

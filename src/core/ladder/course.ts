@@ -4,6 +4,7 @@ import { makeDosage } from './dosage';
 import type { Dosage } from './dosage-schema';
 import { makeLadder, typeLadder, type TypedLadder } from './make-ladder';
 import { makeRule, USUAL_RULE, type RuleNumber } from './rule';
+import { FASTEST } from '../time';
 
 /** What a new item starts with: 60 → 100 by 5, five minutes, three clean. */
 export const USUAL_COURSE: Course = {
@@ -13,6 +14,23 @@ export const USUAL_COURSE: Course = {
   follow: 'acts',
   climb: false,
 };
+
+/** How far a step of an exercise climbs above its start, and the whole, in bpm. */
+const STEP_CLIMBS = { step: { by: 10, to: 20 }, whole: { by: 5, to: 40 } } as const;
+
+/** What a step of an exercise starts with: eight bars a try, three rungs, so that a beginner is through it in
+ * minutes; the whole climbs further, in smaller steps.
+ * @param start bpm
+ * @example stepCourse(60, 'step').ladder // => 60 70 80 */
+export function stepCourse(start: number, kind: keyof typeof STEP_CLIMBS): Course {
+  const { by, to } = STEP_CLIMBS[kind];
+  const target = Math.min(FASTEST, start + to);
+  return {
+    ...USUAL_COURSE,
+    ladder: { kind: 'fixed', start, target, step: by },
+    dosage: { kind: 'bars', amount: 8 },
+  };
+}
 
 /** A course as it stands in the fields of a form. */
 export type TypedCourse = TypedLadder &

@@ -1,4 +1,4 @@
-export { makeCourse, typeCourse, USUAL_COURSE } from './course';
+export { makeCourse, stepCourse, typeCourse, USUAL_COURSE } from './course';
 export { courseSchema } from './course-schema';
 export { dosageBars, makeDosage } from './dosage';
 export { DOSAGE_KINDS, MANNERS } from './data';
@@ -7,7 +7,7 @@ export { copyFollowed, dosageNow, followEvent, replay, startFollowing } from './
 export { advance, keepAgain, NEVER, pass, raise, startCounter } from './kernel';
 export { rampBpm, rungsOf } from './ladder';
 export { leastMinutes, leastMinutesOf } from './least-time';
-export { EMPTY_LADDER, makeLadder, typeLadder } from './make-ladder';
+export { EMPTY_LADDER, makeLadder, readWay, typeLadder } from './make-ladder';
 export { makeRule, USUAL_RULE } from './rule';
 export { chooseSimpler } from './simpler';
 export { dueDay, rungAt, startLadder } from './state';
@@ -26,7 +26,7 @@ export type { AdvanceRule } from './rule-schema';
 export type { RungFacts } from './rung-key';
 export type { SimplerBecause } from './simpler';
 export type { Manner } from './stage';
-export type { PracticeStep } from './stage-schema';
+export type { PracticeStep, StageWay } from './stage-schema';
 export type { Because, Following, LadderState, Proposal } from './state';
 export type { TryPlan } from './try';
 export type { Why } from './why';

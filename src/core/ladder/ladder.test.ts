@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayIssue, sayRung } from '@/words';
 import { must } from '../issue';
-import { EMPTY_LADDER, makeLadder, rampBpm, rungAt, rungsOf, typeLadder, type Ladder } from '.';
+import {
+  EMPTY_LADDER,
+  makeLadder,
+  rampBpm,
+  readWay,
+  rungAt,
+  rungsOf,
+  stepCourse,
+  typeLadder,
+  type Ladder,
+} from '.';
 
 function tempi(ladder: Ladder): number[] {
   return rungsOf(ladder).map((rung) => rung.bpm);
@@ -179,5 +189,48 @@ describe('makeLadder', () => {
 
   it('an unknown rung is a bug', () => {
     expect(() => rungAt([], 0)).toThrow(RangeError);
+  });
+});
+
+describe('steps with tempi of their own', () => {
+  const manner = { kind: 'manner', manner: 'soft' } as const;
+  const ladder = {
+    kind: 'stages',
+    bpm: 70,
+    stages: [
+      { ...manner, way: { start: 50, target: 60, step: 5 } },
+      { kind: 'manner', manner: 'pad' },
+    ],
+  } as const;
+
+  it('climb through them before the next; the others keep the ladder’s tempo', () => {
+    const rungs = rungsOf({ ...ladder, stages: [...ladder.stages] });
+    expect(rungs.map((rung) => rung.bpm)).toEqual([50, 55, 60, 70]);
+    expect(new Set(rungs.map((rung) => rung.key)).size).toBe(4);
+    expect(rungs[1]?.asks).toEqual({ kind: 'manner', manner: 'soft', bpm: 55 });
+    expect(rungs[3]?.asks).toEqual({ kind: 'manner', manner: 'pad' });
+  });
+
+  it.each([
+    ['60', { start: 60, target: 60, step: 5 }],
+    ['60 80', { start: 60, target: 80, step: 5 }],
+    ['60 → 80 / 10', { start: 60, target: 80, step: 10 }],
+    ['80 60', { start: 80, target: 60, step: -5 }],
+    ['', null],
+    ['5', undefined],
+    ['60 80 0', undefined],
+    ['soon', undefined],
+    ['60 70 80 90', undefined],
+  ])('reads %j', (text, way) => expect(readWay(text)).toEqual(way));
+});
+
+describe('stepCourse', () => {
+  it('takes minutes where the usual course takes hours', () => {
+    const { ladder, rule } = stepCourse(60, 'step');
+    expect(rungsOf(ladder).map((rung) => rung.bpm)).toEqual([60, 70, 80]);
+    // By hand: 8 bars of 4/4 are 32 beats: 32 s at 60, 27.4 s at 70, 24 s at 80; three times each.
+    expect(3 * (32 + (32 * 60) / 70 + 24)).toBeCloseTo(250.3, 1);
+    expect(rule.clean).toBe(3);
+    expect(rungsOf(stepCourse(60, 'whole').ladder).at(-1)?.bpm).toBe(100);
   });
 });

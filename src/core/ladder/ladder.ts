@@ -59,7 +59,9 @@ function makeRungs(ladder: Ladder): readonly Rung[] {
     case 'ramp':
       return [rampRung(ladder)];
     case 'stages':
-      return ladder.stages.map((one) => stageRung(one, ladder.bpm));
+      return ladder.stages.flatMap((one) =>
+        one.way ? climb(one.way).map((at) => stageRung(one, at)) : [stageRung(one, ladder.bpm)],
+      );
   }
 }
 

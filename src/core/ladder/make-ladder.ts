@@ -1,7 +1,8 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
-import { parseBpm } from '../time';
+import { FASTEST, parseBpm, SLOWEST } from '../time';
 import { rungsOf, type LadderKind } from './ladder';
 import type { Ladder } from './ladder-schema';
+import type { StageWay } from './stage-schema';
 import { MOST_RUNGS } from './data';
 
 /** A ladder as it stands in the fields of a form; each kind reads the fields it has. */
@@ -34,7 +35,10 @@ export function typeLadder(ladder: Ladder): TypedLadder {
   const rungs = rungsOf(ladder);
   const start = String(rungs[0]?.bpm ?? 60);
   const target = String(rungs.at(-1)?.bpm ?? 100);
-  const base = { ...EMPTY_LADDER, kind: ladder.kind, start, target, slow: start };
+  const tempi = rungs.map((rung) => rung.bpm);
+  const list =
+    ladder.kind === 'stages' ? '' : tempi.filter((one, nth) => one !== tempi[nth - 1]).join(' ');
+  const base = { ...EMPTY_LADDER, kind: ladder.kind, start, target, slow: start, list };
   switch (ladder.kind) {
     case 'fixed':
     case 'two-up':
@@ -85,13 +89,35 @@ export function makeLadder(typed: TypedLadder, path: Path = ['ladder']): Result<
 /** Rungs without making them: a step of a millionth is a typing slip that must not hang. */
 function countRungs(ladder: Ladder): number {
   if (ladder.kind === 'list') return ladder.tempi.length;
-  if (ladder.kind === 'stages') return ladder.stages.length;
+  if (ladder.kind === 'stages') {
+    return ladder.stages.reduce((sum, { way }) => sum + (way ? stepsOf(way) + 1 : 1), 0);
+  }
   if (ladder.kind === 'percent') {
     return Math.log(ladder.target / ladder.start) / Math.log(1 + ladder.percent / 100) + 1;
   }
   if (ladder.kind === 'hold') return (ladder.to - ladder.from) / ladder.by + 1;
-  const steps = Math.abs((ladder.target - ladder.start) / ladder.step) + 1;
+  const steps = stepsOf(ladder) + 1;
   return ladder.kind === 'two-up' ? 3 * steps : ladder.kind === 'alternate' ? 2 * steps : steps;
+}
+
+function stepsOf({ start, target, step }: StageWay): number {
+  return Math.abs((target - start) / step);
+}
+
+/** Reads a tempo, or from which to which, by 5 or by a third number; nothing is no way of its own.
+ * @returns undefined for what cannot be read
+ * @example readWay('60 80 10') // => { start: 60, target: 80, step: 10 } */
+export function readWay(text: string): StageWay | null | undefined {
+  const numbers = text
+    .split(/[^\d.]+/)
+    .filter(Boolean)
+    .map(Number);
+  const [start, target = start, by = 5] = numbers;
+  if (start === undefined) return text.trim() === '' ? null : undefined;
+  const tempi = [start, target ?? start].every((one) => one >= SLOWEST && one <= FASTEST);
+  if (!tempi || target === undefined || !(by > 0) || numbers.length > 3) return undefined;
+  const way = { start, target, step: target < start ? -by : by };
+  return stepsOf(way) < MOST_RUNGS ? way : undefined;
 }
 
 /** Reads field by field and gathers what is wrong, all at once. */

@@ -2,11 +2,11 @@ import { close, recipeHash } from '../recipe';
 import type { Manner } from './stage';
 import type { PracticeStep } from './stage-schema';
 
-/** What a rung asks, as it is said: a step by the name that it was given. */
+/** What a rung asks, as it is said: a step by the name that it was given, with its tempo where it climbs. */
 export type RungFacts =
   | Exclude<Asked, { readonly kind: 'stage' }>
-  | { readonly kind: 'manner'; readonly manner: Manner }
-  | { readonly kind: 'step'; readonly name: string };
+  | { readonly kind: 'manner'; readonly manner: Manner; readonly bpm?: number }
+  | { readonly kind: 'step'; readonly name: string; readonly bpm?: number };
 
 /** What a rung asks. */
 export type Asked =
@@ -35,9 +35,10 @@ export function rungNames(asked: Asked): {
 function factsOf(asked: Asked): RungFacts {
   if (asked.kind !== 'stage') return asked;
   const { stage } = asked;
+  const at = stage.way && { bpm: asked.bpm };
   return stage.kind === 'manner'
-    ? { kind: 'manner', manner: stage.manner }
-    : { kind: 'step', name: stage.says };
+    ? { kind: 'manner', manner: stage.manner, ...at }
+    : { kind: 'step', name: stage.says, ...at };
 }
 
 function keysOf(asked: Asked): { readonly key: string; readonly was: string } {

@@ -1,6 +1,6 @@
 /** Kinds of steps in which an exercise is built, in the order of a teacher who begins with the single
  * parts. Common practice, no source. */
-export const STEP_KINDS = [
+const USUAL_KINDS = [
   'limbs',
   'pairs',
   'threes',
@@ -12,3 +12,9 @@ export const STEP_KINDS = [
   'shares',
   'halves',
 ] as const;
+
+/** All kinds of steps: those of the usual build order first. */
+export const STEP_KINDS = [...USUAL_KINDS, 'sides', 'away'] as const;
+
+/** The build order of a studio that has not said its own. */
+export const USUAL_STEPS: readonly (typeof STEP_KINDS)[number][] = USUAL_KINDS;

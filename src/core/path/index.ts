@@ -4,5 +4,5 @@ export { keepOrder, nearestNeighbourWalk, orderPath, pathCost, stepCost } from '
 export type { Stop } from './order';
 export { buildSteps } from './steps';
 export { stepKindsSchema } from './steps-schema';
-export { STEP_KINDS } from './data';
+export { STEP_KINDS, USUAL_STEPS } from './data';
 export type { BuildStep, StepFacts, StepKind } from './steps';

@@ -2,7 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayStep } from '@/words';
 import { must } from '../issue';
 import { findShipped, SHIPPED_STICKINGS } from '../materials';
-import { blankRecipe, expand, startOf, toggleOstinato, type ClosedRecipe } from '../recipe';
+import {
+  blankRecipe,
+  expand,
+  startOf,
+  toggleOstinato,
+  withParts,
+  type ClosedRecipe,
+} from '../recipe';
 import { stickingStart } from '../sticking';
 import { slotTicks } from '../time';
 import { buildSteps, STEP_KINDS, type StepKind } from '.';
@@ -27,8 +34,8 @@ describe('buildSteps', () => {
   it('four limbs: four alone, six pairs, four threes, all of it', () => {
     const steps = buildSteps(fourLimbs, ['limbs', 'pairs', 'threes']);
     expect(steps).toHaveLength(4 + 6 + 4 + 1);
-    expect(steps[0]?.facts).toEqual({ plays: 'limbs', limbs: ['RH'] });
-    expect(steps[4]?.facts).toEqual({ plays: 'limbs', limbs: ['RH', 'LH'] });
+    expect(steps[0]?.facts).toEqual({ plays: 'limbs', limbs: ['RH'], voices: ['hat'] });
+    expect(steps[4]?.facts).toMatchObject({ plays: 'limbs', limbs: ['RH', 'LH'] });
     expect(steps.at(-1)).toMatchObject({ kind: 'whole', facts: { plays: 'whole' } });
     for (const { recipe } of steps) expect(expand(recipe).ok).toBe(true);
     const [alone] = steps;
@@ -43,7 +50,7 @@ describe('buildSteps', () => {
     const mirrored = { ...fourLimbs, kit: { content: { ...kit, voices: [...kit.voices] } } };
     const [first] = buildSteps(mirrored, ['limbs']);
     const limb = must(expand(first?.recipe ?? mirrored)).strokes[0]?.limb;
-    expect(first?.facts).toEqual({ plays: 'limbs', limbs: [limb] });
+    expect(first?.facts).toMatchObject({ plays: 'limbs', limbs: [limb] });
   });
 
   it('a line is replaced by its pulse first; 7/8 by its groups', () => {
@@ -117,6 +124,103 @@ describe('buildSteps', () => {
       'all of it',
     ]);
     expect(says(fourLimbs, 'shares')).toEqual(['all of it']);
+  });
+
+  it('speaks of voices where each limb has its own, of limbs where one moves', () => {
+    expect(says(toggleOstinato(blankRecipe(), 'rock-8ths'), 'limbs', 'pairs')).toEqual([
+      'hi-hat',
+      'snare',
+      'bass drum',
+      'hi-hat and snare',
+      'hi-hat and bass drum',
+      'snare and bass drum',
+      'all of it',
+    ]);
+    const paradiddle = { ...blankRecipe(), play: { content: stickingStart('RLRRLRLL') } };
+    expect(says(paradiddle, 'limbs').slice(0, 2)).toEqual(['right hand', 'left hand']);
+  });
+
+  it('one side alone, a pulse of the other over it, what that plays, its second limb', () => {
+    expect(says(fourLimbs, 'sides')).toEqual([
+      'left side alone',
+      'left side, a plain pulse of the right hand over it',
+      'left side, the right hand over it',
+      'all of it',
+    ]);
+    const [alone, pulse, lead] = buildSteps(fourLimbs, ['sides']);
+    const limbs = (recipe = fourLimbs) => [
+      ...new Set(must(expand(recipe)).strokes.map((one) => one.limb)),
+    ];
+    expect(limbs(alone?.recipe).sort()).toEqual(['LF', 'LH']);
+    expect(places(pulse?.recipe ?? fourLimbs, 'RH')).toEqual([0, 4, 8, 12]);
+    expect(places(lead?.recipe ?? fourLimbs, 'RH')).toEqual(places(fourLimbs, 'RH'));
+    expect(limbs(lead?.recipe)).not.toContain('RF');
+  });
+
+  it('the pulse of 6/8 is its dotted beat; uneven beats have none', () => {
+    const six = toggleOstinato({ ...blankRecipe(), meter: '6/8' }, 'six-eight');
+    const steps = buildSteps(six, ['sides']);
+    const pulse = steps.find(({ facts }) => facts.plays === 'side' && facts.with === 'pulse');
+    expect(places(pulse?.recipe ?? six, 'RH')).toEqual([0, 6]);
+  });
+
+  it('each voice is taken away and put back', () => {
+    expect(says(toggleOstinato(blankRecipe(), 'rock-8ths'), 'away')).toEqual([
+      'without hi-hat',
+      'without snare',
+      'without bass drum',
+      'all of it',
+    ]);
+  });
+
+  it('a phrase that is placed in time is cut into its own halves', () => {
+    const fill: ClosedRecipe = {
+      ...toggleOstinato(blankRecipe(), 'rock-8ths'),
+      play: { content: stickingStart('RLRLRLRL') },
+      changes: [
+        { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end', over: 'goes on' },
+      ],
+    };
+    const [first, second] = buildSteps(fill, ['halves']);
+    const made = must(expand(first?.recipe ?? fill));
+    expect(made.bars).toBe(1);
+    const hands = (recipe = fill) =>
+      must(expand(recipe))
+        .strokes.filter((one) => one.from.source !== 'over')
+        .map((one) => one.at / slotTicks('16'));
+    expect(hands(first?.recipe)).toEqual([8, 9, 10, 11]);
+    expect(hands(second?.recipe)).toEqual([12, 13, 14, 15]);
+  });
+
+  it('a solo: part 1, part 2, both, part 3, all three; the joins play what their parts play', () => {
+    const part = (name: string, sticking: string, untimed = false) => ({
+      ...{ name, bars: untimed ? null : 1, untimed },
+      recipe: { ...blankRecipe(), play: { content: stickingStart(sticking) } },
+    });
+    const parts = [part('call', 'RLRRLRLL'), part('answer', 'RRLLRRLL'), part('', 'RLRL', true)];
+    const [first, ...others] = parts;
+    if (!first) throw new Error('no part');
+    const solo = withParts([first, ...others]);
+    expect(says(solo, 'limbs')).toEqual([
+      'call',
+      'answer',
+      'parts 1 to 2 joined',
+      'part 3, no click',
+      'all of it',
+    ]);
+    const steps = buildSteps(solo, []);
+    expect(must(expand(steps[2]?.recipe ?? solo)).bars).toBe(2);
+    expect(steps.at(-1)?.recipe).toEqual(solo);
+  });
+
+  it('never lists a stage twice, but for the full grid between its shares', () => {
+    for (const recipe of [fourLimbs, toggleOstinato(blankRecipe(), 'jazz-ride')]) {
+      const kinds = STEP_KINDS.filter((kind) => kind !== 'shares');
+      const steps = buildSteps(recipe, kinds).map(({ recipe: one }) =>
+        JSON.stringify(must(expand(one)).strokes.map(({ at, limb, voice }) => [at, limb, voice])),
+      );
+      expect(new Set(steps).size).toBe(steps.length);
+    }
   });
 
   it('one limb has no parts; what cannot be played has no steps', () => {

@@ -2,7 +2,7 @@ import * as z from 'zod/mini';
 import { text, typedText, list } from '../shape';
 import { fail, ok, type Issue, type Result } from '../issue';
 import { courseSchema, type Course } from '../ladder';
-import { idSchema, makeId, type ExerciseId, type ItemId } from '../id';
+import { idSchema, makeId, type ItemId } from '../id';
 
 const name = typedText(80);
 
@@ -59,17 +59,18 @@ export function itemsOf(outline: Outline): readonly OutlineItem[] {
  * @param made its id */
 export function withItem(
   outline: Outline,
-  made: { id: ItemId; exerciseId: ExerciseId; hash: string; name: string },
+  made: Pick<OutlineItem, 'id' | 'exerciseId' | 'hash' | 'name'> &
+    Partial<Pick<OutlineItem, 'after'>>,
   course: Course,
   sectionId = outline.sections.at(-1)?.id,
 ): Outline {
   const item: OutlineItem = {
+    after: [],
     ...made,
     kind: 'exercise',
     course,
     cues: [],
     place: 'derived',
-    after: [],
   };
   return inSection(outline, sectionId ?? '', (items) => [...items, item]);
 }

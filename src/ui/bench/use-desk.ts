@@ -147,7 +147,8 @@ export function useDesk({
   }
 
   const varyLink = () => `/variations?r=${writeLink(recipe)}`;
-  const stepsLink = () => `/steps?r=${writeLink(recipe)}`;
+  const stepsLink = () =>
+    `/steps?${new URLSearchParams({ r: writeLink(recipe), n: history.draft.name })}`;
 
   return { saving, refused, save, addToProgram, startNew, archive, copyLink, varyLink, stepsLink };
 }

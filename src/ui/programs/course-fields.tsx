@@ -6,17 +6,19 @@ import {
   DOSAGE_KINDS,
   makeCourse,
   MANNERS,
+  readWay,
   rungsOf,
   typeCourse,
   type Course,
   type LadderKind,
   type Manner,
   type PracticeStep,
+  type StageWay,
   type TypedCourse,
 } from '@/core/ladder';
 import type { Tempo } from '@/core/time';
 import { sayDosage, sayEach, sayManner, sayRung, type Key, type Say } from '@/words';
-import { Button, issuesAt, Trouble, useSpeech } from '../base';
+import { Button, issuesAt, Trouble, TypedField, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 
 const KINDS = {
@@ -69,7 +71,7 @@ export function CourseFields({
   }
 
   function chooseKind(next: LadderKind) {
-    const fresh = KIND_STARTS[next] ?? {};
+    const fresh = keptBy(typed, next) ?? KIND_STARTS[next] ?? {};
     const stages =
       next === 'stages' && typed.stages.length === 0 ? (steps?.() ?? []) : typed.stages;
     choose({ kind: next, ...fresh, stages: [...stages] });
@@ -122,7 +124,12 @@ export function CourseFields({
         </select>
       </div>
       {kind === 'stages' && (
-        <Stages stages={typed.stages} steps={steps} onSet={(stages) => choose({ stages })} />
+        <Stages
+          stages={typed.stages}
+          tempo={typed.slow}
+          steps={steps}
+          onSet={(stages) => choose({ stages })}
+        />
       )}
       <div className="mt-1.5 flex flex-wrap items-baseline gap-x-1.5 gap-y-1.5">
         {say.t.rich('screen.programs.rule', {
@@ -177,6 +184,26 @@ const KIND_STARTS: Partial<Readonly<Record<LadderKind, Partial<TypedCourse>>>> =
   list: { list: '100 80 110 120' },
 };
 
+/** Kinds that lead from a start to a target. */
+const WAYS: readonly LadderKind[] = ['fixed', 'two-up', 'percent', 'alternate', 'ramp'];
+
+/** What another kind of ladder keeps of what stands there: start and target, or its tempi written out. Null
+ * where the kinds have nothing in common. */
+function keptBy(typed: TypedCourse, next: LadderKind): Partial<TypedCourse> | null {
+  if (next === 'list') {
+    const made = makeCourse(typed);
+    const list = made.ok ? typeCourse(made.value).list : '';
+    return list === '' ? null : { list };
+  }
+  if (!WAYS.includes(typed.kind) || !WAYS.includes(next)) return null;
+  const usual = Number(typed.target) < Number(typed.start) ? '-5' : '5';
+  const otherUnit = (next === 'percent') !== (typed.kind === 'percent');
+  return {
+    ...(otherUnit && { step: usual }),
+    ...(next === 'alternate' && { slow: KIND_STARTS.alternate?.slow }),
+  };
+}
+
 /** The fields of one kind of ladder, as a sentence. */
 function Way({
   kind,
@@ -211,10 +238,13 @@ function Way({
 /** Rungs that are not tempi, in order. */
 function Stages({
   stages,
+  tempo,
   steps,
   onSet,
 }: {
   stages: readonly PracticeStep[];
+  /** Of those that have none of their own. */
+  tempo: string;
   steps: (() => readonly PracticeStep[]) | undefined;
   onSet: (stages: PracticeStep[]) => void;
 }) {
@@ -227,6 +257,22 @@ function Stages({
           return (
             <li key={index}>
               {says}{' '}
+              <TypedField<StageWay | null>
+                label={say.t('screen.programs.tempiOf', { says })}
+                value={stage.way ?? null}
+                write={(way) => (way === null ? '' : writeWay(way))}
+                read={readWay}
+                trouble={say.t('screen.programs.typeATempoOrTwo')}
+                onTake={(way) =>
+                  onSet(
+                    stages.map((one, at) =>
+                      at === index ? { ...one, way: way ?? undefined } : one,
+                    ),
+                  )
+                }
+                placeholder={tempo}
+                className="field w-24 text-center"
+              />
               <Button
                 look="quiet"
                 aria-label={say.t('screen.programs.leaveOut', { says })}
@@ -263,6 +309,13 @@ function Stages({
       </span>
     </div>
   );
+}
+
+/** @example writeWay({ start: 60, target: 80, step: 5 }) // => '60 → 80' */
+function writeWay({ start, target, step }: StageWay): string {
+  if (start === target) return String(start);
+  const by = Math.abs(step);
+  return by === 5 ? `${start} → ${target}` : `${start} → ${target} / ${by}`;
 }
 
 /** Most rungs that are written out. */

@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useState, type KeyboardEvent } from 'react';
 import { cuesOf } from '@/core/analysis';
 import { must } from '@/core/issue';
-import { rungsOf, type PracticeStep } from '@/core/ladder';
+import { rungsOf, type Course, type PracticeStep } from '@/core/ladder';
 import { buildSteps, type StepKind } from '@/core/path';
 import type { OutlineItem } from '@/core/program';
 import { type ClosedRecipe } from '@/core/recipe';
@@ -22,6 +22,8 @@ export interface ItemRowActions {
   readonly nudge: (id: ItemId, by: -1 | 1) => void;
   readonly remove: (id: ItemId) => void;
   readonly choose: (id: ItemId) => void;
+  /** Gives every item this ladder, dosage and rule. */
+  readonly courseForAll: (course: Course) => void;
 }
 
 /** An item of a program: what, how hard, how long, its ladder in a line; all of it behind a touch. */
@@ -216,6 +218,15 @@ function Details({
         steps={() => stagesOf(say, recipe, template)}
         onSet={(course) => actions.change(id, (one) => ({ ...one, course }))}
       />
+      {others.length > 1 && item.course.ladder.kind !== 'stages' && (
+        <Button
+          look="quiet"
+          className="self-start"
+          onClick={() => actions.courseForAll(item.course)}
+        >
+          {say.t('screen.programs.sameForAll', { count: others.length })}
+        </Button>
+      )}
       {loads.map((text) => (
         <p key={text} className="text-sm">
           {text}
@@ -302,6 +313,7 @@ function stagesOf(
     kind: 'step',
     says: sayStep(say, step.facts),
     recipe: step.recipe,
+    ...(step.facts.plays === 'part' && step.facts.untimed && { untimed: true }),
   }));
 }
 

@@ -88,6 +88,11 @@ export function ProgramEditor({
     nudge: (id, by) => edit((now) => nudgeItem(now, id, by)),
     remove: (id) => remove(new Set([id])),
     choose: (id) => setChosen((now) => toggled(now, id)),
+    courseForAll: (course) => {
+      const all = new Set(items.map((item) => item.id));
+      edit((now) => changeItems(now, all, (one) => ({ ...one, course })));
+      undoable(say.t('screen.programs.sameLadderFor', { count: all.size }), desk.back);
+    },
   };
 
   /** Puts an item where another one is, or into a section that has none. */

@@ -36,12 +36,13 @@ export function planSlot(
   const dosage = cutTo === null ? whole : ({ kind: 'minutes', amount: cutTo } as const);
   const plan = planTry(exercise, rung, dosage);
   const manner = rung.stage?.kind === 'manner' ? rung.stage.manner : null;
+  const untimed = rung.stage?.kind === 'step' && rung.stage.untimed === true;
   const own = manner === 'own-version' || item.item.kind === 'own';
   const score = scoreOf(exercise, {
     bars: plan.bars,
     countInBars: first ? 1 : BARS_BETWEEN,
     muted: new Set<Limb>(LIMBS.filter((limb) => !hear.includes(limb))),
-    click: (manner && CLICKS[manner]) ?? click,
+    click: (manner && CLICKS[manner]) ?? (untimed ? 'off' : click),
     sound,
     calls: own ? callBars(exercise.bars, plan.bars, seeded(seed)) : null,
   });

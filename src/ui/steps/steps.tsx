@@ -27,6 +27,9 @@ import {
 } from '../variations';
 import { TemplateEditor } from './template-editor';
 
+/** Letters of an item’s name. */
+const LONGEST_NAME = 80;
+
 interface StepActions {
   readonly send: VariationActions['send'];
   readonly setTemplate: (template: readonly StepKind[]) => Promise<Result<null>>;
@@ -36,6 +39,7 @@ interface StepActions {
  * teacher likes; each is heard and looked at by itself, and all go to a program. */
 export function Steps({
   recipe,
+  name: named,
   usual: first,
   programs,
   issues,
@@ -43,6 +47,8 @@ export function Steps({
 }: {
   /** Null where the address holds none. */
   recipe: ClosedRecipe | null;
+  /** What it is called; empty where it has no name yet. */
+  name: string;
   /** The studio’s build order. */
   usual: readonly StepKind[];
   programs: readonly ProgramSummary[];
@@ -86,7 +92,12 @@ export function Steps({
         {whole && !whole.ok && <Trouble issues={whole.issues} />}
       </header>
       {recipe && built.length > 0 ? (
-        <StepDesk key={template.join()} {...{ built, programs, actions }} whole={recipe} />
+        <StepDesk
+          key={template.join()}
+          {...{ built, programs, actions }}
+          name={named || suggestName(say, recipe)}
+          whole={recipe}
+        />
       ) : (
         <p className="px-4 text-soft">
           {say.t.rich('screen.steps.makeFirst', {
@@ -114,11 +125,14 @@ function stepOf(step: BuildStep): Built {
 /** The steps in order, and the one that is chosen. */
 function StepDesk({
   built,
+  name,
   whole,
   programs,
   actions,
 }: {
   built: readonly Built[];
+  /** What the exercise is called. */
+  name: string;
   whole: ClosedRecipe;
   programs: readonly ProgramSummary[];
   actions: StepActions;
@@ -273,10 +287,20 @@ function StepDesk({
         onHear={(run) => hear('run', run)}
         from={chosen}
         part={chosenRows}
-        nameOf={(index, nth) => `${nth + 1}. ${nameAt(index)}`}
+        nameOf={(index, nth) => {
+          const step = say.t('screen.steps.numbered', { number: nth + 1, step: nameAt(index) });
+          const room = LONGEST_NAME - step.length - 2;
+          const of = name.length > room ? `${name.slice(0, room - 1).trimEnd()}…` : name;
+          return say.t('screen.steps.stepOf', { name: of, step });
+        }}
+        saysOf={nameAt}
+        untimed={(index) => {
+          const facts = built[index]?.facts;
+          return facts?.plays === 'part' && facts.untimed;
+        }}
         send={actions.send}
-        runName={say.t('screen.steps.stepsAsARun')}
-        whole={{ name: suggestName(say, whole), recipe: whole }}
+        runName={say.t('screen.steps.stepsAsARun', { name })}
+        whole={{ name, recipe: whole }}
         onTempo={setTempo}
       />
     </>

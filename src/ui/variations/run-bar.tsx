@@ -4,6 +4,7 @@ import { Play, Square } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
+import { stepCourse, type Course } from '@/core/ladder';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
@@ -31,6 +32,7 @@ export function RunBar({
   from,
   part = [],
   nameOf,
+  saysOf,
   recipeOf,
   tempo,
   heard,
@@ -39,6 +41,7 @@ export function RunBar({
   send: sendTo,
   runName,
   whole,
+  untimed = () => false,
   onTempo,
   children,
 }: {
@@ -50,6 +53,8 @@ export function RunBar({
   part?: readonly number[];
   /** @param nth place in the order, from 0 */
   nameOf: (index: number, nth: number) => string;
+  /** What is said of one as a rung of what they build up to. */
+  saysOf?: (index: number) => string;
   recipeOf: (index: number) => ClosedRecipe;
   tempo: Bpm;
   /** Whether the run plays just now. */
@@ -61,6 +66,8 @@ export function RunBar({
   runName: string;
   /** What they build up to, where they are steps of one exercise. */
   whole?: SentExercise;
+  /** Whether one of them is played without a click. */
+  untimed?: (index: number) => boolean;
   onTempo: (tempo: Bpm) => void;
   /** More that is chosen before sending. */
   children?: ReactNode;
@@ -69,6 +76,7 @@ export function RunBar({
   const { say } = useSpeech();
   const [bars, setBars] = useState<number>(1);
   const [as, setAs] = useState<keyof typeof SEND_STEPS_AS>('items');
+  const [named, setNamed] = useState('');
   const [seams, setSeams] = useState<readonly string[] | null>(null);
   const [first] = order;
   const firstRecipe = first === undefined ? null : recipeOf(first);
@@ -84,7 +92,23 @@ export function RunBar({
   }
 
   const stepsOf = (all: readonly number[]) =>
-    partOf(all, 0).map(({ name: says, recipe }) => ({ says, recipe }));
+    all.map((index, nth) => ({
+      says: saysOf?.(index) ?? nameOf(index, nth),
+      recipe: recipeOf(index),
+      ...(untimed(index) && { untimed: true }),
+    }));
+
+  /** Steps follow one another, each with a ladder that fits a step. */
+  const inTurn = (each: readonly SentExercise[]) =>
+    each.map((one, nth): SentExercise => {
+      const kind = nth + 1 === each.length ? 'whole' : 'step';
+      const climbs = stepCourse(tempo, kind);
+      const free: Course = {
+        ...climbs,
+        ladder: { kind: 'stages', bpm: tempo, stages: [{ kind: 'manner', manner: 'click-off' }] },
+      };
+      return { ...one, follows: true, course: untimed(order[nth] ?? 0) ? free : climbs };
+    });
 
   function hearRun() {
     const heardRows = several ? part : order.slice(start);
@@ -112,8 +136,10 @@ export function RunBar({
       return;
     }
     const run = as === 'run' ? runOf(each, bars) : null;
-    const steps = as === 'steps' && whole ? [{ ...whole, steps: stepsOf(order) }] : null;
-    const exercises = steps ?? (run ? [{ name: runName, recipe: run }] : each);
+    const course = stepCourse(tempo, 'step');
+    const steps = as === 'steps' && whole ? [{ ...whole, course, steps: stepsOf(order) }] : null;
+    const items = whole ? inTurn(each) : each;
+    const exercises = steps ?? (run ? [{ name: named.trim() || runName, recipe: run }] : items);
     const done = await attemptOrSay(() => sendTo(to, exercises));
     if (!done) return;
     const sent = {
@@ -121,7 +147,8 @@ export function RunBar({
       run: say.t('screen.variations.aRunOf', { count: each.length }),
       steps: say.t('screen.variations.oneItem'),
     }[as];
-    toast.success(say.t('screen.variations.sentTo', { sent, program: into }), {
+    const turn = whole !== undefined && as === 'items' ? 'yes' : 'no';
+    toast.success(say.t('screen.variations.sentTo', { sent, program: into, turn }), {
       action: {
         label: say.t('screen.common.openIt'),
         onClick: () => router.push(`/programs/${done.value}`),
@@ -182,6 +209,16 @@ export function RunBar({
             options={sayEach(say, SEND_AS)}
             value={as === 'steps' ? 'items' : as}
             onChoose={setAs}
+          />
+        )}
+        {as === 'run' && (
+          <input
+            aria-label={say.t('screen.variations.nameOfTheRun')}
+            className="field w-44"
+            placeholder={runName}
+            maxLength={120}
+            value={named}
+            onChange={(event) => setNamed(event.target.value)}
           />
         )}
         <ProgramChoice

@@ -30,7 +30,7 @@ export const practice = {
     tempo: '{bpm, number}',
     hold: '{bpm, number} for {minutes, number} min',
     ramp: '{start, number} → {target, number}, {step} {every, plural, one {every bar} other {every # bars}}',
-    step: '{name}',
+    step: '{name}{bpm, plural, =0 {} other { at #}}',
   },
   variation: {
     without: 'without the {limb} ({voice})',

@@ -10,8 +10,11 @@ export const steps = {
     skeleton: 'skeleton, then ornaments',
     graces: 'grace notes tightened',
     shares: 'each hand’s share',
+    sides: 'one side, then the other over it',
+    away: 'a voice taken away and put back',
     halves: 'halves, then the join',
   },
+  hat: 'hi-hat',
   plays: {
     pulse: 'the pulse for the line',
     beats: 'plain: beats only',
@@ -23,6 +26,10 @@ export const steps = {
     nthNone: 'without the added notes',
     nth: 'the first {count, number} of {of, number}',
     share: 'the {limb}’s share',
+    without: 'without {what}',
+    side: '{side, select, left {left side} other {right side}}{with, select, nothing { alone} pulse {, a plain pulse of the {limb} over it} other {, the {limb} over it}}',
+    part: '{named, select, yes {{name}} other {part {part, number}}}{untimed, select, yes {, no click} other {}}',
+    joined: 'parts 1 to {parts, number} joined',
     half: '{half, select, first {the first half} other {the second half}}',
   },
   note: {

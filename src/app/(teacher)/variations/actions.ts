@@ -4,6 +4,7 @@ import * as z from 'zod/mini';
 import { text, list } from '@/core/shape';
 import { readFamily } from '@/core/family';
 import { ok, type Result } from '@/core/issue';
+import { courseSchema } from '@/core/ladder';
 import { archiveFamily, saveFamily, sendToProgram, type SentExercise } from '@/server';
 import { teacherAction } from '../../act';
 import { all, closedRecipe, flag, ids, toProgram, typedName } from '../../shapes';
@@ -17,12 +18,18 @@ export const save = teacherAction([saved], (me, { id, name, family }) => {
 
 export const archive = teacherAction([ids.family, flag], archiveFamily);
 
-const step = z.object({ says: text(120), recipe: z.unknown() });
+const step = z.object({
+  says: text(120),
+  recipe: z.unknown(),
+  untimed: z.optional(z.boolean()),
+});
 
 const sent = z.object({
   name: typedName,
   recipe: z.unknown(),
   steps: z.optional(list(step, 0, 200)),
+  course: z.optional(courseSchema),
+  follows: z.optional(z.boolean()),
 });
 
 /** Puts members of a family at the end of a program, or of a new one of this name. */
@@ -31,15 +38,15 @@ export const send = teacherAction([toProgram, list(sent, 0, 2000)], (me, to, exe
   return read.ok ? sendToProgram(me, to, read.value) : read;
 });
 
-function readSent({ name, recipe, steps }: z.infer<typeof sent>): Result<SentExercise> {
+function readSent({ name, recipe, steps, ...how }: z.infer<typeof sent>): Result<SentExercise> {
   const whole = closedRecipe(recipe);
   if (!whole.ok) return whole;
-  if (!steps) return ok({ name, recipe: whole.value });
+  if (!steps) return ok({ name, recipe: whole.value, ...how });
   const closed = all(
-    steps.map(({ says, recipe: one }) => {
+    steps.map(({ recipe: one, ...step }) => {
       const made = closedRecipe(one);
-      return made.ok ? ok({ says, recipe: made.value }) : made;
+      return made.ok ? ok({ ...step, recipe: made.value }) : made;
     }),
   );
-  return closed.ok ? ok({ name, recipe: whole.value, steps: closed.value }) : closed;
+  return closed.ok ? ok({ name, recipe: whole.value, steps: closed.value, ...how }) : closed;
 }

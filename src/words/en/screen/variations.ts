@@ -51,6 +51,7 @@ export const variations = {
   like: 'like {number, number}, {way, select, later {later} other {other limbs}}',
   lookingForTheFewest: 'looking for the fewest…',
   mayAlwaysNever: '○ may, ● always, – never',
+  nameOfTheRun: 'Name of the run',
   names: 'names',
   namesCapital: 'Names',
   newFamily: 'New family',
@@ -78,7 +79,8 @@ export const variations = {
   sameAsAnotherCapital: 'Same as another',
   savedFamilies: 'Saved families',
   sendAs: 'Send as',
-  sentTo: 'Sent {sent} to {program}.',
+  sentTo:
+    'Sent {sent} to {program}.{turn, select, yes { Each waits for the one before it.} other {}}',
   sentence: 'Sentence',
   sortAgain: 'sort again',
   startAgain: 'start again',
