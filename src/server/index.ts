@@ -15,6 +15,7 @@ export {
   saveFamily,
   sendToProgram,
 } from './families';
+export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { asEither, asStudent, asTeacher } from './authority';
 export { appendEntries, appendEntry, listTries, MOST_ENTRIES } from './log';

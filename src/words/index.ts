@@ -35,6 +35,7 @@ export {
   sayRunSeam,
 } from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
+export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
 export { isLocale, sayEach, sayList } from './say';

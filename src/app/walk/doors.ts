@@ -61,6 +61,10 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     ...anyTeacher(() => [[], form({ name: 'New' })]),
     ...teacher((w) => [[], form({ name: 'Copy', from: w.program })]),
   ],
+  'programs copyAsOwn': anyTeacher(() => [
+    'cells',
+    { program: 'Cells', items: Array.from({ length: 5 }, (_, nth) => `Item ${nth}`) },
+  ]),
   'programs rename': teacher((w) => [w.program, 'Mine']),
   'programs archive': teacher(
     (w) => [w.program, true],

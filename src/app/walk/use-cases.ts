@@ -151,6 +151,12 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     ...anyTeacher((me) => server.createProgram(me, 'New')),
     ...teacher((me, w) => server.createProgram(me, 'Copy', w.program)),
   ],
+  copyStarter: anyTeacher((me) =>
+    server.copyStarter(me, 'cells', {
+      program: 'Cells',
+      items: Array.from({ length: 5 }, (_, nth) => `Item ${nth}`),
+    }),
+  ),
   followVersion: teacher(
     (me, w) => server.followVersion(me, [w.assignment]),
     (me, w) => server.followVersion(me, [w.assignment], 1),

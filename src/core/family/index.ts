@@ -14,6 +14,7 @@ export {
 } from './members';
 export { rangeOffers } from './ranges';
 export { familyOf, readFamily } from './schema';
+export { flowFamily } from './flows';
 export { axisAt, orderAsWritten, standsAsWritten } from './written';
 export type { AxisValue, ClosedPart } from './axis';
 export type { AxisPlace, PhraseValue } from './edit';

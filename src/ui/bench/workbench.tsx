@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import {
   useCallback,
   useDeferredValue,
@@ -35,8 +36,14 @@ import { useAddress, useRecipeOfAddress } from './address';
 import { EditableSheet } from '../lanes';
 import { ReadbackPanel } from '../readback';
 import { SentenceEditor } from '../sentence';
+import { OPENED_KEY, readOpened, withOpened } from './opened';
 import { Transport, type TransportSettings } from './transport';
 import { useDesk, type BenchActions } from './use-desk';
+
+/** Only an empty Bench offers them. */
+const WaysIn = dynamic(() => import('./ways-in').then((ways) => ways.WaysIn), {
+  loading: () => null,
+});
 
 /** The sentence, lanes and staff in the same columns, the readback, and the sound. The address
  * keeps the recipe. */
@@ -85,6 +92,7 @@ export function Workbench({
   const shown = useLast(expanded.ok ? expanded.value : null);
   const issues = expanded.ok ? [] : expanded.issues;
   const nothing = issues.some((issue) => issue.code === 'nothing-to-play');
+  const isEmpty = nothing && recipe.over.length === 0 && recipe.play === null && !recipe.then;
   const meter = shown?.meter;
   const readAt = useMemo(
     () => (meter ? tempoFor(meter, settings.tempo) : tempoFor(FOUR_FOUR, settings.tempo)),
@@ -108,6 +116,11 @@ export function Workbench({
     [],
   );
   useRecipeOfAddress(draft, edit);
+  useEffect(() => {
+    if (draft.id === null) return;
+    const opened = withOpened(readOpened(localStorage.getItem(OPENED_KEY)), draft.id);
+    localStorage.setItem(OPENED_KEY, JSON.stringify(opened));
+  }, [draft.id]);
   const settle = useCallback(() => dispatch({ kind: 'settle' }), []);
 
   function togglePlay() {
@@ -210,6 +223,7 @@ export function Workbench({
               </button>
             </p>
           )}
+          {isEmpty && <WaysIn onBegin={edit} />}
         </div>
         <aside className="min-w-0 overflow-y-auto border-l border-line px-4 py-2">
           {late && !nothing && (

@@ -4,12 +4,17 @@ import Link from 'next/link';
 import type { Issue } from '@/core/issue';
 import type { ProgramSummary } from '@/core/studio';
 import { Button, Field, useFormAction, useSpeech } from '../base';
+import { StarterList, type CopyStarter, type ShownStarter } from './starter-list';
 
 export function ProgramList({
   programs,
+  starters,
+  copy,
   create,
 }: {
   programs: readonly ProgramSummary[];
+  starters: readonly ShownStarter[];
+  copy: CopyStarter;
   create: (before: readonly Issue[], form: FormData) => Promise<readonly Issue[]>;
 }) {
   const { say } = useSpeech();
@@ -34,8 +39,9 @@ export function ProgramList({
                 <option value="">{say.t('screen.common.nothing')}</option>
                 {ordered.map((program) => (
                   <option key={program.id} value={program.id}>
-                    {program.name}
-                    {program.template ? ' (template)' : ''}
+                    {program.template
+                      ? say.t('screen.programs.templateNamed', { name: program.name })
+                      : program.name}
                   </option>
                 ))}
               </select>
@@ -83,6 +89,7 @@ export function ProgramList({
           </tbody>
         </table>
       )}
+      <StarterList starters={starters} copy={copy} />
     </main>
   );
 }

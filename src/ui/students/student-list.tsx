@@ -39,6 +39,7 @@ export function StudentList({
           <Field
             label={say.t('screen.students.newStudent')}
             name="name"
+            autoFocus={students.length === 0}
             maxLength={80}
             issues={issuesAt(answer.issues, 'name')}
             className="w-52"
@@ -55,7 +56,12 @@ export function StudentList({
         </form>
       </div>
       {students.length === 0 ? (
-        <p className="text-soft">{say.t('screen.students.noStudentsYetAddOneAbove')}</p>
+        <p className="text-soft">
+          {say.t('screen.students.noStudentsYetAddOneAbove')}{' '}
+          <Button onClick={() => form.current?.querySelector('input')?.focus()}>
+            {say.t('screen.students.addAStudent')}
+          </Button>
+        </p>
       ) : (
         <table className="w-full text-left">
           <thead>

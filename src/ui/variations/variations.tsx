@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import {
   axisAt,
+  flowFamily,
   openFamily,
   standsAsWritten,
   type Axis,
@@ -108,7 +109,17 @@ function FamilyDesk({
         </div>
       )}
       {nothing && made.ok && (
-        <p className="px-4 py-6 text-soft">{say.t('screen.variations.chooseWhatKeepsGoingOrA')}</p>
+        <p className="px-4 py-6 text-soft">
+          {say.t('screen.variations.chooseWhatKeepsGoingOrA')}{' '}
+          <Button
+            onClick={() => {
+              const { base: under, axes: flows } = flowFamily();
+              edit({ base: under, axes: flows });
+            }}
+          >
+            {say.t('screen.variations.beginWithNine')}
+          </Button>
+        </p>
       )}
       {opened && !nothing && (
         <>

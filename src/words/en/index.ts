@@ -7,6 +7,7 @@ import { programs } from './screen/programs';
 import { steps as stepsScreen } from './screen/steps';
 import { students } from './screen/students';
 import { variations } from './screen/variations';
+import { starter } from './starter';
 import { steps } from './steps';
 
 /** The English of the app: every message, by its key. */
@@ -14,6 +15,7 @@ export const en = {
   ...enForStudents,
   family,
   retype,
+  starter,
   steps,
   screen: {
     ...enForStudents.screen,

@@ -5,10 +5,11 @@ import { revalidatePath } from 'next/cache';
 import * as z from 'zod/mini';
 import { whole, amount, text, list } from '@/core/shape';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
-import { outlineSchema } from '@/core/program';
+import { outlineSchema, STARTER_IDS, type StarterId } from '@/core/program';
 import { parseId, type ProgramId } from '@/core/studio';
 import {
   archiveProgram,
+  copyStarter,
   createProgram,
   followVersion,
   getProgram,
@@ -28,6 +29,13 @@ import { flag, ids, typedName } from '../../shapes';
 function after(me: Teacher, id: ProgramId, done: Result<unknown>) {
   return done.ok ? getProgram(me, id) : done;
 }
+
+const starter = z.enum(STARTER_IDS as [StarterId, ...StarterId[]]);
+
+const starterNames = z.object({ program: typedName, items: list(typedName, 1, 40) });
+
+/** Copies a program that ships. */
+export const copyAsOwn = teacherAction([starter, starterNames], copyStarter);
 
 const named = z.object({ name: typedName, from: z.optional(text(80)) });
 

@@ -209,6 +209,8 @@ export const bench = {
   onTheBeat: 'on the beat',
   oneNote: 'One note',
   openPart: 'Open {name}',
+  beginWith: 'Begin with',
+  openedLast: 'Opened last',
   orWriteItOnTheLanes: 'Or write it on the lanes.',
   ostinato: 'Ostinato',
   overTheBarLine: 'over the bar line',

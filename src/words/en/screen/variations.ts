@@ -15,6 +15,7 @@ export const variations = {
   barsEach: '{count, plural, one {# bar} other {# bars}} each',
   barsOfEach: 'Bars of each',
   cannotBeKeptTypeAWhole: '“{count}” cannot be kept. Type a whole number from 1, or nothing.',
+  beginWithNine: 'Begin with three rides over three snares',
   cannotBePlayed: 'cannot be played',
   cannotBePlayedCapital: 'Cannot be played',
   chosenRows: '{count, number} chosen',

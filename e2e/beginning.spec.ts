@@ -1,0 +1,69 @@
+import { expect, openStudio, test } from './app';
+import { Hand } from './hand';
+
+test.use({ ground: 'empty' });
+
+test('from an empty studio to the first exercise heard', async ({ page }) => {
+  const hand = new Hand(page);
+  await page.goto('/');
+  await hand.fill('Studio', 'Mole End');
+  await hand.fill('Your name', 'Ada');
+  await hand.button('Open');
+  await page.waitForURL('**/students');
+  await hand.press(page.getByRole('link', { name: 'Bench' }));
+  await hand.button(/^a beat in layers/);
+  await hand.button('Play');
+  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+  expect(hand.acts).toBeLessThanOrEqual(6);
+});
+
+test('a starter program is looked through, copied and given to a first student', async ({
+  page,
+}) => {
+  const hand = new Hand(page);
+  await page.goto('/');
+  await hand.fill('Studio', 'Mole End');
+  await hand.fill('Your name', 'Ada');
+  await hand.button('Open');
+  await page.waitForURL('**/students');
+  await expect(page.getByLabel('New student')).toBeFocused();
+  await hand.type('Toad');
+  await hand.key('Enter');
+  await expect(page.getByRole('link', { name: 'Toad', exact: true })).toBeVisible();
+  await hand.press(page.getByRole('link', { name: 'Programs' }));
+  await hand.button('Copy A first beat, layer by layer');
+  await expect(page.getByLabel('Program name')).toHaveValue('A first beat, layer by layer');
+  await expect(page.locator('[data-item]')).toHaveCount(7);
+  await hand.press(page.getByRole('button', { name: /^Student/ }));
+  await hand.press(page.getByRole('option', { name: 'Toad' }));
+  await expect(page.getByRole('link', { name: 'Toad', exact: true })).toBeVisible();
+  expect(hand.acts).toBeLessThanOrEqual(10);
+});
+
+test('an empty Bench offers what was opened last, and each way in', async ({ page }) => {
+  await openStudio(page);
+  await page.goto('/bench');
+  const ways = page.getByRole('region', { name: 'Begin with' });
+  await expect(ways.getByRole('button')).toHaveCount(6);
+  await ways.getByRole('button', { name: /^a line over an ostinato/ }).click();
+  await expect(ways).toBeHidden();
+  await expect(page.getByTestId('count-RH')).not.toBeEmpty();
+  await page.keyboard.press('Control+z');
+  await expect(ways).toBeVisible();
+  await ways.getByRole('button', { name: /^a rudiment in a groove/ }).click();
+  await page.getByLabel('Exercise name').fill('Paradiddle groove');
+  await page.keyboard.press('Control+s');
+  await expect(page).toHaveURL(/x=/);
+  await page.goto('/bench');
+  await page.getByRole('link', { name: 'Paradiddle groove' }).click();
+  await expect(page.getByLabel('Exercise name')).toHaveValue('Paradiddle groove');
+});
+
+test('variations begin with nine', async ({ page }) => {
+  await openStudio(page);
+  await page.goto('/variations');
+  await page.getByRole('button', { name: 'Begin with three rides over three snares' }).click();
+  await expect(page.getByRole('button', { name: 'path 9' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /^Begin with three/ })).toBeVisible();
+});

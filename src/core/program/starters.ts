@@ -1,0 +1,150 @@
+import { stepCourse, USUAL_COURSE, type Course } from '../ladder';
+import {
+  blankRecipe,
+  cellsOver,
+  laneOver,
+  lineOver,
+  overThese,
+  readAs,
+  type Change,
+  type ClosedRecipe,
+} from '../recipe';
+import { typedSticking } from '../sticking';
+
+/** An item of a starter program: each waits for the one before it. */
+export interface StarterItem<Id extends string = string> {
+  readonly id: Id;
+  readonly recipe: ClosedRecipe;
+  readonly course: Course;
+}
+
+const BASS = { limb: 'RF', voice: 'bass' } as const;
+const SNARE = { limb: 'LH', voice: 'snare' } as const;
+
+/** Steps of a first beat are learnt slowly; what is made of them climbs on. */
+const STEP = stepCourse(60, 'step');
+const GROOVE = stepCourse(60, 'whole');
+/** Work that wants time: five minutes a try, in small steps. */
+const LONG: Course = {
+  ...USUAL_COURSE,
+  ladder: { kind: 'fixed', start: 60, target: 90, step: 5 },
+  dosage: { kind: 'minutes', amount: 2 },
+  rule: { ...USUAL_COURSE.rule, clean: 2 },
+};
+
+function withChange(recipe: ClosedRecipe, ...changes: readonly Change[]): ClosedRecipe {
+  return { ...recipe, changes: [...recipe.changes, ...changes] };
+}
+
+function only(...limbs: ('RH' | 'LH' | 'RF' | 'LF')[]): Change {
+  return { kind: 'only', limbs };
+}
+
+function bassOn(grid: string): Change {
+  return { kind: 'place', to: BASS, slot: '16', grid };
+}
+
+function rock(bass: string): ClosedRecipe {
+  return withChange(overThese('rock-8ths-hands'), {
+    kind: 'place',
+    to: BASS,
+    slot: '8',
+    grid: bass,
+  });
+}
+
+function backbeatOver(...ids: readonly string[]): ClosedRecipe {
+  const under = overThese(...ids);
+  const backbeat = laneOver('S: 2 4', { ...SNARE, slot: '4', grid: '-X-X' });
+  return { ...under, over: [...under.over, backbeat] };
+}
+
+function shortLong(text: string): ClosedRecipe {
+  return readAs(lineOver(overThese('jazz-ride'), text), 'short-long');
+}
+
+function ruff(bars: number, right: 'snare' | 'tom-floor'): ClosedRecipe {
+  const content = typedSticking('6: LRLRLK');
+  const voices = { ...content.voices, RH: right };
+  return withChange({ ...overThese('rock-8ths'), play: { content: { ...content, voices } } }, {
+    ...{ kind: 'aim', bars, times: 1, lands: 0, slot: '16' },
+    ...{ by: 'last note', over: 'goes on' },
+  } as Change);
+}
+
+const LINES = ['4 4 4 4', '4. 8 4 4', '4. 4. 4', '4. 4 8 4'] as const;
+
+const of =
+  (course: Course) =>
+  <Id extends string>(id: Id, recipe: ClosedRecipe): StarterItem<Id> => ({ id, recipe, course });
+const [step, groove, long] = [of(STEP), of(GROOVE), of(LONG)];
+
+/** Programs that ship: progressions of our own, made from shipped material, to be copied and changed. The
+ * order of the work is common practice, no source. */
+export const STARTERS = {
+  beat: () => [
+    step('beat-hats', withChange(overThese('rock-8ths'), only('RH'))),
+    step('beat-hatsBass', withChange(overThese('rock-8ths'), only('RH', 'RF'))),
+    step('beat-hatsSnare', withChange(overThese('rock-8ths'), only('RH', 'LH'))),
+    step('beat-bassSnare', withChange(overThese('rock-8ths'), only('LH', 'RF'))),
+    groove('beat-whole', overThese('rock-8ths')),
+    groove('beat-andOfThree', rock('x---xx--')),
+    groove('beat-andOfTwo', rock('x--xx---')),
+  ],
+  between: () => [
+    groove('between-ground', overThese('rock-8ths')),
+    groove('between-aOfTwo', withChange(overThese('rock-8ths-hands'), bassOn('x------xx-------'))),
+    groove('between-aOfFour', withChange(overThese('rock-8ths-hands'), bassOn('x-------x------x'))),
+    groove(
+      'between-eOfThree',
+      withChange(overThese('rock-8ths-hands'), bassOn('x-------xx------')),
+    ),
+    groove('between-eOfOne', withChange(overThese('rock-8ths-hands'), bassOn('xx------x-------'))),
+    groove('between-both', withChange(overThese('rock-8ths-hands'), bassOn('x--x----xx------'))),
+  ],
+  page: () => [
+    step('page-ride', overThese('jazz-ride')),
+    groove('page-line1', shortLong(LINES[0])),
+    groove('page-line2', shortLong(LINES[1])),
+    groove('page-line3', shortLong(LINES[2])),
+    groove('page-line4', shortLong(LINES[3])),
+    long('page-whole', shortLong(LINES.join(' | '))),
+  ],
+  cells: () => [
+    step('cells-fours', cellsOver(overThese('hats-2-4'), '4 4 4 4')),
+    step('cells-twos', cellsOver(overThese('hats-2-4'), '8 8 4 8 8 4')),
+    step('cells-sixes', cellsOver(overThese('hats-2-4'), '4. 4. 4')),
+    groove('cells-mixed', cellsOver(overThese('hats-2-4'), '4. 4 8 4')),
+    groove('cells-overTheBar', cellsOver(overThese('hats-2-4'), '8r 4 4 8 4')),
+  ],
+  feet: () => [
+    step('feet-eighths', overThese('double-bass-8ths')),
+    step('feet-sixteenths', overThese('double-bass-16ths')),
+    groove('feet-quarters', overThese('double-bass-16ths', 'ride-quarters')),
+    groove('feet-rideEighths', overThese('double-bass-16ths', 'ride-8ths')),
+    groove('feet-upbeats', overThese('double-bass-16ths', 'ride-upbeats')),
+    groove('feet-backbeat', backbeatOver('double-bass-16ths', 'ride-8ths')),
+  ],
+  sides: () => [
+    step('sides-leftAlone', overThese('left-singles')),
+    step('sides-pulse', overThese('left-singles', 'ride-quarters')),
+    groove('sides-doubles', overThese('left-doubles', 'ride-quarters')),
+    groove('sides-paradiddle', overThese('left-paradiddle', 'ride-quarters')),
+    groove('sides-eighths', overThese('left-paradiddle', 'ride-8ths')),
+    groove('sides-upbeats', overThese('left-paradiddle', 'ride-upbeats')),
+  ],
+  ruffs: () => [
+    step('ruffs-alone', { ...blankRecipe(), play: { content: typedSticking('8t: LRLRLK------') } }),
+    step('ruffs-groove', overThese('rock-8ths')),
+    groove('ruffs-everyOther', ruff(2, 'snare')),
+    groove('ruffs-everyFourth', ruff(4, 'snare')),
+    groove('ruffs-drums', ruff(4, 'tom-floor')),
+  ],
+} as const satisfies Record<string, () => readonly StarterItem[]>;
+
+export type StarterId = keyof typeof STARTERS;
+
+/** Of all starter programs. */
+export type StarterItemId = ReturnType<(typeof STARTERS)[StarterId]>[number]['id'];
+
+export const STARTER_IDS = Object.keys(STARTERS) as readonly StarterId[];

@@ -1,0 +1,23 @@
+import type { StarterId, StarterItemId } from '@/core/program';
+import type { WayIn } from '@/core/recipe';
+import type { Say } from './say';
+
+/** @example sayStarter(ENGLISH, 'cells') // => 'Phrase cells' */
+export function sayStarter({ t }: Say, id: StarterId): string {
+  return t(`starter.program.${id}`);
+}
+
+/** Whom a starter program helps. */
+export function sayStarterUse({ t }: Say, id: StarterId): string {
+  return t(`starter.goodFor.${id}`);
+}
+
+/** What an item of a starter program is called. */
+export function sayStarterItem({ t }: Say, id: StarterItemId): string {
+  return t(`starter.item.${id}`);
+}
+
+/** What an empty Bench offers. @example sayWayIn(ENGLISH, 'page') // => 'a page' */
+export function sayWayIn({ t }: Say, id: WayIn): string {
+  return t(`starter.wayIn.${id}`);
+}
