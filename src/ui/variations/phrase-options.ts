@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import {
   rangeOffers,
+  valuesAt,
   type AxisPlace,
   type ChangeValue,
   type Family,
@@ -13,7 +14,7 @@ import { STYLES } from '@/core/kit';
 import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { parseLine } from '@/core/reading';
 import { INTERPRETATION_STARTS, startOf, type ClosedRecipe } from '@/core/recipe';
-import { looksSticking, parsePhrase, typedSticking } from '@/core/sticking';
+import { looksSticking, parsePhrase, typedSticking, type Sticking } from '@/core/sticking';
 import { parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
 import { type Say, sayFeel, sayLanes, sayMaterial, sayOffer, sayPolicy, sayStart } from '@/words';
@@ -43,7 +44,10 @@ function readWritten(id: string): Value | undefined {
   return id.startsWith(WRITTEN) ? (JSON.parse(id.slice(WRITTEN.length)) as Value) : undefined;
 }
 
-export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOptions {
+export function usePhraseOptions(family: Family, place: AxisPlace): PhraseOptions {
+  const { base } = family;
+  const played = valuesAt(family, { at: 'play' });
+  const kept = useMemo(() => lastSticking(played), [played]);
   const { say, syllables } = useSpeech();
   const ostinatos = useMaterials('ostinato');
   const lines = useMaterials('line');
@@ -56,7 +60,7 @@ export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOpti
       case 'over':
         return overOptions(say, ostinatos, base, syllables);
       case 'play':
-        return playOptions(say, lines, stickings, base);
+        return playOptions(say, lines, stickings, base, kept);
       case 'as':
         return asOptions(say, rules);
       case 'change':
@@ -75,7 +79,7 @@ export function usePhraseOptions({ base }: Family, place: AxisPlace): PhraseOpti
           kits.filter((one) => !one.archived),
         );
     }
-  }, [at, base, kits, lines, say, ostinatos, rules, stickings, syllables]);
+  }, [at, base, kept, kits, lines, say, ostinatos, rules, stickings, syllables]);
 }
 
 /** Materials of one kind, each by its id; what is no material by what it is. */
@@ -126,11 +130,23 @@ function overOptions(
   };
 }
 
+/** The sticking that was given last. */
+function lastSticking(values: readonly Value[]): Sticking | null {
+  const all = values.flatMap((value) =>
+    typeof value === 'object' && value !== null && 'content' in value && 'sticking' in value.content
+      ? [value.content]
+      : [],
+  );
+  return all.at(-1) ?? null;
+}
+
 function playOptions(
   say: Say,
   lines: readonly Material<'line'>[],
   stickings: readonly Material<'sticking'>[],
   base: ClosedRecipe,
+  /** Whose voices and accents a sticking has that is typed beside it. */
+  kept: Sticking | null,
 ): PhraseOptions {
   const mine = lines.filter((one) => !one.archived && base.meter.startsWith(one.meter ?? ''));
   const free = stickings.filter((one) => !one.archived);
@@ -157,7 +173,9 @@ function playOptions(
       const meter = parseMeter(base.meter);
       const typed = text.trim();
       if (looksSticking(typed) && parsePhrase(typed, '16').ok) {
-        const value = written({ content: typedSticking(typed) });
+        const value = written({
+          content: kept ? { ...kept, name: undefined, sticking: typed } : typedSticking(typed),
+        });
         return [{ value, text: typed, hint: say.t('screen.variations.stickingTyped') }];
       }
       if (!meter.ok || !parseLine(typed, meter.value).ok) return [];
