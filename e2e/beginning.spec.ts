@@ -67,3 +67,35 @@ test('variations begin with nine', async ({ page }) => {
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: /^Begin with three/ })).toBeVisible();
 });
+
+test('what felt easy is offered with a twist, ready to hear, and with others beside it', async ({
+  page,
+}) => {
+  await openStudio(page);
+  await page.getByLabel('New student').fill('Toad');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: 'Toad', exact: true }).waitFor();
+  await page.goto('/programs');
+  await page.getByRole('button', { name: 'Copy Bass drum between the 8ths' }).click();
+  await page.getByRole('button', { name: /^Student/ }).click();
+  await page.getByRole('option', { name: 'Toad' }).click();
+  await page.getByRole('link', { name: 'Toad', exact: true }).click();
+  await page.getByRole('link', { name: 'enter a paper week' }).click();
+  await expect(page.locator('[data-cell="0 0"]')).toBeFocused();
+  await page.keyboard.type('ccccccccc');
+  await page.keyboard.press('Control+Enter');
+  await expect(page.getByText('9 tries in the log.')).toBeVisible();
+  await page.goto('/students');
+  await page.getByRole('link', { name: 'Toad', exact: true }).click();
+  const proposal = page.getByRole('group', { name: 'Proposal' });
+  await expect(proposal).toContainText('the closed hi-hat part on the ride');
+  const ways = proposal.getByRole('list', { name: 'Ready to hear' });
+  await ways.getByRole('button', { name: 'Hear the closed hi-hat part on the ride' }).click();
+  await expect(ways.getByRole('button', { pressed: true })).toBeVisible();
+  await ways.getByRole('button', { pressed: true }).click();
+  await ways.getByRole('button', { name: 'this instead' }).first().click();
+  await expect(proposal).toBeHidden();
+  await expect(page.getByText(/^Plays /).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(proposal).toBeVisible();
+});

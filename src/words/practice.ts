@@ -11,7 +11,7 @@ import type { SufferingId, Variation, Verdict } from '@/core/log';
 import type { Need } from '@/core/roster';
 import type { BreakWarning, Difference } from '@/core/studio';
 import { sayLimb, sayVoice } from './kit';
-import { sayStepPlace, sayWeakPlace } from './place';
+import { sayPlace, sayStepPlace, sayWeakPlace } from './place';
 import { asStart, type Say } from './say';
 
 export function sayVerdict({ t }: Say, verdict: Verdict): string {
@@ -78,6 +78,16 @@ export function sayVariation(say: Say, variation: Variation): string {
       return t('practice.variation.displaced', { sixteenth: t(`notes.${notes}.sixteenth`) });
     case 'other-lead':
       return t('practice.variation.other-lead');
+    case 'surface':
+      return t('practice.variation.surface', {
+        from: sayVoice(say, variation.from),
+        to: sayVoice(say, variation.to),
+      });
+    case 'more':
+      return t('practice.variation.more', {
+        voice: sayVoice(say, variation.voice),
+        place: sayPlace(say, variation.at, variation.meter),
+      });
   }
 }
 

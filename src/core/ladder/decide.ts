@@ -1,4 +1,4 @@
-import type { Decided, Decision } from '../log';
+import type { Decided, Decision, Variation } from '../log';
 import { beginAt, moved, restore, vary, type Draft } from './draft';
 import { lower, MOST_BASIS, raiseWith } from './judge';
 import type { Following, LadderState, Proposal } from './state';
@@ -20,7 +20,7 @@ function decide(draft: Draft, decision: Decision, following: Following): boolean
   switch (decision.does) {
     case 'accept':
       if (draft.proposal?.kind !== decision.proposal) return false;
-      return accept(draft, draft.proposal, following);
+      return accept(draft, instead(draft.proposal, decision.variation), following);
     case 'decline':
       if (draft.proposal?.kind !== decision.proposal) return false;
       decline(draft);
@@ -36,6 +36,11 @@ function decide(draft: Draft, decision: Decision, following: Following): boolean
       else restore(draft);
       return true;
   }
+}
+
+/** The proposal with another variation of its kind in place of its own. */
+function instead(proposal: Proposal, variation: Variation | undefined): Proposal {
+  return variation && 'variation' in proposal ? { ...proposal, variation } : proposal;
 }
 
 function accept(draft: Draft, proposal: Proposal, following: Following): boolean {

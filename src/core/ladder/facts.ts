@@ -3,6 +3,7 @@ import { LIMBS, type Limb, type VoiceId } from '../kit';
 import type { ClosedRecipe, Exercise } from '../recipe';
 import { beats, formatMeter } from '../time';
 import type { Variation } from '../log';
+import { usualTwist } from './twists';
 
 type Bridge = Extract<Variation, { kind: 'bridge' }>;
 
@@ -20,7 +21,7 @@ export interface ExerciseFacts {
   readonly halves: boolean;
   /** For every felt beat of the cycle, the step into it; null where nothing plays there. */
   readonly bridges: readonly (Bridge | null)[];
-  /** What makes it new once it is easy; null where nothing is read. */
+  /** What makes it new once it is easy; null where nothing does. */
   readonly twist: Variation | null;
 }
 
@@ -46,7 +47,7 @@ export function factsOf(exercise: Exercise, recipe: ClosedRecipe): ExerciseFacts
     ornaments: exercise.strokes.some((stroke) => stroke.ornament !== undefined),
     halves: instantsOf(exercise).length > 3,
     bridges: bridgesOf(exercise),
-    twist: twistOf(recipe),
+    twist: usualTwist(recipe, exercise),
   };
 }
 
@@ -86,9 +87,4 @@ export function beatPlaces(exercise: Exercise): readonly { at: number; ticks: nu
   return Array.from({ length: exercise.bars }, (_, bar) =>
     beats(exercise.meter).map(({ at, ticks }) => ({ at: bar * exercise.barTicks + at, ticks })),
   ).flat();
-}
-
-function twistOf({ play }: ClosedRecipe): Variation | null {
-  if (!play) return null;
-  return 'sticking' in play.content ? { kind: 'other-lead' } : { kind: 'displaced' };
 }

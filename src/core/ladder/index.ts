@@ -12,6 +12,7 @@ export { makeRule, USUAL_RULE } from './rule';
 export { chooseSimpler } from './simpler';
 export { dueDay, rungAt, startLadder } from './state';
 export { planTry } from './try';
+export { twistsOf } from './twists';
 export { bridgeLoop, recipeOnRung, varyRecipe } from './vary';
 export { whyOf } from './why';
 export type { TypedCourse } from './course';

@@ -2,8 +2,8 @@ import { instantsOf } from '../analysis';
 import { fail, ok, type Result } from '../issue';
 import { LIMBS } from '../kit';
 import type { Lane } from '../materials';
-import { blankRecipe, close, expand, type Change, type ClosedRecipe } from '../recipe';
-import { slotTicks, SUBDIVISION_IDS, wrap } from '../time';
+import { blankRecipe, close, editByHand, expand, type Change, type ClosedRecipe } from '../recipe';
+import { slotTicks, SUBDIVISION_IDS, tick, wrap } from '../time';
 import type { Rung } from './ladder';
 import type { Manner } from './stage';
 import type { Variation } from '../log';
@@ -69,12 +69,22 @@ const VARIED: {
   displaced: (recipe) =>
     ok(withChange(recipe, { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '16' })),
   'other-lead': (recipe) => ok(withChange(recipe, { kind: 'mirror', what: 'hands', part: 'line' })),
+  surface: (recipe, { from, to }) =>
+    ok(withChange(recipe, { kind: 'revoice', part: 'all', from, to })),
+  more: oneMore,
   half: halfOf,
   bridge: (recipe, { from, to }) => bridgeLoop(recipe, from, to),
 };
 
 function withChange(recipe: ClosedRecipe, change: Change): ClosedRecipe {
   return { ...recipe, changes: [...recipe.changes, change] };
+}
+
+function oneMore(recipe: ClosedRecipe, { at, limb, voice }: Of<'more'>): Result<ClosedRecipe> {
+  const exercise = expand(recipe);
+  if (!exercise.ok) return exercise;
+  const to = { at: tick(at), limb, voice, dynamic: 'normal', ornament: null } as const;
+  return ok(editByHand(recipe, exercise.value, [{ from: null, to }]));
 }
 
 function halfOf(recipe: ClosedRecipe, { half }: Of<'half'>): Result<ClosedRecipe> {

@@ -24,6 +24,16 @@ export const variationSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('plain') }),
   z.strictObject({ kind: z.literal('displaced') }),
   z.strictObject({ kind: z.literal('other-lead') }),
+  /** What one surface plays, on another. */
+  z.strictObject({ kind: z.literal('surface'), from: z.enum(VOICE_IDS), to: z.enum(VOICE_IDS) }),
+  /** One note more, as it is written. Its place in the cycle, in ticks, and the meter that it is counted in. */
+  z.strictObject({
+    kind: z.literal('more'),
+    limb,
+    voice: z.enum(VOICE_IDS),
+    at: ticks,
+    meter: text(40),
+  }),
 ]);
 
 export type Variation = z.infer<typeof variationSchema>;

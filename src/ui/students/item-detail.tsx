@@ -31,6 +31,9 @@ const TempoChart = dynamic(() => import('./tempo-chart'), {
   ),
 });
 
+/** Sound comes with what is heard. */
+const WaysToHear = dynamic(() => import('./ways-to-hear'), { loading: () => null });
+
 type Decide = (decision: Decision, said: string) => void;
 
 /** One item: where its ladder stands and why, what is proposed, what was decided, what was played. */
@@ -106,6 +109,19 @@ function Proposal({ record, onDecide }: { record: ItemRecord; onDecide: Decide }
           </span>
         ))}
       </p>
+      {'variation' in proposal && (
+        <WaysToHear
+          record={record}
+          proposed={proposal.variation}
+          twists={kind === 'twist'}
+          onApply={(variation) =>
+            onDecide(
+              { does: 'accept', proposal: kind, variation },
+              say.t('screen.students.plays', { variation: sayVariation(say, variation) }),
+            )
+          }
+        />
+      )}
       <span className="mt-2 flex gap-2">
         <Button
           look="main"

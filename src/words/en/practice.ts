@@ -39,6 +39,8 @@ export const practice = {
     plain: 'without ornaments',
     displaced: 'the line a {sixteenth} later',
     'other-lead': 'with the other hand leading',
+    surface: 'the {from} part on the {to}',
+    more: 'with one more {voice} on {place}',
   },
   place: {
     step: '{from} → {to}',
