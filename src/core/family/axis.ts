@@ -12,7 +12,7 @@ export interface AxisValue {
 }
 
 /** What a value puts into the recipe. */
-export type ClosedPart =
+export type ClosedPart = (
   | {
       readonly at: 'over';
       readonly index: number;
@@ -25,7 +25,11 @@ export type ClosedPart =
   | { readonly at: 'meter'; readonly value: string }
   | { readonly at: 'levels'; readonly value: ClosedRecipe['levels'] }
   | { readonly at: 'feel'; readonly value: ClosedRecipe['feel'] }
-  | { readonly at: 'kit'; readonly value: ClosedRecipe['kit'] };
+  | { readonly at: 'kit'; readonly value: ClosedRecipe['kit'] }
+) & {
+  /** The part of a sequence, from 0; the first where left out. */
+  readonly part?: number | undefined;
+};
 
 /** Eight hex digits that tell values apart. */
 function valueKey(value: unknown): string {
@@ -36,7 +40,11 @@ function valueKey(value: unknown): string {
  * @example every displacement from 0 to 7 // => eight values */
 export function valuesOf(axis: Axis): readonly AxisValue[] {
   const values = new Map<string, AxisValue>();
-  for (const value of spread(axis)) if (!values.has(value.key)) values.set(value.key, value);
+  const { part } = axis;
+  for (const value of spread(axis)) {
+    if (values.has(value.key)) continue;
+    values.set(value.key, part ? { ...value, part: { ...value.part, part } } : value);
+  }
   return [...values.values()];
 }
 

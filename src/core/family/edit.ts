@@ -1,10 +1,14 @@
-import type { ClosedRecipe } from '../recipe';
+import { partsOf, withParts, type ClosedMember, type ClosedRecipe } from '../recipe';
 import type { Axis, ChangeValue, Family } from './schema';
 
 /** A phrase of the sentence that can take several values. */
-export type AxisPlace =
+export type AxisPlace = (
   | { readonly at: 'over' | 'change'; readonly index: number }
-  | { readonly at: 'play' | 'as' | 'clash' | 'meter' | 'feel' | 'levels' | 'kit' };
+  | { readonly at: 'play' | 'as' | 'clash' | 'meter' | 'feel' | 'levels' | 'kit' }
+) & {
+  /** The part of a sequence, from 0; the first where left out. */
+  readonly part?: number | undefined;
+};
 
 type ValueOf = {
   readonly over: ClosedRecipe['over'][number] | null;
@@ -23,7 +27,8 @@ export type PhraseValue = ValueOf[keyof ValueOf];
 
 /** Whether an axis varies this phrase. */
 export function isAt(axis: Axis, place: AxisPlace): boolean {
-  return axis.at === place.at && (!('index' in axis) || axis.index === indexOf(place));
+  const samePart = (axis.part ?? 0) === (place.part ?? 0);
+  return axis.at === place.at && samePart && (!('index' in axis) || axis.index === indexOf(place));
 }
 
 function indexOf(place: AxisPlace): number {
@@ -34,7 +39,7 @@ function indexOf(place: AxisPlace): number {
 export function valuesAt(family: Family, place: AxisPlace): readonly PhraseValue[] {
   const axis = family.axes.find((one) => isAt(one, place));
   if (axis) return axis.values;
-  const { base } = family;
+  const base = partAt(family.base, place.part);
   switch (place.at) {
     case 'over': {
       const one = base.over[indexOf(place)];
@@ -79,7 +84,9 @@ export function setValues(
       before < 0 ? [...axes, axis] : family.axes.map((one, nth) => (nth === before ? axis : one));
     return { ...family, axes: [...placed].sort(bySentence) };
   }
-  return { ...family, axes, base: putInBase(family.base, place, only ?? null) };
+  const { part = 0 } = place;
+  const base = putInBase(partAt(family.base, part), place, only ?? null);
+  return { ...family, axes, base: withPart(family.base, part, base) };
 }
 
 /** A value that leaves the phrase out: alone it has no place in the base, and waits for others. */
@@ -105,11 +112,27 @@ const SENTENCE = [
 ] as const;
 
 function bySentence(a: Axis, b: Axis): number {
+  const parts = (a.part ?? 0) - (b.part ?? 0);
+  if (parts !== 0) return parts;
   const place = SENTENCE.indexOf(a.at) - SENTENCE.indexOf(b.at);
   return place || ('index' in a && 'index' in b ? a.index - b.index : 0);
 }
 
-function putInBase(base: ClosedRecipe, place: AxisPlace, value: PhraseValue | null): ClosedRecipe {
+/** What a part of a sequence plays, or the exercise itself. @param part from 0 */
+export function partAt(recipe: ClosedRecipe, part = 0): ClosedMember {
+  const parts = partsOf(recipe);
+  return (parts[part] ?? parts[0]).recipe;
+}
+
+/** The recipe with another part in a place. */
+export function withPart(recipe: ClosedRecipe, part: number, next: ClosedMember): ClosedRecipe {
+  const [first, ...others] = partsOf(recipe).map((one, nth) =>
+    nth === part ? { ...one, recipe: next } : one,
+  );
+  return first ? withParts([first, ...others]) : recipe;
+}
+
+function putInBase(base: ClosedMember, place: AxisPlace, value: PhraseValue | null): ClosedMember {
   switch (place.at) {
     case 'over':
       return { ...base, over: putAt(base.over, place.index, value as ValueOf['over']) };

@@ -1,6 +1,6 @@
 export { countValues, valuesOf } from './axis';
 export { countHeld, coverMembers, keepBest } from './cover';
-export { setValues, toggleValue, valuesAt } from './edit';
+export { partAt, setValues, toggleValue, valuesAt } from './edit';
 export { MOST_OF_A_RUN, runOf, runSeams } from './run';
 export { deadValues, eachOnce, FamilyJudge, foldMembers, judgeFamily } from './judge';
 export {

@@ -1,5 +1,11 @@
 import { fail, ok, type AxisName, type Result } from '../issue';
-import { withWrittenSwing, type ClosedRecipe } from '../recipe';
+import {
+  partsOf,
+  withParts,
+  withWrittenSwing,
+  type ClosedMember,
+  type ClosedRecipe,
+} from '../recipe';
 import { axisName, countValues, valuesOf, type AxisValue, type ClosedPart } from './axis';
 import type { Family } from './schema';
 
@@ -72,14 +78,25 @@ export function memberKey({ axes }: OpenedFamily, { choice }: Member): string {
   return choice.map((value, nth) => axes[nth]?.values[value]?.key ?? '').join('.');
 }
 
-/** The recipe of a member: the base with the member's values put in. */
+/** The recipe of a member: the base with the member's values put in, each in its part. */
 export function memberRecipe({ base, axes }: OpenedFamily, { choice }: Member): ClosedRecipe {
+  const chosen = choice.flatMap((value, nth) => axes[nth]?.values[value]?.part ?? []);
+  if (!base.then) return memberPart(base, chosen);
+  const [first, ...others] = partsOf(base).map((one, nth) => ({
+    ...one,
+    recipe: memberPart(
+      one.recipe,
+      chosen.filter(({ part = 0 }) => part === nth),
+    ),
+  }));
+  return first ? withParts([first, ...others]) : base;
+}
+
+function memberPart(base: ClosedMember, chosen: readonly ClosedPart[]): ClosedMember {
   const over: (ClosedRecipe['over'][number] | null)[] = [...base.over];
   const changes: (ClosedRecipe['changes'][number] | null)[] = [...base.changes];
   let recipe = base;
-  choice.forEach((value, nth) => {
-    const part = axes[nth]?.values[value]?.part;
-    if (!part) return;
+  chosen.forEach((part) => {
     if (part.at === 'over') over[part.index] = part.value;
     else if (part.at === 'change') changes[part.index] = part.value;
     else recipe = { ...recipe, ...partOf(part) };

@@ -1,5 +1,5 @@
 import { hindrances, type Hindrance } from '../analysis';
-import { expand, type ClosedRecipe, type Exercise } from '../recipe';
+import { expand, partsOf, withParts, type ClosedRecipe, type Exercise, type Part } from '../recipe';
 import type { Tempo } from '../time';
 
 /** Most exercises of a run. */
@@ -10,13 +10,23 @@ export function runOf(
   members: readonly { readonly name: string; readonly recipe: ClosedRecipe }[],
   bars: number | null,
 ): ClosedRecipe | null {
-  const [first, ...others] = members.slice(0, MOST_OF_A_RUN).map(({ name, recipe }) => {
-    const { then: _, ...alone } = recipe;
-    return { name: name || 'then', bars, recipe: alone };
-  });
-  if (!first) return null;
-  return others.length === 0 ? first.recipe : { ...first.recipe, then: { bars, members: others } };
+  const [first, ...others] = members
+    .flatMap(({ name, recipe }) => runParts(recipe, name || 'then', bars))
+    .slice(0, MOST_OF_A_RUN);
+  return first ? withParts([first, ...others]) : null;
 }
+
+/** What a member of a run plays: an exercise for so many bars, a sequence part by part, as it is. */
+function runParts(recipe: ClosedRecipe, name: string, bars: number | null): readonly Part[] {
+  if (!recipe.then) return [{ name, bars, untimed: false, recipe }];
+  return partsOf(recipe).map((part, nth) => ({
+    ...part,
+    name: [name, part.name || String(nth + 1)].join(', ').slice(0, LONGEST_NAME),
+  }));
+}
+
+/** Letters of a part's name. */
+const LONGEST_NAME = 80;
 
 /** What hinders where one exercise goes into the next; the numbers are theirs in the path. */
 export interface RunSeam {
@@ -34,10 +44,11 @@ export function runSeams(
   tempo: Tempo,
   first = 1,
 ): readonly RunSeam[] {
+  const parts = members.flatMap((recipe) => partsOf(recipe).map((part) => part.recipe));
   const own = new Set<string>();
   run.members.forEach(({ fromBar, bars, cycleBars }, nth) => {
-    const recipe = members[nth];
-    const alone = recipe && expand({ ...recipe, then: undefined });
+    const recipe = parts[nth];
+    const alone = recipe && expand(recipe);
     if (!alone?.ok) return;
     for (const { rule, at } of hindrances(alone.value, tempo)) {
       for (let bar = 0; bar < bars; bar += cycleBars) {

@@ -43,26 +43,31 @@ const changeValue = z.discriminatedUnion('kind', [
   }),
 ]);
 
+/** The part of a sequence, from 0; the first where left out. */
+const part = z.optional(whole(0, 64));
+
 /** A phrase of the sentence with several values. `index` is the place in the recipe's list; one past
  * its end adds to it. */
 const axis = z.discriminatedUnion('at', [
   z.strictObject({
     at: z.literal('over'),
+    part,
     index: whole(0, 3),
     values: list(z.nullable(over), 1, 200),
   }),
-  z.strictObject({ at: z.literal('play'), values: list(play, 1, 400) }),
-  z.strictObject({ at: z.literal('as'), values: list(as, 1, 40) }),
+  z.strictObject({ at: z.literal('play'), part, values: list(play, 1, 400) }),
+  z.strictObject({ at: z.literal('as'), part, values: list(as, 1, 40) }),
   z.strictObject({
     at: z.literal('change'),
+    part,
     index: whole(0, 15),
     values: list(changeValue, 1, 200),
   }),
-  z.strictObject({ at: z.literal('clash'), values: list(clash, 1, 5) }),
-  z.strictObject({ at: z.literal('meter'), values: list(meter, 1, 20) }),
-  z.strictObject({ at: z.literal('levels'), values: list(levels, 1, 8) }),
-  z.strictObject({ at: z.literal('feel'), values: list(feel, 1, 20) }),
-  z.strictObject({ at: z.literal('kit'), values: list(kit, 1, 40) }),
+  z.strictObject({ at: z.literal('clash'), part, values: list(clash, 1, 5) }),
+  z.strictObject({ at: z.literal('meter'), part, values: list(meter, 1, 20) }),
+  z.strictObject({ at: z.literal('levels'), part, values: list(levels, 1, 8) }),
+  z.strictObject({ at: z.literal('feel'), part, values: list(feel, 1, 20) }),
+  z.strictObject({ at: z.literal('kit'), part, values: list(kit, 1, 40) }),
 ]);
 
 const key = text(400);
@@ -88,8 +93,9 @@ const familySchema = z.strictObject({
    * with the second. */
   passes: z.optional(
     z.union([
-      z.strictObject({ at: z.enum(['over', 'change']), index: whole(0, 15) }),
+      z.strictObject({ at: z.enum(['over', 'change']), part, index: whole(0, 15) }),
       z.strictObject({
+        part,
         at: z.enum(['play', 'as', 'clash', 'meter', 'feel', 'levels', 'kit']),
       }),
     ]),
@@ -106,15 +112,24 @@ export type ChangeValue = z.infer<typeof changeValue>;
 
 /** An axis with the contents of all its values. */
 export type Axis =
-  | { at: 'over'; index: number; values: readonly (ClosedRecipe['over'][number] | null)[] }
-  | { at: 'play'; values: readonly NonNullable<ClosedRecipe['play']>[] }
-  | { at: 'as'; values: readonly ClosedRecipe['as'][] }
-  | { at: 'change'; index: number; values: readonly ChangeValue[] }
-  | { at: 'clash'; values: readonly ClosedRecipe['clash'][] }
-  | { at: 'meter'; values: readonly string[] }
-  | { at: 'levels'; values: readonly NonNullable<ClosedRecipe['levels']>[] }
-  | { at: 'feel'; values: readonly ClosedRecipe['feel'][] }
-  | { at: 'kit'; values: readonly ClosedRecipe['kit'][] };
+  | {
+      at: 'over';
+      part?: number | undefined;
+      index: number;
+      values: readonly (ClosedRecipe['over'][number] | null)[];
+    }
+  | { at: 'play'; part?: number | undefined; values: readonly NonNullable<ClosedRecipe['play']>[] }
+  | { at: 'as'; part?: number | undefined; values: readonly ClosedRecipe['as'][] }
+  | { at: 'change'; part?: number | undefined; index: number; values: readonly ChangeValue[] }
+  | { at: 'clash'; part?: number | undefined; values: readonly ClosedRecipe['clash'][] }
+  | { at: 'meter'; part?: number | undefined; values: readonly string[] }
+  | {
+      at: 'levels';
+      part?: number | undefined;
+      values: readonly NonNullable<ClosedRecipe['levels']>[];
+    }
+  | { at: 'feel'; part?: number | undefined; values: readonly ClosedRecipe['feel'][] }
+  | { at: 'kit'; part?: number | undefined; values: readonly ClosedRecipe['kit'][] };
 
 /** All variations that a choice of axes yields, and what the teacher decided about them. */
 export type Family = Omit<OpenFamily, 'base' | 'axes'> & {
@@ -124,10 +139,9 @@ export type Family = Omit<OpenFamily, 'base' | 'axes'> & {
 
 /** A family before anything is varied. */
 export function familyOf(base: ClosedRecipe): Family {
-  const { then: _, ...alone } = base;
   return {
     version: FAMILY_VERSION,
-    base: alone,
+    base,
     axes: [],
     kept: null,
     dropped: [],

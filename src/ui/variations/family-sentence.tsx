@@ -4,7 +4,9 @@ import { clsx } from 'clsx';
 import { X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import {
+  axisAt,
   familySize,
+  partAt,
   setValues,
   toggleValue,
   valuesAt,
@@ -14,8 +16,9 @@ import {
   type Family,
   type PhraseValue,
 } from '@/core/family';
+import { partsOf } from '@/core/recipe';
 import { type Say, sayChange, sayChangeRange, sayPart } from '@/words';
-import { useSpeech } from '../base';
+import { Button, useSpeech } from '../base';
 import { VersionNote } from '../library';
 import { ManyChoice } from './many-choice';
 import { RangeEditor } from './range-editor';
@@ -40,17 +43,39 @@ export function FamilySentence({
   onChange: (family: Family) => void;
 }) {
   const { say } = useSpeech();
-  const overs = slotsOf(family, 'over', MOST_OVER);
-  const changes = slotsOf(family, 'change', MOST_CHANGES);
+  const parts = partsOf(family.base);
+  const [chosen, setChosen] = useState(0);
+  const open = Math.min(chosen, parts.length - 1);
+  const part = open > 0 ? open : undefined;
+  const overs = slotsOf(family, 'over', MOST_OVER, part);
+  const changes = slotsOf(family, 'change', MOST_CHANGES, part);
   const phrase = (place: AxisPlace, label: string, add: string) => (
-    <Phrase key={JSON.stringify(place)} {...{ family, place, label, add, onChange }} />
+    <Phrase
+      key={JSON.stringify([place, part])}
+      {...{ family, label, add, onChange }}
+      place={part === undefined ? place : { ...place, part }}
+    />
   );
-  const plays = valuesAt(family, { at: 'play' }).length > 0;
+  const plays = valuesAt(family, { at: 'play', part }).length > 0;
   return (
     <section
       aria-label={say.t('screen.variations.sentence')}
       className="sentence flex flex-wrap items-baseline gap-x-4 gap-y-1 px-4 py-2"
     >
+      {parts.length > 1 && (
+        <Line label={say.t('screen.bench.partsCapital')} long>
+          {parts.map(({ name }, nth) => (
+            <Button
+              key={nth}
+              look="quiet"
+              aria-pressed={nth === open}
+              onClick={() => setChosen(nth)}
+            >
+              {name || say.t('screen.variations.partNumber', { number: nth + 1 })}
+            </Button>
+          ))}
+        </Line>
+      )}
       <Line label={say.t('screen.common.over')} long>
         {overs.map((index) =>
           phrase(
@@ -103,9 +128,14 @@ export function FamilySentence({
 }
 
 /** Places of a list that have values, and the next one, which has none yet. */
-function slotsOf(family: Family, at: 'over' | 'change', most: number): readonly number[] {
+function slotsOf(
+  family: Family,
+  at: 'over' | 'change',
+  most: number,
+  part: number | undefined,
+): readonly number[] {
   const taken = Array.from({ length: most }, (_, index) => index).filter(
-    (index) => valuesAt(family, { at, index }).length > 0,
+    (index) => valuesAt(family, { at, index, part }).length > 0,
   );
   const next = (taken.at(-1) ?? -1) + 1;
   return next < most ? [...taken, next] : taken;
@@ -150,11 +180,8 @@ function Phrase({
     );
   const [all, setAll] = useState(false);
   const said = all ? values : values.slice(0, MOST_SAID);
-  const own = family.axes.find(
-    (axis) =>
-      axis.at === place.at &&
-      (!('index' in axis) || ('index' in place && axis.index === place.index)),
-  );
+  const own = family.axes[axisAt(family.axes, place)];
+  const base = partAt(family.base, place.part);
   const count = own ? valuesOf(own).length : values.length;
   return (
     <span className="mr-3 inline-flex flex-wrap items-baseline gap-x-1.5">
@@ -165,14 +192,14 @@ function Phrase({
           {isRange(value) ? (
             <RangeEditor
               value={value}
-              says={sayChangeRange(say, value, family.base) ?? ''}
+              says={sayChangeRange(say, value, base) ?? ''}
               onChange={(next) => replace(nth, next)}
             />
           ) : (
             <ValueEditor
               value={value}
               place={place}
-              base={family.base}
+              base={base}
               onChange={(next) => replace(nth, next)}
               onAnother={() =>
                 onChange(setValues(family, place, values.toSpliced(nth + 1, 0, value)))

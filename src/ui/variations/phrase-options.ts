@@ -2,6 +2,7 @@
 
 import { useMemo } from 'react';
 import {
+  partAt,
   rangeOffers,
   valuesAt,
   type AxisPlace,
@@ -45,8 +46,9 @@ function readWritten(id: string): Value | undefined {
 }
 
 export function usePhraseOptions(family: Family, place: AxisPlace): PhraseOptions {
-  const { base } = family;
-  const played = valuesAt(family, { at: 'play' });
+  const { part } = place;
+  const base = useMemo(() => partAt(family.base, part), [family.base, part]);
+  const played = valuesAt(family, { at: 'play', part });
   const kept = useMemo(() => lastSticking(played), [played]);
   const { say, syllables } = useSpeech();
   const ostinatos = useMaterials('ostinato');

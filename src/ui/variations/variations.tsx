@@ -85,7 +85,7 @@ function FamilyDesk({
   useHotkeys('mod+z', () => dispatch({ kind: 'undo' }), anywhere);
   useHotkeys('mod+shift+z, mod+y', () => dispatch({ kind: 'redo' }), anywhere);
 
-  const nothing = base.over.length === 0 && base.play === null && axes.length === 0;
+  const nothing = base.over.length === 0 && base.play === null && !base.then && axes.length === 0;
   const shownViews: readonly (readonly [View, string, number])[] = [
     ['path', say.t('screen.variations.pathWord'), standing.path.length],
     ['out', say.t('screen.variations.leftOut'), standing.out.length],
@@ -191,9 +191,10 @@ function FamilyDesk({
 
 function placeOf(axis: Axis | undefined): AxisPlace | undefined {
   if (axis === undefined) return undefined;
+  const { part } = axis;
   return axis.at === 'over' || axis.at === 'change'
-    ? { at: axis.at, index: axis.index }
-    : { at: axis.at };
+    ? { at: axis.at, index: axis.index, part }
+    : { at: axis.at, part };
 }
 
 /** How long a tempo stays before the members are read at it. */

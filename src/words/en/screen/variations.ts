@@ -65,6 +65,7 @@ export const variations = {
   onlyThese: 'Only these',
   open: 'open…',
   over: 'Over {index, number}',
+  partNumber: 'part {number, number}',
   passForEach:
     'a pass for each {at, select, over {ostinato} play {line} as {interpretation} change {change} clash {rule where limbs meet} meter {meter} feel {feel} levels {set of levels} other {kit}}{nth, plural, =0 {} other { (#)}}',
   passes: 'Passes',
