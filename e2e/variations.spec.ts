@@ -85,6 +85,9 @@ test('ghosts around a backbeat: anchors stay, the others lie in between, the cou
   await page.getByRole('button', { name: 'ghosted snare: every one of the 16ths' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByTestId('placement-count')).toHaveText('16 ways');
+  await dialog.getByRole('radio', { name: 'accents' }).click();
+  await expect(page.getByRole('button', { name: /^accented snare: every 1 of 16/ })).toBeVisible();
+  await dialog.getByRole('radio', { name: 'ghosts' }).click();
   await dialog.getByRole('button', { name: 'in between only' }).click();
   await expect(dialog.getByTestId('placement-count')).toHaveText('8 ways');
   for (const slot of [5, 13]) {

@@ -11,6 +11,7 @@ import {
 import { INTERPRETATION_STARTS, startOf, type ClosedRecipe } from '@/core/recipe';
 import { sayAxis, sayReadAs } from './terms';
 import { sayChange } from './change';
+import { sayVoice } from './kit';
 import { sayMaterial } from './material';
 import type { Say } from './say';
 import { sayPlayed, sayPolicy, sayStart } from './sentence';
@@ -136,7 +137,14 @@ export function sayChangeRange(say: Say, value: ChangeValue, recipe: ClosedRecip
     anchors.length > 0 ? say.t('family.always', { places: placesOf(anchors) }) : '',
     free ? say.t('family.besides', { places: placesOf(free) }) : '',
   ];
-  return said.filter(Boolean).join(', ');
+  const rule = said.filter(Boolean).join(', ');
+  if (change.kind !== 'place') return rule;
+  const level = change.grid.includes('g')
+    ? 'ghost'
+    : change.grid.includes('X')
+      ? 'accent'
+      : 'plain';
+  return say.t('family.placed', { level, voice: sayVoice(say, change.to.voice), rule });
 }
 
 /** Slots as they are counted on the page, from 1. */

@@ -122,7 +122,9 @@ describe('rangeOffers', () => {
       most: 2,
       spacing: 'apart',
     } as const;
-    expect(sayChangeRange(ENGLISH, value, blankRecipe())).toBe('every 1 to 2 of 6 8ths, apart');
+    expect(sayChangeRange(ENGLISH, value, blankRecipe())).toBe(
+      'bass drum: every 1 to 2 of 6 8ths, apart',
+    );
     expect(sayChangeRange(ENGLISH, { ...value, most: 1, spacing: 'any' }, blankRecipe())).toBe(
       'every 1 of 6 8ths',
     );

@@ -125,7 +125,7 @@ export function partAt(recipe: ClosedRecipe, part = 0): ClosedMember {
 }
 
 /** The recipe with another part in a place. */
-export function withPart(recipe: ClosedRecipe, part: number, next: ClosedMember): ClosedRecipe {
+function withPart(recipe: ClosedRecipe, part: number, next: ClosedMember): ClosedRecipe {
   const [first, ...others] = partsOf(recipe).map((one, nth) =>
     nth === part ? { ...one, recipe: next } : one,
   );

@@ -157,7 +157,7 @@ describe('values of an axis', () => {
     for (const grid of grids) expect(grid).toMatch(/^-[g-]-[g-]X[g-]-[g-]----X---$/);
     expect(readFamily(JSON.parse(JSON.stringify(family(axis)))).ok).toBe(true);
     expect(sayChangeRange(ENGLISH, { ...range, free: [1, 3] }, blankRecipe())).toBe(
-      'every 2 to 4 of 16 16ths, always 5 13, besides only 2 4',
+      'ghosted snare: every 2 to 4 of 16 16ths, always 5 13, besides only 2 4',
     );
   });
 

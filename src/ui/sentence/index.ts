@@ -1,6 +1,6 @@
 export { SentenceEditor } from './sentence-editor';
 export { RulesPhrase } from './rules-phrase';
-export { Toggle } from './change-parts';
+export { PlayedBy, Toggle } from './change-parts';
 export { Stepper } from './phrase-parts';
 export { LEVEL_WORDS } from './at-phrase';
 export { changeOptions, CHANGE_STARTS } from './change-starts';

@@ -4,7 +4,7 @@ import { Popover } from 'radix-ui';
 import { countValues, type Axis, type ChangeValue } from '@/core/family';
 import { sayEach } from '@/words';
 import { Pop, useSpeech } from '../base';
-import { Stepper, Toggle } from '../sentence';
+import { PlayedBy, Stepper, Toggle } from '../sentence';
 
 type Range = Exclude<ChangeValue, { kind: 'one' }>;
 
@@ -57,8 +57,25 @@ function Placements({
 }) {
   const { say } = useSpeech();
   const axis: Axis = { at: 'change', index: 0, values: [value] };
+  const { change } = value;
+  if (change.kind !== 'place') return null;
+  const [mark = 'x'] = /[xXg]/.exec(change.grid) ?? [];
   return (
     <>
+      <PlayedBy
+        row={say.t('screen.common.add')}
+        label={say.t('screen.bench.added')}
+        value={change.to}
+        onChange={(to) => onChange({ ...value, change: { ...change, to } })}
+      />
+      <Toggle
+        label={say.t('screen.bench.level')}
+        options={sayEach(say, LEVELS)}
+        value={mark as keyof typeof LEVELS}
+        onChoose={(next) =>
+          onChange({ ...value, change: { ...change, grid: change.grid.replace(/[xXg]/g, next) } })
+        }
+      />
       <Ends
         from={value.least}
         to={value.most}
@@ -90,6 +107,13 @@ function Placements({
     </>
   );
 }
+
+/** How loud the notes are, by their mark in a grid. */
+const LEVELS = {
+  g: 'screen.bench.ghosts',
+  x: 'screen.bench.normal',
+  X: 'screen.bench.accents',
+} as const;
 
 const CHOICES = { may: '○', always: '●', never: '–' } as const;
 type Choice = keyof typeof CHOICES;

@@ -38,6 +38,7 @@ export const family = {
   },
   every: 'every {least, number} of {slots, number} {grid}',
   everyTo: 'every {least, number} to {most, number} of {slots, number} {grid}',
+  placed: '{level, select, ghost {ghosted } accent {accented } other {}}{voice}: {rule}',
   slots: 'slots',
   spaced: { adjacent: 'neighbours', apart: 'apart', even: 'as even as can be' },
   always: 'always {places}',
