@@ -126,7 +126,7 @@ describe('rangeOffers', () => {
       'bass drum: every 1 to 2 of 6 8ths, apart',
     );
     expect(sayChangeRange(ENGLISH, { ...value, most: 1, spacing: 'any' }, blankRecipe())).toBe(
-      'every 1 of 6 8ths',
+      'bass drum: every 1 of 6 8ths',
     );
   });
 });

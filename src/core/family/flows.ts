@@ -1,5 +1,6 @@
 import { blankRecipe, laneOver, overThese } from '../recipe';
-import { familyOf, type Family } from './schema';
+import { familyOf } from './family-of';
+import type { Family } from './schema';
 
 const SNARES = [
   ['S: 1 2 3 4', 'x-x-x-x-'],

@@ -13,7 +13,8 @@ export {
   stepBetween,
 } from './members';
 export { rangeOffers } from './ranges';
-export { familyOf, readFamily } from './schema';
+export { familyOf } from './family-of';
+export { readFamily } from './schema';
 export { flowFamily } from './flows';
 export { axisAt, orderAsWritten, standsAsWritten } from './written';
 export type { AxisValue, ClosedPart } from './axis';

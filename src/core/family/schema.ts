@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { text, list, whole } from '../shape';
+import { FAMILY_VERSION } from './family-of';
 import { fail, misfitsOf, ok, type Result } from '../issue';
 import { SPACINGS } from '../placement';
 import {
@@ -11,9 +12,6 @@ import {
   type ClosedRecipe,
   type Recipe,
 } from '../recipe';
-
-/** Format of the families that this Mivvel writes. */
-const FAMILY_VERSION = 2;
 
 const { over, play, as, change, clash, meter, levels, feel, kit } = axisSchemas;
 const running = whole(-64, 64);
@@ -136,23 +134,6 @@ export type Family = Omit<OpenFamily, 'base' | 'axes'> & {
   readonly base: ClosedRecipe;
   readonly axes: readonly Axis[];
 };
-
-/** A family before anything is varied. */
-export function familyOf(base: ClosedRecipe): Family {
-  return {
-    version: FAMILY_VERSION,
-    base,
-    axes: [],
-    kept: null,
-    dropped: [],
-    order: null,
-    first: [],
-    last: [],
-    stop: null,
-    fold: false,
-    naming: '',
-  };
-}
 
 /** Reads what came from a link or the database, and embeds the contents of all ingredients.
  * @returns issues `recipe-shape` and `ingredient-missing` */
