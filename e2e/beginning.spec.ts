@@ -1,4 +1,4 @@
-import { expect, openStudio, test } from './app';
+import { expect, lookAs, openStudio, test } from './app';
 import { Hand } from './hand';
 
 test.use({ ground: 'empty' });
@@ -38,6 +38,10 @@ test('a starter program is looked through, copied and given to a first student',
   await hand.press(page.getByRole('option', { name: 'Toad' }));
   await expect(page.getByRole('link', { name: 'Toad', exact: true })).toBeVisible();
   expect(hand.acts).toBeLessThanOrEqual(10);
+
+  await lookAs(page, 'Toad');
+  await expect(page.getByText(/^Toad · 1 exercise, /)).toBeVisible();
+  await expect(page.getByText('after Hi-hat in 8ths')).toBeVisible();
 });
 
 test('an empty Bench offers what was opened last, and each way in', async ({ page }) => {

@@ -104,6 +104,22 @@ test('ghosts around a backbeat: anchors stay, the others lie in between, the cou
   await expect(page.getByRole('button', { name: /always 5 13/ })).toBeVisible();
 });
 
+test('a run is named when it is sent, and its parts have their names', async ({ page }) => {
+  await giveMany(page, 'Lines', ['RLRRLRLL / RRLLRRLL / RLLRLLRL']);
+  await page.getByLabel('Names').fill('Pattern {n}');
+  await page.getByRole('radio', { name: 'one run' }).click();
+  await page.getByLabel('Name of the run').fill('Warm-up');
+  await page.getByRole('button', { name: /^Program to send/ }).click();
+  await page.keyboard.type('Mornings');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByRole('link', { name: 'Warm-up' }).click();
+  const parts = page.getByRole('group', { name: 'Parts' });
+  for (const name of ['Pattern 1', 'Pattern 2', 'Pattern 3']) {
+    await expect(parts.getByRole('button', { name: `Open ${name}` })).toBeVisible();
+  }
+});
+
 test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent to a program', async ({
   page,
 }) => {

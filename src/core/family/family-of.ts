@@ -1,8 +1,6 @@
 import type { ClosedRecipe } from '../recipe';
+import { FAMILY_VERSION } from './data';
 import type { Family } from './schema';
-
-/** Format of the families that this Mivvel writes. */
-export const FAMILY_VERSION = 2;
 
 /** A family before anything is varied. */
 export function familyOf(base: ClosedRecipe): Family {

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { text, list, whole } from '../shape';
-import { FAMILY_VERSION } from './family-of';
+import { FAMILY_VERSION } from './data';
 import { fail, misfitsOf, ok, type Result } from '../issue';
 import { SPACINGS } from '../placement';
 import {

@@ -66,6 +66,18 @@ describe('planSlot', () => {
     expect(planSlot(inManner('click-2-4'), WHOLE, setUp, FIRST)?.score.click).toBe('second beats');
   });
 
+  it('a step that is untimed has no click; its neighbours keep theirs', () => {
+    const recipe = toggleOstinato(blankRecipe(), 'rock-8ths');
+    const step = (untimed: boolean) => ({ kind: 'step' as const, says: 'part 1', recipe, untimed });
+    const clickOf = (untimed: boolean) => {
+      const ladder = { kind: 'stages' as const, bpm: 80, stages: [step(untimed)] };
+      const course = { ...USUAL_COURSE, ladder };
+      return planSlot(item(course), WHOLE, { ...USUAL_SET_UP, click: 'pulse' }, FIRST)?.score.click;
+    };
+    expect(clickOf(true)).toBe('off');
+    expect(clickOf(false)).toBe('pulse');
+  });
+
   it('own music goes at the tempo that was tapped, its rung stays the same', () => {
     const plan = planSlot(inManner('own-music'), WHOLE, USUAL_SET_UP, { ...FIRST, tapped: 97 });
     expect(plan?.tempo.bpm).toBe(97);
