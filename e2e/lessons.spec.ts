@@ -248,7 +248,7 @@ test.describe('in the demo studio', () => {
     const item = page.getByRole('link').filter({ hasText: 'Clave against hats' });
     await expect(item).toContainText('80');
     await expect(item).toContainText('For Pia');
-    await expect(page.getByRole('link').filter({ hasText: 'samba' })).toContainText('100');
+    await expect(page.getByRole('link').filter({ hasText: 'samba' })).toContainText('60');
   });
 
   test('a warning comes before a program is handed out', async ({ page }) => {

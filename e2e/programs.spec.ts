@@ -256,7 +256,7 @@ test('is given, taken back, renamed and archived, with a way back', async ({ pag
   const link = page.getByRole('link', { name: 'Pit grooves, act two' });
   await link.click();
   await page.getByRole('button', { name: 'archive' }).click();
-  await expect(page.getByRole('heading', { name: 'Programs' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Programs', exact: true })).toBeVisible();
   await expect(link).toBeHidden();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(link).toBeVisible();

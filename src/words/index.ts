@@ -3,7 +3,15 @@ export { sayChange, sayChosenNotes, sayDynamic, sayDynamics, sayOrnament } from 
 export { nameMember, sayChangeRange, sayMember, sayMemberStep, sayOffer, sayPart } from './family';
 export { sayMaterial, sayUse } from './material';
 export { sayAgainst, sayLanes, sayRetyping } from './retype';
-export { sayBesides, sayHow, sayPolicy, saySentence, sayStart, suggestName } from './sentence';
+export {
+  sayBesides,
+  sayGaveWay,
+  sayHow,
+  sayPolicy,
+  saySentence,
+  sayStart,
+  suggestName,
+} from './sentence';
 export { sayAxis, sayReadAs } from './terms';
 export { sayFeel, sayNote, saySixteenths, saySubdivision, sayTempoNote } from './time';
 export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';

@@ -1,7 +1,13 @@
 import { cellsOf, type Rule } from '@/core/interpret';
 import { letterOf, LIMBS, type Assignment } from '@/core/kit';
 import { parseLine } from '@/core/reading';
-import { interpretationOptions, roundOf, type ClosedRecipe, type StartId } from '@/core/recipe';
+import {
+  interpretationOptions,
+  roundOf,
+  type ClosedRecipe,
+  type GaveWay,
+  type StartId,
+} from '@/core/recipe';
 import { limbsOfLetter, type Sticking } from '@/core/sticking';
 import { formatMeter, parseMeter } from '@/core/time';
 import { sayAssignment, sayChange } from './change';
@@ -72,6 +78,13 @@ export function suggestName(say: Say, recipe: ClosedRecipe): string {
   const changed = change ? sayChange(say, change) : '';
   const name = [over, line, as, changed].filter(Boolean).join(' · ');
   return name.length > LONGEST ? `${name.slice(0, LONGEST - 1).trimEnd()}…` : name;
+}
+
+/** Strokes that others took the place of. @example 'gives way: 2 closed hi-hat' */
+export function sayGaveWay(say: Say, all: readonly GaveWay[]): string {
+  return all
+    .map(({ voice, count }) => say.t('sentence.gaveWay', { count, voice: sayVoice(say, voice) }))
+    .join(', ');
 }
 
 /** A line or sticking by its name, or as it is written. */

@@ -2,6 +2,7 @@ import type { Reading } from '../interpret';
 import type { KitProfile, Limb, Replaced, Style } from '../kit';
 import type { Layer, Stroke } from '../pattern';
 import { quarters, swungTicks, tick, type Feel, type Meter, type Tick } from '../time';
+import type { GaveWay } from './gave-way';
 import type { ClosedMember } from './schema';
 
 /** What a recipe plays. Everything else (readback, notation, sound, files) is computed from it. */
@@ -29,6 +30,8 @@ export interface Exercise {
   readonly levels: Style | null;
   /** Hindrances that the teacher keeps, with the reason. */
   readonly kept: NonNullable<ClosedMember['kept']>;
+  /** Strokes that gave way to others: grace notes that were opened, or what was laid over their surface. */
+  readonly gaveWay: readonly GaveWay[];
   /** Hand edits whose stroke is not there any more. */
   readonly stale: number;
   /** The parts of a sequence in order; empty for a single exercise. */

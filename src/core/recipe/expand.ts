@@ -26,6 +26,7 @@ import {
 } from './change';
 import type { Exercise } from './exercise';
 import { fitKit } from './fit';
+import { allGaveWay, gaveWay, type GaveWay } from './gave-way';
 import type { ClosedMember, ClosedRecipe } from './schema';
 import { expandSequence } from './sequence';
 
@@ -161,18 +162,22 @@ function settle(
   let layers = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
   if (layers.length === 0) layers = [silence(bar)];
   let stale = 0;
+  let gone: readonly GaveWay[] = [];
   let cutFrom = looped.value.cutFrom;
   for (const change of aims ? late.slice(1) : late) {
     const changed = isWholeChange(change)
       ? changeWhole(layers, change, frame)
       : { layers: layers.map((layer) => changeLayer(layer, change, frame)), stale: 0 };
     stale += changed.stale;
+    if (change.kind === 'open-graces') gone = allGaveWay([gone, gaveWay(layers, changed.layers)]);
     const aligned = inOneCycle(changed.layers, bar, 'changes', recipe.cut);
     if (!aligned.ok) return aligned;
     layers = [...aligned.value.layers];
     cutFrom ??= aligned.value.cutFrom;
   }
-  layers = laidOver(layers);
+  const laid = laidOver(layers);
+  gone = allGaveWay([gone, gaveWay(layers, laid)]);
+  layers = laid;
   const footed = inOneCycle(recipe.changes.reduce(foot, layers), bar, 'changes', recipe.cut);
   if (!footed.ok) return footed;
   const reads = phrase?.reads ?? 'voices';
@@ -199,6 +204,7 @@ function settle(
     levels: recipe.levels ?? null,
     kept: recipe.kept ?? [],
     stale,
+    gaveWay: gone,
     members: [],
   });
 }

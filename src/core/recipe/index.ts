@@ -20,6 +20,7 @@ export { soundingLength, soundsAt } from './exercise';
 export { editByHand } from './hand';
 export { packLink, writeLink } from './link';
 export { partsOf, withParts } from './parts';
+export type { GaveWay } from './gave-way';
 export { readLink, unpackLink } from './read-link';
 export { axisSchemas, keptRecipeSchema, readRecipe, recipeSchema, upgradeRecipe } from './schema';
 export { roundOf } from './round';

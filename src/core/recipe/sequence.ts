@@ -2,6 +2,7 @@ import { fail, ok, type Issue, type Result } from '../issue';
 import { asTail, inTimeOrder, mergeStrokes, type Layer, type Stroke } from '../pattern';
 import { formatFeel, formatMeter, tick } from '../time';
 import type { Exercise, Member } from './exercise';
+import { allGaveWay } from './gave-way';
 import type { ClosedMember, ClosedRecipe } from './schema';
 
 /** Most bars of a sequence. */
@@ -105,6 +106,7 @@ function join(first: Exercise, parts: readonly Played[], bars: number): Exercise
     layers: joined,
     strokes: mergeStrokes(joined),
     stale: parts.reduce((sum, one) => sum + one.exercise.stale, 0),
+    gaveWay: allGaveWay(parts.map((one) => one.exercise.gaveWay)),
     replaced: parts.flatMap((one) => one.exercise.replaced),
     members,
   };

@@ -18,7 +18,7 @@ import {
   withPlay,
   writeLink,
 } from '@/core/recipe';
-import { sayBesides, sayLimbs, sayPolicy } from '@/words';
+import { sayBesides, sayGaveWay, sayLimbs, sayPolicy } from '@/words';
 import { Choice, issuesAt, toast, Trouble, useSpeech, useUndo } from '../base';
 import { AsPhrase } from './as-phrase';
 import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
@@ -250,6 +250,9 @@ function PartSentence({
       </Line>
       <Line label={say.t('screen.common.forCapital')}>
         <KitPhrase recipe={recipe} onChange={onChange} />
+        {exercise && exercise.gaveWay.length > 0 && (
+          <span className="ml-2 text-[0.85rem] text-soft">{sayGaveWay(say, exercise.gaveWay)}</span>
+        )}
         {exercise && exercise.replaced.length > 0 && (
           <span className="ml-2 text-[0.85rem] text-soft">{sayReplaced(say, exercise)}</span>
         )}

@@ -14,6 +14,7 @@ export const sentence = {
   thenJoin: '{before}, then {after}',
   named: '{name}: {what}',
   stickingIn: '{sticking} in {grid}',
+  gaveWay: '{count, plural, one {# {voice} stroke gives way} other {# {voice} strokes give way}}',
   round: '{line}, round after {round, number} bars',
   as: {
     verbatim: 'as written',

@@ -43,7 +43,7 @@ export const students = {
   never: 'never',
   newStudent: 'New student',
   noPlaceStandsOutYet: 'No place stands out yet.',
-  addAStudent: 'Add a student',
+  addAStudent: 'Name the first one',
   noStudentsYetAddOneAbove: 'No students yet.',
   notNow: 'Not now',
   notPlayedYet: 'Not played yet.',
