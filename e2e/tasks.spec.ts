@@ -101,6 +101,13 @@ test('a letter typed right after Enter goes into the next bar', async ({ page })
   expect(focused).toBe('Bar 2');
 });
 
+test('a new exercise begins with a line, also after a page', async ({ page }) => {
+  await page.getByRole('button', { name: 'page', exact: true }).click();
+  await page.getByLabel('Bar 1', { exact: true }).fill('4. 4 8 4');
+  await page.getByRole('button', { name: 'new', exact: true }).click();
+  await expect(page.getByLabel('Reading line')).toHaveValue('');
+});
+
 test('a solo of four fragments, each named, one of them untimed', async ({ page }) => {
   const hand = new Hand(page);
   await hand.line('RLRLRLRLRLRLRLRL');

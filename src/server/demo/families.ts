@@ -26,7 +26,7 @@ function lineOf(id: string): NonNullable<ClosedRecipe['play']> {
 }
 
 function family(base: ClosedRecipe, axes: readonly Axis[], naming: string): Family {
-  return { ...familyOf(base), axes, naming };
+  return { ...familyOf(base), axes, naming, written: false };
 }
 
 /** Five textures by three snares by three bass drums; and cells over the hats, displaced. */

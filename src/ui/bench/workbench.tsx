@@ -167,6 +167,7 @@ export function Workbench({
           {history.past.length === 0 && <Trouble issues={openingIssues} />}
           <Trouble issues={desk.refused} />
           <SentenceEditor
+            key={draft.sheet}
             recipe={recipe}
             exercise={expanded.ok ? expanded.value : null}
             issues={issues}

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
 import { stepCourse, type Course } from '@/core/ladder';
-import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import { expand, partsOf, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { tempoFor, type Bpm } from '@/core/time';
 import { sayCaution, sayEach, sayRunSeam } from '@/words';
@@ -130,8 +130,8 @@ export function RunBar({
 
   async function send(to: ProgramTarget, into: string) {
     const each = partOf(order, 0);
-    if (as === 'run' && each.length > MOST_OF_A_RUN) {
-      const count = each.length;
+    const count = each.reduce((sum, one) => sum + partsOf(one.recipe).length, 0);
+    if (as === 'run' && count > MOST_OF_A_RUN) {
       toastIssues([{ code: 'members-too-many', path: [], count, most: MOST_OF_A_RUN }]);
       return;
     }
