@@ -1,11 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { barsOfText, textOfBars } from '.';
+import { barNumbers, barsOfText, parseLine, textOfBars } from '.';
+import { must } from '../issue';
+import { parseMeter } from '../time';
 
 describe('bars of a typed line', () => {
   it('are what stands between its bar lines, and make the line again', () => {
     expect(barsOfText('4. 4 8 4 | 2 2')).toEqual(['4. 4 8 4', '2 2']);
     expect(textOfBars(barsOfText('4. 4 8 4 | 2 2'))).toBe('4. 4 8 4 | 2 2');
     expect(barsOfText('')).toEqual(['']);
+  });
+
+  it('have the numbers that they have in the line, repeats counted', () => {
+    const bars = ['4 4 4 4 x7', '2 2', 'x3', '4. 4 8 4'];
+    expect(barNumbers(bars)).toEqual([
+      { from: 1, count: 7 },
+      { from: 8, count: 1 },
+      { from: 9, count: 2 },
+      { from: 11, count: 1 },
+    ]);
+    const meter = must(parseMeter('4/4'));
+    expect(must(parseLine(textOfBars(bars), meter)).bars).toHaveLength(11);
+    const wrong = parseLine(textOfBars([...bars.slice(0, 3), '4 4 4 4 4']), meter);
+    expect(wrong).toMatchObject({ issues: [{ bar: 11 }] });
   });
 
   it('keep an empty bar in the middle, and leave empty ones at the end out', () => {

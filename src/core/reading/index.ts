@@ -1,4 +1,4 @@
-export { barsOfText, textOfBars } from './bars';
+export { barNumbers, barsOfText, textOfBars } from './bars';
 export { generateLine, makesSense } from './generate';
 export { gradeLine } from './grade';
 export { gapsAround, lineTicks, onsets } from './line';

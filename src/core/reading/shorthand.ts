@@ -1,3 +1,4 @@
+import { readRepeat } from './bars';
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
 import { barTicks, formatMeter, quarters, tick, type Meter } from '../time';
 import { spellWords } from './words';
@@ -93,11 +94,8 @@ function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
 function spellRepeats(bars: readonly string[]): readonly string[] {
   const spelled: string[] = [];
   for (const bar of bars) {
-    const [, text = bar, times] = /^(.*?)\bx(\d{1,2})\s*$/.exec(bar) ?? [];
-    const again = Number(times ?? 1);
-    const alone = text.trim() === '' && spelled.length > 0 && times !== undefined;
-    const one = alone ? (spelled.at(-1) ?? '') : text;
-    const count = alone ? again - 1 : again;
+    const { text, count, again } = readRepeat(bar, spelled.length > 0);
+    const one = again ? (spelled.at(-1) ?? '') : text;
     for (let time = 0; time < count; time += 1) spelled.push(one);
   }
   return spelled;

@@ -2,7 +2,7 @@
 
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Issue } from '@/core/issue';
-import { barsOfText, textOfBars } from '@/core/reading';
+import { barNumbers, barsOfText, textOfBars } from '@/core/reading';
 import { focusAfter, Trouble, useSpeech } from '../base';
 
 /** Bars beside each other in a system. */
@@ -29,6 +29,8 @@ export function LinePage({
   /** Bars as they are typed, with the spaces and empty bars that the line of them leaves out. */
   const [typed, setTyped] = useState<{ readonly text: string; readonly bars: readonly string[] }>();
   const bars = typed?.text === text ? typed.bars : barsOfText(text);
+
+  const numbers = barNumbers(bars);
 
   function set(next: readonly string[]) {
     const line = textOfBars(next);
@@ -76,13 +78,16 @@ export function LinePage({
       }}
     >
       {bars.map((bar, index) => {
-        const here = issues.filter((issue) => 'bar' in issue && issue.bar === index + 1);
+        const { from = index + 1, count = 1 } = numbers[index] ?? {};
+        const here = issues.filter(
+          (issue) => 'bar' in issue && issue.bar >= from && issue.bar < from + count,
+        );
         return (
           <li key={index}>
             <div className="flex items-baseline gap-1">
-              <span className="w-5 shrink-0 text-right text-xs text-soft">{index + 1}</span>
+              <span className="w-5 shrink-0 text-right text-xs text-soft">{from}</span>
               <input
-                aria-label={say.t('screen.bench.barNumber', { bar: index + 1 })}
+                aria-label={say.t('screen.bench.barNumber', { bar: from })}
                 aria-invalid={here.length > 0}
                 autoComplete="off"
                 spellCheck={false}
