@@ -34,6 +34,36 @@ test('every change that adds or takes away, from the sentence alone', async ({ p
   await expect(page.getByTestId('count-RF')).toBeHidden();
 });
 
+test('grace notes are crushed by a width that is stated, and changed in place', async ({
+  page,
+}) => {
+  await page.getByLabel('Reading line').fill('fR L R L');
+  await page.getByLabel('Reading line').press('Escape');
+  await phrase(page, 'Change it by', 'tight or wide');
+  await page.getByRole('button', { name: 'grace notes 15 ms apart', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'more' }).click();
+  await page.keyboard.press('Escape');
+  await expect(
+    page.getByRole('button', { name: 'grace notes 16 ms apart', exact: true }),
+  ).toBeVisible();
+});
+
+test('a count is typed over two bars, with a bar line', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'hi-hat 8ths and backbeat');
+  await page.getByLabel('Reading line').fill('4 4 4 4 | 2 2');
+  await page.getByLabel('Reading line').press('Escape');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 2 3 4|1 3');
+  await page.getByRole('button', { name: /^Count of the right foot/ }).click();
+  const field = page.getByRole('textbox', { name: /^Count of the right foot/ });
+  await field.fill('1 3 | 1 2 3 4');
+  await field.press('Enter');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 3|1 2 3 4');
+  await expect(page.getByTestId('count-LH')).toHaveText('2 4|2 4');
+  await page.getByRole('button', { name: /^Count of the right foot/ }).click();
+  await field.fill('1 | 2 | 3');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('3 bars are counted');
+});
+
 const OVER_STICKING: readonly (readonly [typed: string, says: RegExp, line: string])[] = [
   ['substitute', /stroke 4 of every 4 to bass drum/, 'RLLK RLLK'],
   ['letters to limbs', /right hand given to/, 'FLLF FLLF'],

@@ -106,6 +106,22 @@ describe('how strokes sound', () => {
     expect(firstBass({ ornament: 'flam' })).toMatchObject([{ at: 0, ornament: 'flam' }]);
   });
 
+  it('grace notes keep the distance that was set for them', () => {
+    const width = { kind: 'grace-width', ms: 60 } as const;
+    const plain = must(expand(groove));
+    const from = plain.strokes.find((one) => one.voice === 'snare');
+    if (!from) throw new Error('no snare');
+    const { at, limb, voice, dynamic } = from;
+    const flam = { at, limb, voice, dynamic, ornament: 'flam' as const };
+    const edited = editByHand(groove, plain, [{ from, to: flam }]);
+    const apart = (changes: (typeof edited)['changes']) =>
+      strokes(scoreOf(must(expand({ ...edited, changes }))), 0, quarters(4)).flatMap((event) =>
+        event.kind === 'stroke' && event.ornament === 'flam' ? [event.graceMs] : [],
+      );
+    expect(apart(edited.changes)).toEqual([undefined]);
+    expect(apart([...edited.changes, width])).toEqual([60]);
+  });
+
   it('a texture changes level and pitch, a style the level of each voice', () => {
     expect(firstBass({})).toMatchObject([{ db: 0, pitch: 1 }]);
     expect(firstBass({ texture: 'butt' })).toMatchObject([{ db: 3, pitch: 0.9 }]);
