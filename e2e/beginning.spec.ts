@@ -53,6 +53,9 @@ test('an empty Bench offers what was opened last, and each way in', async ({ pag
   await expect(ways).toBeHidden();
   await expect(page.getByTestId('count-RH')).not.toBeEmpty();
   await page.keyboard.press('Control+z');
+  await ways.getByRole('button', { name: /^a page/ }).click();
+  await expect(page.getByLabel('Bar 6', { exact: true })).toHaveValue('8 4 4 8 4');
+  await page.keyboard.press('Control+z');
   await expect(ways).toBeVisible();
   await ways.getByRole('button', { name: /^a rudiment in a groove/ }).click();
   await page.getByLabel('Exercise name').fill('Paradiddle groove');

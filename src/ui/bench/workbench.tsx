@@ -115,6 +115,9 @@ export function Workbench({
       dispatch({ kind: 'edit', change: { recipe: next }, about }),
     [],
   );
+  /** Begins with a start, on a sheet of its own: a page is opened as one. */
+  const begin = (next: ClosedRecipe) =>
+    dispatch({ kind: 'edit', change: { recipe: next, sheet: draft.sheet + 1 } });
   useRecipeOfAddress(draft, edit);
   useEffect(() => {
     if (draft.id === null) return;
@@ -224,7 +227,7 @@ export function Workbench({
               </button>
             </p>
           )}
-          {isEmpty && <WaysIn onBegin={edit} />}
+          {isEmpty && <WaysIn onBegin={begin} />}
         </div>
         <aside className="min-w-0 overflow-y-auto border-l border-line px-4 py-2">
           {late && !nothing && (
