@@ -120,6 +120,18 @@ test('a run is named when it is sent, and its parts have their names', async ({ 
   }
 });
 
+test('rules are changed in a value, and saved from there', async ({ page }) => {
+  await giveMany(page, 'Lines', ['4. 4 8 4']);
+  await giveMany(page, 'Interpretations', ['my own rules']);
+  const sentence = page.getByRole('region', { name: 'Sentence' });
+  await sentence.getByRole('button', { name: /^my own rules/ }).click();
+  const editor = page.getByRole('dialog');
+  await editor.getByRole('button', { name: 'save these rules' }).click();
+  await editor.getByLabel('Name of these rules').fill('Family rules');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Saved Family rules\./)).toBeVisible();
+});
+
 test('forty-five: covered, dropped, reordered by keys, kept over a reload, sent to a program', async ({
   page,
 }) => {

@@ -3,6 +3,7 @@ import type { Result } from '@/core/issue';
 import type { Course } from '@/core/ladder';
 import type { ClosedRecipe } from '@/core/recipe';
 import type { ProgramTarget } from '../base';
+import type { Shelf } from '../library';
 import type { FamilyId, ProgramId, SavedFamily } from '@/core/studio';
 
 /** An exercise on its way into a program; with steps, these are the rungs of its ladder. */
@@ -29,6 +30,8 @@ export interface VariationActions {
     family: Family;
   }) => Promise<Result<SavedFamily>>;
   readonly archive: (id: FamilyId, archived: boolean) => Promise<Result<null>>;
+  /** Puts a rules table on the shelf. */
+  readonly saveRules: Shelf['saveRules'];
   readonly send: (
     program: ProgramTarget,
     exercises: readonly SentExercise[],

@@ -42,7 +42,7 @@ export function Variations({
       exercises={[]}
       load={() => Promise.resolve(null)}
       findSame={() => Promise.resolve([])}
-      saveRules={() => Promise.reject(new Error('no rules are kept here'))}
+      saveRules={props.actions.saveRules}
     >
       <FamilyDesk {...props} />
     </ShelfProvider>

@@ -5,6 +5,7 @@ import { parseId } from '@/core/studio';
 import { getFamily, listFamilies, listMaterials, listPractised, listPrograms } from '@/server';
 import { Variations, type FamilyDraft } from '@/ui/variations';
 import { found, teacherVisit } from '../../viewer';
+import { saveRules } from '../bench/actions';
 import { archive, save, send } from './actions';
 import { titled } from '../../language';
 
@@ -66,7 +67,7 @@ export default async function VariationsPage({ searchParams }: { searchParams: P
       practised={found(listPractised(me))}
       own={found(listMaterials(me))}
       issues={issues}
-      actions={{ save, archive, send }}
+      actions={{ save, archive, saveRules, send }}
     />
   );
 }
