@@ -256,7 +256,7 @@ function Stages({
           const says = stage.kind === 'step' ? stage.says : sayManner(say, stage.manner);
           return (
             <li key={index}>
-              {says}{' '}
+              <span className="inline-block w-80 max-w-full">{says}</span>{' '}
               <TypedField<StageWay | null>
                 label={say.t('screen.programs.tempiOf', { says })}
                 value={stage.way ?? null}
