@@ -91,6 +91,20 @@ test('three of all steps are kept in two acts; a solo is joined part by part', a
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(send).toHaveText(/to program… [1-9]\d?$/);
   await expect(send).not.toHaveText('to program… 3');
+  await path.getByRole('option').first().click();
+  await path
+    .getByRole('option')
+    .nth(2)
+    .click({ modifiers: ['Shift'] });
+  await page.getByRole('button', { name: 'Only these' }).click();
+  await send.click();
+  await page.keyboard.type('Three steps');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Sent 3 to Three steps/)).toBeVisible();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  for (const ladder of await page.getByRole('button', { name: /^Ladder of/ }).all()) {
+    await expect(ladder).toContainText('60 70 80, 8 bars each');
+  }
 
   await openBench(page, teacher);
   await page.getByLabel('Reading line').fill('RLRRLRLL');

@@ -45,6 +45,9 @@ test('ten patterns typed as a list, two passes, and a few rows moved, heard and 
   await expect(page.getByRole('button', { name: 'path 10' })).toBeVisible();
   const written = page.getByRole('button', { name: 'as written', pressed: true });
   await expect(written).toBeVisible();
+  // A list adds; what is there already stays.
+  await giveMany(page, 'Lines', [patterns.slice(0, 2).join(' / ')]);
+  await expect(page.getByRole('button', { name: 'path 10' })).toBeVisible();
   await giveMany(page, 'Changes 1', ['as it is', 'the left hand’s']);
   await expect(page.getByLabel('Variations', { exact: true })).toHaveText('20 variations');
   await page.getByRole('button', { name: /^ostinato, .*left hand/ }).click();

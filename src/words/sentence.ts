@@ -80,7 +80,7 @@ export function suggestName(say: Say, recipe: ClosedRecipe): string {
   return name.length > LONGEST ? `${name.slice(0, LONGEST - 1).trimEnd()}…` : name;
 }
 
-/** Strokes that others took the place of. @example 'gives way: 2 closed hi-hat' */
+/** Strokes that others took the place of. @example '2 closed hi-hat strokes give way' */
 export function sayGaveWay(say: Say, all: readonly GaveWay[]): string {
   return all
     .map(({ voice, count }) => say.t('sentence.gaveWay', { count, voice: sayVoice(say, voice) }))

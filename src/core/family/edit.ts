@@ -66,8 +66,8 @@ export function valuesAt(family: Family, place: AxisPlace): readonly PhraseValue
   }
 }
 
-/** Gives a phrase these values. One alone goes into the base; several, a range, or nothing at all, are an axis; none
- * takes the phrase out.
+/** Gives a phrase these values. One alone goes into the base; several, a range, or nothing at all, are an
+ * axis; none takes the phrase out.
  * @param values of the place’s kind */
 export function setValues(
   family: Family,

@@ -7,7 +7,7 @@ export { copyFollowed, dosageNow, followEvent, replay, startFollowing } from './
 export { advance, keepAgain, NEVER, pass, raise, startCounter } from './kernel';
 export { rampBpm, rungsOf } from './ladder';
 export { leastMinutes, leastMinutesOf } from './least-time';
-export { EMPTY_LADDER, makeLadder, readWay, typeLadder } from './make-ladder';
+export { EMPTY_LADDER, makeLadder, readWay, typeLadder, writeWay } from './make-ladder';
 export { makeRule, USUAL_RULE } from './rule';
 export { chooseSimpler } from './simpler';
 export { dueDay, rungAt, startLadder } from './state';

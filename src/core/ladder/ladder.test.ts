@@ -4,6 +4,7 @@ import { ENGLISH, sayIssue, sayRung } from '@/words';
 import { must } from '../issue';
 import {
   EMPTY_LADDER,
+  leastMinutesOf,
   makeLadder,
   rampBpm,
   readWay,
@@ -11,8 +12,12 @@ import {
   rungsOf,
   stepCourse,
   typeLadder,
+  USUAL_COURSE,
+  writeWay,
   type Ladder,
 } from '.';
+import { expand, overThese } from '../recipe';
+import { quarters } from '../time';
 
 function tempi(ladder: Ladder): number[] {
   return rungsOf(ladder).map((rung) => rung.bpm);
@@ -221,16 +226,22 @@ describe('steps with tempi of their own', () => {
     ['60 80 0', undefined],
     ['soon', undefined],
     ['60 70 80 90', undefined],
-  ])('reads %j', (text, way) => expect(readWay(text)).toEqual(way));
+  ])('reads %j', (text, way) => {
+    expect(readWay(text)).toEqual(way);
+    if (way) expect(readWay(writeWay(way))).toEqual(way);
+  });
 });
 
 describe('stepCourse', () => {
   it('takes minutes where the usual course takes hours', () => {
-    const { ladder, rule } = stepCourse(60, 'step');
+    const { ladder, rule, dosage } = stepCourse(60, 'step');
     expect(rungsOf(ladder).map((rung) => rung.bpm)).toEqual([60, 70, 80]);
     // By hand: 8 bars of 4/4 are 32 beats: 32 s at 60, 27.4 s at 70, 24 s at 80; three times each.
-    expect(3 * (32 + (32 * 60) / 70 + 24)).toBeCloseTo(250.3, 1);
-    expect(rule.clean).toBe(3);
+    const rock = must(expand(overThese('rock-8ths')));
+    const least = leastMinutesOf(ladder, rule, dosage, rock, quarters(1));
+    expect(60 * least).toBeCloseTo(3 * (32 + (32 * 60) / 70 + 24), 6);
+    const usual = leastMinutesOf(ladder, rule, USUAL_COURSE.dosage, rock, quarters(1));
+    expect(usual).toBeGreaterThan(5 * least);
     expect(rungsOf(stepCourse(60, 'whole').ladder).at(-1)?.bpm).toBe(100);
   });
 });

@@ -120,6 +120,13 @@ export function readWay(text: string): StageWay | null | undefined {
   return stepsOf(way) < MOST_RUNGS ? way : undefined;
 }
 
+/** The reverse of `readWay`. @example writeWay({ start: 60, target: 80, step: 5 }) // => '60 → 80' */
+export function writeWay({ start, target, step }: StageWay): string {
+  if (start === target) return String(start);
+  const by = Math.abs(step);
+  return by === 5 ? `${start} → ${target}` : `${start} → ${target} / ${by}`;
+}
+
 /** Reads field by field and gathers what is wrong, all at once. */
 class Reading {
   readonly issues: Issue[] = [];

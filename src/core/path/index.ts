@@ -5,4 +5,4 @@ export type { Stop } from './order';
 export { buildSteps } from './steps';
 export { stepKindsSchema } from './steps-schema';
 export { STEP_KINDS, USUAL_STEPS } from './data';
-export type { BuildStep, StepFacts, StepKind } from './steps';
+export type { BuildStep, StepFacts, StepKind } from './step';

@@ -192,6 +192,15 @@ describe('buildSteps', () => {
     expect(hands(second?.recipe)).toEqual([12, 13, 14, 15]);
   });
 
+  it('a placing without a phrase has no halves of its own', () => {
+    const aim = { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'end' } as const;
+    const groove: ClosedRecipe = {
+      ...toggleOstinato(blankRecipe(), 'rock-8ths'),
+      changes: [{ ...aim, over: 'goes on' }],
+    };
+    expect(says(groove, 'halves')).toEqual(['all of it']);
+  });
+
   it('a solo: part 1, part 2, both, part 3, all three; the joins play what their parts play', () => {
     const part = (name: string, sticking: string, untimed = false) => ({
       ...{ name, bars: untimed ? null : 1, untimed },

@@ -1,59 +1,18 @@
 import { instantsOf } from '../analysis';
-import { LIMBS, type Limb, type VoiceId } from '../kit';
-import {
-  expand,
-  partsOf,
-  withParts,
-  type Change,
-  type ClosedRecipe,
-  type Exercise,
-} from '../recipe';
+import type { Limb, VoiceId } from '../kit';
+import { expand, type ClosedRecipe, type Exercise } from '../recipe';
 import { beats, parseMeter, slotTicks, type Meter } from '../time';
-import { STEP_KINDS } from './data';
-
-export type StepKind = (typeof STEP_KINDS)[number];
-
-/** The hand and the foot of one side. */
-type Side = 'left' | 'right';
-
-/** What a step plays of the exercise. */
-export type StepFacts =
-  /** `voices`: what they sound, where each has one of its own; null where the limbs are the point. */
-  | {
-      readonly plays: 'limbs';
-      readonly limbs: readonly Limb[];
-      readonly voices: readonly VoiceId[] | null;
-    }
-  /** All but one of them. */
-  | { readonly plays: 'without'; readonly limb: Limb; readonly voice: VoiceId | null }
-  /** One side alone, then with a plain pulse of a limb of the other side, then with what that plays. */
-  | {
-      readonly plays: 'side';
-      readonly side: Side;
-      readonly with: 'nothing' | 'pulse' | 'written';
-      readonly limb: Limb | null;
-    }
-  /** A part of a sequence, or the first so many of them joined; from 1. */
-  | {
-      readonly plays: 'part';
-      readonly part: number;
-      readonly name: string;
-      readonly untimed: boolean;
-    }
-  | { readonly plays: 'joined'; readonly parts: number }
-  | { readonly plays: 'pulse' | 'beats' | 'plain' | 'full-grid' | 'whole' }
-  | { readonly plays: 'graces'; readonly slot: '8t' | '16' }
-  /** The first `count` of `of` rules that add notes. */
-  | { readonly plays: 'nth'; readonly count: number; readonly of: number }
-  | { readonly plays: 'share'; readonly limb: Limb }
-  | { readonly plays: 'half'; readonly half: 'first' | 'second' };
-
-/** One stage of building an exercise. */
-export interface BuildStep {
-  readonly kind: StepKind | 'whole' | 'parts';
-  readonly facts: StepFacts;
-  readonly recipe: ClosedRecipe;
-}
+import { halfStages } from './halves';
+import { joinedSteps } from './joined';
+import { sideStages } from './sides';
+import {
+  changed,
+  limbsOf,
+  type BuildStep,
+  type StepContent,
+  type StepFacts,
+  type StepKind,
+} from './step';
 
 /** The steps of an exercise by a template, ending with the whole. What would play nothing, or the same
  * as a step before or the whole, is left out; only a full grid comes back between its shares. A sequence is
@@ -64,15 +23,14 @@ export function buildSteps(
   template: readonly StepKind[],
 ): readonly BuildStep[] {
   if (recipe.then) return joinedSteps(recipe);
-  const alone = recipe;
-  const whole = expand(alone);
+  const whole = expand(recipe);
   if (!whole.ok) return [];
   const end = soundOf(whole.value);
   const steps: BuildStep[] = [];
   const seen = new Set<string>();
   let before = '';
   for (const kind of template) {
-    for (const step of STAGES[kind](alone, whole.value)) {
+    for (const step of STAGES[kind](recipe, whole.value)) {
       const made = expand(step.recipe);
       const sound = made.ok ? soundOf(made.value) : '';
       const again = kind === 'shares' ? sound === before : seen.has(sound) || sound === end;
@@ -82,35 +40,13 @@ export function buildSteps(
       steps.push({ kind, ...step });
     }
   }
-  return [...steps, { kind: 'whole', facts: { plays: 'whole' }, recipe: alone }];
-}
-
-/** Each part, and after each but the first, all up to it together. */
-function joinedSteps(recipe: ClosedRecipe): readonly BuildStep[] {
-  if (!expand(recipe).ok) return [];
-  const [first, ...others] = partsOf(recipe);
-  const parts = [first, ...others];
-  return parts.flatMap((part, nth): BuildStep[] => {
-    const { name, untimed } = part;
-    const alone: BuildStep = {
-      kind: 'parts',
-      facts: { plays: 'part', part: nth + 1, name, untimed },
-      recipe: part.recipe,
-    };
-    if (nth === 0) return [alone];
-    const last = nth === parts.length - 1;
-    const joined = withParts([first, ...others.slice(0, nth)]);
-    const facts: StepFacts = last ? { plays: 'whole' } : { plays: 'joined', parts: nth + 1 };
-    return [alone, { kind: last ? 'whole' : 'parts', facts, recipe: joined }];
-  });
+  return [...steps, { kind: 'whole', facts: { plays: 'whole' }, recipe }];
 }
 
 function soundOf({ strokes, cycleTicks }: Exercise): string {
   const said = strokes.map((one) => `${one.at} ${one.limb} ${one.voice} ${one.ornament ?? ''}`);
   return said.length === 0 ? '' : `${cycleTicks}: ${said.join()}`;
 }
-
-type StepContent = Omit<BuildStep, 'kind'>;
 
 const STAGES: Readonly<
   Record<StepKind, (recipe: ClosedRecipe, whole: Exercise) => readonly StepContent[]>
@@ -133,20 +69,6 @@ const STAGES: Readonly<
   away: awayStages,
   halves: halfStages,
 };
-
-function changed(recipe: ClosedRecipe, change: Change, facts: StepFacts): StepContent {
-  return { facts, recipe: { ...recipe, changes: [...recipe.changes, change] } };
-}
-
-/** Limbs by how they are written, with those that play them on this kit. */
-function limbsOf(whole: Exercise): readonly { readonly written: Limb; readonly plays: Limb }[] {
-  const found = new Map<Limb, Limb>();
-  for (const { limb, written } of whole.strokes) found.set(written?.limb ?? limb, limb);
-  return LIMBS.flatMap((written) => {
-    const plays = found.get(written);
-    return plays ? [{ written, plays }] : [];
-  });
-}
 
 /** Every so many limbs together; all of them are the whole. */
 function groups(recipe: ClosedRecipe, whole: Exercise, size: number): readonly StepContent[] {
@@ -190,65 +112,6 @@ function awayStages(recipe: ClosedRecipe, whole: Exercise): readonly StepContent
     };
     return changed(recipe, { kind: 'only', limbs: rest }, facts);
   });
-}
-
-const SIDE_OF: Readonly<Record<Limb, Side>> = { RH: 'right', RF: 'right', LH: 'left', LF: 'left' };
-
-/** The side that keeps going, then a plain pulse of the other over it, then what that limb plays, then its
- * second limb too. The side that plays the line comes second; without a line, the right. */
-function sideStages(recipe: ClosedRecipe, whole: Exercise): readonly StepContent[] {
-  const limbs = limbsOf(whole);
-  const lineSides = whole.strokes.flatMap(({ from, limb }) =>
-    from.source === 'line' ? [SIDE_OF[limb]] : [],
-  );
-  const second: Side =
-    lineSides.every((one) => one === 'left') && lineSides.length > 0 ? 'left' : 'right';
-  const sideOf = (side: Side) => limbs.filter(({ plays }) => SIDE_OF[plays] === side);
-  const first: Side = second === 'left' ? 'right' : 'left';
-  const [keeps, over] = [sideOf(first), sideOf(second)];
-  const [lead] = over;
-  if (keeps.length === 0 || !lead) return [];
-  const only = (all: typeof limbs) =>
-    ({ kind: 'only', limbs: all.map(({ written }) => written) }) as const;
-  const alone = changed(recipe, only(keeps), {
-    ...{ plays: 'side', side: first, with: 'nothing', limb: null },
-  });
-  const pulse = pulsePlaced(recipe, whole, lead);
-  return [
-    alone,
-    ...(pulse
-      ? [
-          changed(alone.recipe, pulse, {
-            ...{ plays: 'side', side: first, with: 'pulse', limb: lead.plays },
-          }),
-        ]
-      : []),
-    changed(recipe, only([...keeps, lead]), {
-      ...{ plays: 'side', side: first, with: 'written', limb: lead.plays },
-    }),
-  ];
-}
-
-/** A note of a limb on every beat, where all beats are as long; on the voice that it plays most. */
-function pulsePlaced(
-  recipe: ClosedRecipe,
-  whole: Exercise,
-  { written, plays }: { readonly written: Limb; readonly plays: Limb },
-): Change | null {
-  const counted = new Map<VoiceId, number>();
-  for (const stroke of whole.strokes) {
-    if (stroke.limb !== plays) continue;
-    const voice = stroke.written?.voice ?? stroke.voice;
-    counted.set(voice, (counted.get(voice) ?? 0) + 1);
-  }
-  const [voice] = [...counted].sort((a, b) => b[1] - a[1])[0] ?? [];
-  const all = beats(whole.meter);
-  const [beat] = all;
-  if (voice === undefined || !beat || all.some(({ ticks }) => ticks !== beat.ticks)) return null;
-  const slots = beat.ticks / slotTicks('8');
-  if (!Number.isInteger(slots)) return null;
-  const grid = `x${'-'.repeat(slots - 1)}`.repeat(all.length);
-  return { kind: 'place', to: { limb: written, voice }, slot: '8', grid };
 }
 
 /** The line’s pulse in its place: a note on every felt beat. */
@@ -300,61 +163,4 @@ function shareStages(recipe: ClosedRecipe, whole: Exercise): readonly StepConten
       { plays: 'share', limb: plays },
     ),
   ]);
-}
-
-/** The one half, the other, split at the beat that lies nearest the middle: of a phrase that is placed in
- * time its own halves, in as few bars as it takes; else of the cycle. */
-function halfStages(placed: ClosedRecipe, cycle: Exercise): readonly StepContent[] {
-  const isPlaced = placed.changes.some(({ kind }) => kind === 'aim');
-  const recipe = isPlaced ? inFewBars(placed, cycle) : placed;
-  const made = recipe === placed ? null : expand(recipe);
-  const whole = made?.ok ? made.value : cycle;
-  const { from, to } = isPlaced ? phraseSpan(whole) : { from: 0, to: whole.cycleTicks };
-  const slot = slotTicks('16');
-  const middle = (from + to) / 2;
-  const split = beatsOf(whole).reduce(
-    (best, at) => (Math.abs(at - middle) < Math.abs(best - middle) ? at : best),
-    from,
-  );
-  const [first, second, end] = [from / slot, split / slot, to / slot];
-  if (split <= from || split >= to || ![first, second, end].every(Number.isInteger)) return [];
-  const half = (start: number, slots: number, which: 'first' | 'second') =>
-    changed(
-      recipe,
-      { kind: 'excerpt', from: start, slots, slot: '16' },
-      { plays: 'half', half: which },
-    );
-  return [half(first, second - first, 'first'), half(second, end - second, 'second')];
-}
-
-/** The recipe with its phrase placed in no more bars than it touches. */
-function inFewBars(recipe: ClosedRecipe, whole: Exercise): ClosedRecipe {
-  const { from, to } = phraseSpan(whole);
-  const { barTicks } = whole;
-  const bars = Math.ceil(to / barTicks) - Math.floor(from / barTicks);
-  const changes = recipe.changes.map((change): Change => {
-    if (change.kind !== 'aim') return change;
-    return { ...change, bars, ...(change.on && { on: { ...change.on, bar: 1 } }) };
-  });
-  return { ...recipe, changes };
-}
-
-/** All beats of the cycle, in ticks. */
-function beatsOf({ bars, barTicks, meter }: Exercise): readonly number[] {
-  return Array.from({ length: bars }, (_, bar) =>
-    beats(meter).map((beat) => bar * barTicks + beat.at),
-  ).flat();
-}
-
-/** From the beat of the line’s first stroke to the end of the beat of its last one, in ticks. */
-function phraseSpan(whole: Exercise): { readonly from: number; readonly to: number } {
-  const places = whole.strokes.flatMap(({ at, from }) =>
-    from.source === 'line' || from.source === 'fill' ? [at] : [],
-  );
-  const [first, last] = [Math.min(...places), Math.max(...places)];
-  const all = beatsOf(whole);
-  return {
-    from: all.findLast((at) => at <= first) ?? 0,
-    to: all.find((at) => at > last) ?? whole.cycleTicks,
-  };
 }

@@ -24,7 +24,7 @@ const SNARE = { limb: 'LH', voice: 'snare' } as const;
 /** Steps of a first beat are learnt slowly; what is made of them climbs on. */
 const STEP = stepCourse(60, 'step');
 const GROOVE = stepCourse(60, 'whole');
-/** Work that wants time: five minutes a try, in small steps. */
+/** Work that wants time: two minutes a try, in small steps. */
 const LONG: Course = {
   ...USUAL_COURSE,
   ladder: { kind: 'fixed', start: 60, target: 90, step: 5 },
@@ -66,10 +66,10 @@ function shortLong(text: string): ClosedRecipe {
 function ruff(bars: number, right: 'snare' | 'tom-floor'): ClosedRecipe {
   const content = typedSticking('6: LRLRLK');
   const voices = { ...content.voices, RH: right };
-  return withChange({ ...overThese('rock-8ths'), play: { content: { ...content, voices } } }, {
-    ...{ kind: 'aim', bars, times: 1, lands: 0, slot: '16' },
-    ...{ by: 'last note', over: 'goes on' },
-  } as Change);
+  return withChange(
+    { ...overThese('rock-8ths'), play: { content: { ...content, voices } } },
+    { kind: 'aim', bars, times: 1, lands: 0, slot: '16', by: 'last note', over: 'goes on' },
+  );
 }
 
 const LINES = ['4 4 4 4', '4. 8 4 4', '4. 4. 4', '4. 4 8 4'] as const;

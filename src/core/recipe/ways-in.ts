@@ -1,20 +1,8 @@
-import type { Ostinato } from '../materials';
 import { typedSticking } from '../sticking';
-import { blankRecipe, startOf, toggleOstinato } from './blank';
-import { readAs, withPlay } from './free-limb';
+import { blankRecipe } from './blank';
+import { readAs } from './free-limb';
+import { laneOver, lineOver, overThese } from './made-of';
 import type { ClosedRecipe } from './schema';
-
-type Lane = Ostinato['lanes'][number];
-
-/** A groove of its own, one lane. @param name as it would be typed */
-export function laneOver(name: string, lane: Lane): ClosedRecipe['over'][number] {
-  return { content: { name, meter: '4/4', swung: false, lanes: [lane] } };
-}
-
-/** These shipped ostinatos under each other. */
-export function overThese(...ids: readonly string[]): ClosedRecipe {
-  return ids.reduce<ClosedRecipe>((recipe, id) => toggleOstinato(recipe, id), blankRecipe());
-}
 
 const BASS = { limb: 'RF', voice: 'bass' } as const;
 const SNARE = { limb: 'LH', voice: 'snare' } as const;
@@ -61,14 +49,4 @@ function nth(
   to: typeof BASS | typeof SNARE,
 ) {
   return { kind: 'every-nth', of: { ...of }, nth: 2, first, to, dynamic: 'normal' } as const;
-}
-
-/** A line over a groove, by the limb that is free. */
-export function lineOver(recipe: ClosedRecipe, text: string): ClosedRecipe {
-  return withPlay(recipe, { content: { text } });
-}
-
-/** A line over a groove, read by the cells that fill its gaps. */
-export function cellsOver(recipe: ClosedRecipe, text: string): ClosedRecipe {
-  return { ...recipe, play: { content: { text } }, as: startOf('phrase-cells') };
 }

@@ -2,10 +2,9 @@ import { USUAL_COURSE, USUAL_RULE, type Course } from '@/core/ladder';
 import type { MaterialKind } from '@/core/materials';
 import {
   ANY_NOTE,
-  blankRecipe,
   close,
+  overThese,
   startOf,
-  toggleOstinato,
   type Change,
   type ClosedRecipe,
   type Recipe,
@@ -107,7 +106,7 @@ export const EXERCISES = {
 export type ExerciseKey = keyof typeof EXERCISES;
 
 export function recipeOf(plan: ExercisePlan): ClosedRecipe {
-  const base = plan.over.reduce<ClosedRecipe>((one, id) => toggleOstinato(one, id), blankRecipe());
+  const base = overThese(...plan.over);
   const recipe: Recipe = {
     ...base,
     play: plan.line === null ? null : { id: plan.line, version: 1 },

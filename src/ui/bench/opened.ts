@@ -1,3 +1,6 @@
+'use client';
+
+import { useEffect } from 'react';
 import type { ExerciseId } from '@/core/studio';
 
 /** Where the browser keeps which exercises were opened, the last one first. */
@@ -20,4 +23,13 @@ export function readOpened(kept: string | null): readonly string[] {
 /** The list once an exercise is opened. */
 export function withOpened(opened: readonly string[], id: ExerciseId): readonly string[] {
   return [id, ...opened.filter((one) => one !== id)].slice(0, MOST_KEPT);
+}
+
+/** Keeps which exercise was opened last. @param id null while none is */
+export function useOpened(id: ExerciseId | null): void {
+  useEffect(() => {
+    if (id === null) return;
+    const opened = withOpened(readOpened(localStorage.getItem(OPENED_KEY)), id);
+    localStorage.setItem(OPENED_KEY, JSON.stringify(opened));
+  }, [id]);
 }

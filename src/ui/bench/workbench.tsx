@@ -36,7 +36,7 @@ import { useAddress, useRecipeOfAddress } from './address';
 import { EditableSheet } from '../lanes';
 import { ReadbackPanel } from '../readback';
 import { SentenceEditor } from '../sentence';
-import { OPENED_KEY, readOpened, withOpened } from './opened';
+import { useOpened } from './opened';
 import { Transport, type TransportSettings } from './transport';
 import { useDesk, type BenchActions } from './use-desk';
 
@@ -119,11 +119,7 @@ export function Workbench({
   const begin = (next: ClosedRecipe) =>
     dispatch({ kind: 'edit', change: { recipe: next, sheet: draft.sheet + 1 } });
   useRecipeOfAddress(draft, edit);
-  useEffect(() => {
-    if (draft.id === null) return;
-    const opened = withOpened(readOpened(localStorage.getItem(OPENED_KEY)), draft.id);
-    localStorage.setItem(OPENED_KEY, JSON.stringify(opened));
-  }, [draft.id]);
+  useOpened(draft.id);
   const settle = useCallback(() => dispatch({ kind: 'settle' }), []);
 
   function togglePlay() {

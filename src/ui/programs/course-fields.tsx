@@ -5,21 +5,18 @@ import type { Issue } from '@/core/issue';
 import {
   DOSAGE_KINDS,
   makeCourse,
-  MANNERS,
-  readWay,
   rungsOf,
   typeCourse,
   type Course,
   type LadderKind,
-  type Manner,
   type PracticeStep,
-  type StageWay,
   type TypedCourse,
 } from '@/core/ladder';
 import type { Tempo } from '@/core/time';
-import { sayDosage, sayEach, sayManner, sayRung, type Key, type Say } from '@/words';
-import { Button, issuesAt, Trouble, TypedField, useSpeech } from '../base';
+import { sayDosage, sayEach, sayRung, type Key, type Say } from '@/words';
+import { issuesAt, Trouble, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
+import { Stages } from './stages';
 
 const KINDS = {
   fixed: 'screen.programs.equalSteps',
@@ -233,89 +230,6 @@ function Way({
     step: () => field('step', say.t('screen.programs.field.step')),
     every: () => field('every', say.t('screen.programs.field.bars')),
   });
-}
-
-/** Rungs that are not tempi, in order. */
-function Stages({
-  stages,
-  tempo,
-  steps,
-  onSet,
-}: {
-  stages: readonly PracticeStep[];
-  /** Of those that have none of their own. */
-  tempo: string;
-  steps: (() => readonly PracticeStep[]) | undefined;
-  onSet: (stages: PracticeStep[]) => void;
-}) {
-  const { say } = useSpeech();
-  return (
-    <div className="mt-1.5">
-      <ol aria-label={say.t('screen.common.rungs')} className="list-decimal pl-6">
-        {stages.map((stage, index) => {
-          const says = stage.kind === 'step' ? stage.says : sayManner(say, stage.manner);
-          return (
-            <li key={index}>
-              <span className="inline-block w-80 max-w-full">{says}</span>{' '}
-              <TypedField<StageWay | null>
-                label={say.t('screen.programs.tempiOf', { says })}
-                value={stage.way ?? null}
-                write={(way) => (way === null ? '' : writeWay(way))}
-                read={readWay}
-                trouble={say.t('screen.programs.typeATempoOrTwo')}
-                onTake={(way) =>
-                  onSet(
-                    stages.map((one, at) =>
-                      at === index ? { ...one, way: way ?? undefined } : one,
-                    ),
-                  )
-                }
-                placeholder={tempo}
-                className="field w-24 text-center"
-              />
-              <Button
-                look="quiet"
-                aria-label={say.t('screen.programs.leaveOut', { says })}
-                onClick={() => onSet(stages.filter((_, at) => at !== index))}
-              >
-                {say.t('screen.programs.leaveOutWord')}
-              </Button>
-            </li>
-          );
-        })}
-      </ol>
-      <span className="flex items-center gap-2">
-        {steps && (
-          <Button onClick={() => onSet([...steps()])}>{say.t('screen.programs.itsSteps')}</Button>
-        )}
-        <select
-          aria-label={say.t('screen.programs.addARung')}
-          className="field"
-          value=""
-          onChange={(event) => {
-            const manner = event.target.value as Manner;
-            onSet([...stages, { kind: 'manner', manner }]);
-          }}
-        >
-          <option value="" disabled>
-            {say.t('screen.programs.addRung')}
-          </option>
-          {MANNERS.map((id) => (
-            <option key={id} value={id}>
-              {sayManner(say, id)}
-            </option>
-          ))}
-        </select>
-      </span>
-    </div>
-  );
-}
-
-/** @example writeWay({ start: 60, target: 80, step: 5 }) // => '60 → 80' */
-function writeWay({ start, target, step }: StageWay): string {
-  if (start === target) return String(start);
-  const by = Math.abs(step);
-  return by === 5 ? `${start} → ${target}` : `${start} → ${target} / ${by}`;
 }
 
 /** Most rungs that are written out. */

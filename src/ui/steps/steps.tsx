@@ -293,14 +293,17 @@ function StepDesk({
           const of = name.length > room ? `${name.slice(0, room - 1).trimEnd()}…` : name;
           return say.t('screen.steps.stepOf', { name: of, step });
         }}
-        saysOf={nameAt}
-        untimed={(index) => {
-          const facts = built[index]?.facts;
-          return facts?.plays === 'part' && facts.untimed;
+        built={{
+          whole: { name, recipe: whole },
+          saysOf: nameAt,
+          kindOf(index) {
+            const facts = built[index]?.facts;
+            if (facts?.plays === 'part' && facts.untimed) return 'untimed';
+            return facts?.plays === 'whole' ? 'whole' : 'step';
+          },
         }}
         send={actions.send}
         runName={say.t('screen.steps.stepsAsARun', { name })}
-        whole={{ name, recipe: whole }}
         onTempo={setTempo}
       />
     </>

@@ -95,7 +95,8 @@ export function ManyChoice({
                 found={query}
                 onSelect={() => {
                   setQuery('');
-                  onToggle(found.flatMap((one) => one?.value ?? []));
+                  const all = new Set(found.flatMap((one) => one?.value ?? []));
+                  onToggle([...all].filter((value) => !chosen.has(value)));
                 }}
               />
             )}

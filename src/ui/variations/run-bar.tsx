@@ -26,13 +26,21 @@ const SEND_AS = { items: 'screen.variations.anItemEach', run: 'screen.variations
 const SEND_STEPS_AS = { ...SEND_AS, steps: 'screen.variations.rungsOfOneItem' } as const;
 const BARS = [1, 2, 4, 8] as const;
 
+/** Steps of one exercise. */
+interface BuiltSteps {
+  /** What they build up to. */
+  readonly whole: SentExercise;
+  /** What is said of one as a rung of it. */
+  readonly saysOf: (index: number) => string;
+  readonly kindOf: (index: number) => 'step' | 'whole' | 'untimed';
+}
+
 /** Hearing the path as a run, and sending it to a program. */
 export function RunBar({
   order,
   from,
   part = [],
   nameOf,
-  saysOf,
   recipeOf,
   tempo,
   heard,
@@ -40,8 +48,7 @@ export function RunBar({
   programs,
   send: sendTo,
   runName,
-  whole,
-  untimed = () => false,
+  built,
   onTempo,
   children,
 }: {
@@ -53,8 +60,6 @@ export function RunBar({
   part?: readonly number[];
   /** @param nth place in the order, from 0 */
   nameOf: (index: number, nth: number) => string;
-  /** What is said of one as a rung of what they build up to. */
-  saysOf?: (index: number) => string;
   recipeOf: (index: number) => ClosedRecipe;
   tempo: Bpm;
   /** Whether the run plays just now. */
@@ -64,10 +69,8 @@ export function RunBar({
   send: VariationActions['send'];
   /** What a run is called. */
   runName: string;
-  /** What they build up to, where they are steps of one exercise. */
-  whole?: SentExercise;
-  /** Whether one of them is played without a click. */
-  untimed?: (index: number) => boolean;
+  /** Where they are steps of one exercise. */
+  built?: BuiltSteps;
   onTempo: (tempo: Bpm) => void;
   /** More that is chosen before sending. */
   children?: ReactNode;
@@ -84,6 +87,12 @@ export function RunBar({
   const several = part.length > 1;
   const start = Math.max(0, order.indexOf(several ? (part[0] ?? 0) : (from ?? 0)));
 
+  /** Without a click there is no tempo to climb. */
+  const free: Course = {
+    ...stepCourse(tempo, 'step'),
+    ladder: { kind: 'stages', bpm: tempo, stages: [{ kind: 'manner', manner: 'click-off' }] },
+  };
+
   function partOf(all: readonly number[], from: number) {
     return all.map((index, nth) => ({
       name: nameOf(index, from + nth),
@@ -91,23 +100,18 @@ export function RunBar({
     }));
   }
 
-  const stepsOf = (all: readonly number[]) =>
-    all.map((index, nth) => ({
-      says: saysOf?.(index) ?? nameOf(index, nth),
+  const stepsOf = ({ saysOf, kindOf }: BuiltSteps, all: readonly number[]) =>
+    all.map((index) => ({
+      says: saysOf(index),
       recipe: recipeOf(index),
-      ...(untimed(index) && { untimed: true }),
+      ...(kindOf(index) === 'untimed' && { untimed: true }),
     }));
 
-  /** Steps follow one another, each with a ladder that fits a step. */
-  const inTurn = (each: readonly SentExercise[]) =>
+  /** Steps follow one another, each with a ladder that fits it. */
+  const inTurn = ({ kindOf }: BuiltSteps, each: readonly SentExercise[]) =>
     each.map((one, nth): SentExercise => {
-      const kind = nth + 1 === each.length ? 'whole' : 'step';
-      const climbs = stepCourse(tempo, kind);
-      const free: Course = {
-        ...climbs,
-        ladder: { kind: 'stages', bpm: tempo, stages: [{ kind: 'manner', manner: 'click-off' }] },
-      };
-      return { ...one, follows: true, course: untimed(order[nth] ?? 0) ? free : climbs };
+      const kind = kindOf(order[nth] ?? 0);
+      return { ...one, follows: true, course: kind === 'untimed' ? free : stepCourse(tempo, kind) };
     });
 
   function hearRun() {
@@ -137,9 +141,10 @@ export function RunBar({
     }
     const run = as === 'run' ? runOf(each, bars) : null;
     const course = stepCourse(tempo, 'step');
-    const steps = as === 'steps' && whole ? [{ ...whole, course, steps: stepsOf(order) }] : null;
-    const items = whole ? inTurn(each) : each;
-    const exercises = steps ?? (run ? [{ name: named.trim() || runName, recipe: run }] : items);
+    const rungs =
+      as === 'steps' && built ? [{ ...built.whole, course, steps: stepsOf(built, order) }] : null;
+    const items = built ? inTurn(built, each) : each;
+    const exercises = rungs ?? (run ? [{ name: named.trim() || runName, recipe: run }] : items);
     const done = await attemptOrSay(() => sendTo(to, exercises));
     if (!done) return;
     const sent = {
@@ -147,7 +152,7 @@ export function RunBar({
       run: say.t('screen.variations.aRunOf', { count: each.length }),
       steps: say.t('screen.variations.oneItem'),
     }[as];
-    const turn = whole !== undefined && as === 'items' ? 'yes' : 'no';
+    const turn = built !== undefined && as === 'items' ? 'yes' : 'no';
     toast.success(say.t('screen.variations.sentTo', { sent, program: into, turn }), {
       action: {
         label: say.t('screen.common.openIt'),
@@ -194,7 +199,7 @@ export function RunBar({
           onTempo={onTempo}
         />
         <div className="ml-auto">{children}</div>
-        {whole ? (
+        {built ? (
           <Toggle
             label={say.t('screen.variations.sendAs')}
             bare
