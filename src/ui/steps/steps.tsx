@@ -289,7 +289,7 @@ function StepDesk({
         part={chosenRows}
         nameOf={(index, nth) => {
           const step = say.t('screen.steps.numbered', { number: nth + 1, step: nameAt(index) });
-          const room = LONGEST_NAME - step.length - 2;
+          const room = LONGEST_NAME - step.length - ' · '.length;
           const of = name.length > room ? `${name.slice(0, room - 1).trimEnd()}…` : name;
           return say.t('screen.steps.stepOf', { name: of, step });
         }}

@@ -8,7 +8,7 @@ export const steps = {
   savedAsYourBuildOrder: 'Saved as your build order.',
   step: 'Step',
   numbered: '{number, number}. {step}',
-  stepOf: '{name}: {step}',
+  stepOf: '{step} · {name}',
   stepsAsARun: '{name}, steps',
   stepsCapital: 'Steps',
   without: 'Without {stepKind}',
