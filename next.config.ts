@@ -6,7 +6,12 @@ const root = fileURLToPath(new URL('.', import.meta.url));
 const config: NextConfig = {
   serverExternalPackages: ['better-sqlite3'],
   outputFileTracingRoot: root,
-  turbopack: { root },
+  turbopack: {
+    root,
+    // Messages are compiled here, so that no screen loads what reads them.
+    rules: { '**/src/words/en/**/*.ts': { loaders: ['./scripts/lib/compiled-messages.cjs'] } },
+    resolveAlias: { 'use-intl/format-message': 'use-intl/format-message/format-only' },
+  },
   devIndicators: false,
   poweredByHeader: false,
 };

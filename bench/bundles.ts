@@ -19,10 +19,13 @@ const SCREENS = {
  * is there, until the screen rests: engines that draw, workers, passing messages */
 async function scriptsOf(page: Page, url: string): Promise<{ first: number; then: number }> {
   const html = await (await page.request.get(url)).text();
+  const seen = new Set<string>();
   const bodies: Promise<{ named: boolean; size: number }>[] = [];
   const listen = (response: Awaited<ReturnType<Page['waitForResponse']>>) => {
     const [, file = ''] = /([^/]+\.js)(?:\?|$)/.exec(response.url()) ?? [];
-    if (file === '') return;
+    // A worker asks again for what the page has.
+    if (file === '' || seen.has(file)) return;
+    seen.add(file);
     const named = html.includes(file);
     bodies.push(response.body().then((body) => ({ named, size: gzipSync(body).length })));
   };

@@ -1,11 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { SHIPPED } from '@/core/materials';
 import { PLAIN_SPEECH } from '@/core/studio';
+import { en } from './en';
 import { sayMaterial, sayNamed, sayUse } from './material';
 import { ENGLISH, sayIn } from './languages';
+import { speaker } from './say';
 
 const BRITISH = sayIn('en-GB', { ...PLAIN_SPEECH, notes: 'british' });
-const PSEUDO = sayIn('en-XA');
+const PSEUDO = speaker({ 'en-GB': () => en, 'en-XA': () => bracketed(en) })('en-XA');
+
+function bracketed(node: unknown): object {
+  if (typeof node === 'string') return `⟦${node}⟧` as unknown as object;
+  const entries = Object.entries(node as object).map(([key, inner]) => [key, bracketed(inner)]);
+  return Object.fromEntries(entries) as object;
+}
 
 describe('what ships', () => {
   it.each(SHIPPED.map((one) => [one.id, one] as const))(

@@ -1,10 +1,4 @@
-/** A message with every word of it in other letters, in brackets, and longer by more than 40 %: what is
- * plain or cut off on a screen in this language is not ready for another one. */
-export function pseudoMessage(message: string): string {
-  const letters = message.replace(/\{[^}]*\}|<[^>]*>/g, '').length;
-  const more = ' xxxx'.repeat(Math.ceil((0.5 * letters) / 5));
-  return `⟦${textOf(message, 0).text}${inOtherLetters(more)}⟧`;
-}
+import type { CompiledMessage } from 'icu-minify/format';
 
 const PLAIN = 'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ';
 const OTHER = [...'áƀçðéƒǧĥíĵķļɱñóþǫŕšţúṽŵẋýžÁƁÇÐÉƑǦĤÍĴĶĻṀÑÓÞǪŔŠŢÚṼŴẊÝŽ'];
@@ -13,51 +7,59 @@ function inOtherLetters(text: string): string {
   return [...text].map((one) => OTHER[PLAIN.indexOf(one)] ?? one).join('');
 }
 
-/** The text from a place to the end of its branch, arguments and tags as they are.
- * @returns the text, and the place of the brace that ends it */
-function textOf(message: string, from: number): { readonly text: string; readonly end: number } {
-  let text = '';
-  let at = from;
-  while (at < message.length && message[at] !== '}') {
-    if (message[at] === '{') {
-      const argument = argumentOf(message, at);
-      text += argument.text;
-      at = argument.end;
-    } else if (message[at] === '<') {
-      const end = message.indexOf('>', at) + 1;
-      text += message.slice(at, end);
-      at = end;
-    } else {
-      text += inOtherLetters(message[at] ?? '');
-      at += 1;
-    }
+/** A part of a message: text; an argument by its name, perhaps with its kind and the branches of its choice;
+ * or a tag by its name, with what it holds. */
+function partOf(part: unknown): unknown {
+  if (typeof part === 'string') return inOtherLetters(part);
+  if (!Array.isArray(part)) return part;
+  const [name, second, ...rest] = part as readonly unknown[];
+  if (second === undefined) return part;
+  if (typeof second !== 'number' || second === 0) {
+    return [name, ...[second, ...rest].map(partOf)];
   }
-  return { text, end: at };
+  return [name, second, ...rest.map(choicesOf)];
 }
 
-/** An argument with the branches of its choice in other letters. */
-function argumentOf(
-  message: string,
-  from: number,
-): { readonly text: string; readonly end: number } {
-  let text = '{';
-  let at = from + 1;
-  while (message[at] !== '}') {
-    if (message[at] === '{') {
-      const branch = textOf(message, at + 1);
-      text += `{${branch.text}}`;
-      at = branch.end + 1;
-    } else {
-      text += message[at];
-      at += 1;
-    }
+/** The branches of a choice; how a number or a date is written stays. */
+function choicesOf(choices: unknown): unknown {
+  if (typeof choices !== 'object' || choices === null) return choices;
+  return Object.fromEntries(
+    Object.entries(choices).map(([key, branch]) => [key, branchOf(branch)]),
+  );
+}
+
+/** A branch: a part by itself, or several. */
+function branchOf(branch: unknown): unknown {
+  return Array.isArray(branch) ? branch.map(partOf) : partOf(branch);
+}
+
+/** Letters of a part as long as it can be said, its arguments left out. */
+function lettersOf(part: unknown): number {
+  if (typeof part === 'string') return part.length;
+  if (Array.isArray(part))
+    return part.slice(1).reduce((sum: number, one) => sum + lettersOf(one), 0);
+  if (typeof part !== 'object' || part === null) return 0;
+  return Math.max(0, ...Object.values(part).map((branch) => lettersOf(['', branch].flat())));
+}
+
+/** A message with every word of it in other letters, in brackets, and longer by more than 40 %: what is
+ * plain or cut off on a screen in this language is not ready for another one.
+ * @param message compiled, as the build has it
+ * @throws on one that is not, a bug: its arguments would be taken for words */
+export function pseudoMessage(message: CompiledMessage): CompiledMessage {
+  const parts = typeof message === 'string' ? [message] : message;
+  if (typeof message === 'string' && /[{<]/.test(message)) {
+    throw new Error(`not compiled: ${message}`);
   }
-  return { text: `${text}}`, end: at + 1 };
+  const more = ' xxxx'.repeat(Math.ceil((0.5 * lettersOf(['', ...parts])) / 5));
+  const end = `${inOtherLetters(more)}⟧`;
+  if (typeof message === 'string') return `⟦${inOtherLetters(message)}${end}`;
+  return ['⟦', ...(message.map(partOf) as typeof message), end];
 }
 
 /** A catalogue in this language. */
 export function pseudoCatalogue<T>(node: T): T {
-  if (typeof node === 'string') return pseudoMessage(node) as T;
+  if (typeof node === 'string' || Array.isArray(node)) return pseudoMessage(node as string) as T;
   return Object.fromEntries(
     Object.entries(node as object).map(([key, inner]) => [key, pseudoCatalogue(inner as T)]),
   ) as T;

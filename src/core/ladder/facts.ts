@@ -3,7 +3,7 @@ import { LIMBS, type Limb, type VoiceId } from '../kit';
 import type { ClosedRecipe, Exercise } from '../recipe';
 import { beats, formatMeter } from '../time';
 import type { Variation } from '../log';
-import { usualTwist } from './twists';
+import { usualTwist } from './usual-twist';
 
 type Bridge = Extract<Variation, { kind: 'bridge' }>;
 

@@ -1,4 +1,4 @@
-import { close, recipeHash } from '../recipe';
+import { closeWith, recipeHash } from '../recipe';
 import type { Manner } from './stage';
 import type { PracticeStep } from './stage-schema';
 
@@ -96,7 +96,7 @@ const HASHES = new WeakMap<Step, string>();
 function stepHash(step: Step): string {
   let hash = HASHES.get(step);
   if (hash === undefined) {
-    const closed = 'damaged' in step.recipe ? null : close(step.recipe);
+    const closed = 'damaged' in step.recipe ? null : closeWith(step.recipe);
     hash = closed?.ok ? recipeHash(closed.value) : step.says;
     HASHES.set(step, hash);
   }

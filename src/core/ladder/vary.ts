@@ -2,7 +2,7 @@ import { instantsOf } from '../analysis';
 import { fail, ok, type Result } from '../issue';
 import { LIMBS } from '../kit';
 import type { Lane } from '../materials';
-import { blankRecipe, close, editByHand, expand, type Change, type ClosedRecipe } from '../recipe';
+import { closeWith, editByHand, EMPTY, expand, type Change, type ClosedRecipe } from '../recipe';
 import { slotTicks, SUBDIVISION_IDS, tick, wrap } from '../time';
 import type { Rung } from './ladder';
 import type { Manner } from './stage';
@@ -29,7 +29,7 @@ function stageRecipe(recipe: ClosedRecipe, { stage }: Pick<Rung, 'stage'>): Resu
   if (stage?.kind !== 'step') return ok(recipe);
   if ('damaged' in stage.recipe)
     return fail({ code: 'recipe-shape', path: [], misfits: [{ at: '', problem: 'kind' }] });
-  const closed = close(stage.recipe);
+  const closed = closeWith(stage.recipe);
   return closed.ok ? ok({ ...closed.value, kit: recipe.kit }) : closed;
 }
 
@@ -124,9 +124,8 @@ export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Resu
   });
   const made = [...lanes.values()].map(({ lane, slots }) => ({ ...lane, grid: slots.join('') }));
   const content = { name: 'bridge', meter: alone.meter, swung: false, lanes: made };
-  const blank = blankRecipe();
   const { meter, kit } = alone;
-  return ok({ ...blank, meter, kit, over: [{ content }] });
+  return ok({ ...EMPTY, meter, kit, over: [{ content }] });
 }
 
 /** The coarsest slots on which a place and the gap before it lie; null where none do. */

@@ -1,6 +1,6 @@
 import type { ClosedRecipe, Recipe } from './schema';
-import { RECIPE_VERSION } from './upgrades';
-import { close } from './close';
+import { EMPTY } from './empty';
+import { close } from './shipped';
 import { must } from '../issue';
 import { findShipped, type Material, type Ostinato } from '../materials';
 import { slotTicks, type SubdivisionId } from '../time';
@@ -109,18 +109,7 @@ export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
   },
 ];
 
-const BLANK: Recipe = {
-  version: RECIPE_VERSION,
-  kind: 'exercise',
-  meter: '4/4',
-  feel: { kind: 'straight' },
-  over: [],
-  play: null,
-  as: { kind: 'verbatim', on: snare },
-  clash: 'limbs',
-  changes: [],
-  kit: { id: 'full-kit', version: 1 },
-};
+const BLANK: Recipe = { ...EMPTY, meter: '4/4', kit: { id: 'full-kit', version: 1 } };
 
 /** An empty exercise: 4/4, straight, full kit, nothing to play yet. */
 export function blankRecipe(): ClosedRecipe {

@@ -1,24 +1,17 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { fail, ok, type Issue, type Result } from '../issue';
-import { findShipped } from '../materials';
 import type { ClosedMember, ClosedRecipe, Recipe } from './schema';
 
-type IngredientKind = 'ostinato' | 'line' | 'cells' | 'kit';
+export type IngredientKind = 'ostinato' | 'line' | 'cells' | 'kit';
 
 /** Finds an ingredient's content; undefined when there is none. */
 export type Lookup = (kind: IngredientKind, id: string, version: number) => unknown;
 
-/** The shipped materials, all in version 1. */
-export const shippedIngredients: Lookup = (kind, id, version) => {
-  const kinds = kind === 'line' ? (['line', 'sticking'] as const) : ([kind] as const);
-  const found = kinds.map((one) => findShipped(one, id)).find((one) => one !== undefined);
-  return version === 1 ? found?.content : undefined;
-};
-
 /** Embeds the contents of all ingredients, those of a sequence's members too.
+ * @param lookup finds what is not embedded yet; left out, nothing is
  * @returns issue `ingredient-missing` for each that is not found */
-export function close(recipe: Recipe, lookup: Lookup = shippedIngredients): Result<ClosedRecipe> {
+export function closeWith(recipe: Recipe, lookup: Lookup = () => undefined): Result<ClosedRecipe> {
   const { then, ...first } = recipe;
   const issues: Issue[] = [];
   const closed = closeMember(first, lookup, issues, []);

@@ -2,7 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { base64urlnopad } from '@scure/base';
 import { inflateSync, strFromU8 } from 'fflate';
 import { fail, ok, type Result } from '../issue';
-import { close } from './close';
+import { close } from './shipped';
 import { CHECK_BYTES } from './link';
 import { readRecipe, type ClosedRecipe } from './schema';
 

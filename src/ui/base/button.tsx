@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import type { ButtonHTMLAttributes } from 'react';
+import type { ComponentProps } from 'react';
 
 type Look = 'main' | 'plain' | 'quiet';
 
@@ -22,6 +22,6 @@ export function Button({
   className,
   type = 'button',
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+}: ComponentProps<'button'> & { look?: Look }) {
   return <button type={type} className={clsx(buttonLook(look), className)} {...rest} />;
 }

@@ -1,14 +1,11 @@
 'use client';
 
-import { Command } from 'cmdk';
-import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { type Result } from '@/core/issue';
 import { sayIssues } from '@/words';
-import { OptionItem, type Option } from './option-item';
-import { rankOption } from './rank-option';
+import type { Option } from './option-item';
+import { OptionsPop, OptionsTrigger, PopRoot } from './pop';
 import { useSpeech } from './speech';
-import { Pop } from './pop';
 
 /** A phrase that is read as text and changed in place: click it, press Enter, or just type.
  * `onType` takes typed text that is none of the options, and answers what is wrong with it. */
@@ -77,53 +74,31 @@ export function Choice<T extends string>({
   }
 
   return (
-    <Popover.Root open={open} onOpenChange={(next) => show(next)}>
-      <Popover.Trigger
+    <PopRoot open={open} onOpenChange={show}>
+      <OptionsTrigger
         className={className}
         aria-label={`${label}: ${typeof children === 'string' ? children : ''}`}
-        onKeyDown={(event) => {
-          const types = event.key.length === 1 && event.key !== ' ';
-          if (!types || event.ctrlKey || event.metaKey || event.altKey) return;
-          event.preventDefault();
-          event.stopPropagation();
-          show(true, event.key);
-        }}
+        onType={(letter) => show(true, query + letter)}
       >
-        {typeof children === 'string' ? children : children}
-      </Popover.Trigger>
-      <Pop className={wide ? 'w-[36rem]' : 'w-80'}>
-        <Command label={label} loop filter={rankOption} onKeyDown={takeTyped}>
-          <Command.Input
-            value={query}
-            onValueChange={(text) => {
-              setQuery(text);
-              setTrouble('');
-            }}
-            placeholder={placeholder ?? label}
-            className="w-full border-b border-line px-3 py-2 outline-none"
-            aria-invalid={trouble !== ''}
-          />
-          {trouble && (
-            <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
-              {trouble}
-            </p>
-          )}
-          <Command.List className="max-h-72 overflow-y-auto p-1">
-            <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-              {trouble ? '' : nothing()}
-            </Command.Empty>
-            {[...offered, ...options].map((option) => (
-              <OptionItem
-                key={option.value}
-                option={option}
-                on={option.value === value}
-                found={offered.includes(option) ? query : null}
-                onSelect={choose}
-              />
-            ))}
-          </Command.List>
-        </Command>
-      </Pop>
-    </Popover.Root>
+        {children}
+      </OptionsTrigger>
+      <OptionsPop
+        label={label}
+        query={query}
+        onQuery={(text) => {
+          setQuery(text);
+          setTrouble('');
+        }}
+        placeholder={placeholder ?? label}
+        trouble={trouble}
+        nothing={nothing()}
+        offered={offered}
+        options={options}
+        isOn={(one) => one === value}
+        onSelect={choose}
+        onKeyDown={takeTyped}
+        className={wide ? 'w-[36rem]' : 'w-80'}
+      />
+    </PopRoot>
   );
 }

@@ -1,13 +1,13 @@
 export { attempt, attemptOrSay, toastIssues } from './attempt';
 export { Button, buttonLook } from './button';
 export { Choice } from './choice';
-export { OptionItem } from './option-item';
 export { rankOption } from './rank-option';
 export { Field } from './field';
 export { focusAfter } from './focus-after';
 export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';
-export { Pop } from './pop';
+export { loadLate } from './load-late';
+export { OptionsPop, OptionsTrigger, Pop, PopRoot, PopTrigger } from './pop';
 export { ProgramChoice } from './program-choice';
 export {
   CautionLine,

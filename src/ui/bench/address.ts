@@ -1,16 +1,19 @@
 import { useCallback, useEffect, useEffectEvent, useRef } from 'react';
-import { writeLink, type ClosedRecipe } from '@/core/recipe';
+import type { ClosedRecipe } from '@/core/recipe';
 import type { Bpm } from '@/core/time';
 import { useKeptAddress } from '../shell/kept-address';
+import { packing, usePacking } from '../shell/recipe-link';
 import type { Draft } from './draft';
 
 /** Keeps the address up to date with every edit, so that it opens what lies on the Bench. */
 export function useAddress({ id, recipe }: Draft, tempo: Bpm, changed: boolean): void {
+  const ready = usePacking();
   const makeAddress = useCallback(() => {
-    const parts = new URLSearchParams({ r: writeLink(recipe), t: String(tempo) });
+    if (!ready) return null;
+    const parts = new URLSearchParams({ r: ready.writeLink(recipe), t: String(tempo) });
     if (id !== null) parts.set('x', id);
     return `/bench?${parts}`;
-  }, [id, recipe, tempo]);
+  }, [id, ready, recipe, tempo]);
   useKeptAddress('/bench', changed, makeAddress);
 }
 
@@ -24,7 +27,9 @@ export function useRecipeOfAddress({ recipe }: Draft, take: (recipe: ClosedRecip
   });
   const onArrival = useEffectEvent(async () => {
     const link = new URLSearchParams(window.location.search).get('r');
-    if (link === null || link === writeLink(first.current)) return;
+    if (link === null) return;
+    const { writeLink } = await packing();
+    if (link === writeLink(first.current)) return;
     const { readLink } = await import('./arrival');
     const read = readLink(link);
     if (!read.ok || JSON.stringify(read.value) === JSON.stringify(first.current)) return;

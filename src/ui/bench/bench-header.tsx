@@ -1,10 +1,10 @@
 'use client';
 
 import { Archive, FilePlus2, Link2, ListOrdered, Redo2, Save, Shapes, Undo2 } from 'lucide-react';
-import Link from 'next/link';
 import type { ProgramSummary } from '@/core/studio';
 import { suggestName } from '@/words';
-import { Button, buttonLook, ProgramChoice, useSpeech } from '../base';
+import { Button, ProgramChoice, useSpeech } from '../base';
+import { RecipeLink } from '../shell/recipe-link';
 import { isSaved, type DraftHistory } from './draft';
 import type { Desk } from './use-desk';
 
@@ -73,14 +73,18 @@ export function BenchHeader({
         <Link2 size={16} aria-hidden /> {say.t('screen.bench.link')}
       </Button>
       {!nothing && (
-        <Link className={buttonLook('quiet')} href={desk.varyLink()}>
+        <RecipeLink look="quiet" recipe={draft.recipe} address={(r) => `/variations?r=${r}`}>
           <Shapes size={16} aria-hidden /> {say.t('screen.bench.vary')}
-        </Link>
+        </RecipeLink>
       )}
       {!nothing && (
-        <Link className={buttonLook('quiet')} href={desk.stepsLink()}>
+        <RecipeLink
+          look="quiet"
+          recipe={draft.recipe}
+          address={(r) => `/steps?${new URLSearchParams({ r, n: draft.name })}`}
+        >
           <ListOrdered size={16} aria-hidden /> {say.t('screen.bench.steps')}
-        </Link>
+        </RecipeLink>
       )}
       <ProgramChoice
         label={say.t('screen.bench.programToAddItToOr')}

@@ -3,8 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { useState, type Dispatch } from 'react';
 import type { Issue, Result } from '@/core/issue';
-import { blankRecipe, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import { blankRecipe, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ExerciseId, ProgramId, SavedExercise } from '@/core/studio';
+import type { Bpm } from '@/core/time';
 import { suggestName } from '@/words';
 import {
   attempt,
@@ -16,6 +17,7 @@ import {
   useUndo,
 } from '../base';
 import type { Shelf } from '../library';
+import { onBench, packing } from '../shell/recipe-link';
 import { isSaved, type DraftAction, type DraftHistory } from './draft';
 
 export interface BenchActions {
@@ -44,10 +46,6 @@ export interface Desk {
   readonly startNew: () => void;
   readonly archive: (id: ExerciseId) => Promise<void>;
   readonly copyLink: () => Promise<void>;
-  /** Address at which the exercise begins a family. */
-  readonly varyLink: () => string;
-  /** Address at which it is built in steps. */
-  readonly stepsLink: () => string;
 }
 
 /** Save, hand to a program, archive, link and begin anew; each says what came of it. */
@@ -55,15 +53,14 @@ export function useDesk({
   history,
   expanded,
   actions,
-  link,
+  tempo,
   dispatch,
   onNew,
 }: {
   history: DraftHistory;
   expanded: Result<Exercise>;
   actions: BenchActions;
-  /** Address that opens the exercise. */
-  link: () => string;
+  tempo: Bpm;
   dispatch: Dispatch<DraftAction>;
   onNew: () => void;
 }): Desk {
@@ -137,7 +134,9 @@ export function useDesk({
   }
 
   async function copyLink() {
-    const address = new URL(link(), window.location.href);
+    const { writeLink } = await packing();
+    const link = `${onBench(writeLink(recipe))}&t=${tempo}`;
+    const address = new URL(link, window.location.href);
     const copied = await attempt(async () => {
       await navigator.clipboard.writeText(address.href);
       return true;
@@ -146,9 +145,5 @@ export function useDesk({
     else toast.message(say.t('screen.bench.copyTheAddressOfThisPage'));
   }
 
-  const varyLink = () => `/variations?r=${writeLink(recipe)}`;
-  const stepsLink = () =>
-    `/steps?${new URLSearchParams({ r: writeLink(recipe), n: history.draft.name })}`;
-
-  return { saving, refused, save, addToProgram, startNew, archive, copyLink, varyLink, stepsLink };
+  return { saving, refused, save, addToProgram, startNew, archive, copyLink };
 }

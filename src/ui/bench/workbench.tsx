@@ -19,7 +19,6 @@ import {
   expand,
   misplacedBarLines,
   partsOf,
-  writeLink,
   type Change,
   type ClosedRecipe,
   type Exercise,
@@ -134,7 +133,7 @@ export function Workbench({
     history,
     expanded,
     actions,
-    link: () => `/bench?r=${writeLink(recipe)}&t=${settings.tempo}`,
+    tempo: settings.tempo,
     dispatch,
     onNew: playback.stop,
   });

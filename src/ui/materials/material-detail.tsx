@@ -1,18 +1,18 @@
 'use client';
 
-import Link from 'next/link';
 import { Play, Square } from 'lucide-react';
 import { useMemo } from 'react';
 import { type Result } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { scoreOf } from '@/core/playing';
-import { expand, recipeOfMaterial, writeLink } from '@/core/recipe';
+import { expand, recipeOfMaterial } from '@/core/recipe';
 import type { MaterialId } from '@/core/studio';
 import { bpm, tempoFor } from '@/core/time';
 import { sayHandedness, sayHow, sayMaterial, sayUse, sayVoice } from '@/words';
-import { attemptOrSay, Button, buttonLook, Trouble, useSpeech, useUndo } from '../base';
+import { attemptOrSay, Button, Trouble, useSpeech, useUndo } from '../base';
 import { ScoreSheet } from '../marks';
 import { usePlayback } from '../play';
+import { RecipeLink } from '../shell/recipe-link';
 
 /** Tempo at which a material is heard here. */
 const HEARD_AT = bpm(80);
@@ -73,9 +73,9 @@ export function MaterialDetail({
               : say.t('screen.common.hearCapital')}
           </Button>
         )}
-        <Link className={buttonLook('main')} href={`/bench?r=${writeLink(recipe)}`}>
+        <RecipeLink look="main" recipe={recipe}>
           {say.t('screen.common.toTheBenchCapital')}
-        </Link>
+        </RecipeLink>
         <Button onClick={onCopy}>{say.t('screen.materials.copyCapital')}</Button>
         {own && <Button onClick={onEdit}>{say.t('screen.materials.edit')}</Button>}
         {own && (

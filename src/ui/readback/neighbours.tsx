@@ -1,13 +1,12 @@
 'use client';
 
 import { Play, Square } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { neighboursOf, type Neighbour } from '@/core/path';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { Tempo } from '@/core/time';
 import { sayNeighbour } from '@/words';
-import { Pop, useSpeech } from '../base';
+import { Pop, PopRoot, PopTrigger, useSpeech } from '../base';
 import { useHear } from '../play';
 import { Part } from './part';
 
@@ -34,8 +33,8 @@ export function Neighbours({
   if (exercise.members.length > 0) return null;
   return (
     <Part label={say.t('screen.bench.oneNote')}>
-      <Popover.Root open={open} onOpenChange={setOpen}>
-        <Popover.Trigger className="phrase">{say.t('screen.bench.easierOrHarder')}</Popover.Trigger>
+      <PopRoot open={open} onOpenChange={setOpen}>
+        <PopTrigger className="phrase">{say.t('screen.bench.easierOrHarder')}</PopTrigger>
         <Pop side="left" align="end" sideOffset={8} className="w-[34rem] p-3">
           <Sides
             {...{ recipe, exercise, tempo }}
@@ -45,7 +44,7 @@ export function Neighbours({
             }}
           />
         </Pop>
-      </Popover.Root>
+      </PopRoot>
     </Part>
   );
 }

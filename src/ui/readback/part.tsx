@@ -1,11 +1,10 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import { useId, type ReactNode } from 'react';
 import { type Exercise } from '@/core/recipe';
 import type { Tick } from '@/core/time';
 import { type Asked, type DerivedPart, type Say, sayDerivation, sayPlaceIn } from '@/words';
-import { Pop, useSpeech } from '../base';
+import { Pop, PopRoot, PopTrigger, useSpeech } from '../base';
 
 /** A part of the readback with its word in the margin; where it can be worked out by hand, the word
  * shows how. */
@@ -39,15 +38,15 @@ function How({
 }) {
   const { say } = useSpeech();
   return (
-    <Popover.Root>
-      <Popover.Trigger
+    <PopRoot>
+      <PopTrigger
         className="text-left underline decoration-line decoration-dotted underline-offset-4 hover:text-ink"
         title={say.t('screen.bench.howItComesAbout', {
           label: label.toLocaleLowerCase(say.locale),
         })}
       >
         {label}
-      </Popover.Trigger>
+      </PopTrigger>
       <Pop side="left" sideOffset={8} className="max-w-md p-3">
         <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
           {sayDerivation(say, part, asked).map((line, index) => (
@@ -55,7 +54,7 @@ function How({
           ))}
         </ol>
       </Pop>
-    </Popover.Root>
+    </PopRoot>
   );
 }
 

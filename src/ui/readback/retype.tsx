@@ -1,12 +1,11 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { type Result } from '@/core/issue';
 import type { Retyped } from '@/core/retype';
 import { sayRetyping } from '@/words';
 import { type Exercise } from '@/core/recipe';
-import { IssueWords, Pop, useSpeech } from '../base';
+import { IssueWords, Pop, PopRoot, PopTrigger, useSpeech } from '../base';
 
 /** Read text that can be typed anew where it stands: the recipe follows. Text that reads in several
  * ways lists them; Enter takes the first. */
@@ -54,10 +53,10 @@ export function Retype({
   }
 
   return (
-    <Popover.Root open={open} onOpenChange={show}>
-      <Popover.Trigger className={className ?? 'phrase text-left'} aria-label={`${label}: ${text}`}>
+    <PopRoot open={open} onOpenChange={show}>
+      <PopTrigger className={className ?? 'phrase text-left'} aria-label={`${label}: ${text}`}>
         {children}
-      </Popover.Trigger>
+      </PopTrigger>
       <Pop className="w-96 p-2">
         <input
           aria-label={label}
@@ -88,6 +87,6 @@ export function Retype({
           ))}
         </ul>
       </Pop>
-    </Popover.Root>
+    </PopRoot>
   );
 }

@@ -1,7 +1,6 @@
 'use client';
 
-import { ToggleGroup } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { LIMBS, type Limb, type VoiceId, type Assignment } from '@/core/kit';
 import { DISPLACEMENT_SLOTS } from '@/core/recipe';
 import { type SubdivisionId } from '@/core/time';
@@ -99,24 +98,29 @@ export function Toggle<T extends string>({
   /** Without its label beside it. */
   bare?: boolean;
 }) {
+  const name = useId();
   const group = (
-    <ToggleGroup.Root
-      type="single"
+    <div
+      role="radiogroup"
       aria-label={label}
-      value={value}
-      onValueChange={(next) => next && onChoose(next as T)}
       className="flex flex-wrap rounded-sm border border-line"
     >
       {Object.entries<string>(options).map(([key, text]) => (
-        <ToggleGroup.Item
+        <label
           key={key}
-          value={key}
-          className="px-2 py-0.5 text-sm data-[state=on]:bg-ink data-[state=on]:text-paper"
+          className="relative px-2 py-0.5 text-sm has-checked:bg-ink has-checked:text-paper has-focus-visible:outline-2 has-focus-visible:outline-warm"
         >
+          <input
+            type="radio"
+            name={name}
+            className="absolute inset-0 cursor-pointer opacity-0"
+            checked={key === value}
+            onChange={() => onChoose(key as T)}
+          />
           {text}
-        </ToggleGroup.Item>
+        </label>
       ))}
-    </ToggleGroup.Root>
+    </div>
   );
   return bare ? group : <Row label={label}>{group}</Row>;
 }

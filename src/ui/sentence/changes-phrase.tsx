@@ -1,9 +1,8 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import { type Change } from '@/core/recipe';
 import { sayChange } from '@/words';
-import { Button, Choice, Pop, useSpeech } from '../base';
+import { Button, Choice, Pop, PopRoot, PopTrigger, useSpeech } from '../base';
 import { changeOptions, CHANGE_STARTS } from './change-starts';
 import type { PlacementRange } from './change-place';
 import { ChangeEditor } from './editors';
@@ -56,8 +55,8 @@ export function ChangesPhrase({
         return (
           <span key={index}>
             {index > 0 && <span className="text-soft">{say.t('screen.bench.then')} </span>}
-            <Popover.Root>
-              <Popover.Trigger className="phrase">{sayChange(say, change)}</Popover.Trigger>
+            <PopRoot>
+              <PopTrigger className="phrase">{sayChange(say, change)}</PopTrigger>
               <Pop className="max-h-[70vh] max-w-[44rem] overflow-y-auto p-3">
                 <ChangeEditor
                   change={change}
@@ -70,7 +69,7 @@ export function ChangesPhrase({
                   </Button>
                 )}
               </Pop>
-            </Popover.Root>
+            </PopRoot>
             <TakeAway
               what={sayChange(say, change)}
               onClick={() => onChange(changes.filter((_, at) => at !== index))}

@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useEffect, useId, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Issue } from '@/core/issue';
 import { LIMB_POLICIES } from '@/core/interpret';
@@ -16,10 +15,10 @@ import {
   withFreeLimb,
   withParts,
   withPlay,
-  writeLink,
 } from '@/core/recipe';
 import { sayBesides, sayGaveWay, sayLimbs, sayPolicy } from '@/words';
 import { Choice, issuesAt, toast, Trouble, useSpeech, useUndo } from '../base';
+import { useGoWith } from '../shell/recipe-link';
 import { AsPhrase } from './as-phrase';
 import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
 import { AddChange, ChangesPhrase } from './changes-phrase';
@@ -138,7 +137,7 @@ function PartSentence({
   onSettle: () => void;
   children: ReactNode;
 }) {
-  const router = useRouter();
+  const go = useGoWith();
   const { say } = useSpeech();
   const undoable = useUndo();
   const clash = issuesAt(issues, 'clash');
@@ -171,8 +170,8 @@ function PartSentence({
   );
 
   function vary(index: number, range: PlacementRange) {
-    const query = { r: writeLink(recipe), at: String(index), range: JSON.stringify(range) };
-    router.push(`/variations?${new URLSearchParams(query)}`);
+    const query = { at: String(index), range: JSON.stringify(range) };
+    go(recipe, (r) => `/variations?${new URLSearchParams({ r, ...query })}`);
   }
 
   return (

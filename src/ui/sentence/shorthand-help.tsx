@@ -1,10 +1,9 @@
 'use client';
 
 import { CircleHelp } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { sayList, sayNote, saySubdivision } from '@/words';
-import { Pop, useSpeech } from '../base';
+import { Pop, PopRoot, PopTrigger, useSpeech } from '../base';
 
 /** What can be typed, and what it means. */
 const EXAMPLES = [
@@ -48,13 +47,13 @@ export function ShorthandHelp() {
     ),
   };
   return (
-    <Popover.Root>
-      <Popover.Trigger
+    <PopRoot>
+      <PopTrigger
         aria-label={say.t('screen.bench.howToTypeALine')}
         className="inline-flex size-6 shrink-0 items-center justify-center text-soft hover:text-ink"
       >
         <CircleHelp size={16} aria-hidden />
-      </Popover.Trigger>
+      </PopTrigger>
       <Pop align="end" className="p-3">
         <table className="text-sm">
           <tbody>
@@ -69,6 +68,6 @@ export function ShorthandHelp() {
           </tbody>
         </table>
       </Pop>
-    </Popover.Root>
+    </PopRoot>
   );
 }

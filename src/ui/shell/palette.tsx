@@ -20,7 +20,17 @@ export interface PaletteProps {
 }
 
 /** Go anywhere by typing. Looks for what there is each time that it opens. */
-export function Palette({ places, find, close }: PaletteProps & { readonly close: () => void }) {
+export function Palette({
+  places,
+  find,
+  typed,
+  onType,
+  close,
+}: PaletteProps & {
+  readonly typed: string;
+  readonly onType: (text: string) => void;
+  readonly close: () => void;
+}) {
   const { say } = useSpeech();
   const router = useRouter();
   const [found, setFound] = useState<readonly PaletteEntry[] | 'loading' | 'failed'>('loading');
@@ -59,6 +69,8 @@ export function Palette({ places, find, close }: PaletteProps & { readonly close
       contentClassName="pop fixed top-[12vh] left-1/2 z-50 w-[36rem] max-w-[92vw] -translate-x-1/2"
     >
       <Command.Input
+        value={typed}
+        onValueChange={onType}
         placeholder={say.t('screen.shell.exerciseProgramStudent')}
         className="w-full border-b border-line px-4 py-3 text-lg outline-none"
       />

@@ -1,6 +1,5 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Result } from '@/core/issue';
 import type { Speech } from '@/core/studio';
@@ -12,7 +11,7 @@ import {
   type Syllables,
 } from '@/core/time';
 import { sayEach, saySixteenths, type Key } from '@/words';
-import { Pop, useKept, useSpeech } from '../base';
+import { Pop, PopRoot, PopTrigger, useKept, useSpeech } from '../base';
 
 const NAMES = {
   american: 'screen.shell.quarterEighthSixteenth',
@@ -27,13 +26,13 @@ export function SpeechSwitch({ speak }: { speak: (speech: Speech) => Promise<Res
   const [speech, set] = useKept(stored, speak);
   const chosen = typeof speech.syllables === 'string' ? speech.syllables : OWN;
   return (
-    <Popover.Root>
-      <Popover.Trigger
+    <PopRoot>
+      <PopTrigger
         className="px-2 text-soft hover:text-ink"
         title={say.t('screen.shell.noteNamesAndCounting')}
       >
         {spoken(syllables)}
-      </Popover.Trigger>
+      </PopTrigger>
       <Pop align="end" sideOffset={6} className="flex w-80 flex-col gap-3 p-4">
         <fieldset>
           <legend className="label mb-1">{say.t('screen.shell.noteNames')}</legend>
@@ -65,7 +64,7 @@ export function SpeechSwitch({ speak }: { speak: (speech: Speech) => Promise<Res
           />
         </fieldset>
       </Pop>
-    </Popover.Root>
+    </PopRoot>
   );
 }
 

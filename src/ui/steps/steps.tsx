@@ -1,17 +1,16 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { difficultyParts, difficultyPoints, hindrances, readBack } from '@/core/analysis';
 import type { Issue, Result } from '@/core/issue';
 import { staffOrder, type VoiceId } from '@/core/kit';
 import { buildSteps, type BuildStep, type StepKind } from '@/core/path';
-import { expand, writeLink, type ClosedRecipe, type Exercise } from '@/core/recipe';
+import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
 import { sayCue, saySentence, sayStep, suggestName } from '@/words';
-import { attemptOrSay, Button, buttonLook, toast, Trouble, useSpeech, useUndo } from '../base';
+import { attemptOrSay, Button, toast, Trouble, useSpeech, useUndo } from '../base';
 import { LimbSign, ScoreSheet } from '../marks';
 import { useHear, type Playback } from '../play';
 import {
@@ -25,6 +24,7 @@ import {
   type RowShown,
   type VariationActions,
 } from '../variations';
+import { onBench, RecipeLink, useGoWith } from '../shell/recipe-link';
 import { TemplateEditor } from './template-editor';
 
 /** Letters of an item’s name. */
@@ -77,9 +77,9 @@ export function Steps({
           <h1 className="font-serif text-xl">{say.t('screen.steps.stepsCapital')}</h1>
           <p className="min-w-0 flex-1 truncate text-soft">{recipe && saySentence(say, recipe)}</p>
           {recipe && (
-            <Link className={buttonLook('quiet')} href={`/bench?r=${writeLink(recipe)}`}>
+            <RecipeLink look="quiet" recipe={recipe}>
               {say.t('screen.common.toTheBench')}
-            </Link>
+            </RecipeLink>
           )}
         </div>
         <TemplateEditor
@@ -137,7 +137,7 @@ function StepDesk({
   programs: readonly ProgramSummary[];
   actions: StepActions;
 }) {
-  const router = useRouter();
+  const go = useGoWith();
   const { say } = useSpeech();
   const undoable = useUndo();
   const [tempo, setTempo] = useState<Bpm>(bpm(60));
@@ -190,7 +190,7 @@ function StepDesk({
       case 'hear':
         return hearStep(index);
       case 'open':
-        return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
+        return go(recipeOf(index), onBench);
       case 'drop':
         return leaveOut(rows);
       case 'compare':
@@ -257,12 +257,9 @@ function StepDesk({
                   ? say.t('screen.common.stopCapital')
                   : say.t('screen.common.hearCapital')}
               </Button>
-              <Link
-                className={buttonLook('plain')}
-                href={`/bench?r=${writeLink(recipeOf(chosen))}`}
-              >
+              <RecipeLink look="plain" recipe={recipeOf(chosen)}>
                 {say.t('screen.common.toTheBenchCapital')}
-              </Link>
+              </RecipeLink>
               <Button onClick={() => leaveOut([chosen])}>
                 {say.t('screen.steps.leaveOutCapital')}
               </Button>

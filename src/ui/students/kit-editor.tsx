@@ -1,6 +1,5 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import type { Result } from '@/core/issue';
 import {
   FULL_KIT,
@@ -11,7 +10,7 @@ import {
   type VoiceId,
 } from '@/core/kit';
 import { sayHandedness, sayVoice, type Say } from '@/words';
-import { LimitsFields, Pop, useKept, useSpeech } from '../base';
+import { LimitsFields, Pop, PopRoot, PopTrigger, useKept, useSpeech } from '../base';
 
 /** What a student plays on and how; kept at once. */
 export function KitEditor({
@@ -32,10 +31,10 @@ export function KitEditor({
         : [...kit.voices, id],
     });
   return (
-    <Popover.Root>
-      <Popover.Trigger className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft">
+    <PopRoot>
+      <PopTrigger className="inline-flex h-8 items-center rounded-sm border border-line bg-sheet px-3 hover:border-soft">
         {say.t('screen.students.kit', { kit: sayKitOf(say, kit) })}
-      </Popover.Trigger>
+      </PopTrigger>
       <Pop align="end" sideOffset={6} className="flex w-96 flex-col gap-3 p-4">
         <fieldset>
           <legend className="label mb-1">{say.t('screen.common.plays')}</legend>
@@ -80,7 +79,7 @@ export function KitEditor({
         </fieldset>
         <LimitsFields limits={kit.limits} onSet={(limits) => set({ limits })} />
       </Pop>
-    </Popover.Root>
+    </PopRoot>
   );
 }
 

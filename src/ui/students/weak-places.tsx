@@ -1,17 +1,17 @@
 'use client';
 
 import { Play, Square } from 'lucide-react';
-import Link from 'next/link';
 import { useState } from 'react';
 import { must } from '@/core/issue';
 import type { Limb } from '@/core/kit';
-import { expand, writeLink } from '@/core/recipe';
+import { expand } from '@/core/recipe';
 import type { ItemId, WeakPlace } from '@/core/studio';
 import { bpm } from '@/core/time';
 import { sayBand, sayStepPlace } from '@/words';
-import { Button, buttonLook, useSpeech } from '../base';
+import { Button, useSpeech } from '../base';
 import { LimbSign } from '../marks';
 import { useHear } from '../play';
+import { RecipeLink } from '../shell/recipe-link';
 
 /** Weak crossings that are shown. */
 const MOST = 5;
@@ -87,9 +87,9 @@ export function WeakPlaces({
                       ? say.t('screen.common.stopCapital')
                       : say.t('screen.students.hearTheBridge')}
                   </Button>
-                  <Link className={buttonLook('quiet')} href={`/bench?r=${writeLink(loop)}`}>
+                  <RecipeLink look="quiet" recipe={loop}>
                     {say.t('screen.common.toTheBench')}
-                  </Link>
+                  </RecipeLink>
                 </span>
               </li>
             );

@@ -1,9 +1,7 @@
 'use client';
 
-import { Command } from 'cmdk';
-import { Popover } from 'radix-ui';
-import { useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
-import { type Option, OptionItem, Pop, rankOption, useSpeech } from '../base';
+import { useState, type ClipboardEvent, type ReactNode } from 'react';
+import { OptionsPop, OptionsTrigger, PopRoot, useSpeech, type Option } from '../base';
 
 /** A phrase that takes several values: a list that stays open while they are ticked. What is typed and
  * is none of them is offered, where it can be read; a list, parted as the sentence shows it, or by lines, is taken whole. */
@@ -36,6 +34,11 @@ export function ManyChoice({
   const missing = list[found.indexOf(undefined)];
   const offered = typed === '' || list.length > 1 ? [] : (offer?.(query) ?? []);
 
+  const whole =
+    list.length > 1 && missing === undefined
+      ? [{ value: typed, text: say.t('screen.variations.allOfTheList', { count: list.length }) }]
+      : [];
+
   /** The option that a text of a list names, or makes. */
   function findOption(text: string): Option<string> | undefined {
     const exact = options.find((one) => one.text.toLowerCase() === text.toLowerCase());
@@ -57,65 +60,41 @@ export function ManyChoice({
     setQuery(text);
   }
 
-  function onKeyDown(event: KeyboardEvent) {
-    const types = event.key.length === 1 && event.key !== ' ';
-    if (!types || event.ctrlKey || event.metaKey || event.altKey) return;
-    event.preventDefault();
-    event.stopPropagation();
-    show(true, event.key);
+  /** Takes one, or the whole of what was typed. */
+  function select(value: string) {
+    setQuery('');
+    if (whole.length === 0 || value !== typed) return onToggle([value]);
+    const all = new Set(found.flatMap((one) => one?.value ?? []));
+    onToggle([...all].filter((one) => !chosen.has(one)));
   }
 
   return (
-    <Popover.Root open={open} onOpenChange={(next) => show(next)}>
-      <Popover.Trigger className={className} aria-label={label} onKeyDown={onKeyDown}>
+    <PopRoot open={open} onOpenChange={show}>
+      <OptionsTrigger
+        className={className}
+        aria-label={label}
+        onType={(letter) => show(true, query + letter)}
+      >
         {children}
-      </Popover.Trigger>
-      <Pop className="w-[36rem]">
-        <Command label={label} loop filter={rankOption}>
-          <Command.Input
-            value={query}
-            onValueChange={setQuery}
-            onPaste={onPaste}
-            placeholder={placeholder ?? label}
-            className="w-full border-b border-line px-3 py-2 outline-none"
-          />
-          <Command.List className="max-h-80 overflow-y-auto p-1">
-            <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-              {missing === undefined || list.length < 2
-                ? say.t('screen.common.noMatch')
-                : say.t('screen.variations.cannotBeRead', { text: missing })}
-            </Command.Empty>
-            {list.length > 1 && missing === undefined && (
-              <OptionItem
-                option={{
-                  value: typed,
-                  text: say.t('screen.variations.allOfTheList', { count: list.length }),
-                }}
-                on={false}
-                found={query}
-                onSelect={() => {
-                  setQuery('');
-                  const all = new Set(found.flatMap((one) => one?.value ?? []));
-                  onToggle([...all].filter((value) => !chosen.has(value)));
-                }}
-              />
-            )}
-            {[...offered, ...options].map((one) => (
-              <OptionItem
-                key={one.value}
-                option={one}
-                on={chosen.has(one.value)}
-                found={offered.includes(one) ? query : null}
-                onSelect={(value) => {
-                  setQuery('');
-                  onToggle([value]);
-                }}
-              />
-            ))}
-          </Command.List>
-        </Command>
-      </Pop>
-    </Popover.Root>
+      </OptionsTrigger>
+      <OptionsPop
+        label={label}
+        query={query}
+        onQuery={setQuery}
+        onPaste={onPaste}
+        placeholder={placeholder ?? label}
+        nothing={
+          missing === undefined || list.length < 2
+            ? say.t('screen.common.noMatch')
+            : say.t('screen.variations.cannotBeRead', { text: missing })
+        }
+        offered={[...whole, ...offered]}
+        options={options}
+        isOn={(value) => chosen.has(value)}
+        onSelect={select}
+        className="w-[36rem]"
+      />
+    </PopRoot>
   );
 }
 

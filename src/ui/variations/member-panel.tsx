@@ -1,15 +1,15 @@
 'use client';
 
 import { Play, Square } from 'lucide-react';
-import Link from 'next/link';
 import { memberAt, type OpenedFamily } from '@/core/family';
 import { difficultyParts, hindrances } from '@/core/analysis';
-import { writeLink, type Exercise } from '@/core/recipe';
+import type { Exercise } from '@/core/recipe';
 import { tempoFor, type Bpm } from '@/core/time';
 import { sayDifficultyPart, sayHindrance, sayMember, sayMemberStep } from '@/words';
-import { Button, buttonLook, useSpeech } from '../base';
+import { Button, useSpeech } from '../base';
 import { ScoreSheet } from '../marks';
 import type { Playback } from '../play';
+import { RecipeLink } from '../shell/recipe-link';
 import type { Members } from './use-members';
 
 /** The chosen variation, and the one that it is compared with. */
@@ -63,12 +63,9 @@ export function MemberPanel({
           {heard ? <Square size={14} aria-hidden /> : <Play size={14} aria-hidden />}
           {heard ? say.t('screen.common.stopCapital') : say.t('screen.common.hearCapital')}
         </Button>
-        <Link
-          className={buttonLook('plain')}
-          href={`/bench?r=${writeLink(members.recipeOf(index))}`}
-        >
+        <RecipeLink look="plain" recipe={members.recipeOf(index)}>
           {say.t('screen.common.toTheBenchCapital')}
-        </Link>
+        </RecipeLink>
         <Button onClick={onDrop}>{say.t('screen.variations.drop')}</Button>
         <Button
           aria-pressed={compared === index}

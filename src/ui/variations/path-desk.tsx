@@ -1,16 +1,14 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { memberAt, type Family, type OpenedFamily } from '@/core/family';
-import { writeLink } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import type { Bpm } from '@/core/time';
 import { nameMember, sayIssue, sayMember, sayMemberStep } from '@/words';
-import { useSpeech } from '../base';
+import { useSpeech, loadLate } from '../base';
 import { useHear } from '../play';
+import { onBench, useGoWith } from '../shell/recipe-link';
 import { CannotBePlayed, LeftOut, SameAsOthers } from './apart-list';
-import { CoverPanel } from './cover-panel';
 import { MemberPanel } from './member-panel';
 import { PathList, type PathCommand } from './path-list';
 import type { RowShown } from './path-row';
@@ -23,6 +21,9 @@ import type { FamilyWork } from './use-family-work';
 import type { Members, Standing } from './use-members';
 import { useSelection } from './use-selection';
 import type { VariationActions } from './variation-actions';
+
+// It waits for what the worker counts in any case.
+const CoverPanel = loadLate(() => import('./cover-panel').then((room) => room.CoverPanel));
 
 /** Which members are listed. */
 export type View = 'path' | 'out' | 'impossible' | 'same';
@@ -57,7 +58,7 @@ export function PathDesk({
   actions: VariationActions;
   onTempo: (tempo: Bpm) => void;
 }) {
-  const router = useRouter();
+  const go = useGoWith();
   const { playback, heard, hear } = useHear<number | 'run'>(tempo);
   const { say } = useSpeech();
   const { active: chosen, rows: chosenRows, choose } = useSelection(order);
@@ -108,7 +109,7 @@ export function PathDesk({
       case 'hear':
         return hearMember(index);
       case 'open':
-        return router.push(`/bench?r=${writeLink(recipeOf(index))}`);
+        return go(recipeOf(index), onBench);
       case 'drop':
         return leave(rows);
       case 'compare':

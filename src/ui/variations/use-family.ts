@@ -2,8 +2,8 @@
 
 import { useCallback, useEffect, useReducer } from 'react';
 import type { Family } from '@/core/family';
-import { packLink } from '@/core/recipe';
 import { useKeptAddress } from '../shell/kept-address';
+import { usePacking } from '../shell/recipe-link';
 import { startHistory, type Change } from '../base/history';
 import { familyHistory, type FamilyDraft } from './family-history';
 
@@ -29,13 +29,15 @@ export function useFamily(first: FamilyDraft, saved: FamilyDraft | null) {
     [],
   );
   const changed = history.past.length > 0 || draft !== first;
+  const packing = usePacking();
   const makeAddress = useCallback(() => {
-    const parts = new URLSearchParams({ p: packLink(draft.family) });
+    if (!packing) return null;
+    const parts = new URLSearchParams({ p: packing.packLink(draft.family) });
     if (draft.id) parts.set('f', draft.id);
     if (draft.name) parts.set('n', draft.name);
     if (parts.toString().length <= LONGEST) return `/variations?${parts}`;
     return draft.id ? `/variations?f=${draft.id}` : null;
-  }, [draft]);
+  }, [draft, packing]);
   useKeptAddress('/variations', changed, makeAddress);
   const unsaved = changed && draft.family !== history.saved?.family;
   useEffect(() => {

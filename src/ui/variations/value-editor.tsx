@@ -1,10 +1,9 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { AxisPlace, ChangeValue, PhraseValue } from '@/core/family';
 import { startOf, type ClosedRecipe } from '@/core/recipe';
-import { Button, Pop, useSpeech } from '../base';
+import { Button, Pop, PopRoot, PopTrigger, useSpeech } from '../base';
 import { AsEditor, ChangeEditor, StickingEditor } from '../sentence';
 
 type Play = NonNullable<ClosedRecipe['play']>;
@@ -31,15 +30,15 @@ export function ValueEditor({
   const editor = editorOf(value, place, base, onChange);
   if (editor === null) return <span>{children}</span>;
   return (
-    <Popover.Root>
-      <Popover.Trigger className="phrase">{children}</Popover.Trigger>
+    <PopRoot>
+      <PopTrigger className="phrase">{children}</PopTrigger>
       <Pop className="sentence max-h-[70vh] max-w-[44rem] overflow-y-auto p-3">
         {editor}
         <Button look="quiet" className="mt-2" onClick={onAnother}>
           {say.t('screen.variations.anotherLikeIt')}
         </Button>
       </Pop>
-    </Popover.Root>
+    </PopRoot>
   );
 }
 

@@ -1,0 +1,1 @@
+export { packLink, writeLink } from '@/core/recipe';
