@@ -184,14 +184,14 @@ test.describe('a try that is more than one tempo', () => {
     await begin(page);
     const row = page.locator('[data-stage=playing] .stand-row').first().locator('> span');
     await page.clock.runFor(4600);
-    await expect(row).toHaveText([/60$/, 'bar 1', '5 left']);
+    await expect(row).toHaveText([/60$/, 'bar 1', '5 bars left']);
     await expect(page.getByTestId('change')).toHaveText('');
     await page.clock.runFor(4000);
     await expect(page.getByTestId('change')).toHaveText('→ 70');
     await page.clock.runFor(4000);
-    await expect(row).toHaveText([/70$/, 'bar 3', '3 left']);
+    await expect(row).toHaveText([/70$/, 'bar 3', '3 bars left']);
     await page.clock.runFor((2 * 4 * 60_000) / 70);
-    await expect(row).toHaveText([/80$/, 'bar 5', '1 left']);
+    await expect(row).toHaveText([/80$/, 'bar 5', '1 bar left']);
     await page.clock.runFor((2 * 4 * 60_000) / 80);
     await page.getByRole('button', { name: 'clean', exact: true }).click();
     await expect(page.getByText(/^1 of 3 clean at 60 → 80/)).toBeVisible();

@@ -29,6 +29,24 @@ async function playOut(page: Page, minutes = 10): Promise<void> {
   await expect(page.locator('[data-stage=verdict]')).toBeVisible();
 }
 
+/** Seconds of a bar of four at 100. */
+const BAR_AT_100 = 2.4;
+
+/** Plays the count-in and three bars. */
+async function playBars(page: Page): Promise<void> {
+  await page.clock.pauseAt(new Date(Date.now() + 60_000));
+  await begin(page);
+  for (let bar = 0; bar < 4; bar += 1) await page.clock.runFor(1000 * BAR_AT_100 + 100);
+}
+
+/** What the log says of a try. */
+interface PlayedBody {
+  readonly bars: number;
+  readonly seconds: number;
+  readonly stopped?: boolean;
+  readonly verdict: string | null;
+}
+
 async function triesOfToday(page: Page): Promise<string> {
   await page.goto('/today');
   return (await page.getByRole('list').first().textContent()) ?? '';
@@ -54,7 +72,7 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
   await expect(page.locator('[data-marked]')).toHaveText('2');
   await page.keyboard.press('PageDown');
   await expect(page.getByRole('status').filter({ hasText: 'What went wrong?' })).toBeVisible();
-  for (let n = 0; n < 3; n += 1) await page.keyboard.press('PageUp');
+  for (let n = 0; n < 4; n += 1) await page.keyboard.press('PageUp');
   await expect(page.locator('[data-marked]')).toHaveText('flam between limbs');
   await page.keyboard.press('PageDown');
   await expect(page.getByText('flam between limbs: which limb?')).toBeVisible();
@@ -84,7 +102,7 @@ test('a held key does not answer twice', async ({ page }) => {
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
 });
 
-test('counts in, shows bar and beat, says the last bar, and stops without a log entry', async ({
+test('counts in, shows bar and beat; stopped before a bar was over, it says that nothing is logged', async ({
   page,
 }) => {
   await page.goto(ROUND);
@@ -93,30 +111,79 @@ test('counts in, shows bar and beat, says the last bar, and stops without a log 
   await page.clock.runFor(300);
   await expect(page.getByText('count-in')).toBeVisible();
   await expect(page.getByRole('img', { name: 'Count-in, beat 1' })).toBeVisible();
-  await page.clock.runFor(4000);
-  await expect(page.getByText(/^bar \d/)).toBeVisible();
-  await expect(page.getByText(/^\d+ left$/)).toBeVisible();
+  await page.clock.runFor(3000);
+  await expect(page.getByText('bar 1', { exact: true })).toBeVisible();
+  await expect(page.getByText(/^\d+ bars left$/)).toBeVisible();
   await page.getByRole('button', { name: 'stop' }).click();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await expect(page.getByText('Stopped before a bar was over: nothing is logged.')).toBeVisible();
   expect(await triesOfToday(page)).not.toContain('Today: 1 try');
 });
 
-test('no answer for a while is shaky, and on', async ({ page }) => {
+test('stopped after some bars, it asks once how it was, and keeps what was played', async ({
+  page,
+  app,
+}) => {
+  await page.goto(ROUND);
+  await playBars(page);
+  await page.getByRole('button', { name: 'stop' }).click();
+  await expect(page.getByText(/^Stopped after \d+ bars at 100: how was it\?/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'clean' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'lost' }).click();
+  await page.getByRole('button', { name: 'Beat 2' }).click();
+  await page.getByRole('button', { name: 'tense' }).click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await expect(async () => {
+    await page.clock.runFor(500);
+    expect(entriesOf(app, 'suffered')).toHaveLength(1);
+  }).toPass();
+  const [tried] = entriesOf(app, 'try').map(({ body }) => JSON.parse(body) as PlayedBody);
+  expect(tried).toMatchObject({ stopped: true, verdict: null });
+  expect(tried?.bars).toBeGreaterThanOrEqual(1);
+  expect(tried?.seconds).toBeGreaterThanOrEqual((tried?.bars ?? 0) * BAR_AT_100);
+  expect(entriesOf(app, 'judged')).toHaveLength(1);
+});
+
+test('a page that is closed while it plays keeps what was played, and asks about it', async ({
+  page,
+  context,
+  app,
+}) => {
+  await page.goto(ROUND);
+  await playBars(page);
+  await page.goto('/today');
+  await expect(async () => {
+    await page.clock.runFor(500);
+    expect(entriesOf(app, 'try')).toHaveLength(1);
+  }).toPass();
+  const again = await context.newPage();
+  await again.goto(ROUND);
+  await expect(again.getByText(/^Stopped after/)).toBeVisible();
+  await again.getByRole('button', { name: 'shaky' }).click();
+  await again.getByRole('button', { name: 'nowhere in particular' }).click();
+  await again.reload();
+  await expect(again.locator('[data-stage=suffered]')).toBeVisible();
+  await again.getByRole('button', { name: 'Go on' }).click();
+  await expect(again.locator('[data-stage=ready]')).toBeVisible();
+  await again.goto('/today');
+  await expect(again.getByText(/Today: 1 try/)).toHaveCount(1);
+  expect(entriesOf(app, 'try')).toHaveLength(1);
+});
+
+test('no answer is no verdict: it counts as time, and moves nothing', async ({ page }) => {
   await page.goto(ROUND);
   await playOut(page);
   for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
-  for (const stage of ['broke', 'suffered']) {
-    await expect(page.locator(`[data-stage=${stage}]`)).toBeVisible();
-    for (let n = 0; n < 21; n += 1) await page.clock.runFor(1000);
-  }
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await expect(page.getByText('Not judged: it counts as time played.')).toBeVisible();
   await page.goto('/today');
   await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
   await lookAs(page, 'Maren');
   await page.goto('/students');
   await page.getByRole('link', { name: 'Deniz' }).click();
+  await page.getByRole('button', { name: /^Snare line over double-bass 16ths/ }).click();
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
-  await expect(row).toContainText('shaky');
+  await expect(row).toContainText('not judged');
 });
 
 /** Entries of Deniz in the log, by kind, on the date of the test. */
@@ -176,15 +243,16 @@ test('without a server three tries are played and judged; it comes back, and has
     await page.getByRole('button', { name: 'tense' }).click();
   }
   await expect(page.locator('[data-stage=ready]').or(page.getByText('Round done.'))).toBeVisible();
-  await expect(waiting(page)).toHaveText('5 not saved yet');
+  await expect(waiting(page)).toHaveText('8 not saved yet');
   expect(entriesOf(app, 'try')).toHaveLength(1);
   await app.start();
   await page.clock.fastForward(60_000);
   await expect(waiting(page)).toHaveCount(0);
-  const tries = entriesOf(app, 'try').map(
+  expect(entriesOf(app, 'try')).toHaveLength(4);
+  const verdicts = entriesOf(app, 'judged').map(
     ({ body }) => (JSON.parse(body) as { verdict: string }).verdict,
   );
-  expect(tries).toEqual(['clean', 'clean', 'shaky', 'clean']);
+  expect(verdicts).toEqual(['clean', 'clean', 'shaky', 'clean']);
   expect(entriesOf(app, 'broke')).toHaveLength(1);
   expect(entriesOf(app, 'suffered')).toHaveLength(1);
   await page.goto('/today');
@@ -208,13 +276,13 @@ test('goes on without an entry that the log will never take, and says so', async
   app,
 }) => {
   await page.goto(ROUND);
-  await playOut(page);
   await page.route('**/api/log', async (route) => {
     const sent = route.request().postData() ?? '';
     await route.continue({
       postData: sent.replace(/"itemId":"\w+"/, `"itemId":"${'0'.repeat(22)}"`),
     });
   });
+  await playOut(page);
   await page.getByRole('button', { name: 'clean' }).click();
   const trouble = page
     .getByRole('alert')
@@ -319,7 +387,7 @@ test('hands-free plays on, and asks about each at the end', async ({ page }) => 
   await expect(page.getByText('Round done.')).toBeVisible();
 });
 
-test('a device that slept in a try counts nothing, and says so', async ({ page }) => {
+test('a device that slept before a bar was over counts nothing, and says so', async ({ page }) => {
   await page.goto(ROUND);
   await page.clock.pauseAt(new Date(Date.now() + 60_000));
   await begin(page);

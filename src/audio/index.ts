@@ -10,4 +10,4 @@ export async function openPlayer(): Promise<{ player: Player; audible: boolean }
   return { player: new Player(sounder, tickerFor(sounder)), audible: sounder.audible };
 }
 
-export type { Part, Telling } from './player';
+export type { Part, PlayedTo, Telling } from './player';

@@ -33,8 +33,14 @@ export interface Telling {
   readonly onPart?: (index: number) => void;
   /** Called once when all is played. */
   readonly onOver?: () => void;
-  /** Called once when the device slept: what was played meanwhile was not heard. */
-  readonly onSlept?: () => void;
+  /** Called once when the device slept, with how far it was heard. */
+  readonly onSlept?: (to: PlayedTo | null) => void;
+}
+
+/** Where playing stands: in which score, and how far in it, in fractional ticks from its downbeat. */
+export interface PlayedTo {
+  readonly part: number;
+  readonly ticks: number;
 }
 
 /** Plays scores, one after the other. All positions are ticks from the downbeat after the count-in of
@@ -73,11 +79,14 @@ export class Player {
     this.#plan();
   }
 
-  stop(): void {
+  /** @returns where it stood; null when nothing played */
+  stop(): PlayedTo | null {
+    const stood = this.position();
     this.#stopTicker?.();
     this.#stopTicker = null;
     this.sounder.cancelAfter(this.sounder.now());
     this.#parts = [];
+    return stood;
   }
 
   get playing(): boolean {
@@ -99,7 +108,7 @@ export class Player {
   }
 
   /** What is heard now: which score, and where in it, in fractional ticks; null when nothing plays. */
-  position(): { readonly part: number; readonly ticks: number } | null {
+  position(): PlayedTo | null {
     const now = this.sounder.now() - this.sounder.latency();
     const found = this.#parts.findIndex((part) => now < part.ends);
     const index = found < 0 ? this.#parts.length - 1 : found;
@@ -116,8 +125,7 @@ export class Player {
     const now = sounder.now();
     if (this.#drift() - this.#ahead > SLEPT) {
       const { onSlept } = this.#telling;
-      this.stop();
-      onSlept?.();
+      onSlept?.(this.stop());
       return;
     }
     const horizon = now + LOOKAHEAD;

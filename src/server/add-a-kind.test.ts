@@ -20,7 +20,7 @@ function snippet(name: string): string {
 /** Where it goes. */
 const PLACES: Readonly<Record<string, RegExp>> = {
   kinds: /export const KINDS = \{\n/,
-  fold: /const ADDS: [^=]*(=> LoggedTry )?\} = \{\n/,
+  fold: /const ADDS: Adds = \{\n/,
 };
 
 /** The log as it is once the guide was followed. */

@@ -114,7 +114,7 @@ describe('appendEntries', () => {
     expect(codes(logged(student, id, decision(studio, { does: 'move', rung: 2 })))).toEqual([
       'not-yours',
     ]);
-    const said = about('suffered', entry.id, { what: 'tense', limb: null });
+    const said = about('remark', entry.id, { text: 'tense' });
     expect(codes(logged(teacher, id, said))).toEqual(['not-yours']);
   });
 

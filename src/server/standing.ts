@@ -1,5 +1,12 @@
 import { countCrossings, weakCrossings, type CrossingCount } from '@/core/breaks';
-import { beatPlaces, bridgeLoop, dueDay, startLadder, type LadderState } from '@/core/ladder';
+import {
+  beatPlaces,
+  bridgeLoop,
+  dueDay,
+  startLadder,
+  verdictCounted,
+  type LadderState,
+} from '@/core/ladder';
 import { foldItem } from '@/core/log';
 import { onStand, type OnStand } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
@@ -141,7 +148,7 @@ export function itemStandings(
       item: item.id,
       name: item.name,
       state: sums.followed.state,
-      verdicts: sums.latest.map((one) => one.verdict),
+      verdicts: sums.latest.flatMap((one) => verdictCounted(one, item.course.rule) ?? []),
       breaksAt: found ? { place: found.place, from: found.count.from, to: found.count.to } : null,
     };
   });

@@ -14,8 +14,8 @@ import { sayLimb, sayVoice } from './kit';
 import { sayPlace, sayStepPlace, sayWeakPlace } from './place';
 import { asStart, type Say } from './say';
 
-export function sayVerdict({ t }: Say, verdict: Verdict): string {
-  return t(`practice.verdict.${verdict}`);
+export function sayVerdict({ t }: Say, verdict: Verdict | null): string {
+  return t(`practice.verdict.${verdict ?? 'open'}`);
 }
 
 export function saySuffering({ t }: Say, what: SufferingId): string {

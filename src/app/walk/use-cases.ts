@@ -114,7 +114,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
       run: (w, viewer) =>
         granted(
           server.asEither(w.context, viewer),
-          (me) => server.appendEntry(me, w.id, about('broke', w.tryId, { beat: 1 })),
+          (me) => server.appendEntry(me, w.id, about('remark', w.tryId, { text: 'stiff' })),
           w,
         ),
     },

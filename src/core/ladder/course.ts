@@ -4,6 +4,7 @@ import { makeDosage } from './dosage';
 import type { Dosage } from './dosage-schema';
 import { makeLadder, typeLadder, type TypedLadder } from './make-ladder';
 import { makeRule, USUAL_RULE, type RuleNumber } from './rule';
+import type { StoppedTries } from './rule-schema';
 import { FASTEST } from '../time';
 
 /** What a new item starts with: 60 → 100 by 5, five minutes, three clean. */
@@ -37,6 +38,7 @@ export type TypedCourse = TypedLadder &
   Readonly<Record<RuleNumber, string>> & {
     readonly dosage: Dosage['kind'];
     readonly amount: string;
+    readonly stopped: StoppedTries;
     readonly follow: Course['follow'];
     readonly climb: boolean;
   };
@@ -50,6 +52,7 @@ export function typeCourse({ ladder, dosage, rule, follow, climb }: Course): Typ
     clean: String(rule.clean),
     lost: String(rule.lost),
     plateau: String(rule.plateau),
+    stopped: rule.stopped ?? null,
     follow,
     climb,
   };
@@ -63,6 +66,7 @@ export function makeCourse(typed: TypedCourse): Result<Course> {
   if (!ladder.ok || !dosage.ok || !rule.ok) {
     return fail(...[ladder, dosage, rule].flatMap((part) => (part.ok ? [] : part.issues)));
   }
-  const { follow, climb } = typed;
-  return ok({ ladder: ladder.value, dosage: dosage.value, rule: rule.value, follow, climb });
+  const { follow, climb, stopped } = typed;
+  const rules = stopped ? { ...rule.value, stopped } : rule.value;
+  return ok({ ladder: ladder.value, dosage: dosage.value, rule: rules, follow, climb });
 }

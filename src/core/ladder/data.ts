@@ -13,5 +13,8 @@ export const MANNERS = [
 
 export const DOSAGE_KINDS = ['minutes', 'repetitions', 'bars', 'strokes'] as const;
 
+/** What a stopped try counts as, where a teacher says otherwise than usual. */
+export const STOPPED_TRIES = ['nothing', 'all'] as const;
+
 /** Most rungs of a ladder; more are a typing slip. */
 export const MOST_RUNGS = 200;

@@ -323,3 +323,43 @@ describe('replay, whatever is logged', () => {
     );
   });
 });
+
+describe('tries that move nothing', () => {
+  const marks = fc.array(fc.constantFrom('C', 'S', 'L', '|'), { maxLength: 30 });
+  const between = fc.array(fc.nat({ max: 30 }), { maxLength: 8 });
+  const openAt = (log: readonly LadderEvent[], places: readonly number[], one: Partial<Try>) =>
+    log.flatMap((event, index) => {
+      if (event.kind !== 'try' || !places.includes(index)) return [event];
+      return [{ ...event, id: `open ${index}`, ...one }, event];
+    });
+
+  it('nobody said how they went: the ladder stands where it stood without them', () => {
+    fc.assert(
+      fc.property(marks, between, (letters, places) => {
+        const log = write(acts, [letters.join('')]);
+        const more = openAt(log, places, { verdict: null });
+        expect(replay(acts, more)).toEqual(replay(acts, log));
+      }),
+    );
+  });
+
+  it.each([
+    [undefined, 'clean', 0, 0],
+    [undefined, 'shaky', 0, 0],
+    [undefined, 'lost', 0, 1],
+    ['nothing', 'lost', 1, 0],
+    ['nothing', 'clean', 1, 0],
+    ['all', 'clean', 2, 0],
+    ['all', 'lost', 0, 1],
+  ] as const)(
+    'stopped, with the rule %s: %s leaves %i clean, %i lost',
+    (rule, verdict, clean, lost) => {
+      const of = following({ rule: { ...USUAL_COURSE.rule, stopped: rule } });
+      const [first] = write(of, ['C']);
+      if (first?.kind !== 'try') throw new Error('no try');
+      const before = rule === undefined && verdict === 'clean' ? [] : [first];
+      const stopped = { ...first, id: 'stopped', verdict, stopped: true };
+      expect(replay(of, [...before, stopped])).toMatchObject({ clean, lostInARow: lost });
+    },
+  );
+});

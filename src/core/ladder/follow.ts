@@ -1,7 +1,8 @@
-import type { LadderEvent, Try } from '../log';
+import type { JudgedTry, LadderEvent, Try } from '../log';
 import { afterDecision } from './decide';
 import type { Dosage } from './dosage-schema';
 import { afterTry, MOST_BASIS } from './judge';
+import { verdictCounted } from './kernel';
 import { isRung } from './rung-key';
 import { rungAt, startLadder, type Following, type LadderState } from './state';
 
@@ -10,9 +11,9 @@ import { rungAt, startLadder, type Following, type LadderState } from './state';
 export interface Followed {
   state: LadderState;
   /** The last tries, oldest first. */
-  readonly late: Try[];
+  readonly late: JudgedTry[];
   /** The last ones on the lowest rung, and those of which only the tempo is known. */
-  readonly lowest: Try[];
+  readonly lowest: JudgedTry[];
 }
 
 /** Before the first entry. */
@@ -28,8 +29,8 @@ export function copyFollowed({ state, late, lowest }: LadderStanding): Followed 
 /** A ladder that is only looked at. */
 export interface LadderStanding {
   readonly state: LadderState;
-  readonly late: readonly Try[];
-  readonly lowest: readonly Try[];
+  readonly late: readonly JudgedTry[];
+  readonly lowest: readonly JudgedTry[];
 }
 
 /** One entry further; changes what is followed. Entries come in the order that counts. */
@@ -39,12 +40,15 @@ export function followEvent(followed: Followed, event: LadderEvent, following: F
     followed.state = afterDecision(state, event, following);
     return;
   }
-  keepLast(late, event);
-  if (event.rung === null || isRung(rungAt(state.rungs, 0), event.rung)) keepLast(lowest, event);
-  followed.state = afterTry(state, event, following, followed);
+  const verdict = verdictCounted(event, following.course.rule);
+  if (verdict === null) return;
+  const one: JudgedTry = { ...event, verdict };
+  keepLast(late, one);
+  if (one.rung === null || isRung(rungAt(state.rungs, 0), one.rung)) keepLast(lowest, one);
+  followed.state = afterTry(state, one, following, followed);
 }
 
-function keepLast(tries: Try[], one: Try): void {
+function keepLast(tries: JudgedTry[], one: JudgedTry): void {
   tries.push(one);
   if (tries.length > MOST_BASIS) tries.shift();
 }

@@ -1,5 +1,5 @@
 import { dayNumber } from '../calendar';
-import type { Try } from '../log';
+import type { JudgedTry } from '../log';
 import { hereAsks, moved, restore, restsOn, vary, type Draft } from './draft';
 import {
   countTry,
@@ -29,15 +29,15 @@ export const MOST_BASIS = 12;
 
 /** The tries that a move may rest on, this one included, oldest first. */
 interface Recent {
-  readonly late: readonly Try[];
-  readonly lowest: readonly Try[];
+  readonly late: readonly JudgedTry[];
+  readonly lowest: readonly JudgedTry[];
 }
 
 /** One try further. The kernel counts; here stand the reasons. A try on another rung is on record, but
  * moves nothing. An item that proposes holds until the teacher decides. */
 export function afterTry(
   state: LadderState,
-  entry: Try,
+  entry: JudgedTry,
   following: Following,
   recent: Recent,
 ): LadderState {
@@ -87,13 +87,13 @@ export function afterTry(
   return draft;
 }
 
-function isOnRung({ rungs, rung: index }: LadderState, entry: Try): boolean {
+function isOnRung({ rungs, rung: index }: LadderState, entry: JudgedTry): boolean {
   const rung = rungAt(rungs, index);
   return entry.rung !== null ? isRung(rung, entry.rung) : entry.bpm === rung.bpm;
 }
 
 /** A reason rests on the tries since the ladder last moved. */
-function basisOf({ reason, basis }: Draft, entry: Try): readonly string[] {
+function basisOf({ reason, basis }: Draft, entry: JudgedTry): readonly string[] {
   const stays = reason.kind === 'counting' || reason.kind === 'held' || reason.kind === 'asks';
   return stays ? [...basis, entry.id].slice(-MOST_BASIS) : [entry.id];
 }

@@ -1,4 +1,4 @@
-import type { Verdict } from '../log';
+import type { Try, Verdict } from '../log';
 import type { AdvanceRule } from './rule-schema';
 
 /** All the numbers that verdicts move: `state.ts` has a ladder's words and reasons on top of them, and
@@ -75,6 +75,16 @@ export function markDay(counter: Counter, day: number): void {
   if (day <= counter.lastDay) return;
   if (counter.lastDay !== NEVER) counter.stuckDays += 1;
   counter.lastDay = day;
+}
+
+/** What a try counts as; null where it is time played and moves nothing: nobody has said how it went, or it
+ * was stopped and its rule does not take that for it. */
+export function verdictCounted(
+  { verdict, stopped = false }: Pick<Try, 'verdict' | 'stopped'>,
+  { stopped: rule }: Pick<AdvanceRule, 'stopped'>,
+): Verdict | null {
+  if (!stopped || rule === 'all') return verdict;
+  return rule === 'nothing' || verdict === 'clean' ? null : verdict;
 }
 
 /** What a verdict came to. `won`: clean as often as the rule asks. `sunk`: lost as often as it allows.

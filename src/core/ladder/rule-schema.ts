@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { whole } from '../shape';
+import { STOPPED_TRIES } from './data';
 
 /** `clean`: so many clean tries on a rung lead to the next one. `lost`: so many lost in a row
  * lead one rung lower. `plateau`: so many practice days on a rung without gain are one. The teacher's
@@ -8,6 +9,12 @@ export const advanceRuleSchema = z.strictObject({
   clean: whole(1, 20),
   lost: whole(1, 20),
   plateau: z._default(whole(1, 20), 4),
+  /** What a try that was stopped can be: shaky or lost where left out, `nothing`, or `all` that a whole one
+   * can. */
+  stopped: z.optional(z.enum(STOPPED_TRIES)),
 });
+
+/** What a stopped try counts as; null is the usual. */
+export type StoppedTries = NonNullable<AdvanceRule['stopped']> | null;
 
 export type AdvanceRule = z.infer<typeof advanceRuleSchema>;

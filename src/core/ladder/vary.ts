@@ -2,7 +2,14 @@ import { instantsOf } from '../analysis';
 import { fail, ok, type Result } from '../issue';
 import { LIMBS } from '../kit';
 import type { Lane } from '../materials';
-import { closeWith, editByHand, EMPTY, expand, type Change, type ClosedRecipe } from '../recipe';
+import {
+  closeWith,
+  editByHand,
+  emptyExercise,
+  expand,
+  type Change,
+  type ClosedRecipe,
+} from '../recipe';
 import { slotTicks, SUBDIVISION_IDS, tick, wrap } from '../time';
 import type { Rung } from './ladder';
 import type { Manner } from './stage';
@@ -125,7 +132,7 @@ export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Resu
   const made = [...lanes.values()].map(({ lane, slots }) => ({ ...lane, grid: slots.join('') }));
   const content = { name: 'bridge', meter: alone.meter, swung: false, lanes: made };
   const { meter, kit } = alone;
-  return ok({ ...EMPTY, meter, kit, over: [{ content }] });
+  return ok({ ...emptyExercise(meter, kit), over: [{ content }] });
 }
 
 /** The coarsest slots on which a place and the gap before it lie; null where none do. */

@@ -1,19 +1,25 @@
 import type { Day } from '../calendar';
 import type { EntryId, ItemId } from '../id';
 import type { Logged } from './entry';
-import type { Body, EntryKind } from './kinds';
+import type { Author, Body, EntryKind } from './kinds';
+import type { Verdict } from './verdict';
 
 /** What went wrong in a try, and in which limb. */
 export type Suffered = Body<'suffered'>;
 
-/** One finished try, with what was added to it. */
+/** One try, with what was added to it. */
 export interface Try
-  extends Pick<Logged<'try'>, 'kind' | 'day'>, Pick<Body<'try'>, 'bpm' | 'rung' | 'verdict'> {
+  extends
+    Pick<Logged<'try'>, 'kind' | 'day'>,
+    Pick<Body<'try'>, 'bpm' | 'rung' | 'verdict' | 'stopped'> {
   readonly id: string;
   readonly suffered: readonly Suffered[];
   /** Felt beats of the cycle on which it broke, from 0. */
   readonly broke: readonly number[];
 }
+
+/** A try that says how it went. */
+export type JudgedTry = Try & { readonly verdict: Verdict };
 
 /** A decision that was not taken back. */
 export interface Decided extends Pick<Logged<'decided'>, 'kind' | 'day'> {
@@ -30,8 +36,11 @@ export interface LoggedTry extends Try, Pick<Body<'try'>, 'bars' | 'seconds'> {
   readonly itemId: ItemId;
   readonly at: number;
   readonly seq: number;
+  readonly stopped: boolean;
   /** Typed in from a sheet of paper. */
   readonly paper: boolean;
+  /** Who said how it went; null while nobody has. */
+  readonly judgedBy: Author | null;
   /** What the student wrote about it. */
   readonly remark: string;
 }
@@ -48,16 +57,22 @@ export interface LoggedDecision extends Decided {
 export type ItemEvent = LoggedTry | LoggedDecision;
 
 /** What an entry about a try adds to it. */
-const ADDS: { readonly [Kind in EntryKind]?: (to: LoggedTry, body: Body<Kind>) => LoggedTry } = {
+type Adds = {
+  readonly [Kind in EntryKind]?: (to: LoggedTry, body: Body<Kind>, by: Author) => LoggedTry;
+};
+
+const ADDS: Adds = {
+  judged: (to, { verdict }, by) => ({ ...to, verdict, judgedBy: by }),
   suffered: (to, body) => ({ ...to, suffered: [...to.suffered, body] }),
   broke: (to, { beat }) => ({ ...to, broke: [...to.broke, beat] }),
   remark: (to, { text }) => ({ ...to, remark: text }),
 };
 
 /** @returns the try with what the entry says about it; itself where it says nothing */
-export function addTo(to: LoggedTry, entry: Pick<Logged, 'kind' | 'body'>): LoggedTry {
-  const adds = ADDS[entry.kind] as ((to: LoggedTry, body: unknown) => LoggedTry) | undefined;
-  return adds ? adds(to, entry.body) : to;
+export function addTo(to: LoggedTry, entry: Pick<Logged, 'kind' | 'body' | 'by'>): LoggedTry {
+  const adds = ADDS[entry.kind] as
+    ((to: LoggedTry, body: unknown, by: Author) => LoggedTry) | undefined;
+  return adds ? adds(to, entry.body, entry.by) : to;
 }
 
 /** Of a try of which only the verdict is known. */
@@ -69,8 +84,9 @@ export function eventOf(entry: Logged): ItemEvent | null {
   if (itemId === null) return null;
   switch (entry.kind) {
     case 'try': {
-      const { bpm, rung, verdict, bars, seconds, paper = false } = entry.body;
-      const played = { bpm, rung, verdict, bars, seconds, paper };
+      const { bpm, rung, verdict, bars, seconds, stopped = false, paper = false } = entry.body;
+      const judgedBy = verdict && entry.by;
+      const played = { bpm, rung, verdict, bars, seconds, stopped, paper, judgedBy };
       return { kind: 'try', id, itemId, at, day, seq, ...played, ...NOTHING_SAID };
     }
     case 'decided': {

@@ -10,6 +10,7 @@ export type { Logged, Posted } from './entry';
 export type {
   Decided,
   ItemEvent,
+  JudgedTry,
   LadderEvent,
   LoggedDecision,
   LoggedTry,
@@ -18,4 +19,4 @@ export type {
 } from './fold';
 export type { Author, Body, EntryKind } from './kinds';
 export type { Variation } from './variation-schema';
-export type { SufferingId, Verdict } from './verdict';
+export type { SufferingId, Verdict, VerdictKey } from './verdict';

@@ -17,30 +17,38 @@ export interface KindOfEntry {
 
 /** Every kind of entry that the log knows. */
 export const KINDS = {
-  /** A finished dosage, how it went, and on which rung it was asked for (null: only the tempo is known).
-   * `paper`: typed in from a sheet. */
+  /** What was played, and on which rung it was asked for (null: only the tempo is known).
+   * `verdict`: how it went, where that was known at once; null where it is said later, or never.
+   * `stopped`: before its dosage was over. `paper`: typed in from a sheet. */
   try: {
     body: z.strictObject({
       bpm: amount(20, 400),
       rung: z.nullable(text(200)),
-      verdict: z.enum(VERDICTS),
+      verdict: z.nullable(z.enum(VERDICTS)),
       bars: whole(0, 100_000),
       seconds: amount(0, 86_400),
+      stopped: z.optional(z.boolean()),
       paper: z.optional(z.boolean()),
     }),
     by: ['student', 'teacher'],
     about: 'item',
   },
+  /** How a try went; the last word counts. */
+  judged: {
+    body: z.strictObject({ verdict: z.enum(VERDICTS) }),
+    by: ['student', 'teacher'],
+    about: ['try'],
+  },
   /** What suffered in a try. */
   suffered: {
     body: z.strictObject({ what: z.enum(SUFFERING_IDS), limb: z.nullable(z.enum(LIMBS)) }),
-    by: ['student'],
+    by: ['student', 'teacher'],
     about: ['try'],
   },
   /** The felt beat of the cycle on which a try broke, from 0. */
   broke: {
     body: z.strictObject({ beat: whole(0, 4096) }),
-    by: ['student'],
+    by: ['student', 'teacher'],
     about: ['try'],
   },
   /** What the student wrote about a try; the last word counts. */
@@ -48,6 +56,13 @@ export const KINDS = {
     body: z.strictObject({ text: typedText(300) }),
     by: ['student'],
     about: ['try'],
+  },
+  /** What the teacher has the student watch for in an item, before what its program says; the last word
+   * counts, and an empty one takes it away. */
+  cue: {
+    body: z.strictObject({ text: z.string().check(z.maxLength(120)) }),
+    by: ['teacher'],
+    about: 'item',
   },
   /** What the teacher decided about an item. */
   decided: { body: decisionSchema, by: ['teacher'], about: 'item' },

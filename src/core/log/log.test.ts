@@ -24,7 +24,7 @@ function logged<Kind extends EntryKind>(
   kind: Kind,
   seq: number,
   body: Body<Kind>,
-  more: Partial<Pick<Logged, 'about' | 'day' | 'id'>> = {},
+  more: Partial<Pick<Logged, 'about' | 'by' | 'day' | 'id'>> = {},
 ): Logged {
   const base = {
     id: idOf(seq),
@@ -41,9 +41,11 @@ function logged<Kind extends EntryKind>(
 /** One body of each kind. */
 const BODIES: { readonly [Kind in EntryKind]: Body<Kind> } = {
   try: PLAYED,
+  judged: { verdict: 'shaky' },
   suffered: { what: 'flam', limb: 'LF' },
   broke: { beat: 2 },
   remark: { text: 'stiff' },
+  cue: { text: 'Left foot early.' },
   decided: { does: 'move', rung: 1 },
   note: { text: 'Sing it.' },
   'taken-back': {},
@@ -98,6 +100,22 @@ describe('foldItem', () => {
     expect(events).toMatchObject([
       { id: idOf(2), paper: true, suffered: [], broke: [] },
       { id: first, paper: false, suffered: [BODIES.suffered], broke: [2], remark: 'better' },
+    ]);
+  });
+
+  it('how a try went is said at once, later, or never; the last word counts, with who said it', () => {
+    const open = { ...PLAYED, verdict: null };
+    const events = foldItem([
+      logged('try', 1, PLAYED),
+      logged('try', 2, open),
+      logged('try', 3, { ...open, stopped: true }),
+      logged('judged', 4, { verdict: 'lost' }, { about: idOf(3) }),
+      logged('judged', 5, { verdict: 'shaky' }, { about: idOf(3), by: 'teacher' }),
+    ]);
+    expect(events).toMatchObject([
+      { verdict: PLAYED.verdict, stopped: false, judgedBy: 'student' },
+      { verdict: null, judgedBy: null },
+      { verdict: 'shaky', stopped: true, judgedBy: 'teacher' },
     ]);
   });
 

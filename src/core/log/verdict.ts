@@ -1,9 +1,14 @@
-/** How a finished try went, in the student's own judgement. */
+/** How a try went, in the judgement of the student, or of the teacher beside the kit. */
 export const VERDICTS = ['clean', 'shaky', 'lost'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
+/** What tries are told apart by: `open` while nobody has said how it went. */
+export type VerdictKey = Verdict | 'open';
+
 /** What went wrong in a try that was not clean. `limb` asks which one; `hands` only among the hands. */
 export const SUFFERINGS = [
+  /** What was to be watched for. */
+  { id: 'cue', limb: false },
   { id: 'pushed', limb: false },
   { id: 'dragged', limb: false },
   { id: 'flam', limb: true },

@@ -45,13 +45,13 @@ export function nothingSeen(): PaceSeen {
 }
 
 /** One try more; changes what was seen. Who is stuck goes up and down below what cannot be won: those tries say nothing about
- * the rung above. @param before where the ladder stood before the try */
+ * the rung above. One that nobody judged says nothing at all. @param before where the ladder stood before the try */
 export function seePace(
   seen: PaceSeen,
-  verdict: Verdict,
+  verdict: Verdict | null,
   { rung, best, passed, climbing }: Pick<Counter, 'rung' | 'best' | 'passed' | 'climbing'>,
 ): void {
-  if (climbing) return;
+  if (climbing || verdict === null) return;
   const ground = !passed && rung >= best ? 'fresh' : 'known';
   const verdicts = seen[ground];
   verdicts.push(verdict);

@@ -6,6 +6,7 @@ import {
   followEvent,
   rungAt,
   startFollowing,
+  verdictCounted,
   type Followed,
   type Following,
   type LadderStanding,
@@ -16,7 +17,7 @@ import {
   type LoggedDecision,
   type LoggedTry,
   type SufferingId,
-  type Verdict,
+  type VerdictKey,
 } from '../log';
 import { climbed, nothingSeen, seePace, type Climbed, type PaceSeen } from '../plan';
 import type { ClosedRecipe } from '../recipe';
@@ -55,7 +56,7 @@ export interface ItemSums {
   readonly days: readonly ItemDay[];
   readonly crossings: CrossingTally;
   readonly curve: Curve;
-  readonly mix: Readonly<Record<Verdict, number>>;
+  readonly mix: Readonly<Record<VerdictKey, number>>;
   readonly suffered: ReadonlyMap<SufferingId, SufferedCount>;
   /** All tries. */
   readonly count: number;
@@ -69,7 +70,7 @@ export interface ItemSums {
 type Sums = { -readonly [Key in Exclude<keyof ItemSums, 'days' | 'followed'>]: ItemSums[Key] } & {
   way: Climbed[];
   days: { -readonly [Key in keyof ItemDay]: ItemDay[Key] }[];
-  mix: Record<Verdict, number>;
+  mix: Record<VerdictKey, number>;
   suffered: Map<SufferingId, SufferedCount>;
   followed: Followed;
   latest: LoggedTry[];
@@ -141,13 +142,14 @@ export class ItemProgress {
     }
     const { state: before } = sums.followed;
     const { fitted, item } = this.#source;
-    seePace(sums.pace, event.verdict, before);
+    const verdict = verdictCounted(event, this.#source.following.course.rule);
+    seePace(sums.pace, verdict, before);
     const played = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);
     if (played) {
       sums.played = played;
-      const { verdict, broke } = event;
+      const { broke } = event;
       const tempo = tempoFor(this.#meter, bpm(event.bpm));
-      sums.crossings.add({ item, exercise: played, tempo, verdict, broke });
+      if (verdict) sums.crossings.add({ item, exercise: played, tempo, verdict, broke });
     }
     followEvent(sums.followed, event, this.#source.following);
     climbed(sums.way, event.day, sums.followed.state);
@@ -157,7 +159,7 @@ export class ItemProgress {
 
 function tallyTry(sums: Sums, event: LoggedTry): void {
   sums.count += 1;
-  sums.mix[event.verdict] += 1;
+  sums.mix[event.verdict ?? 'open'] += 1;
   for (const { what, limb } of event.suffered) {
     const { times, limbs } = sums.suffered.get(what) ?? { times: 0, limbs: {} };
     const more = limb === null ? limbs : { ...limbs, [limb]: (limbs[limb] ?? 0) + 1 };
@@ -181,7 +183,7 @@ function startSums({ following }: ItemSource): Sums {
     days: [],
     crossings: new CrossingTally(),
     curve: new Curve(),
-    mix: { clean: 0, shaky: 0, lost: 0 },
+    mix: { clean: 0, shaky: 0, lost: 0, open: 0 },
     suffered: new Map(),
     count: 0,
     latest: [],

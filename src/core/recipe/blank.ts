@@ -1,5 +1,5 @@
 import type { ClosedRecipe, Recipe } from './schema';
-import { EMPTY } from './empty';
+import { emptyExercise } from './empty';
 import { close } from './shipped';
 import { must } from '../issue';
 import { findShipped, type Material, type Ostinato } from '../materials';
@@ -109,7 +109,7 @@ export const INTERPRETATION_STARTS: readonly InterpretationStart[] = [
   },
 ];
 
-const BLANK: Recipe = { ...EMPTY, meter: '4/4', kit: { id: 'full-kit', version: 1 } };
+const BLANK = emptyExercise('4/4', { id: 'full-kit', version: 1 });
 
 /** An empty exercise: 4/4, straight, full kit, nothing to play yet. */
 export function blankRecipe(): ClosedRecipe {

@@ -3,7 +3,7 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { fail, ok, type Issue, type Result } from '../issue';
 import type { ClosedMember, ClosedRecipe, Recipe } from './schema';
 
-export type IngredientKind = 'ostinato' | 'line' | 'cells' | 'kit';
+type IngredientKind = 'ostinato' | 'line' | 'cells' | 'kit';
 
 /** Finds an ingredient's content; undefined when there is none. */
 export type Lookup = (kind: IngredientKind, id: string, version: number) => unknown;

@@ -14,7 +14,7 @@ export { WAY_IN_IDS, WAYS_IN } from './ways-in';
 export type { WayIn } from './ways-in';
 export { isRecord } from './upgrades';
 export { misplacedBarLines } from './bar-lines';
-export { EMPTY } from './empty';
+export { emptyExercise } from './empty';
 export { changedBesides } from './besides';
 export { closeWith, recipeHash } from './close';
 export { expand, interpretationOptions, MOST_BARS } from './expand';

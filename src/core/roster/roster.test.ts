@@ -104,11 +104,11 @@ describe('tallies', () => {
   ];
   const items = [
     {
-      mix: { clean: 1, shaky: 0, lost: 1 },
+      mix: { clean: 1, shaky: 0, lost: 1, open: 2 },
       suffered: new Map([['flam' as const, { times: 1, limbs: { LF: 1 } }]]),
     },
     {
-      mix: { clean: 0, shaky: 1, lost: 0 },
+      mix: { clean: 0, shaky: 1, lost: 0, open: 1 },
       suffered: new Map([
         ['flam' as const, { times: 2, limbs: { LF: 1 } }],
         ['tense' as const, { times: 1, limbs: {} }],
@@ -125,7 +125,7 @@ describe('tallies', () => {
   });
 
   it('count verdicts, and what suffered by limb', () => {
-    expect(verdictMix(items)).toEqual({ clean: 1, shaky: 1, lost: 1 });
+    expect(verdictMix(items)).toEqual({ clean: 1, shaky: 1, lost: 1, open: 3 });
     expect(sufferedByLimb(items)).toEqual([
       { what: 'flam', times: 3, limbs: { LF: 2 } },
       { what: 'tense', times: 1, limbs: {} },

@@ -1,6 +1,6 @@
 import { daysAfter, type Day } from '../calendar';
 import { LIMBS } from '../kit';
-import type { SufferingId, Verdict } from '../log';
+import type { SufferingId, VerdictKey } from '../log';
 import type { ItemDay, ItemSums, SufferedCount } from '../progress';
 
 /** Minutes of practice on each of the last days, oldest first; days without practice are 0.
@@ -21,12 +21,13 @@ export function minutesByDay(
 /** How often each verdict was given, over several items. */
 export function verdictMix(
   items: readonly Pick<ItemSums, 'mix'>[],
-): Readonly<Record<Verdict, number>> {
-  const mix = { clean: 0, shaky: 0, lost: 0 };
+): Readonly<Record<VerdictKey, number>> {
+  const mix = { clean: 0, shaky: 0, lost: 0, open: 0 };
   for (const one of items) {
     mix.clean += one.mix.clean;
     mix.shaky += one.mix.shaky;
     mix.lost += one.mix.lost;
+    mix.open += one.mix.open;
   }
   return mix;
 }

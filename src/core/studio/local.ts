@@ -2,13 +2,20 @@ import type { Day } from '../calendar';
 import { copyFollowed, followEvent } from '../ladder';
 import { foldItem, type Logged, type LoggedTry, type Posted } from '../log';
 import { fittedOf, onStand } from '../progress';
+import type { EntryId } from '../id';
 import { itemKey, type StandItem } from './records';
 
 /** An item after entries that were made where it is played and that the log does not have yet: the ladder
  * moves by the same rules, so that nobody has to wait for the answer. What it counts already counts once.
  * @param entries in the order in which they were made; those of other items are passed over
- * @param day on which they were made */
-export function afterEntries(item: StandItem, entries: readonly Posted[], day: Day): StandItem {
+ * @param day on which they were made  @param counted tries whose time the item counts already, though not yet
+ * what was said about them */
+export function afterEntries(
+  item: StandItem,
+  entries: readonly Posted[],
+  day: Day,
+  counted: ReadonlySet<EntryId> = new Set(),
+): StandItem {
   const tries = triesOf(item, entries, day);
   if (tries.length === 0) return item;
   const fitted = fittedOf(item.whole, null);
@@ -16,13 +23,14 @@ export function afterEntries(item: StandItem, entries: readonly Posted[], day: D
   const followed = copyFollowed({ state: item.state, ...item.recent });
   for (const one of tries) followEvent(followed, one, following);
   const { state, ...recent } = followed;
-  const seconds = tries.reduce((sum, one) => sum + one.seconds, item.today.seconds);
+  const fresh = tries.filter(({ id }) => !counted.has(id));
+  const seconds = fresh.reduce((sum, one) => sum + one.seconds, item.today.seconds);
   return {
     ...item,
     ...onStand(fitted, state, item.item),
     state,
     recent,
-    today: { tries: item.today.tries + tries.length, seconds },
+    today: { tries: item.today.tries + fresh.length, seconds },
   };
 }
 

@@ -1,10 +1,12 @@
 import type { Verdict } from '@/core/log';
 
-/** Clean is solid, shaky open, lost crossed: the same signs as in the chart. */
-export function VerdictSign({ verdict, size = 12 }: { verdict: Verdict; size?: number }) {
+/** Clean is solid, shaky open, lost crossed, not judged a dash: the same signs as in the chart. */
+export function VerdictSign({ verdict, size = 12 }: { verdict: Verdict | null; size?: number }) {
   return (
     <svg width={size} height={size} viewBox="0 0 12 12" aria-hidden className="inline-block">
-      {verdict === 'lost' ? (
+      {verdict === null ? (
+        <path d="M2.5 6H9.5" className="stroke-soft" strokeWidth={2} />
+      ) : verdict === 'lost' ? (
         <path d="M2 2L10 10M10 2L2 10" className="stroke-warm" strokeWidth={2.4} />
       ) : (
         <circle

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { openPlayer, type Part, type Player, type Telling } from '@/audio';
+import { openPlayer, type Part, type PlayedTo, type Player, type Telling } from '@/audio';
 import { positionAt, type Position, type Score } from '@/core/playing';
 import { steadyTempo, type Tempo } from '@/core/time';
 
@@ -12,7 +12,8 @@ export interface Playback {
   readonly start: (score: Score, tempo: Tempo, onOver?: () => void) => Promise<void>;
   /** Plays several, one after the other. */
   readonly play: (parts: readonly Part[], telling?: Telling) => Promise<void>;
-  readonly stop: () => void;
+  /** @returns where it stood, also when it was stopped just before; null when nothing was played */
+  readonly stop: () => PlayedTo | null;
   /** Goes on from where it is with another score or tempo. */
   readonly change: (change: { score?: Score; tempo?: Tempo }) => void;
   /** @param tell gets the position in the score that plays, and which one that is */
@@ -26,6 +27,7 @@ export function usePlayback(): Playback {
   const player = useRef<Player | null>(null);
   const scores = useRef<readonly Score[]>([]);
   const asked = useRef(0);
+  const stood = useRef<PlayedTo | null>(null);
   const listeners = useRef(new Set<(position: Position | null, part: number) => void>());
 
   const tellAll = useCallback((position: Position | null, part: number) => {
@@ -48,8 +50,9 @@ export function usePlayback(): Playback {
 
   const stop = useCallback(() => {
     asked.current += 1;
-    player.current?.stop();
+    stood.current = player.current?.stop() ?? stood.current;
     setPlaying(false);
+    return stood.current;
   }, []);
 
   const play = useCallback<Playback['play']>(async (parts, telling = {}) => {
@@ -57,16 +60,23 @@ export function usePlayback(): Playback {
     const opened = await openPlayer();
     if (mine !== asked.current) return;
     player.current?.stop();
+    stood.current = null;
     player.current = opened.player;
     scores.current = parts.map((part) => part.score);
     setAudible(opened.audible);
     setPlaying(true);
-    const ended = (tell?: () => void) => () => {
-      setPlaying(false);
-      tell?.();
-    };
     const { onPart, onOver, onSlept } = telling;
-    opened.player.start(parts, { onPart, onOver: ended(onOver), onSlept: ended(onSlept) });
+    opened.player.start(parts, {
+      onPart,
+      onOver() {
+        setPlaying(false);
+        onOver?.();
+      },
+      onSlept(to) {
+        setPlaying(false);
+        onSlept?.(to);
+      },
+    });
   }, []);
 
   const start = useCallback<Playback['start']>(
@@ -84,7 +94,7 @@ export function usePlayback(): Playback {
     return () => listeners.current.delete(tell);
   }, []);
 
-  useEffect(() => stop, [stop]);
+  useEffect(() => () => void stop(), [stop]);
 
   return useMemo(
     () => ({ playing, audible, start, play, stop, change, subscribe }),

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Issue } from '@/core/issue';
 import {
   DOSAGE_KINDS,
+  STOPPED_TRIES,
   makeCourse,
   rungsOf,
   typeCourse,
@@ -143,6 +144,22 @@ export function CourseFields({
         >
           <option value="acts">{say.t('screen.programs.movesByItself')}</option>
           <option value="proposes">{say.t('screen.programs.waitsForMe')}</option>
+        </select>
+        <select
+          aria-label={say.t('screen.programs.stoppedTries')}
+          className="field"
+          value={typed.stopped ?? 'usual'}
+          onChange={(event) =>
+            choose({
+              stopped: STOPPED_TRIES.find((one) => one === event.target.value) ?? null,
+            })
+          }
+        >
+          {(['usual', ...STOPPED_TRIES] as const).map((one) => (
+            <option key={one} value={one}>
+              {say.t(`screen.programs.stopped.${one}`)}
+            </option>
+          ))}
         </select>
         <label className="ml-2 inline-flex items-baseline gap-1">
           <input

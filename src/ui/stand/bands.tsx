@@ -62,3 +62,13 @@ export function Patience({ seconds, onOver }: { seconds: number; onOver: () => v
     </div>
   );
 }
+
+/** Plays what was played last once more. */
+export function Again({ name, onPress }: { name: string; onPress: () => void }) {
+  const { say } = useSpeech();
+  return (
+    <Band onPress={onPress} className="stand-words h-20 shrink-0">
+      <span className="truncate">{say.t('screen.stand.again', { name })}</span>
+    </Band>
+  );
+}

@@ -3,10 +3,19 @@
 import { useEffect, useState } from 'react';
 import { BREAK_SECONDS } from '@/core/plan';
 import { useSpeech } from '../base';
-import { Band } from './bands';
+import { Again, Band } from './bands';
 
 /** A break: how long it still is, and what it is for. It ends when the student says so. */
-export function Break({ onOver }: { onOver: () => void }) {
+export function Break({
+  onOver,
+  again,
+  onAgain,
+}: {
+  onOver: () => void;
+  /** What was played last. */
+  again: string | undefined;
+  onAgain: () => void;
+}) {
   const { say } = useSpeech();
   const [left, setLeft] = useState(BREAK_SECONDS);
   useEffect(() => {
@@ -27,6 +36,7 @@ export function Break({ onOver }: { onOver: () => void }) {
       <p className="text-2xl">
         {say.t('plan.safety.pain')} {say.t('plan.safety.hearing')}
       </p>
+      {again !== undefined && <Again name={again} onPress={onAgain} />}
       <Band main onPress={onOver} className="stand-number h-40 shrink-0">
         {say.t('screen.stand.goOnCapital')}
       </Band>

@@ -6,19 +6,24 @@ import { sayWhy } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LogMark } from '../log';
 import { VerdictSign } from '../marks';
-import { Band } from './bands';
-import type { Stand } from './machine';
+import { Again, Band } from './bands';
+import type { Stand } from './round';
 
 /** What the round brought: verdicts, where each ladder stands now, and room for a word to the teacher. */
 export function Done({
   stand,
   onRemark,
+  again,
   onAgain,
+  onMore,
   onFinish,
 }: {
   stand: Stand;
   onRemark: (tryId: EntryId, text: string) => void;
+  /** What was played last. */
+  again: string | undefined;
   onAgain: () => void;
+  onMore: () => void;
   onFinish: () => void;
 }) {
   const { say } = useSpeech();
@@ -51,7 +56,8 @@ export function Done({
           );
         })}
       </ul>
-      <Band main onPress={onAgain} className="stand-number h-44 shrink-0">
+      {again !== undefined && <Again name={again} onPress={onAgain} />}
+      <Band main onPress={onMore} className="stand-number h-44 shrink-0">
         {say.t('screen.stand.goOnCapital')}
       </Band>
       <Band onPress={onFinish} className="stand-words h-24 shrink-0">

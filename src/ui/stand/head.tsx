@@ -7,7 +7,8 @@ import type { StandItem } from '@/core/studio';
 import { buttonLook, useSpeech } from '../base';
 import { LogMark } from '../log';
 import type { SetUp as Settings } from './kept';
-import type { Stand } from './machine';
+import { placeInRound } from './place-in-round';
+import type { Stand } from './round';
 import { SetUp } from './set-up';
 
 /** What is on the stand, and where in the round; the set-up while nothing plays. */
@@ -26,8 +27,6 @@ export function Head({
 }) {
   const { say } = useSpeech();
   const { stage, judging, place, slots } = stand;
-  const tries = slots.filter((slot) => slot.key !== null).length;
-  const before = slots.slice(0, place).filter((slot) => slot.key !== null).length;
   const named = stage.kind === 'verdict' ? (judging[0]?.item ?? item) : (asked(stand) ?? item);
   return (
     <header className="flex flex-wrap items-baseline gap-x-4">
@@ -38,8 +37,7 @@ export function Head({
         {say.t('screen.stand.placeInRound', {
           kind: KINDS[slots[place]?.kind ?? 'new'],
           on: slots[place]?.on ?? 'kit',
-          place: Math.min(before + 1, tries),
-          tries,
+          ...placeInRound(stand, named),
         })}
       </span>
       <LogMark />

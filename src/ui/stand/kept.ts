@@ -2,7 +2,7 @@ import { LIMBS, type Limb } from '@/core/kit';
 import { CLICK_MODES, CLICK_SOUNDS, type ClickMode, type ClickSound } from '@/core/playing';
 import { USUAL_SEAT, type Seat } from '@/core/sight';
 import type { Day, PersonId, SessionId } from '@/core/studio';
-import type { RoundState } from './machine';
+import type { RoundState } from './round';
 
 /** How a device stands at the kit; kept in its browser. */
 export interface SetUp extends Seat {

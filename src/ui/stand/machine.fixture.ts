@@ -8,7 +8,9 @@ import {
   type StandItem,
   type Standing,
 } from '@/core/studio';
-import { standReducer, startStand, type Played, type Stand, type StandAction } from './machine';
+import { standReducer, type StandAction } from './machine';
+import { startStand, type Played, type Stand } from './round';
+import { tryEntry } from './try-entry';
 
 export function item(name: string): StandItem {
   const recipe = toggleOstinato(blankRecipe(), 'jazz-ride');
@@ -60,22 +62,19 @@ export function begin(of: readonly RoundSlot[]): Stand {
 
 export function played(name: string, seconds = 32): Played {
   const id = name as Played['id'];
-  return { id, item: item(name), rung: 'tempo:60', bpm: 60, bars: 8, seconds };
+  const at = { rung: 'tempo:60', bpm: 60, bars: 8, seconds, stopped: false };
+  return { id, item: item(name), ...at };
 }
 
-export function entry(of: string, verdict: Verdict): Posted<'try'> {
-  const body = { bpm: 60, rung: 'tempo:60', verdict, bars: 8, seconds: 32 };
-  const { assignmentId } = item(of);
-  const id = of as EntryId;
-  return {
-    kind: 'try',
-    id,
-    agoMs: 0,
-    sessionId: null,
-    assignmentId,
-    itemId: item(of).item.id,
-    body,
-  };
+/** What is said about the try of an item. */
+export function judged(of: string, verdict: Verdict): Posted<'judged'> {
+  const id = `${of} judged` as EntryId;
+  return { kind: 'judged', id, agoMs: 0, about: of as EntryId, body: { verdict } };
+}
+
+/** A try of an item, and what is said about it. */
+export function tried(of: string, verdict: Verdict): readonly Posted[] {
+  return [tryEntry(played(of), null), judged(of, verdict)];
 }
 
 /** What the server says of an item. */
@@ -104,11 +103,17 @@ export function run(
   return actions.reduce(standReducer, from);
 }
 
+/** A try from its start to its verdict. */
 export function play(of: string, verdict: Verdict): readonly StandAction[] {
+  return [...playToEnd(of), { kind: 'log', entry: judged(of, verdict) }];
+}
+
+/** A try to where it is asked about. */
+export function playToEnd(of: string, by: Played = played(of)): readonly StandAction[] {
   return [
     { kind: 'start', places: [slots.findIndex((slot) => slot.key === itemKey(item(of)))] },
-    { kind: 'part', played: played(of) },
+    { kind: 'log', entry: tryEntry(by, null) },
+    { kind: 'part', played: by },
     { kind: 'over' },
-    { kind: 'log', entry: entry(of, verdict) },
   ];
 }

@@ -2,16 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { rungAt, startLadder, USUAL_COURSE } from '@/core/ladder';
 import { type EntryId, type RoundSlot } from '@/core/studio';
 import { ENGLISH } from '@/words';
-import {
-  itemAt,
-  itemOf,
-  keepOf,
-  standReducer,
-  startStand,
-  type RoundState,
-  type StandAction,
-} from './machine';
-import { cueOf } from './cue';
+import { standReducer, type StandAction } from './machine';
+import { itemAt, itemOf, startStand, type RoundState } from './round';
+import { keepOf } from './taking-up';
+import { cueAt, cuesFor } from './cue';
 import { placesFrom } from './places';
 
 import {
@@ -22,12 +16,14 @@ import {
   slots,
   begin,
   played,
-  entry,
+  judged,
+  tried,
   standing,
   said,
   tryOf,
   run,
   play,
+  playToEnd,
 } from './machine.fixture';
 
 describe('standReducer', () => {
@@ -50,25 +46,24 @@ describe('standReducer', () => {
   });
 
   it('climbs the ladder by itself, and lets the server correct it', () => {
-    const three = ['a', 'b', 'c'].flatMap((id) => {
-      const made = { ...entry('one', 'clean'), id: id as EntryId };
-      const [start, , over] = play('one', 'clean');
-      const part: StandAction = { kind: 'part', played: { ...played('one'), id: made.id } };
-      return start && over ? [start, part, over, { kind: 'log' as const, entry: made }] : [];
-    });
+    const three = ['a', 'b', 'c'].flatMap((id): readonly StandAction[] => [
+      ...playToEnd('one', { ...played('one'), id: id as EntryId }),
+      { kind: 'log', entry: judged(id, 'clean') },
+    ]);
     const raised = run(three, begin(slotsOf('one one one one')));
     expect(raised.items[0]).toMatchObject({
       why: { reason: { kind: 'raised', from: { kind: 'tempo', bpm: 60 } } },
       state: { rung: 1 },
     });
     const two = { state: { ...item('one').state, clean: 2 }, today: { tries: 2, seconds: 64 } };
-    const ids = ['a', 'b'] as EntryId[];
+    const ids = ['a', 'a judged', 'b', 'b judged'] as EntryId[];
     const learnt = { stored: ids, dropped: [], items: [standing('one', two)] };
     const known = run([{ kind: 'learnt', ...learnt }], raised);
-    expect(known.made.map((one) => one.id)).toEqual(['c']);
+    expect(known.made.map((one) => one.id)).toEqual(['c', 'c judged']);
     expect(known.items[0]).toMatchObject({ state: { rung: 1 }, today: { tries: 3 } });
     const elsewhere = { state: { ...item('one').state, rung: 4 } };
-    const other = { stored: ['c' as EntryId], dropped: [], items: [standing('one', elsewhere)] };
+    const last = ['c', 'c judged'] as EntryId[];
+    const other = { stored: last, dropped: [], items: [standing('one', elsewhere)] };
     const corrected = run([{ kind: 'learnt', ...other }], known);
     expect(corrected.made).toEqual([]);
     expect(corrected.items[0]?.state.rung).toBe(4);
@@ -86,7 +81,7 @@ describe('standReducer', () => {
   });
 
   it('what an earlier page made and could not send counts', () => {
-    const waiting: StandAction = { kind: 'waiting', entries: [entry('one', 'clean')] };
+    const waiting: StandAction = { kind: 'waiting', entries: tried('one', 'clean') };
     expect(run([waiting]).items[0]).toMatchObject({ state: { clean: 1 }, today: { tries: 1 } });
     const counted = { ...item('one'), recent: { late: [tryOf('one')], lowest: [] } };
     const known = startStand([counted, ...items.slice(1)], slots, DAY);
@@ -114,10 +109,18 @@ describe('standReducer', () => {
       { kind: 'own', text: 'The left foot comes late.' },
     ] as const;
     const found = [{ kind: 'graces' }, { kind: 'seam', limb: 'LF' }] as const;
-    expect(cueOf(ENGLISH, stand, { ...item('one'), cues })).toBe(cues[1]);
-    expect(cueOf(ENGLISH, stand, { ...item('one'), cues: found })).toBe(found[1]);
-    expect(cueOf(ENGLISH, stand, { ...item('two'), cues })).toBe(cues[0]);
-    expect(cueOf(ENGLISH, stand, item('one'))).toBeNull();
+    expect(cuesFor(ENGLISH, stand, { ...item('one'), cues })).toEqual([cues[1], cues[0]]);
+    expect(cuesFor(ENGLISH, stand, { ...item('one'), cues: found })[0]).toBe(found[1]);
+    expect(cuesFor(ENGLISH, stand, { ...item('two'), cues })[0]).toBe(cues[0]);
+    expect(cuesFor(ENGLISH, stand, item('one'))).toEqual([]);
+    expect([0, 3, 4, 8].map((bar) => cueAt(cues, bar, 1))).toEqual([
+      cues[0],
+      cues[0],
+      cues[1],
+      cues[0],
+    ]);
+    expect(cueAt(cues, 5, 6)).toBe(cues[0]);
+    expect(cueAt([], 0, 1)).toBeUndefined();
   });
 
   it('a beat that was named leads on to what suffered', () => {
@@ -134,7 +137,7 @@ describe('standReducer', () => {
   });
 
   it('steps through the answers and round again, past the first', () => {
-    const asked = run(play('one', 'clean').slice(0, 3));
+    const asked = run(playToEnd('one'));
     const cursors = [1, 2, 3, 4].map((steps) => {
       const stand = run(
         Array.from({ length: steps }, () => ({ kind: 'step' }) as const),
@@ -150,7 +153,7 @@ describe('standReducer', () => {
     const done = run(all);
     expect(done.stage.kind).toBe('done');
     expect(done.judged.map((one) => one.key)).toEqual(slots.map((slot) => slot.key));
-    const again = run([{ kind: 'again', items, slots: slotsOf('two') }], done);
+    const again = run([{ kind: 'more', items, slots: slotsOf('two') }], done);
     expect(again).toMatchObject({ place: 0, stage: { kind: 'ready' }, judged: [] });
   });
 
@@ -163,11 +166,9 @@ describe('standReducer', () => {
     });
     const asked = run([{ kind: 'start', places: [0, 1] }, ...parts, { kind: 'over' }], began);
     expect(asked.judging.map((one) => one.item.item.id)).toEqual(['one', 'two']);
-    const [, , , ...first] = play('one', 'clean');
-    const half = run(first, asked);
+    const half = run(play('one', 'clean').slice(4), asked);
     expect(half).toMatchObject({ stage: { kind: 'verdict' }, judging: [played('two')] });
-    const [, , , ...second] = play('two', 'clean');
-    const rest = run(second, half);
+    const rest = run(play('two', 'clean').slice(4), half);
     expect(rest.stage.kind).toBe('break');
     expect(itemAt(run([{ kind: 'skip' }], rest), 3)?.item.id).toBe('three');
   });
@@ -198,9 +199,9 @@ describe('standReducer', () => {
     const atTop = (of: readonly RoundSlot[]) =>
       startStand([{ ...item('one'), state: last }, ...items.slice(1)], of, DAY);
     const tries = play('one', 'clean').map((one): StandAction => {
-      if (one.kind !== 'log') return one;
-      const body = { ...entry('one', 'clean').body, bpm: 100, rung: 'tempo:100' };
-      return { kind: 'log', entry: { ...entry('one', 'clean'), body } };
+      if (one.kind !== 'log' || one.entry.kind !== 'try') return one;
+      const body = { ...one.entry.body, bpm: 100, rung: 'tempo:100' };
+      return { kind: 'log', entry: { ...one.entry, body } };
     });
     const left = run(tries, atTop(slotsOf('one one two')));
     expect(itemOf(left).item.id).toBe('two');
@@ -209,20 +210,97 @@ describe('standReducer', () => {
   });
 
   it('a round that was closed in the middle goes on there, with what waits for a verdict', () => {
-    const asked = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 3)]);
+    const asked = run([...play('one', 'clean'), ...playToEnd('two')]);
     const kept = JSON.parse(JSON.stringify(keepOf(asked))) as RoundState;
     const resumed = run([{ kind: 'resume', kept }]);
     expect(resumed).toMatchObject({ place: 1, stage: { kind: 'verdict' }, notice: 'resumed' });
     expect(resumed.judging[0]).toMatchObject({ bpm: 60, seconds: 32 });
-    const playing = run([...play('one', 'clean'), ...play('two', 'clean').slice(0, 2)]);
+    const playing = run([...play('one', 'clean'), ...playToEnd('two').slice(0, 3)]);
     expect(playing.stage.kind).toBe('playing');
     expect(keepOf(playing)).toEqual(keepOf(asked));
     expect(keepOf(begin(slots))).toBeNull();
-    const sent: StandAction = { kind: 'waiting', entries: [entry('two', 'clean')] };
+    const sent: StandAction = { kind: 'waiting', entries: tried('two', 'clean') };
     expect(run([sent, { kind: 'resume', kept }]).judging).toEqual([]);
     const gone = startStand(items.slice(2), slotsOf('three'), DAY);
     const less = run([{ kind: 'resume', kept }], gone);
     expect(less).toMatchObject({ place: 0, stage: { kind: 'ready' }, judging: [] });
+  });
+
+  it('a stopped try is asked about with what was played, and is never clean for its rung', () => {
+    const stopped = { ...played('one', 9), bars: 2, stopped: true };
+    const asked = run(playToEnd('one', stopped));
+    expect(asked.stage).toMatchObject({ kind: 'verdict', options: [null, 'shaky', 'lost'] });
+    expect(asked.items[0]).toMatchObject({ state: { clean: 0 }, today: { tries: 1, seconds: 9 } });
+    const clean = run([{ kind: 'log', entry: judged('one', 'clean') }], asked);
+    expect(clean.items[0]?.state.clean).toBe(0);
+    const lost = run([{ kind: 'log', entry: judged('one', 'lost') }], asked);
+    expect(lost.items[0]?.state.lostInARow).toBe(1);
+    expect(lost.stage.kind).toBe('broke');
+    const just = run([{ kind: 'silent' }], asked);
+    expect(just).toMatchObject({ stage: { kind: 'ready' }, judged: [{ verdict: null }] });
+    const nothing = run([{ kind: 'start', places: [0] }, { kind: 'over' }]);
+    expect(nothing).toMatchObject({ place: 0, notice: 'short', judging: [], made: [] });
+  });
+
+  it('silence moves nothing, is time played, and is said', () => {
+    const silent = run([...playToEnd('one'), { kind: 'silent' }]);
+    expect(silent.items[0]).toMatchObject({ state: { clean: 0 }, today: { tries: 1 } });
+    expect(silent).toMatchObject({ place: 1, stage: { kind: 'ready' }, notice: 'open' });
+  });
+
+  it('a verdict counts once, whenever the server hears of the try and of the verdict', () => {
+    const learn = (stored: string[], own: object): StandAction => ({
+      kind: 'learnt',
+      stored: stored as EntryId[],
+      dropped: [],
+      items: [standing('one', own)],
+    });
+    const once = { today: { tries: 1, seconds: 32 } };
+    const heard = run([...playToEnd('one'), learn(['one'], once)]);
+    expect(heard.items[0]).toMatchObject({ state: { clean: 0 }, ...once });
+    const said = run([{ kind: 'log', entry: judged('one', 'clean') }], heard);
+    expect(said.items[0]).toMatchObject({ state: { clean: 1 }, ...once });
+    const state = { ...item('one').state, clean: 1 };
+    const known = run([learn(['one judged'], { ...once, state })], said);
+    expect(known.made).toEqual([]);
+    expect(known.items[0]).toMatchObject({ state: { clean: 1 }, ...once });
+  });
+
+  it('what was just played is played again at once, and what was to come comes after it', () => {
+    const after = run(play('one', 'clean'));
+    const again = run([{ kind: 'again' }], after);
+    expect(itemOf(again).item.id).toBe('one');
+    expect(again).toMatchObject({ place: 1, stage: { kind: 'ready', atOnce: true } });
+    expect(again.slots).toHaveLength(slots.length + 1);
+    const started: StandAction = { kind: 'start', places: [1] };
+    const [, ...rest] = play('one', 'clean');
+    expect(itemOf(run([started, ...rest], again)).item.id).toBe('two');
+    expect(standReducer(begin(slots), { kind: 'again' })).toEqual(begin(slots));
+  });
+
+  it.each([
+    ['where it broke', [], 'broke'],
+    ['what went wrong', [{ kind: 'nowhere' }], 'suffered'],
+    ['which limb', [{ kind: 'nowhere' }, { kind: 'suffered', what: 'flam' }], 'limb'],
+  ] as const)('a page closed on %s asks just that again', (_, more, kind) => {
+    const asked = run([...play('one', 'lost'), ...more]);
+    const kept = JSON.parse(JSON.stringify(keepOf(asked))) as RoundState;
+    const resumed = run([{ kind: 'resume', kept }]);
+    expect(resumed.stage).toEqual(asked.stage);
+    expect(resumed.stage.kind).toBe(kind);
+    const answered = said('suffered', { what: 'flam', limb: 'RH' });
+    const sent: StandAction = { kind: 'waiting', entries: [answered] };
+    expect(run([sent, { kind: 'resume', kept }]).stage.kind).toBe('ready');
+  });
+
+  it('another round that was asked for begins after what was still to be said', () => {
+    const kept = JSON.parse(JSON.stringify(keepOf(run(playToEnd('one'))))) as RoundState;
+    const asked = run([{ kind: 'resume', kept, fresh: true }], begin(slotsOf('three two')));
+    expect(asked.stage.kind).toBe('verdict');
+    const on = run([{ kind: 'log', entry: judged('one', 'clean') }], asked);
+    expect(on).toMatchObject({ place: 0, stage: { kind: 'ready' } });
+    expect(itemOf(on).item.id).toBe('three');
+    expect(on.items[0]?.state.clean).toBe(1);
   });
 
   it('what does not belong to a stage changes nothing', () => {

@@ -11,43 +11,87 @@ import {
   type Subscribe,
   type System,
 } from '../marks';
+import { systemsInView } from './in-view';
 
 const LARGEST = 3.2;
 const SMALLEST = 0.8;
 const STEP = 0.2;
 const NAMES = 96;
 
-/** The pattern as large as its place allows; bars break in two where that makes them larger. */
-export function Pattern({ exercise, subscribe }: { exercise: Exercise; subscribe?: Subscribe }) {
+/** Marks of this size can still be read with sticks in the hands; common practice, no source. */
+const LEAST_WHILE_PLAYING = 1.4;
+
+/** The pattern as large as its place allows; bars break in two where that makes them larger. While it plays,
+ * the systems that sound now and next are shown where all would be too small.
+ * @param at what sounds, in ticks of the cycle; null while nothing does */
+export function Pattern({
+  exercise,
+  at,
+  subscribe,
+}: {
+  exercise: Exercise;
+  at: number | null;
+  subscribe?: Subscribe;
+}) {
   const place = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(place, { width: 1200, height: 400 });
-  const { systems, scale } = useMemo(() => fit(exercise, width, height), [exercise, width, height]);
+  const playing = at !== null;
+  const { systems, scale, room } = useMemo(
+    () => fit(exercise, width, height, playing),
+    [exercise, width, height, playing],
+  );
+  const shown = systemsInView(systems, exercise, at ?? 0, room);
   return (
-    <div ref={place} className="min-h-0 flex-1 overflow-y-auto">
-      <div className="flex min-h-full flex-col justify-center" style={{ gap: 12 * scale }}>
-        {systems.map((system, index) => (
-          <Lanes key={index} {...{ exercise, system, subscribe, scale }} rows="voices" />
-        ))}
+    <div
+      ref={place}
+      className={playing ? 'min-h-0 flex-1 overflow-hidden' : 'min-h-0 flex-1 overflow-y-auto'}
+    >
+      <div className="flex min-h-full flex-col justify-center" style={{ gap: GAP * scale }}>
+        {shown.map((index) => {
+          const system = systems[index];
+          if (!system) return null;
+          return <Lanes key={index} {...{ exercise, system, subscribe, scale }} rows="voices" />;
+        })}
       </div>
     </div>
   );
 }
 
-function fit(
-  exercise: Exercise,
-  width: number,
-  height: number,
-): { systems: readonly System[]; scale: number } {
-  for (let scale = LARGEST; scale > SMALLEST; scale -= STEP) {
+const GAP = 12;
+
+interface Fit {
+  readonly systems: readonly System[];
+  readonly scale: number;
+  /** How many systems are shown at once. */
+  readonly room: number;
+}
+
+/** The largest size at which all can be seen; while playing, at which two systems can where all would be too
+ * small, or one. */
+function fit(exercise: Exercise, width: number, height: number, playing: boolean): Fit {
+  const place = { exercise, width, height };
+  const all = largest(place, playing ? LEAST_WHILE_PLAYING : SMALLEST, Infinity);
+  if (all) return all;
+  const window = playing ? (largest(place, SMALLEST, 2) ?? largest(place, SMALLEST, 1)) : null;
+  if (window) return window;
+  const systems = systemsAt(exercise, width, SMALLEST, width < 700);
+  return { systems, scale: SMALLEST, room: playing ? 1 : systems.length };
+}
+
+function largest(
+  { exercise, width, height }: { exercise: Exercise; width: number; height: number },
+  least: number,
+  most: number,
+): Fit | null {
+  for (let scale = LARGEST; scale >= least - STEP / 2; scale -= STEP) {
     for (const halves of [false, true]) {
       const systems = systemsAt(exercise, width, scale, halves);
-      const tall = systems.length * (lanesHeight(exercise, 'voices', scale) + 12 * scale);
-      if (tall <= height && holdsMarks(exercise, systems, scale)) {
-        return { systems, scale };
-      }
+      const room = Math.min(most, systems.length);
+      const tall = room * (lanesHeight(exercise, 'voices', scale) + GAP * scale);
+      if (tall <= height && holdsMarks(exercise, systems, scale)) return { systems, scale, room };
     }
   }
-  return { systems: systemsAt(exercise, width, SMALLEST, width < 700), scale: SMALLEST };
+  return null;
 }
 
 function systemsAt(exercise: Exercise, width: number, scale: number, halves: boolean) {

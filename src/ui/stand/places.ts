@@ -1,4 +1,4 @@
-import { itemAt, type Stand } from './machine';
+import { itemAt, type Stand } from './round';
 
 /** Most tries that are played without a hand on the screen. */
 const MOST_IN_A_ROW = 6;

@@ -2,10 +2,13 @@
 
 import { rampBpm } from '@/core/ladder';
 import { changesAt, partAt, type Position } from '@/core/playing';
-import { sayCall, sayChanges, type Say } from '@/words';
+import type { CueLine } from '@/core/progress';
+import type { StandItem } from '@/core/studio';
+import { sayCall, sayChanges, sayCueLine, type Say } from '@/words';
 import { useSpeech } from '../base';
 import { TempoGlyph, type Playback } from '../play';
 import { Band } from './bands';
+import { cueAt } from './cue';
 import type { SlotPlan } from './plan-slot';
 import { Pulse, usePosition } from './pulse';
 import { Shown } from './shown';
@@ -16,10 +19,13 @@ import { Shown } from './shown';
 export function Playing({
   plans,
   playback,
+  cuesOf,
   onStop,
 }: {
   plans: readonly SlotPlan[];
   playback: Playback;
+  /** What to watch for in an item. */
+  cuesOf: (item: StandItem) => readonly CueLine[];
   onStop: () => void;
 }) {
   const { say } = useSpeech();
@@ -34,6 +40,7 @@ export function Playing({
   const last = position.barsLeft === 0;
   const bpm = rampBpm(rung, counting ? 0 : position.bar);
   const change = counting ? '' : sayChanges(say, changesAt(score, tempi, position.bar + 1));
+  const cue = cueAt(cuesOf(item), counting ? 0 : position.bar, exercise.bars);
   const named = partAt(score, counting ? 0 : position.bar);
   return (
     <>
@@ -57,16 +64,21 @@ export function Playing({
         </span>
       </div>
       {(score.calls || exercise.members.length > 0 || tempi.length > 1 || change) && (
-        <div className="stand-row" data-testid="change">
-          <span>{named}</span>
-          <span className="text-warm">{change && `→ ${change}`}</span>
+        <div className="stand-row flex-nowrap" data-testid="change">
+          <span className="min-w-0 truncate">{named}</span>
+          <span className="min-w-0 truncate text-warm">{change && `→ ${change}`}</span>
         </div>
+      )}
+      {cue && (
+        <p className="stand-words line-clamp-2 leading-tight" data-testid="cue">
+          {sayCueLine(say, cue, item.plays.meter)}
+        </p>
       )}
       <div className={counting ? 'flex h-[26%]' : 'flex min-h-0 flex-1'}>
         <Pulse score={score} position={position} />
       </div>
       <div className={counting ? 'flex min-h-0 flex-1 flex-col' : 'flex h-[34%] flex-col'}>
-        <Shown plan={plan} subscribe={playback.subscribe} />
+        <Shown plan={plan} at={counting ? 0 : position.inCycle} subscribe={playback.subscribe} />
       </div>
       {!playback.audible && <p role="status">{say.t('screen.stand.noSoundInThisBrowserYet')}</p>}
       <Band onPress={onStop} className="stand-words h-24 shrink-0">

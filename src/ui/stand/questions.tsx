@@ -9,7 +9,7 @@ import { sayAnyLimb, sayBeat, saySuffering, sayVerdict } from '@/words';
 import { useSpeech } from '../base';
 import { VerdictSign } from '../marks';
 import { Band, Patience } from './bands';
-import type { Played, Question } from './machine';
+import type { Played, Question } from './round';
 
 /** Seconds without a press after which a question answers itself. */
 const PATIENCE_SECONDS = 20;
@@ -20,29 +20,32 @@ export function AskVerdict({
   left,
   onAnswer,
 }: {
-  question: Question<Verdict>;
-  played: Pick<Played, 'bpm'>;
+  question: Question<Verdict | null>;
+  played: Pick<Played, 'bpm' | 'bars' | 'stopped'>;
   /** Tries that are judged after this one. */
   left: number;
-  onAnswer: (verdict: Verdict) => void;
+  onAnswer: (verdict: Verdict | null) => void;
 }) {
   const { say } = useSpeech();
   return (
     <Ask
-      title={say.t('screen.stand.howWasIt', { bpm: played.bpm, left })}
-      onOver={() => onAnswer('shaky')}
+      title={
+        played.stopped
+          ? say.t('screen.stand.howWasItStopped', { bars: played.bars, bpm: played.bpm, left })
+          : say.t('screen.stand.howWasIt', { bpm: played.bpm, left })
+      }
+      onOver={() => onAnswer(null)}
     >
       <div className="grid min-h-0 flex-1 grid-rows-3 gap-3">
         {question.options.map((verdict, index) => (
           <Band
             key={verdict}
-            main={verdict === 'clean'}
             marked={question.cursor === index}
             onPress={() => onAnswer(verdict)}
             className="stand-number"
           >
-            {verdict !== 'clean' && <VerdictSign verdict={verdict} size={56} />}
-            {sayVerdict(say, verdict)}
+            <VerdictSign verdict={verdict} size={56} />
+            {verdict ? sayVerdict(say, verdict) : say.t('screen.stand.justStopped')}
           </Band>
         ))}
       </div>
@@ -107,9 +110,12 @@ function capital(text: string): string {
 
 export function AskSuffered({
   question,
+  cue,
   onAnswer,
 }: {
   question: Question<SufferingId | null>;
+  /** What was to be watched for, in words; null where that is nothing, or several things. */
+  cue: string | null;
   onAnswer: (what: SufferingId | null) => void;
 }) {
   const { say } = useSpeech();
@@ -123,7 +129,13 @@ export function AskSuffered({
             onPress={() => onAnswer(what)}
             className="stand-words leading-none"
           >
-            {what === null ? say.t('screen.common.goOn') : saySuffering(say, what)}
+            <span className="line-clamp-3">
+              {what === null
+                ? say.t('screen.common.goOn')
+                : what === 'cue' && cue !== null
+                  ? say.t('screen.stand.itHappened', { cue })
+                  : saySuffering(say, what)}
+            </span>
           </Band>
         ))}
       </div>

@@ -10,14 +10,17 @@ import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
 import { type Say, sayCueLine, sayDosage, sayDose, sayRung, saySentence, sayWhy } from '@/words';
 import { useSpeech } from '../base';
 import { TempoGlyph } from '../play';
-import { Band } from './bands';
+import { Again, Band } from './bands';
+import type { StandNotice } from './round';
 import type { SlotPlan } from './plan-slot';
 import { Shown } from './shown';
 
 const NOTICES = {
-  slept: 'screen.stand.theDeviceSleptThatTryWas',
+  slept: 'screen.stand.theDeviceSlept',
   resumed: 'screen.stand.goingOnWhereYouStopped',
-} as const;
+  short: 'screen.stand.lessThanABar',
+  open: 'screen.stand.notJudged',
+} as const satisfies Record<StandNotice, string>;
 
 /** The pattern fills the screen; over it what is to be played, and why. */
 export function Ready({
@@ -26,6 +29,8 @@ export function Ready({
   cue,
   notice,
   caution,
+  again,
+  onAgain,
   onTap,
   onStart,
 }: {
@@ -34,8 +39,11 @@ export function Ready({
   next: number;
   /** What to watch for. */
   cue: CueLine | null;
-  notice: keyof typeof NOTICES | null;
+  notice: StandNotice | null;
   caution: Dose | null;
+  /** What was played last, where it is something else. */
+  again: string | null;
+  onAgain: () => void;
   onTap: (bpm: number) => void;
   onStart: () => void;
 }) {
@@ -77,6 +85,7 @@ export function Ready({
       {caution && <p className="text-lg">{sayDose(say, caution)}</p>}
       <Shown plan={plan} />
       {ownMusic && <Tap onTap={onTap} />}
+      {again !== null && <Again name={again} onPress={onAgain} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">
         {say.t('screen.stand.start')}
       </Band>

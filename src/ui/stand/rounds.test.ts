@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { itemOf, standReducer, startStand, type Stand, type StandAction } from './machine';
+import { standReducer, type StandAction } from './machine';
+import { itemOf, startStand, type Stand } from './round';
 
-import { items, slotsOf, DAY, slots, played, entry, said } from './machine.fixture';
+import { items, slotsOf, DAY, slots, played, judged, said } from './machine.fixture';
 
 const ROUND = slotsOf('one two - three');
 
@@ -18,14 +19,18 @@ function waysOn(stand: Stand): readonly StandAction[] {
             { kind: 'over' },
             { kind: 'over', slept: true },
             { kind: 'part', played: { ...played('one'), item: itemOf(stand) } },
+            { kind: 'part', played: { ...played('one'), item: itemOf(stand), stopped: true } },
           ];
     case 'break':
       return [{ kind: 'skip' }];
     case 'verdict':
-      return (['clean', 'shaky', 'lost'] as const).map((verdict) => ({
-        kind: 'log',
-        entry: entry('one', verdict),
-      }));
+      return [
+        { kind: 'silent' },
+        ...(['clean', 'shaky', 'lost'] as const).map((verdict) => ({
+          kind: 'log' as const,
+          entry: judged('one', verdict),
+        })),
+      ];
     case 'broke':
       return [{ kind: 'nowhere' }, { kind: 'log', entry: said('broke', { beat: 1 }) }];
     case 'suffered':
@@ -37,7 +42,7 @@ function waysOn(stand: Stand): readonly StandAction[] {
     case 'limb':
       return [{ kind: 'log', entry: said('suffered', { what: 'flam', limb: 'RH' }) }];
     case 'done':
-      return [{ kind: 'again', items, slots }];
+      return [{ kind: 'more', items, slots }];
   }
 }
 
@@ -88,6 +93,8 @@ describe('the stages of a round', () => {
       { kind: 'nowhere' },
       { kind: 'suffered', what: null },
       { kind: 'step' },
+      { kind: 'silent' },
+      { kind: 'again' },
     ];
     const fits: Readonly<Record<string, readonly string[]>> = {
       start: ['ready'],
@@ -95,6 +102,8 @@ describe('the stages of a round', () => {
       nowhere: ['broke'],
       suffered: ['suffered'],
       step: ['verdict', 'broke', 'suffered', 'limb'],
+      silent: ['verdict'],
+      again: ['ready', 'break', 'done'],
     };
     for (const stand of all) {
       for (const action of answers) {

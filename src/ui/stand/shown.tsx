@@ -11,14 +11,17 @@ import type { SlotPlan } from './plan-slot';
 /** The pattern; what is sung and counted is shown as it is said. */
 export function Shown({
   plan: { exercise, rung },
+  at = null,
   subscribe,
 }: {
   plan: SlotPlan;
+  /** What sounds, in ticks of the cycle; null while nothing does. */
+  at?: number | null;
   subscribe?: Playback['subscribe'];
 }) {
   const { say, syllables } = useSpeech();
   if (rung.stage?.kind !== 'manner' || rung.stage.manner !== 'voice') {
-    return <Pattern exercise={exercise} subscribe={subscribe} />;
+    return <Pattern {...{ exercise, at, subscribe }} />;
   }
   return (
     <dl className="m-auto grid min-h-0 w-full grid-cols-[auto_minmax(0,1fr)] items-baseline gap-x-6 overflow-y-auto">

@@ -1,29 +1,33 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useMemo, useState, type CSSProperties } from 'react';
+import { useEffect, useMemo, useRef, useState, type CSSProperties } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Result } from '@/core/issue';
 import type { SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
 import type { Day, EntryId, PersonId, Round, StandItem } from '@/core/studio';
+import { secondsAt } from '@/core/time';
+import { sayCueLine } from '@/words';
 import { attemptOrSay, newId, toast, useSpeech } from '../base';
-import { usePlayback } from '../play';
+import { usePlayback, type PlayedTo } from '../play';
 import { Break } from './break';
 import { Broken } from './broken';
 import { Done } from './done';
 import { Head } from './head';
 import { endRound, type SetUp as Settings } from './kept';
-import { cueOf } from './cue';
+import { cuesFor } from './cue';
 import { placesFrom } from './places';
-import { asksLimb, itemAt, itemOf, type Played, type StandStage } from './machine';
+import { asksLimb } from './asking';
+import { itemAt, itemOf, type Played, type StandStage } from './round';
 import { sideOf, type Side } from './pedals';
 import { planSlot, type SlotPlan } from './plan-slot';
 import { Playing } from './playing';
 import { AskBroke, AskLimb, AskSuffered, AskVerdict } from './questions';
 import { Ready } from './ready';
 import { useAwake } from './use-awake';
+import { tryEntry } from './try-entry';
 import { useRound } from './use-round';
 
 export function Stand({
@@ -40,7 +44,7 @@ export function Stand({
   more: () => Promise<Result<Round>>;
 }) {
   const { say } = useSpeech();
-  const { stand, dispatch, log, settings, set, session } = useRound(person, round, fresh);
+  const { stand, dispatch, log, end, settings, set, session } = useRound(person, round, fresh);
   const { stage } = stand;
   const item = itemOf(stand);
   const playback = usePlayback();
@@ -70,32 +74,52 @@ export function Stand({
     void playback.play(parts, {
       onPart(index) {
         const plan = playable[index];
-        if (plan) dispatch({ kind: 'part', played: playedOf(plan) });
+        if (plan) keepTry(playedOf(plan));
       },
       onOver: () => dispatch({ kind: 'over' }),
-      onSlept: () => dispatch({ kind: 'over', slept: true }),
+      onSlept: (to) => stopping.current(to, true),
     });
   }
 
-  function stop() {
-    playback.stop();
-    dispatch({ kind: 'over' });
+  /** What was played is in the log before anybody says how it went. */
+  function keepTry(played: Played) {
+    log(tryEntry(played, session()));
+    dispatch({ kind: 'part', played });
   }
 
-  function judge(verdict: Verdict) {
+  /** Ends what is played, with what there is of it. */
+  function stopAt(to: PlayedTo | null, slept = false) {
+    if (stage.kind !== 'playing') return;
+    const plan = to ? playable[to.part] : undefined;
+    end(plan && to ? stoppedOf(plan, to.ticks) : null, slept);
+  }
+
+  // What plays was begun by an earlier drawing, and ends in the present one.
+  const stopping = useRef(stopAt);
+  useEffect(() => {
+    stopping.current = stopAt;
+  });
+  const { stop } = playback;
+  useEffect(() => {
+    const onLeave = () => stopping.current(stop());
+    window.addEventListener('pagehide', onLeave);
+    return () => {
+      window.removeEventListener('pagehide', onLeave);
+      onLeave();
+    };
+  }, [stop]);
+
+  function judge(verdict: Verdict | null) {
     const [played] = stand.judging;
     if (stage.kind !== 'verdict' || !played) return;
-    const { id, item: of, rung, bpm, bars, seconds } = played;
-    log({
-      kind: 'try',
-      id,
-      agoMs: 0,
-      sessionId: session(),
-      assignmentId: of.assignmentId,
-      itemId: of.item.id,
-      body: { bpm, rung, verdict, bars, seconds },
-    });
+    if (verdict === null) dispatch({ kind: 'silent' });
+    else log({ kind: 'judged', ...about(played.id), body: { verdict } });
   }
+
+  useEffect(() => {
+    if (stage.kind === 'ready' && stage.atOnce) start();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, for the touch that asked for it
+  }, [stage]);
 
   function suffer(what: SufferingId | null, limb?: Limb | null) {
     if (stage.kind !== 'suffered' && stage.kind !== 'limb') return;
@@ -116,13 +140,13 @@ export function Stand({
     const answer = await attemptOrSay(readMore);
     if (!answer) return;
     if (answer.value.slots.length === 0) toast.message(say.t('screen.stand.nothingMoreIsDueToday'));
-    else dispatch({ kind: 'again', ...answer.value });
+    else dispatch({ kind: 'more', ...answer.value });
   }
 
   const take = (of: StandStage) => {
     switch (of.kind) {
       case 'verdict':
-        return judge(of.options[of.cursor ?? 0] ?? 'clean');
+        return judge(of.options[of.cursor ?? 0] ?? null);
       case 'broke':
         return breakAt(of.options[of.cursor ?? 0] ?? null);
       case 'suffered':
@@ -143,7 +167,7 @@ export function Stand({
   function press(side: Side) {
     if (side === 'right') take(stage);
     else if (stage.kind === 'ready') dispatch({ kind: 'skip' });
-    else if (stage.kind === 'playing') stop();
+    else if (stage.kind === 'playing') stopAt(playback.stop());
     else if (stage.kind === 'done') router.push('/today');
     else dispatch({ kind: 'step' });
   }
@@ -154,6 +178,12 @@ export function Stand({
     event.preventDefault();
     if (!event.repeat) press(side);
   });
+  const again = () => dispatch({ kind: 'again' });
+  useHotkeys('a', again);
+  const before = stand.played;
+  const [cue, ...others] = before?.cues ?? [];
+  const watched =
+    before && cue && others.length === 0 ? sayCueLine(say, cue, before.plays.meter) : null;
 
   if (stage.kind === 'ready' && playable.length < plans.length) {
     const alone = stand.slots.length < 2;
@@ -181,15 +211,30 @@ export function Stand({
           key={`ready ${stand.place} ${stand.slots.length}`}
           plan={now}
           next={playable.length - 1}
-          cue={cueOf(say, stand, now.item)}
+          cue={cuesFor(say, stand, now.item)[0] ?? null}
           notice={stand.notice}
           caution={stand.place === 0 ? round.caution : null}
           onTap={(bpm) => setTapped({ of: now.item.item.id, bpm })}
+          again={before && before.item.id !== now.item.item.id ? before.item.name : null}
+          onAgain={again}
           onStart={start}
         />
       )}
-      {stage.kind === 'playing' && <Playing plans={playable} playback={playback} onStop={stop} />}
-      {stage.kind === 'break' && <Break onOver={() => dispatch({ kind: 'skip' })} />}
+      {stage.kind === 'playing' && (
+        <Playing
+          plans={playable}
+          playback={playback}
+          cuesOf={(of) => cuesFor(say, stand, of)}
+          onStop={() => stopAt(playback.stop())}
+        />
+      )}
+      {stage.kind === 'break' && (
+        <Break
+          onOver={() => dispatch({ kind: 'skip' })}
+          again={before?.item.name}
+          onAgain={again}
+        />
+      )}
       {stage.kind === 'verdict' && stand.judging[0] && (
         <AskVerdict
           key={stand.judged.length}
@@ -202,7 +247,9 @@ export function Stand({
       {stage.kind === 'broke' && playedBefore && (
         <AskBroke question={stage} exercise={playedBefore} onAnswer={breakAt} />
       )}
-      {stage.kind === 'suffered' && <AskSuffered question={stage} onAnswer={suffer} />}
+      {stage.kind === 'suffered' && (
+        <AskSuffered question={stage} cue={watched} onAnswer={suffer} />
+      )}
       {stage.kind === 'limb' && (
         <AskLimb question={stage} what={stage.what} onAnswer={(limb) => suffer(stage.what, limb)} />
       )}
@@ -210,7 +257,9 @@ export function Stand({
         <Done
           stand={stand}
           onRemark={(tryId, text) => log({ kind: 'remark', ...about(tryId), body: { text } })}
-          onAgain={() => void more()}
+          again={before?.item.name}
+          onAgain={again}
+          onMore={() => void more()}
           onFinish={() => router.push('/today')}
         />
       )}
@@ -225,7 +274,15 @@ function about(tryId: EntryId) {
 
 /** A try that was played to its end. */
 function playedOf({ item, rung, bars, seconds }: SlotPlan): Played {
-  return { id: newId<'entry'>(), item, rung: rung.key, bpm: rung.bpm, bars, seconds };
+  const { key, bpm } = rung;
+  return { id: newId<'entry'>(), item, rung: key, bpm, bars, seconds, stopped: false };
+}
+
+/** A try as far as it was played; null before a bar was over. @param ticks from its downbeat */
+function stoppedOf(plan: SlotPlan, ticks: number): Played | null {
+  const bars = Math.floor(ticks / plan.exercise.barTicks);
+  if (bars < 1) return null;
+  return { ...playedOf(plan), bars, seconds: secondsAt(plan.tempi, ticks), stopped: true };
 }
 
 /** Bars are called otherwise on every date, and in every try of it. */

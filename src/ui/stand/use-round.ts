@@ -14,13 +14,19 @@ import {
   USUAL_SET_UP,
   type SetUp,
 } from './kept';
-import { keepOf, standReducer, startStand, type Stand, type StandAction } from './machine';
+import { standReducer, type StandAction } from './machine';
+import { startStand, type Played, type Stand } from './round';
+import { keepOf } from './taking-up';
+import { tryEntry } from './try-entry';
 
 interface RoundHeld {
   readonly stand: Stand;
   readonly dispatch: Dispatch<StandAction>;
   /** Puts an entry into the log, and goes on with it at once. */
   readonly log: (entry: Posted) => void;
+  /** Ends what is played, and keeps where the round stands before anything else can happen: the page may be
+   * on its way out. @param played what was stopped; null where nothing counts */
+  readonly end: (played: Played | null, slept: boolean) => void;
   readonly settings: SetUp;
   readonly set: (change: Partial<SetUp>) => void;
   /** The sitting that entries belong to; it begins with the first. */
@@ -45,18 +51,19 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
     const entries = sender.entries();
     if (entries.length > 0) dispatch({ kind: 'waiting', entries });
     const kept = readRound(person, round.day);
-    if (kept && (!fresh || kept.judging.length > 0)) {
+    const isOpen = kept !== null && (kept.judging.length > 0 || kept.asking != null);
+    if (kept && (!fresh || isOpen)) {
       session.current = kept.session;
-      dispatch({ kind: 'resume', kept });
+      dispatch({ kind: 'resume', kept, fresh });
     }
     return sender.onLearnt((learnt) => dispatch({ kind: 'learnt', ...learnt }));
   }, [person, round.day, fresh, sender]);
 
   useEffect(() => {
-    if (stage.kind === 'done') return endRound(person);
-    const kept = keepOf(stand);
-    if (kept) keepRound(person, { ...kept, day: round.day, session: session.current });
-  }, [person, round.day, stage.kind, stand]);
+    if (stage.kind === 'done') endRound(person);
+    else keepStand(person, stand, session.current);
+  }, [person, stage.kind, stand]);
+  const sitting = () => (session.current ??= newId<'session'>());
 
   return {
     stand,
@@ -71,6 +78,25 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
       setSettings(next);
       keepSetUp(next);
     },
-    session: () => (session.current ??= newId<'session'>()),
+    end(played, slept) {
+      const entry = played && tryEntry(played, sitting());
+      const logged: readonly StandAction[] =
+        played && entry
+          ? [
+              { kind: 'log', entry },
+              { kind: 'part', played },
+            ]
+          : [];
+      const actions: readonly StandAction[] = [...logged, { kind: 'over', slept }];
+      if (entry) sender.put(entry);
+      keepStand(person, actions.reduce(standReducer, stand), session.current);
+      actions.forEach(dispatch);
+    },
+    session: sitting,
   };
+}
+
+function keepStand(person: PersonId, stand: Stand, session: SessionId | null): void {
+  const kept = keepOf(stand);
+  if (kept) keepRound(person, { ...kept, day: stand.day, session });
 }

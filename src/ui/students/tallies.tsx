@@ -55,11 +55,12 @@ export function Tallies({ record: { items, today } }: { record: StudentRecord })
             style={{ flexGrow: mix[verdict], flexBasis: 0 }}
           />
         ))}
+        <span className="bg-faint" style={{ flexGrow: mix.open, flexBasis: 0 }} />
       </div>
-      <p className="mt-1 flex gap-4 text-sm">
-        {VERDICTS.map((verdict) => (
+      <p className="mt-1 flex flex-wrap gap-x-4 text-sm">
+        {[...VERDICTS, null].map((verdict) => (
           <span key={verdict} className="inline-flex items-center gap-1">
-            <VerdictSign verdict={verdict} /> {mix[verdict]} {sayVerdict(say, verdict)}
+            <VerdictSign verdict={verdict} /> {mix[verdict ?? 'open']} {sayVerdict(say, verdict)}
           </span>
         ))}
       </p>

@@ -5,7 +5,7 @@ import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/comp
 import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useCallback } from 'react';
-import type { Verdict } from '@/core/log';
+import { VERDICTS, type VerdictKey } from '@/core/log';
 import { type ItemRecord } from '@/core/studio';
 import { sayDay, sayVerdict, type Say } from '@/words';
 import { useSpeech } from '../base';
@@ -21,10 +21,11 @@ register([
 ]);
 
 /** Verdicts are told apart without colour: solid, open, crossed. */
-const SYMBOLS: Readonly<Record<Verdict, string>> = {
+const SYMBOLS: Readonly<Record<VerdictKey, string>> = {
   clean: 'circle',
   shaky: 'emptyCircle',
   lost: 'path://M0,1L1,0L5,4L9,0L10,1L6,5L10,9L9,10L5,6L1,10L0,9L4,5Z',
+  open: 'path://M0,4L10,4L10,6L0,6Z',
 };
 
 /** Tempo over time: the last tries one by one, those long before as the fastest of each week; the target
@@ -106,12 +107,12 @@ function optionFor(say: Say, { curve: tries, state }: ItemRecord, style: CSSStyl
           data: [{ yAxis: target }],
         },
       },
-      ...(['clean', 'shaky', 'lost'] as const).map((verdict) => ({
+      ...([...VERDICTS, null] as const).map((verdict) => ({
         type: 'scatter',
         name: sayVerdict(say, verdict),
-        symbol: SYMBOLS[verdict],
+        symbol: SYMBOLS[verdict ?? 'open'],
         symbolSize: verdict === 'lost' ? 9 : 8,
-        itemStyle: { color: verdict === 'lost' ? warm : ink, opacity: 1 },
+        itemStyle: { color: verdict === 'lost' ? warm : verdict ? ink : soft, opacity: 1 },
         tooltip: {
           formatter: ({ dataIndex }: { dataIndex: number }) => {
             const one = tries.filter((entry) => entry.verdict === verdict)[dataIndex];

@@ -1,7 +1,8 @@
 /** Ladders, what is logged, and what a student needs. */
 export const practice = {
-  verdict: { clean: 'clean', shaky: 'shaky', lost: 'lost' },
+  verdict: { clean: 'clean', shaky: 'shaky', lost: 'lost', open: 'not judged' },
   suffering: {
+    cue: 'what to watch for',
     pushed: 'pushed',
     dragged: 'dragged',
     flam: 'flam between limbs',

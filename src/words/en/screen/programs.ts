@@ -59,6 +59,12 @@ export const programs = {
   makeATemplate: 'make a template',
   making: 'Making…',
   moveTo: 'move to…',
+  stoppedTries: 'Tries that were stopped',
+  stopped: {
+    usual: 'stopped: shaky or lost',
+    nothing: 'stopped: does not count',
+    all: 'stopped: counts as a whole try',
+  },
   movesByItself: 'moves by itself',
   newProgram: 'New program',
   newSection: 'New section',

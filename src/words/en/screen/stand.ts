@@ -18,7 +18,7 @@ export const stand = {
   inches: 'inches',
   lastBar: 'last bar',
   leaveTheStand: 'Leave the stand',
-  left: '{bars, number} left',
+  left: '{bars, plural, one {# bar left} other {# bars left}}',
   mAway: 'm away',
   myScreenMyDistance: 'My screen, my distance',
   noSoundInThisBrowserYet:
@@ -37,14 +37,20 @@ export const stand = {
   sound: 'Sound',
   start: 'Start',
   tapTheTempoOfYourMusic: 'tap the tempo of your music',
-  theDeviceSleptThatTryWas:
-    'The device slept: that try was not heard to its end, and is not counted.',
+  theDeviceSlept: 'The device slept. What was played until then is in your record.',
+  lessThanABar: 'Stopped before a bar was over: nothing is logged.',
+  notJudged: 'Not judged: it counts as time played. You can say how it was later, on Today.',
+  justStopped: 'just stopped',
+  howWasItStopped:
+    'Stopped after {bars, plural, one {# bar} other {# bars}} at {bpm, number}: how was it?{left, plural, =0 {} other { # more to say.}}',
   theNextOne: 'The next one',
   thisExerciseCannotBePlayedAs: 'This exercise cannot be played as it stands. Tell your teacher.',
   whatWentWrong: 'What went wrong?',
   whereDidItBreak: 'Where did it break?',
   placeInRound:
-    '{kind, select, warm {warm-up · } review {review · } other {}}{on, select, pad {on the pad · } other {}}{place, number} of {tries, number}',
+    '{kind, select, warm {warm-up · } review {review · } other {}}{on, select, pad {on the pad · } other {}}exercise {exercise, number} of {exercises, number}, try {nth, number} of {tries, number}',
+  again: 'again: {name}',
+  itHappened: 'it happened: {cue}',
   countIn: 'count-in',
   then: 'Then {count, number} more, with two empty bars between.',
   howWasIt: '{bpm, number}: how was it?{left, plural, =0 {} other { # more to say.}}',
