@@ -132,7 +132,7 @@ test.describe('with the demo studio', () => {
     const refused = await request.post('/api/log', { data: { entries: [] } });
     expect(refused.status()).toBe(401);
     const teachers = await page.request.post('/api/log', { data: { entries: [] } });
-    expect(teachers.status()).toBe(401);
+    expect(teachers.status()).toBe(409);
     await lookAs(page, 'Pia');
     const shapeless = await page.request.post('/api/log', { data: { entries: 7 } });
     expect(shapeless.status()).toBe(400);

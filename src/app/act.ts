@@ -50,7 +50,6 @@ function actionFor<Who extends keyof Asking>(who: Who) {
 }
 
 export const teacherAction = actionFor('teacher');
-export const studentAction = actionFor('student');
 export const eitherAction = actionFor('either');
 
 /** What a teacher's form asks for; its fields have to have a shape. */
@@ -71,13 +70,13 @@ export function readForm<Fields>(form: FormData, shape: z.ZodMiniType<Fields>): 
   return read.ok ? ok(read.value[0] as Fields) : read;
 }
 
-/** A route that a student's browser posts to. */
-export function studentRoute<Input, T>(
+/** A route that a browser posts to, on which a student plays. */
+export function eitherRoute<Input, T>(
   shape: z.ZodMiniType<Input>,
-  run: (me: Student, input: Input) => Result<T>,
+  run: (me: Teacher | Student, input: Input) => Result<T>,
 ) {
   return async (request: Request): Promise<NextResponse> => {
-    const me = await ask('student');
+    const me = await ask('either');
     if (!me.ok) return reply(401, me);
     const json: unknown = await request.json().catch(() => undefined);
     const read = readAll([shape], [json]);

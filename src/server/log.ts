@@ -44,10 +44,10 @@ export function appendEntries(
   const items = standItems(progressOf(store), today).filter((one) => touched.has(one.item.id));
   return ok({
     answers,
-    items: items.map(({ assignmentId, item, state, recent, why, plays, cues, ...rest }) => {
+    items: items.map(({ assignmentId, item, state, recent, why, plays, cues, cue, ...rest }) => {
       const { resting, today: done } = rest;
       const of = { assignmentId, item: { id: item.id } };
-      return { ...of, state, recent, why, plays, cues, resting, today: done };
+      return { ...of, state, recent, why, plays, cues, cue, resting, today: done };
     }),
   });
 }

@@ -133,7 +133,7 @@ function triesOf(
   );
   const followed = startFollowing(following);
   for (const one of before) {
-    if (one.kind === 'decided' && one.takenBack) continue;
+    if (one.kind === 'cue' || (one.kind === 'decided' && one.takenBack)) continue;
     followEvent(followed, one, following);
   }
   return ticks.map((tick, index) => {

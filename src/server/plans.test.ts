@@ -145,11 +145,23 @@ describe('getRound', () => {
     must(giveProgram(teacher, other, student.store.id));
     const [first, second] = must(getToday(student)).map(itemKey);
     const slotsOf = (round: ReturnType<typeof getRound>) => must(round).slots.map((one) => one.key);
-    expect(slotsOf(getRound(student))).toEqual([first, first, first, second, second]);
-    expect(slotsOf(getRound(student, { item }))).toEqual([second, second, first, first, first]);
-    const short = must(getRound(student, { now: { minutes: 3, on: 'pad' } }));
+    expect(slotsOf(getRound(student, student.store.id))).toEqual([
+      first,
+      first,
+      first,
+      second,
+      second,
+    ]);
+    expect(slotsOf(getRound(student, student.store.id, { item }))).toEqual([
+      second,
+      second,
+      first,
+      first,
+      first,
+    ]);
+    const short = must(getRound(student, student.store.id, { now: { minutes: 3, on: 'pad' } }));
     expect(short.slots).toEqual([{ key: first, kind: 'new', on: 'pad', cutTo: 3 }]);
-    expect(must(getRound(student)).caution).toMatchObject({ allowedMinutes: 15 });
+    expect(must(getRound(student, student.store.id)).caution).toMatchObject({ allowedMinutes: 15 });
   });
 
   it('with nothing left for today everything that is due comes once', () => {
@@ -158,7 +170,7 @@ describe('getRound', () => {
     for (let index = 0; index < 6; index += 1) {
       log(studio.student, studio.student.store.id, tryOf(studio, { verdict: 'shaky' }));
     }
-    const round = must(getRound(studio.student));
+    const round = must(getRound(studio.student, studio.id));
     expect(round.slots).toHaveLength(1);
     expect(round.items).toHaveLength(1);
   });

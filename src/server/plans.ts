@@ -30,9 +30,11 @@ import {
 import { expand, type Exercise } from '@/core/recipe';
 import {
   clockOf,
+  daysAfter,
   isDue,
   itemKey,
   type ItemId,
+  type OpenTry,
   type PersonId,
   type PlanItem,
   type Round,
@@ -53,11 +55,29 @@ export function getPlan(me: Teacher | Student, studentId: PersonId): Result<Stud
   return store.ok ? ok(planOf({ now: me.now, store: store.value }).plan) : store;
 }
 
-/** What a student sees of a day: the items, each where its ladder stands, and the plan made of them. */
-export function getDay(
-  me: Student,
-): Result<{ readonly items: readonly StandItem[]; readonly plan: StudentPlan }> {
-  return ok(planOf(me));
+/** What a student sees of a day: the items, each where its ladder stands, the plan made of them, and tries that
+ * are still to be judged. */
+export function getDay(me: Student): Result<{
+  readonly items: readonly StandItem[];
+  readonly plan: StudentPlan;
+  readonly open: readonly OpenTry[];
+}> {
+  return ok({ ...planOf(me), open: openTries(me) });
+}
+
+/** So many days back a try can still be remembered; common practice, no source. */
+const REMEMBERED_DAYS = 7;
+
+/** Tries of the last days that were played out and not judged, latest first. */
+function openTries({ now, store }: Student): readonly OpenTry[] {
+  const since = daysAfter(practiceDay({ now, store }), 1 - REMEMBERED_DAYS);
+  return progressOf(store)
+    .items.flatMap(({ item, sums }) =>
+      sums.latest
+        .filter((one) => one.verdict === null && !one.stopped && one.day >= since)
+        .map(({ id, at, day, bpm, bars }) => ({ id, at, day, bpm, bars, name: item.name })),
+    )
+    .sort((a, b) => b.at - a.at);
 }
 
 function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
@@ -134,12 +154,16 @@ export interface Now {
 }
 
 /** What to play at the stand: today's plan, what there is time for now, or one item first. With nothing
- * planned, everything that is due, once. */
+ * planned, everything that is due, once. In a lesson the teacher asks.
+ * @returns issues of opening the student */
 export function getRound(
-  me: Student,
+  me: Teacher | Student,
+  studentId: PersonId,
   { item = null, now = null }: { item?: string | null; now?: Now | null } = {},
 ): Result<Round> {
-  const { items, plan } = planOf(me);
+  const opened = openStudent(me, studentId);
+  if (!opened.ok) return opened;
+  const { items, plan } = planOf({ now: me.now, store: opened.value });
   const { planning, clock } = plan;
   const { works, today } = planning;
   const entries = planToday(planning, now && { ...now, at: clock });

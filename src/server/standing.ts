@@ -33,7 +33,7 @@ export function practiceDay(
 }
 
 /** What ladders ask for is worked out once for each state. */
-const ON_STAND = new WeakMap<LadderState, OnStand>();
+const ON_STAND = new WeakMap<LadderState, OnStand & { readonly cue: string }>();
 
 /** Everything on a student's stand, in order. */
 export function standItems({ items }: Progress, today: Day): readonly StandItem[] {
@@ -46,7 +46,10 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
     const { state, late, lowest } = sums.followed;
     const recent = { late: [...late], lowest: [...lowest] };
     let shown = ON_STAND.get(state);
-    if (!shown) ON_STAND.set(state, (shown = onStand(fitted, state, item)));
+    if (shown?.cue !== sums.cue) {
+      shown = { ...onStand(fitted, state, item, sums.cue), cue: sums.cue };
+      ON_STAND.set(state, shown);
+    }
     const due = dueDay(state);
     const last = sums.days.at(-1);
     const { tries, seconds } = last?.day === today ? last : { tries: 0, seconds: 0 };

@@ -93,7 +93,7 @@ export function tryOf(
 }
 
 /** An entry about another. */
-export function about<Kind extends 'suffered' | 'broke' | 'remark'>(
+export function about<Kind extends 'suffered' | 'broke' | 'judged' | 'remark'>(
   kind: Kind,
   of: EntryId,
   body: Body<Kind>,

@@ -18,12 +18,15 @@ export default async function TeacherLayout({ children }: { children: ReactNode 
   const speech = getSpeech(me);
   return (
     <TeacherWords speech={speech}>
-      <div className="flex h-dvh min-w-[64rem] flex-col">
+      <div className="flex h-dvh flex-col">
         <TopBar places={PLACES} who={name} leave={leave}>
           <FindButton places={PLACES} find={findTargets} />
           <SpeechSwitch speak={setStudioSpeech} />
         </TopBar>
-        <div className="min-h-0 flex-1 overflow-y-auto">{children}</div>
+        {/* What is worked on at a desk keeps its width; what is held in the hand has the room there is. */}
+        <div className="min-h-0 flex-1 overflow-auto [&>main]:min-w-[64rem] [&>main.in-hand]:min-w-0">
+          {children}
+        </div>
       </div>
     </TeacherWords>
   );

@@ -31,7 +31,7 @@ function form(fields: Readonly<Record<string, string>>): FormData {
 export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'actions setStudioSpeech': anyTeacher(() => [PLAIN_SPEECH]),
   'plans setPlanOf': [{ send: (w) => [w.id, USUAL_SCHEDULE], may: ['teacher', 'student'] }],
-  'stand moreToPlay': [{ send: () => [], may: ['student', 'fellow'], own: true }],
+  'stand moreToPlay': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
   'find findTargets': anyTeacher(() => []),
   'bench save': [
     ...teacher((w) => [{ id: w.exercise.id, name: 'Mine', recipe: w.recipe }]),
@@ -124,7 +124,12 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   ],
   'log POST': [
     { send: (w) => [{ entries: [tryOf(w)] }], may: ['student'] },
-    { send: (w) => [{ entries: [about('broke', w.tryId, { beat: 1 })] }], may: ['student'] },
+    { send: (w) => [{ entries: [about('remark', w.tryId, { text: 'x' })] }], may: ['student'] },
+    { send: (w) => [{ entries: [tryOf(w)], student: w.id }], may: ['teacher', 'student'] },
+    {
+      send: (w) => [{ entries: [about('judged', w.tryId, { verdict: 'lost' })], student: w.id }],
+      may: ['teacher', 'student'],
+    },
   ],
 };
 

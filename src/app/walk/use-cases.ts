@@ -133,9 +133,9 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   ),
   getDay: student((me) => server.getDay(me)),
   getPlan: oneStudent((me, w) => server.getPlan(me, w.id)),
-  getRound: student(
-    (me) => server.getRound(me),
-    (me) => server.getRound(me, { now: { minutes: 5, on: 'pad' } }),
+  getRound: oneStudent(
+    (me, w) => server.getRound(me, w.id),
+    (me, w) => server.getRound(me, w.id, { now: { minutes: 5, on: 'pad' } }),
   ),
   setSchedule: oneStudent((me, w) => server.setSchedule(me, w.id, USUAL_SCHEDULE)),
   addItem: teacher((me, w) => server.addItem(me, w.program, w.exercise.id)),

@@ -23,7 +23,7 @@ export type { Followed, LadderStanding } from './follow';
 export type { Counter, Counting } from './kernel';
 export type { LadderKind, Rung } from './ladder';
 export type { Ladder } from './ladder-schema';
-export type { AdvanceRule, StoppedTries } from './rule-schema';
+export type { AdvanceRule } from './rule-schema';
 export type { RungFacts } from './rung-key';
 export type { SimplerBecause } from './simpler';
 export type { Manner } from './stage';

@@ -53,8 +53,14 @@ export interface LoggedDecision extends Decided {
   readonly takenBack: boolean;
 }
 
+/** What the teacher has the student watch for; empty takes it away. */
+interface LoggedCue extends Pick<Logged<'cue'>, 'kind' | 'day' | 'id' | 'at' | 'seq'> {
+  readonly itemId: ItemId;
+  readonly text: string;
+}
+
 /** What stands in an item's log. */
-export type ItemEvent = LoggedTry | LoggedDecision;
+export type ItemEvent = LoggedTry | LoggedDecision | LoggedCue;
 
 /** What an entry about a try adds to it. */
 type Adds = {
@@ -62,7 +68,7 @@ type Adds = {
 };
 
 const ADDS: Adds = {
-  judged: (to, { verdict }, by) => ({ ...to, verdict, judgedBy: by }),
+  judged: (to, { verdict }, by) => ({ ...to, verdict, judgedBy: verdict && by }),
   suffered: (to, body) => ({ ...to, suffered: [...to.suffered, body] }),
   broke: (to, { beat }) => ({ ...to, broke: [...to.broke, beat] }),
   remark: (to, { text }) => ({ ...to, remark: text }),
@@ -93,6 +99,8 @@ export function eventOf(entry: Logged): ItemEvent | null {
       const decision = entry.body;
       return { kind: 'decided', id, itemId, at, day, seq, decision, takenBack: false };
     }
+    case 'cue':
+      return { kind: 'cue', id, itemId, at, day, seq, text: entry.body.text };
     default:
       return null;
   }

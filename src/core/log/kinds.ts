@@ -33,9 +33,9 @@ export const KINDS = {
     by: ['student', 'teacher'],
     about: 'item',
   },
-  /** How a try went; the last word counts. */
+  /** How a try went; the last word counts, and null takes back what was said. */
   judged: {
-    body: z.strictObject({ verdict: z.enum(VERDICTS) }),
+    body: z.strictObject({ verdict: z.nullable(z.enum(VERDICTS)) }),
     by: ['student', 'teacher'],
     about: ['try'],
   },

@@ -63,6 +63,8 @@ export interface ItemSums {
   /** The last tries, oldest first. */
   readonly latest: readonly LoggedTry[];
   readonly decisions: readonly LoggedDecision[];
+  /** What the teacher has the student watch for besides the program's cues; empty for nothing. */
+  readonly cue: string;
   /** What was played last; null before the first try, and where it cannot be played. */
   readonly played: Fitted['exercise'];
 }
@@ -133,6 +135,10 @@ export class ItemProgress {
   }
 
   #step(sums: Sums, event: ItemEvent): void {
+    if (event.kind === 'cue') {
+      sums.cue = event.text;
+      return;
+    }
     if (event.kind === 'decided') {
       sums.decisions.push(event);
       if (event.takenBack) return;
@@ -188,6 +194,7 @@ function startSums({ following }: ItemSource): Sums {
     count: 0,
     latest: [],
     decisions: [],
+    cue: '',
     played: null,
   };
 }

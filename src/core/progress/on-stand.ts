@@ -16,17 +16,21 @@ export interface OnStand {
 /** What to watch for: the teacher's own words, or what was found. */
 export type CueLine = Cue | { readonly kind: 'own'; readonly text: string };
 
-/** @param item its course, and the cues that were written for it */
+/** @param item its course, and the cues that were written for it  @param cue what the teacher has this student
+ * watch for before them; empty for nothing */
 export function onStand(
   fitted: Fitted,
   state: LadderState,
   item: { readonly course: Course; readonly cues: readonly string[] },
+  cue = '',
 ): OnStand {
   const rung = rungAt(state.rungs, state.rung);
   const now = playedOn(fitted, rung, state.variation);
   const asked = recipeOnRung(fitted.whole, rung, state.variation);
   const meter = must(parseMeter(fitted.whole.meter));
-  const own = item.cues.map((text) => ({ kind: 'own', text }) as const);
+  const own = [...(cue === '' ? [] : [cue]), ...item.cues].map(
+    (text) => ({ kind: 'own', text }) as const,
+  );
   const cues = own.length > 0 || !now ? own : cuesOf(now, tempoFor(meter, state.bpm));
   return {
     plays: asked.ok ? asked.value : fitted.whole,

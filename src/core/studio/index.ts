@@ -33,6 +33,7 @@ export type {
   Given,
   ItemRecord,
   Note,
+  OpenTry,
   Person,
   PlanItem,
   Program,

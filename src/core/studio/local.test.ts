@@ -42,6 +42,7 @@ function item(): StandItem {
     waitsFor: [],
     resting: false,
     today: { tries: 0, seconds: 0 },
+    cue: '',
   };
 }
 

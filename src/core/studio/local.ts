@@ -27,7 +27,7 @@ export function afterEntries(
   const seconds = fresh.reduce((sum, one) => sum + one.seconds, item.today.seconds);
   return {
     ...item,
-    ...onStand(fitted, state, item.item),
+    ...onStand(fitted, state, item.item, item.cue),
     state,
     recent,
     today: { tries: item.today.tries + fresh.length, seconds },

@@ -108,6 +108,13 @@ export interface StandItem extends OnStand {
   /** Passed, and due again later. */
   readonly resting: boolean;
   readonly today: { readonly tries: number; readonly seconds: number };
+  /** What the teacher has this student watch for before the program's cues; empty for nothing. */
+  readonly cue: string;
+}
+
+/** A try of which nobody has said how it went. */
+export interface OpenTry extends Pick<LoggedTry, 'id' | 'day' | 'bpm' | 'bars'> {
+  readonly name: string;
 }
 
 /** An item's history for one student; short, however long the log is. */
@@ -268,7 +275,7 @@ export interface VersionItem {
 /** Where an item stands, as the log has it: what the Stand learns when entries are stored. */
 export type Standing = Pick<
   StandItem,
-  'assignmentId' | 'state' | 'recent' | 'why' | 'plays' | 'cues' | 'resting' | 'today'
+  'assignmentId' | 'state' | 'recent' | 'why' | 'plays' | 'cues' | 'cue' | 'resting' | 'today'
 > & { readonly item: Pick<OutlineItem, 'id'> };
 
 /** What became of an entry that was posted: whether the log has it, or why it never will. */

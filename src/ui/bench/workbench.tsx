@@ -148,7 +148,7 @@ export function Workbench({
   });
 
   return (
-    <main className="flex h-full min-h-0 flex-col">
+    <main className="in-hand flex h-full min-h-0 flex-col">
       <h1 className="sr-only">{draft.name || say.t('screen.common.bench')}</h1>
       <BenchHeader
         history={history}
@@ -160,8 +160,8 @@ export function Workbench({
         onUndo={() => dispatch({ kind: 'undo' })}
         onRedo={() => dispatch({ kind: 'redo' })}
       />
-      <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_21.5rem]">
-        <div className="min-w-0 overflow-y-auto px-4 pb-6">
+      <div className="min-h-0 flex-1 overflow-y-auto lg:grid lg:grid-cols-[minmax(0,1fr)_21.5rem] lg:overflow-visible">
+        <div className="min-w-0 px-4 pb-6 lg:overflow-y-auto">
           {history.past.length === 0 && <Trouble issues={openingIssues} />}
           <Trouble issues={desk.refused} />
           <SentenceEditor
@@ -224,7 +224,7 @@ export function Workbench({
           )}
           {isEmpty && <WaysIn onBegin={begin} />}
         </div>
-        <aside className="min-w-0 overflow-y-auto border-l border-line px-4 py-2">
+        <aside className="min-w-0 border-line px-4 py-2 max-lg:border-t lg:overflow-y-auto lg:border-l">
           {late && !nothing && (
             <div className={expanded.ok ? '' : 'opacity-35'}>
               <ReadbackPanel

@@ -114,7 +114,7 @@ export class LogSender {
     const entries = batchOf(this.#now(), Date.now());
     if (this.#sending || entries.length === 0) return;
     this.#sending = true;
-    const answer = await post(entries);
+    const answer = await post(this.person, entries);
     this.#sending = false;
     if (!answer) this.#set(afterFailure(this.#now()));
     else if (!answer.ok) this.#set(afterRefusal(this.#now(), answer.issues));
@@ -132,12 +132,15 @@ export class LogSender {
 const LONGEST_ANSWER_MS = 30_000;
 
 /** @returns null where the log was not reached, or had trouble of its own */
-async function post(entries: readonly Posted[]): Promise<Result<BatchAnswer> | null> {
+async function post(
+  student: PersonId,
+  entries: readonly Posted[],
+): Promise<Result<BatchAnswer> | null> {
   try {
     const response = await fetch('/api/log', {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ entries }),
+      body: JSON.stringify({ entries, student }),
       signal: AbortSignal.timeout(LONGEST_ANSWER_MS),
     });
     if (response.status >= 500) return null;

@@ -10,4 +10,5 @@ export { rowKey, rowsOf, sayRow } from './rows';
 export type { Cell, Editing } from './editing';
 export type { Row, RowKind } from './rows';
 export type { Subscribe } from './lanes';
+export { JudgeButtons } from './judge-buttons';
 export { VerdictSign } from './verdict-sign';

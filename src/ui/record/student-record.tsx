@@ -7,6 +7,7 @@ import { minutesByDay } from '@/core/roster';
 import { itemKey, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
 import { sayDay, sayRung, sayWhy } from '@/words';
 import { Loading, useSpeech } from '../base';
+import { JudgeLater } from '../log';
 import { VerdictSign } from '../marks';
 
 const PracticeChart = dynamic(() => import('../charts/practice-chart'), {
@@ -119,6 +120,11 @@ function Ladder({ record }: { record: ItemRecord }) {
           ))}
         </p>
       )}
+      <JudgeLater
+        tries={latest
+          .filter((one) => one.verdict === null)
+          .map((one) => ({ ...one, name: item.name }))}
+      />
       {remarks.map((one) => (
         <p key={one.id} className="text-sm">
           <span className="text-soft">{sayDay(say, one.day)}</span> {one.remark}

@@ -26,11 +26,14 @@ export function TopBar({
   const path = usePathname();
   const router = useRouter();
   return (
-    <header className="flex h-11 shrink-0 items-center gap-5 border-b border-line px-4 max-sm:gap-2 max-sm:px-2">
+    <header className="flex min-h-11 shrink-0 flex-wrap items-center gap-x-5 border-b border-line px-4 max-sm:gap-x-2 max-sm:px-2">
       <Link href={places[0]?.href ?? '/'} className="font-serif text-lg font-bold tracking-tight">
         Mivvel
       </Link>
-      <nav aria-label={say.t('screen.shell.screens')} className="flex gap-1">
+      <nav
+        aria-label={say.t('screen.shell.screens')}
+        className="flex gap-1 max-sm:order-last max-sm:basis-full max-sm:overflow-x-auto"
+      >
         {places.map(({ href, id }) => (
           <Link
             key={href}

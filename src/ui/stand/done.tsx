@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { itemKey, type EntryId } from '@/core/studio';
+import { itemKey, type EntryId, type StandItem } from '@/core/studio';
 import { sayWhy } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LogMark } from '../log';
@@ -12,14 +12,17 @@ import type { Stand } from './round';
 /** What the round brought: verdicts, where each ladder stands now, and room for a word to the teacher. */
 export function Done({
   stand,
-  onRemark,
+  lesson,
+  onWrite,
   again,
   onAgain,
   onMore,
   onFinish,
 }: {
   stand: Stand;
-  onRemark: (tryId: EntryId, text: string) => void;
+  /** The teacher writes what to watch for; a student, a word to the teacher. */
+  lesson: boolean;
+  onWrite: (of: StandItem, tryId: EntryId, text: string) => void;
   /** What was played last. */
   again: string | undefined;
   onAgain: () => void;
@@ -49,7 +52,11 @@ export function Done({
               <span className="text-lg text-soft">{sayWhy(say, one.why)}</span>
               {last && (
                 <span className="col-span-2 text-right">
-                  <Remark name={one.item.name} onWrite={(text) => onRemark(last.tryId, text)} />
+                  <Remark
+                    name={one.item.name}
+                    lesson={lesson}
+                    onWrite={(text) => onWrite(one, last.tryId, text)}
+                  />
                 </span>
               )}
             </li>
@@ -67,11 +74,20 @@ export function Done({
   );
 }
 
-/** A word about the last try, for the teacher. */
-function Remark({ name, onWrite }: { name: string; onWrite: (text: string) => void }) {
+/** A word about the last try, for the teacher; in a lesson, what to watch for. */
+function Remark({
+  name,
+  lesson,
+  onWrite,
+}: {
+  name: string;
+  lesson: boolean;
+  onWrite: (text: string) => void;
+}) {
   const { say } = useSpeech();
   const [stage, setStage] = useState<'closed' | 'open' | 'kept'>('closed');
   const [text, setText] = useState('');
+  const label = say.t(lesson ? 'screen.stand.watchForIn' : 'screen.stand.noteOn', { name });
   if (stage === 'kept') {
     return (
       <span className="text-lg text-soft" role="status">
@@ -81,12 +97,8 @@ function Remark({ name, onWrite }: { name: string; onWrite: (text: string) => vo
   }
   if (stage === 'closed') {
     return (
-      <Button
-        look="quiet"
-        aria-label={say.t('screen.stand.noteOn', { name })}
-        onClick={() => setStage('open')}
-      >
-        {say.t('screen.stand.note')}
+      <Button look="quiet" aria-label={label} onClick={() => setStage('open')}>
+        {say.t(lesson ? 'screen.stand.watchFor' : 'screen.stand.note')}
       </Button>
     );
   }
@@ -102,8 +114,8 @@ function Remark({ name, onWrite }: { name: string; onWrite: (text: string) => vo
     >
       <input
         autoFocus
-        aria-label={say.t('screen.stand.noteOn', { name })}
-        maxLength={300}
+        aria-label={label}
+        maxLength={lesson ? 120 : 300}
         className="field min-w-0 flex-1"
         value={text}
         onChange={(event) => setText(event.target.value)}

@@ -17,12 +17,17 @@ export function Head({
   item,
   settings,
   onSet,
+  home,
+  lesson,
   onLeave,
 }: {
   stand: Stand;
   item: StandItem;
   settings: Settings;
   onSet: (change: Partial<Settings>) => void;
+  home: string;
+  /** The student, in a lesson. */
+  lesson: string | null;
   onLeave: () => void;
 }) {
   const { say } = useSpeech();
@@ -33,7 +38,8 @@ export function Head({
       <h1 className="min-w-0 basis-full truncate font-serif text-3xl sm:flex-1 sm:basis-0">
         {named.item.name}
       </h1>
-      <span className="shrink-0 text-xl text-soft">
+      <span className="text-xl text-soft">
+        {lesson !== null && `${lesson} · `}
         {say.t('screen.stand.placeInRound', {
           kind: KINDS[slots[place]?.kind ?? 'new'],
           on: slots[place]?.on ?? 'kit',
@@ -43,7 +49,7 @@ export function Head({
       <LogMark />
       {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
       <Link
-        href="/today"
+        href={home}
         onClick={onLeave}
         className={clsx(buttonLook('quiet'), 'ml-auto')}
         aria-label={say.t('screen.stand.leaveTheStand')}

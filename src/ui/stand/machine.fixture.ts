@@ -38,6 +38,7 @@ export function item(name: string): StandItem {
     waitsFor: [],
     resting: false,
     today: { tries: 0, seconds: 0 },
+    cue: '',
   };
 }
 

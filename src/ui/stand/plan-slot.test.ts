@@ -34,6 +34,7 @@ function item(course: Course = USUAL_COURSE): StandItem {
     waitsFor: [],
     resting: false,
     today: { tries: 0, seconds: 0 },
+    cue: '',
   };
 }
 

@@ -4,10 +4,10 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, type CSSProperties } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Result } from '@/core/issue';
-import type { SufferingId, Verdict } from '@/core/log';
+import type { Posted, SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
-import type { Day, EntryId, PersonId, Round, StandItem } from '@/core/studio';
+import type { Day, EntryId, PersonId, Round, SessionId, StandItem } from '@/core/studio';
 import { secondsAt } from '@/core/time';
 import { sayCueLine } from '@/words';
 import { attemptOrSay, newId, toast, useSpeech } from '../base';
@@ -34,12 +34,18 @@ export function Stand({
   person,
   round,
   fresh,
+  home,
+  lesson = null,
   more: readMore,
 }: {
   person: PersonId;
   round: Round;
   /** Was asked for by item or minutes, so that an earlier round is not taken up again. */
   fresh: boolean;
+  /** Where one goes from the stand. */
+  home: string;
+  /** The student, where the teacher stands beside the kit and judges. */
+  lesson?: string | null;
   /** What is left to play, or all that is due once more. */
   more: () => Promise<Result<Round>>;
 }) {
@@ -168,7 +174,7 @@ export function Stand({
     if (side === 'right') take(stage);
     else if (stage.kind === 'ready') dispatch({ kind: 'skip' });
     else if (stage.kind === 'playing') stopAt(playback.stop());
-    else if (stage.kind === 'done') router.push('/today');
+    else if (stage.kind === 'done') router.push(home);
     else dispatch({ kind: 'step' });
   }
 
@@ -203,6 +209,8 @@ export function Stand({
           item={item}
           settings={settings}
           onSet={set}
+          home={home}
+          lesson={lesson}
           onLeave={() => endRound(person)}
         />
       )}
@@ -256,11 +264,18 @@ export function Stand({
       {stage.kind === 'done' && (
         <Done
           stand={stand}
-          onRemark={(tryId, text) => log({ kind: 'remark', ...about(tryId), body: { text } })}
+          onWrite={(of, tryId, text) =>
+            log(
+              lesson === null
+                ? { kind: 'remark', ...about(tryId), body: { text } }
+                : cueEntry(of, text, session()),
+            )
+          }
+          lesson={lesson !== null}
           again={before?.item.name}
           onAgain={again}
           onMore={() => void more()}
-          onFinish={() => router.push('/today')}
+          onFinish={() => router.push(home)}
         />
       )}
     </main>
@@ -270,6 +285,13 @@ export function Stand({
 /** An entry about a try. */
 function about(tryId: EntryId) {
   return { id: newId<'entry'>(), agoMs: 0, about: tryId };
+}
+
+/** What the teacher has the student watch for from now on. */
+function cueEntry(of: StandItem, text: string, sessionId: SessionId): Posted<'cue'> {
+  const { assignmentId, item } = of;
+  const place = { assignmentId, itemId: item.id, sessionId };
+  return { kind: 'cue', id: newId<'entry'>(), agoMs: 0, ...place, body: { text } };
 }
 
 /** A try that was played to its end. */

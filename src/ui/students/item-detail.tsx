@@ -4,7 +4,7 @@ import { clsx } from 'clsx';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import type { Decision, Variation, LoggedDecision } from '@/core/log';
+import type { Decision, Variation, LoggedDecision, Verdict } from '@/core/log';
 import { factsOf, dosageNow, rungAt } from '@/core/ladder';
 import { expand } from '@/core/recipe';
 import { type EntryId, type ItemRecord } from '@/core/studio';
@@ -18,8 +18,9 @@ import {
   sayVariation,
   sayWhy,
 } from '@/words';
-import { Loading, Button, Choice, useSpeech } from '../base';
+import { Loading, Button, buttonLook, Choice, useSpeech } from '../base';
 import { VerdictSign } from '../marks';
+import { CueField } from './cue-field';
 import { LogTable, type EarlierTries } from './log-table';
 
 const TempoChart = dynamic(() => import('./tempo-chart'), {
@@ -39,11 +40,18 @@ type Decide = (decision: Decision, said: string) => void;
 /** One item: where its ladder stands and why, what is proposed, what was decided, what was played. */
 export function ItemDetail({
   record,
+  stand,
   onDecide,
   onTakeBack,
+  onCue,
+  onJudge,
   earlier,
 }: {
   record: ItemRecord;
+  /** Address of the student's Stand with this item. */
+  stand: string;
+  onCue: (text: string) => Promise<boolean>;
+  onJudge: (id: EntryId, verdict: Verdict) => void;
   onDecide: Decide;
   onTakeBack: (id: EntryId) => void;
   earlier: EarlierTries;
@@ -59,6 +67,12 @@ export function ItemDetail({
         <span className="font-sans text-sm text-soft"> · {record.program}</span>
       </h2>
       <p className="text-sm text-soft">{saySentence(say, record.plays)}</p>
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        <Link href={stand} className={buttonLook('main')}>
+          {say.t('screen.students.playInTheLesson')}
+        </Link>
+        <CueField key={record.cue} cue={record.cue} onCue={onCue} />
+      </div>
       <Proposal record={record} onDecide={onDecide} />
       <p className="mt-2">
         {say.t.rich('screen.students.next', {
@@ -81,7 +95,7 @@ export function ItemDetail({
         </div>
       )}
       <Decisions decisions={record.decisions} onTakeBack={onTakeBack} />
-      {count > 0 && <LogTable record={record} earlier={earlier} />}
+      {count > 0 && <LogTable {...{ record, earlier, onJudge }} />}
     </section>
   );
 }

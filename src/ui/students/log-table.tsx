@@ -2,12 +2,12 @@
 
 import { useState } from 'react';
 import { type Result } from '@/core/issue';
-import { inOrder, type LoggedTry } from '@/core/log';
+import { inOrder, type LoggedTry, type Verdict } from '@/core/log';
 import { expand } from '@/core/recipe';
-import { type ItemRecord } from '@/core/studio';
+import type { EntryId, ItemRecord } from '@/core/studio';
 import { sayBeat, sayDay, saySuffering, sayVerdict } from '@/words';
 import { attemptOrSay, Button, useSpeech } from '../base';
-import { VerdictSign } from '../marks';
+import { JudgeButtons, VerdictSign } from '../marks';
 
 /** Reads tries before one that is shown, latest first. */
 export type EarlierTries = (
@@ -15,7 +15,15 @@ export type EarlierTries = (
 ) => Promise<Result<readonly LoggedTry[]>>;
 
 /** The tries, latest first: what each was, what went wrong, where it broke. */
-export function LogTable({ record, earlier }: { record: ItemRecord; earlier: EarlierTries }) {
+export function LogTable({
+  record,
+  earlier,
+  onJudge,
+}: {
+  record: ItemRecord;
+  earlier: EarlierTries;
+  onJudge: (id: EntryId, verdict: Verdict) => void;
+}) {
   const { say } = useSpeech();
   const { latest, count, whole } = record;
   const [older, setOlder] = useState<readonly LoggedTry[]>([]);
@@ -59,11 +67,22 @@ export function LogTable({ record, earlier }: { record: ItemRecord; earlier: Ear
               <td>{one.bpm}</td>
               <td>
                 <VerdictSign verdict={one.verdict} /> {sayVerdict(say, one.verdict)}
+                {one.judgedBy === 'teacher' && !one.paper && (
+                  <span className="text-soft"> {say.t('screen.students.byTheTeacher')}</span>
+                )}
+                {one.verdict === null && (
+                  <JudgeButtons
+                    of={say.t('screen.students.dayAt', { day: sayDay(say, one.day), bpm: one.bpm })}
+                    onJudge={(verdict) => onJudge(one.id, verdict)}
+                  />
+                )}
               </td>
               <td className="text-soft">
                 {one.paper
                   ? say.t('screen.students.onPaper')
-                  : say.t('screen.common.barCount', { bars: one.bars })}
+                  : say.t(one.stopped ? 'screen.students.stoppedAfter' : 'screen.common.barCount', {
+                      bars: one.bars,
+                    })}
               </td>
               <td>
                 {[

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Result } from '@/core/issue';
 import { FULL_KIT, type KitProfile } from '@/core/kit';
-import type { Decision, LoggedTry, Posted } from '@/core/log';
+import type { Decision, LoggedTry, Posted, Verdict } from '@/core/log';
 import { hearFirst } from '@/core/roster';
 import type {
   EntryId,
@@ -15,7 +15,7 @@ import type {
   ProgramSummary,
   StudentRecord,
 } from '@/core/studio';
-import { sayWhy } from '@/words';
+import { sayVerdict, sayWhy } from '@/words';
 import { attemptOrSay, buttonLook, Choice, newId, toast, useSpeech, useUndo } from '../base';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';
@@ -71,11 +71,34 @@ export function Record({
     return (await attemptOrSay(() => actions.log(entry))) && id;
   }
 
+  async function writeCue({ assignmentId, item, cue }: ItemRecord, text: string) {
+    const write = (to: string) => {
+      const place = { assignmentId, itemId: item.id, sessionId: null };
+      const id = newId<'entry'>();
+      return attemptOrSay(() =>
+        actions.log({ kind: 'cue', id, agoMs: 0, ...place, body: { text: to } }),
+      );
+    };
+    if (!(await write(text))) return false;
+    undoable(say.t('screen.students.cueKept'), () => write(cue));
+    return true;
+  }
+
+  async function judge(about: EntryId, verdict: Verdict) {
+    const put = (to: Verdict | null) => {
+      const id = newId<'entry'>();
+      return attemptOrSay(() =>
+        actions.log({ kind: 'judged', id, agoMs: 0, about, body: { verdict: to } }),
+      );
+    };
+    if (await put(verdict)) undoable(sayVerdict(say, verdict), () => put(null));
+  }
+
   return (
-    <main className="mx-auto max-w-[86rem] px-6 py-6">
-      <header className="mb-5 flex items-baseline gap-4">
+    <main className="in-hand mx-auto max-w-[86rem] px-4 py-4 sm:px-6 sm:py-6">
+      <header className="mb-5 flex flex-wrap items-baseline gap-x-4 gap-y-2">
         <h1 className="font-serif text-3xl">{student.name}</h1>
-        <p className="min-w-0 flex-1 truncate text-soft">{student.about}</p>
+        <p className="min-w-40 flex-1 truncate text-soft">{student.about}</p>
         {items.length > 0 && (
           <Link href={`/students/${student.id}/paper`} className={buttonLook()}>
             {say.t('screen.students.enterAPaperWeek')}
@@ -119,7 +142,7 @@ export function Record({
           )}
         </p>
       ) : (
-        <div className="grid grid-cols-[18rem_minmax(0,1fr)_19rem] gap-8">
+        <div className="grid gap-8 md:grid-cols-[15rem_minmax(0,1fr)] xl:grid-cols-[18rem_minmax(0,1fr)_19rem]">
           <section aria-labelledby="hear-title">
             <h2 id="hear-title" className="label mb-1">
               {say.t('screen.students.hearFirst')}
@@ -131,6 +154,9 @@ export function Record({
             record={shown}
             onDecide={(decision, said) => void decide(shown, decision, said)}
             onTakeBack={(id) => void takeBack(id)}
+            stand={`/lesson/${student.id}?item=${shown.item.id}`}
+            onCue={(text) => writeCue(shown, text)}
+            onJudge={(id, verdict) => void judge(id, verdict)}
             earlier={(before) => actions.earlier(shown.item.id, before)}
           />
           <div className="flex flex-col gap-6">

@@ -32,10 +32,14 @@ export function StudentList({
     if (answer.added !== null) form.current?.reset();
   }, [answer]);
   return (
-    <main className="mx-auto flex max-w-6xl flex-col gap-6 px-6 py-8">
-      <div className="flex items-end gap-6">
+    <main className="in-hand mx-auto flex max-w-6xl flex-col gap-6 px-4 py-5 sm:px-6 sm:py-8">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
         <h1 className="font-serif text-3xl">{say.t('screen.students.students')}</h1>
-        <form ref={form} onSubmit={onSubmit} className="ml-auto flex items-start gap-3">
+        <form
+          ref={form}
+          onSubmit={onSubmit}
+          className="flex flex-wrap items-start gap-3 sm:ml-auto"
+        >
           <Field
             label={say.t('screen.students.newStudent')}
             name="name"
@@ -48,7 +52,7 @@ export function StudentList({
             label={say.t('screen.students.levelGoalKit')}
             name="about"
             maxLength={200}
-            className="w-72"
+            className="w-52 sm:w-72"
           />
           <Button look="main" type="submit" className="mt-4">
             {pending ? say.t('screen.students.adding') : say.t('screen.common.add')}
@@ -63,8 +67,8 @@ export function StudentList({
           </Button>
         </p>
       ) : (
-        <table className="w-full text-left">
-          <thead>
+        <table className="w-full text-left max-md:block">
+          <thead className="max-md:hidden">
             <tr className="label border-b border-line">
               <th className="w-64 py-1 font-normal">{say.t('screen.students.student')}</th>
               <th className="font-normal">{say.t('screen.students.needsYouFor')}</th>
@@ -73,7 +77,7 @@ export function StudentList({
               <th className="w-36 font-normal">{say.t('screen.students.lastSevenDays')}</th>
             </tr>
           </thead>
-          <tbody>
+          <tbody className="max-md:block">
             {students.map((row) => (
               <Row key={row.student.id} row={row} />
             ))}
@@ -88,7 +92,7 @@ function Row({ row }: { row: StudentSummary }) {
   const { say } = useSpeech();
   const { student, needs } = row;
   return (
-    <tr className="border-b border-line align-top hover:bg-sheet">
+    <tr className="border-b border-line align-top hover:bg-sheet max-md:flex max-md:flex-wrap max-md:py-1.5 max-md:[&>td]:py-0.5 max-md:[&>td:nth-child(-n+2)]:basis-full max-md:[&>td:nth-child(n+3)]:pr-4">
       <td className="py-2 pr-4">
         <Link href={`/students/${student.id}`} className="font-serif text-lg hover:underline">
           {student.name}

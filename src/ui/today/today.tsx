@@ -8,6 +8,7 @@ import {
   isDue,
   itemKey,
   type Note,
+  type OpenTry,
   type StandItem,
   type StudentPlan,
 } from '@/core/studio';
@@ -26,6 +27,7 @@ import {
   saySentence,
   sayWhy,
 } from '@/words';
+import { JudgeLater } from '../log';
 import { cautionsOf, rowsOf } from '../plan';
 import { TempoGlyph } from '../play';
 import { StudioDay } from './studio-day';
@@ -42,6 +44,7 @@ export function Today({
   name,
   say,
   items,
+  open,
   plan,
   entries,
   now,
@@ -50,6 +53,8 @@ export function Today({
   name: string;
   say: Say;
   items: readonly StandItem[];
+  /** Tries that are still to be judged. */
+  open: readonly OpenTry[];
   plan: StudentPlan;
   /** What is planned, or what there is time for. */
   entries: readonly PlannedTry[];
@@ -92,6 +97,7 @@ export function Today({
         )}
       </header>
       <StudioDay today={today} />
+      <JudgeLater tries={open} />
       {missed.length > 0 && (
         <p role="status" className="border-l-3 border-warm pl-3 text-lg">
           {sayMissed(say, missed)}

@@ -1,7 +1,8 @@
 'use server';
 
 import { getRound } from '@/server';
-import { studentAction } from '../../act';
+import { eitherAction } from '../../act';
+import { ids } from '../../shapes';
 
 /** What is left to play today; all that is due, once, when nothing is. */
-export const moreToPlay = studentAction([], (me) => getRound(me));
+export const moreToPlay = eitherAction([ids.person], getRound);

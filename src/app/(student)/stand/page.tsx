@@ -15,14 +15,15 @@ export default async function StandPage({ searchParams }: { searchParams: Promis
   const query = await searchParams;
   const item = typeof query.item === 'string' ? query.item : null;
   const now = readNow(query);
-  const round = found(getRound(me, { item, now }));
+  const round = found(getRound(me, me.store.id, { item, now }));
   if (round.slots.length === 0) redirect('/today');
   return (
     <Stand
       person={me.store.id}
       round={round}
       fresh={item !== null || now !== null}
-      more={moreToPlay}
+      home="/today"
+      more={moreToPlay.bind(null, me.store.id)}
     />
   );
 }

@@ -12,7 +12,7 @@ export const generateMetadata = titled('today');
 export default async function TodayPage({ searchParams }: { searchParams: Promise<NowQuery> }) {
   const { me, name } = await studentVisit();
   const now = readNow(await searchParams);
-  const { items, plan } = found(getDay(me));
+  const { items, plan, open } = found(getDay(me));
   return (
     <>
       <StudentBar who={name} />
@@ -20,6 +20,7 @@ export default async function TodayPage({ searchParams }: { searchParams: Promis
         name={name}
         say={sayIn(await languageNow(), getSpeech(me))}
         items={items}
+        open={open}
         plan={plan}
         entries={planToday(plan.planning, now && { ...now, at: plan.clock })}
         now={now}

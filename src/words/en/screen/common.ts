@@ -89,6 +89,8 @@ export const common = {
   andThen: 'and',
   barCount: '{bars, plural, one {# bar} other {# bars}}',
   hasNow: '{student} has {program} now.',
+  notJudgedYet: 'Not judged yet: how was it?',
+  openTry: '{name}, {day}: {bars, plural, one {# bar} other {# bars}} at {bpm, number}',
   tryCount: '{count, plural, one {# try} other {# tries}}',
   notSavedBecause: 'Not saved. {why}{behind, plural, =0 {} other { # more behind it.}}',
   staffBars: 'Staff, bar {bars}',

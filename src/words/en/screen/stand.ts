@@ -25,6 +25,8 @@ export const stand = {
     'No sound in this browser yet: follow the blocks, or stop and start again.',
   note: 'note…',
   noteOn: 'Note on {name}',
+  watchFor: 'watch for…',
+  watchForIn: 'Watch for in {name}',
   nothingMoreIsDueToday: 'Nothing more is due today.',
   nowhereInParticular: 'nowhere in particular',
   of: '{part, number} of {all, number}',
