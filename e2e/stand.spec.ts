@@ -178,11 +178,21 @@ test('no answer is no verdict: it counts as time, and moves nothing', async ({ p
   await expect(page.getByText('Not judged: it counts as time played.')).toBeVisible();
   await page.goto('/today');
   await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
+  const open = page.getByRole('region', { name: 'Not judged yet: how was it?' });
+  await open.getByRole('button', { name: 'clean' }).click();
+  await open.getByRole('button', { name: 'undo' }).click();
+  await expect(open.getByRole('button', { name: 'shaky' })).toBeVisible();
+  await page.clock.runFor(2000);
+  await expect(page.locator('[data-log=waiting]')).toHaveCount(0);
   await lookAs(page, 'Maren');
   await page.goto('/students');
   await page.getByRole('link', { name: 'Deniz' }).click();
   await page.getByRole('button', { name: /^Snare line over double-bass 16ths/ }).click();
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
+  await expect(row).toContainText('not judged');
+  await row.getByRole('button', { name: 'shaky' }).click();
+  await expect(row).toContainText('shaky by the teacher');
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toContainText('not judged');
 });
 
@@ -396,6 +406,56 @@ test('a device that slept before a bar was over counts nothing, and says so', as
   await page.clock.runFor(200);
   await expect(page.getByText('The device slept')).toBeVisible();
   expect(await triesOfToday(page)).not.toContain('Today: 1 try');
+});
+
+test('a click is set for an exercise and kept, and a bar is tapped to start', async ({ page }) => {
+  await page.goto(ROUND);
+  await expect(async () => {
+    await page.getByRole('button', { name: 'set up' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await page.getByRole('button', { name: 'this exercise' }).click();
+  await page
+    .getByRole('group', { name: 'Clicks to a beat' })
+    .getByText('3', { exact: true })
+    .click();
+  await page.getByLabel('Bars in which the click sounds').fill('x x -');
+  await page.getByRole('button', { name: 'when I tap a bar' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: 'Tap 4 beats' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Tap 4 beats' })).toBeVisible();
+  await page.getByRole('button', { name: 'set up' }).click();
+  await expect(page.getByLabel('Bars in which the click sounds')).toHaveValue('x x -');
+  await expect(page.getByRole('button', { name: 'this exercise' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await page.getByRole('button', { name: 'Done' }).click();
+  for (const left of ['Tap 3 beats', 'Tap 2 beats', 'Tap 1 beat']) {
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('button', { name: left })).toBeVisible();
+  }
+  await page.keyboard.press('PageDown');
+  await page.clock.runFor(1000);
+  await expect(page.locator('[data-stage=playing]')).toBeVisible();
+  await expect(page.getByText('count-in')).toHaveCount(0);
+});
+
+test('what was just played is played again at one touch, and the round goes on after it', async ({
+  page,
+}) => {
+  await page.goto(ROUND);
+  await expect(page.getByText('exercise 1 of 2, try 1 of 1')).toBeVisible();
+  await playOut(page);
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.getByText('exercise 2 of 2, try 1 of 1')).toBeVisible();
+  await page.getByRole('button', { name: 'again: Snare line over double-bass 16ths' }).click();
+  await expect(page.locator('[data-stage=playing]')).toBeVisible();
+  await page.clock.fastForward(10 * 60_000);
+  await page.clock.runFor(100);
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.getByText('exercise 2 of 2, try 1 of 1')).toBeVisible();
 });
 
 test.describe('with touch alone', () => {

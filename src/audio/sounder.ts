@@ -52,7 +52,10 @@ function bounces(count: number, apart: number, decay: number): readonly Bounce[]
 const BUZZ = bounces(7, 0.022, 0.7);
 
 /** Pitch of the click by what it marks, in Hz. */
-const CLICK_HZ = { bar: 1760, group: 1320, beat: 990 } as const;
+const CLICK_HZ = { bar: 1760, group: 1320, beat: 990, part: 660 } as const;
+
+/** What lies between the beats steps back. */
+const PART_GAIN = 0.45;
 
 /** Headroom: all four limbs and a click together stay below full scale. */
 const MASTER_GAIN = 0.35;
@@ -90,7 +93,8 @@ export function sounderOf(context: BaseAudioContext): Sounder {
       if (event.kind === 'click') {
         const { level, sound } = event;
         const click = () => clickSamples(sound, CLICK_HZ[level], context.sampleRate);
-        play(buffer(`${sound} ${level}`, click), CLICK_GAIN, at);
+        const gain = level === 'part' ? CLICK_GAIN * PART_GAIN : CLICK_GAIN;
+        play(buffer(`${sound} ${level}`, click), gain, at);
         return;
       }
       const level = LEVEL[event.dynamic] * 10 ** (event.db / 20);

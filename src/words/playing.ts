@@ -3,7 +3,7 @@ import type { Call, ClickMode, ClickSound, ScoreChange } from '@/core/playing';
 import { sayLimb } from './kit';
 import type { Say } from './say';
 
-/** Where the click sounds. @example 'two bars in, two out' */
+/** Where the click sounds. @example '2 and 4' */
 export function sayClickMode({ t }: Say, mode: ClickMode): string {
   return t(`playing.click.${mode}`);
 }

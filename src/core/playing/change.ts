@@ -14,7 +14,7 @@ export type ScoreChange =
  * @param bar from 0
  * @example a ramp by 5 every 4 bars from 60: changesAt(score, tempi, 4) // => tempo 65 */
 export function changesAt(score: Score, tempi: TempoMap, bar: number): readonly ScoreChange[] {
-  const { exercise, click, calls, lengthTicks } = score;
+  const { exercise, calls, lengthTicks } = score;
   if (bar <= 0 || (lengthTicks !== null && bar * exercise.barTicks >= lengthTicks)) return [];
   const found: ScoreChange[] = [];
   if (calls) {
@@ -27,8 +27,8 @@ export function changesAt(score: Score, tempi: TempoMap, bar: number): readonly 
   }
   const tempo = tempi.find(({ at }) => at === bar * exercise.barTicks);
   if (tempo) found.push({ kind: 'tempo', bpm: tempo.tempo.bpm });
-  const out = isOut(click, bar);
-  if (out !== isOut(click, bar - 1)) found.push({ kind: 'click', out });
+  const out = isOut(score, bar);
+  if (score.click !== 'off' && out !== isOut(score, bar - 1)) found.push({ kind: 'click', out });
   return found;
 }
 

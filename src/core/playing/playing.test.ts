@@ -5,7 +5,16 @@ import { must } from '../issue';
 import { blankRecipe, editByHand, expand, startOf, toggleOstinato } from '../recipe';
 import { quarters, bpm, tempoFor } from '../time';
 import { seeded } from '../chance';
-import { callBars, eventsBetween, partAt, positionAt, changesAt, scoreOf, type Score } from '.';
+import {
+  callBars,
+  eventsBetween,
+  partAt,
+  positionAt,
+  changesAt,
+  readClickBars,
+  scoreOf,
+  type Score,
+} from '.';
 
 const exercise = must(
   expand({
@@ -35,7 +44,6 @@ describe('eventsBetween', () => {
   it.each([
     ['beats', '0 1 2 3 | 0 1 2 3 | 0 1 2 3 | 0 1 2 3'],
     ['second beats', '1 3 | 1 3 | 1 3 | 1 3'],
-    ['drops out', '0 1 2 3 | 0 1 2 3 |  | '],
     ['pulse', '0 1 2 3 | 0 1 2 3 | 0 1 2 3 | 0 1 2 3'],
     ['off', ' |  |  | '],
   ] as const)('clicks on %s, after a full count-in', (click, expected) => {
@@ -48,6 +56,46 @@ describe('eventsBetween', () => {
     const bars = [0, 1, 2, 3].map((bar) => at(bar * quarters(4), (bar + 1) * quarters(4)));
     expect(bars.map((bar) => bar.join(' ')).join(' | ')).toBe(expected);
   });
+
+  it('sounds in the bars that a pattern says, over and over, after a full count-in', () => {
+    const score = scoreOf(exercise, { clickBars: 'x--', bars: 6 });
+    const bars = Array.from({ length: 7 }, (_, index) => index - 1).map((bar) => {
+      const found = eventsBetween(score, bar * quarters(4), (bar + 1) * quarters(4));
+      return found.filter((event) => event.kind === 'click').length;
+    });
+    expect(bars).toEqual([4, 4, 0, 0, 4, 0, 0]);
+  });
+
+  it.each([
+    ['x x - -', 'xx--'],
+    ['X-', 'x-'],
+    ['', ''],
+    ['---', null],
+    ['x2', null],
+    ['x'.repeat(17), null],
+  ])('a pattern of bars typed as “%s” is read as %s', (typed, bars) => {
+    expect(readClickBars(typed)).toBe(bars);
+  });
+
+  it.each([
+    ['4/4', 1, '0 2 4 6'],
+    ['4/4', 2, '0 1 2 3 4 5 6 7'],
+    ['4/4', 3, '0 0.67 1.33 2 2.67 3.33 4 4.67 5.33 6 6.67 7.33'],
+    ['6/8', 3, '0 1 2 3 4 5'],
+    ['7/8', 2, '0 1 2 3 4 5 6'],
+  ] as const)(
+    'in %s, %i to the shortest beat, falls on these 8ths: %s',
+    (meter, parts, expected) => {
+      const made = must(expand({ ...blankRecipe(), meter, play: { content: { text: '8' } } }));
+      const score = scoreOf(made, { parts, bars: 1, accents: false });
+      const found = eventsBetween(score, 0, made.barTicks).filter((one) => one.kind === 'click');
+      const eighths = found.map((one) => Math.round((200 * one.at) / quarters(1)) / 100);
+      expect(eighths.join(' ')).toBe(expected);
+      expect(new Set(found.map((one) => one.kind === 'click' && one.level))).toEqual(
+        new Set(parts === 1 ? ['beat'] : ['beat', 'part']),
+      );
+    },
+  );
 
   it('leaves the tail out the first time round only', () => {
     const score = scoreOf(exercise);
@@ -211,7 +259,7 @@ describe('changesAt', () => {
     const ramp = [...steady, { at: 4 * bar, tempo: { ...tempo, bpm: bpm(65) } }] as const;
     const score = scoreOf(exercise, { bars: 8 });
     expect([3, 4, 5].map((at) => sayChangeAt(score, ramp, at))).toEqual(['', '65', '']);
-    const drops = scoreOf(exercise, { bars: 6, click: 'drops out' });
+    const drops = scoreOf(exercise, { bars: 6, clickBars: 'xx--' });
     expect([0, 1, 2, 3, 4, 6].map((at) => sayChangeAt(drops, steady, at))).toEqual([
       '',
       '',

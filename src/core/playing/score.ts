@@ -24,13 +24,13 @@ export type SoundEvent =
   | {
       readonly kind: 'click';
       readonly at: number;
-      readonly level: 'bar' | 'group' | 'beat';
+      readonly level: 'bar' | 'group' | 'beat' | 'part';
       readonly sound: ClickSound;
     };
 
-/** Where the click sounds after the count-in: on every felt beat, on every second one (2 and 4), for two
- * bars and then not for two, on the beats that the tempo counts and all alike, or not at all. */
-export const CLICK_MODES = ['beats', 'second beats', 'drops out', 'pulse', 'off'] as const;
+/** Where the click sounds after the count-in: on every felt beat, on every second one (2 and 4), on the beats
+ * that the tempo counts and all alike, or not at all. */
+export const CLICK_MODES = ['beats', 'second beats', 'pulse', 'off'] as const;
 
 export type ClickMode = (typeof CLICK_MODES)[number];
 
@@ -39,21 +39,35 @@ export const CLICK_SOUNDS = ['beep', 'wood', 'stick', 'low'] as const;
 
 export type ClickSound = (typeof CLICK_SOUNDS)[number];
 
-const BARS_TO_DROP_OUT = 2;
+/** Clicks to the shortest felt beat; longer ones have as many more. */
+export const CLICK_PARTS = [1, 2, 3, 4] as const;
 
-/** Whether the click drops out in a bar. @param bar from 0 */
-export function isOut(mode: ClickMode, bar: number): boolean {
-  return mode === 'drops out' && Math.floor(bar / BARS_TO_DROP_OUT) % 2 === 1;
+/** Bars in which the click sounds, `x`, and in which it is silent, `-`, over and over; empty where it always
+ * sounds. @example 'xx--' */
+export type ClickBars = string;
+
+/** Most bars of such a pattern. */
+const MOST_CLICK_BARS = 16;
+
+/** @returns the pattern that was typed, spaces left out; null where it is none, or never sounds
+ * @example readClickBars('x x - -') // => 'xx--' */
+export function readClickBars(typed: string): ClickBars | null {
+  const bars = typed.replace(/\s/g, '').toLowerCase();
+  if (bars === '') return '';
+  return /^[x-]+$/.test(bars) && bars.includes('x') && bars.length <= MOST_CLICK_BARS ? bars : null;
 }
 
-function clicks(mode: ClickMode, bar: number, beat: number): boolean {
+/** Whether the click is silent in a bar. @param bar from 0 */
+export function isOut({ bars }: Pick<Score, 'bars'>, bar: number): boolean {
+  return bars !== '' && bar >= 0 && bars[bar % bars.length] === '-';
+}
+
+function clicks(mode: ClickMode, beat: number): boolean {
   switch (mode) {
     case 'beats':
       return true;
     case 'second beats':
       return beat % 2 === 1;
-    case 'drops out':
-      return !isOut(mode, bar);
     case 'pulse':
     case 'off':
       return false;
@@ -71,6 +85,11 @@ export interface Score {
   readonly lengthTicks: Tick | null;
   readonly click: ClickMode;
   readonly sound: ClickSound;
+  readonly parts: (typeof CLICK_PARTS)[number];
+  /** Whether the first beat of a bar, and of a group, stands out. */
+  readonly accents: boolean;
+  /** In which bars it sounds. */
+  readonly bars: ClickBars;
   readonly muted: ReadonlySet<Limb>;
   /** By bar, what was called; null plays the exercise as it is. */
   readonly calls: readonly Call[] | null;
@@ -139,19 +158,38 @@ function clicksBetween(score: Score, from: number, to: number): readonly SoundEv
   for (let bar = Math.floor(from / barTicks); bar * barTicks < to; bar += 1) {
     for (const [index, beat] of beats(meter).entries()) {
       const at = bar * barTicks + beat.at;
-      if (at < from || at >= to || (at >= 0 && !clicks(score.click, bar, index))) continue;
-      if (at >= 0 && isUntimed(score, bar)) continue;
-      const level = beat.at === 0 ? 'bar' : beat.group ? 'group' : 'beat';
-      found.push({ kind: 'click', at, level, sound });
+      const counting = at < 0;
+      const silent = isUntimed(score, Math.max(0, bar)) || isOut(score, bar);
+      if (!counting && silent) continue;
+      const strong = beat.at === 0 ? 'bar' : beat.group ? 'group' : 'beat';
+      const level = counting || score.accents ? strong : 'beat';
+      const sounds = counting || clicks(score.click, index);
+      if (sounds && at >= from && at < to) found.push({ kind: 'click', at, level, sound });
+      if (counting || score.click === 'off' || score.click === 'pulse') continue;
+      for (const part of partsOfBeat(score, index)) {
+        const place = at + part;
+        if (place >= from && place < to)
+          found.push({ kind: 'click', at: place, level: 'part', sound });
+      }
     }
   }
   if (score.click !== 'pulse') return found;
   const pulse = tempoBeatTicks(meter);
   for (let at = pulse * Math.max(0, Math.ceil(from / pulse)); at < to; at += pulse) {
-    if (isUntimed(score, Math.floor(at / barTicks))) continue;
+    const bar = Math.floor(at / barTicks);
+    if (isUntimed(score, bar) || isOut(score, bar)) continue;
     found.push({ kind: 'click', at, level: 'beat', sound });
   }
   return found;
+}
+
+/** Where a felt beat is parted, in ticks from it; its own place left out. */
+function partsOfBeat({ exercise, parts }: Score, index: number): readonly number[] {
+  const all = [...beats(exercise.meter).map((one) => one.at), exercise.barTicks];
+  const lengths = all.slice(1).map((next, at) => next - (all[at] ?? 0));
+  const length = lengths[index] ?? 0;
+  const count = Math.round((parts * length) / Math.min(...lengths));
+  return Array.from({ length: count - 1 }, (_, part) => ((part + 1) * length) / count);
 }
 
 /** Whether a bar belongs to a part that has no click. Bars that are called are timed. */
@@ -211,15 +249,22 @@ export function positionAt(score: Score, at: number): Position {
 /** An endless loop, or so many bars. @param bars null loops */
 export function scoreOf(
   exercise: Exercise,
-  options: Partial<Omit<Score, 'exercise'>> & { bars?: number | null } = {},
+  options: Partial<Omit<Score, 'exercise' | 'bars'>> & {
+    /** How many are played; null loops. */
+    bars?: number | null;
+    clickBars?: ClickBars;
+  } = {},
 ): Score {
-  const { bars = null, ...rest } = options;
+  const { bars = null, clickBars = '', ...rest } = options;
   return {
     exercise,
     countInBars: 1,
     lengthTicks: bars === null ? null : tick(bars * exercise.barTicks),
     click: 'beats',
     sound: 'beep',
+    parts: 1,
+    accents: true,
+    bars: clickBars,
     muted: new Set(),
     calls: null,
     ...rest,

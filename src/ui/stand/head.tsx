@@ -3,7 +3,8 @@
 import { clsx } from 'clsx';
 import { X } from 'lucide-react';
 import Link from 'next/link';
-import type { StandItem } from '@/core/studio';
+import { rungAt } from '@/core/ladder';
+import { itemKey, type StandItem } from '@/core/studio';
 import { buttonLook, useSpeech } from '../base';
 import { LogMark } from '../log';
 import type { SetUp as Settings } from './kept';
@@ -47,7 +48,13 @@ export function Head({
         })}
       </span>
       <LogMark />
-      {stage.kind === 'ready' && <SetUp settings={settings} onSet={onSet} />}
+      {stage.kind === 'ready' && (
+        <SetUp
+          settings={settings}
+          of={{ item: itemKey(item), rung: rungAt(item.state.rungs, item.state.rung).key }}
+          onSet={onSet}
+        />
+      )}
       <Link
         href={home}
         onClick={onLeave}

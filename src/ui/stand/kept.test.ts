@@ -1,6 +1,16 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { PersonId, SessionId } from '@/core/studio';
-import { endRound, keepRound, keepSetUp, readRound, readSetUp, USUAL_SET_UP } from './kept';
+import {
+  clickFor,
+  endRound,
+  keepRound,
+  keepSetUp,
+  readRound,
+  readSetUp,
+  USUAL_SET_UP,
+  withClick,
+  type SetUp,
+} from './kept';
 
 const PERSON = 'p' as PersonId;
 const ROUND = {
@@ -48,6 +58,26 @@ describe('what a browser keeps of the Stand', () => {
     expect(readSetUp()).toEqual(USUAL_SET_UP);
     kept.set('mivvel stand', '{');
     expect(readSetUp()).toEqual(USUAL_SET_UP);
+  });
+
+  it('a click is kept for all, for an exercise, or for a rung of it, the narrowest first', () => {
+    const usual = { click: 'beats', sound: 'beep', parts: 1, accents: true, bars: '' } as const;
+    const triplets = { ...usual, parts: 3 } as const;
+    const gaps = { ...usual, bars: 'xx--' };
+    const of = { item: 'a one', rung: 'tempo:60' };
+    const on = (setUp: SetUp, rung = of.rung) => clickFor(setUp, of.item, rung);
+    const one = { ...USUAL_SET_UP, ...withClick(USUAL_SET_UP, { scope: 'exercise', ...of }, gaps) };
+    const two = { ...one, ...withClick(one, { scope: 'rung', ...of }, triplets) };
+    expect(on(two)).toEqual({ scope: 'rung', click: triplets });
+    expect(on(two, 'tempo:65')).toEqual({ scope: 'exercise', click: gaps });
+    expect(clickFor(two, 'a two', 'tempo:60')).toEqual({ scope: 'all', click: usual });
+    keepSetUp(two);
+    expect(readSetUp()).toEqual(two);
+    const all = { ...two, ...withClick(two, { scope: 'all', ...of }, triplets) };
+    expect(all.own).toEqual({});
+    expect(on(all)).toEqual({ scope: 'all', click: triplets });
+    kept.set('mivvel stand', JSON.stringify({ click: 'drops out' }));
+    expect(readSetUp()).toMatchObject({ click: 'beats', bars: 'xx--' });
   });
 
   it('a browser without storage stands as usual', () => {

@@ -1,13 +1,34 @@
 import { LIMBS, type Limb } from '@/core/kit';
-import { CLICK_MODES, CLICK_SOUNDS, type ClickMode, type ClickSound } from '@/core/playing';
+import {
+  CLICK_MODES,
+  CLICK_PARTS,
+  CLICK_SOUNDS,
+  readClickBars,
+  type ClickMode,
+  type ClickSound,
+  type Score,
+} from '@/core/playing';
 import { USUAL_SEAT, type Seat } from '@/core/sight';
 import type { Day, PersonId, SessionId } from '@/core/studio';
 import type { RoundState } from './round';
 
-/** How a device stands at the kit; kept in its browser. */
-export interface SetUp extends Seat {
+/** What the click is like. */
+export interface Click {
   readonly click: ClickMode;
   readonly sound: ClickSound;
+  /** To the shortest felt beat. */
+  readonly parts: Score['parts'];
+  readonly accents: boolean;
+  /** As `readClickBars` has it. */
+  readonly bars: string;
+}
+
+/** How a device stands at the kit; kept in its browser. */
+export interface SetUp extends Seat, Click {
+  /** Clicks of their own, by exercise, or by exercise and rung. */
+  readonly own: Readonly<Record<string, Click>>;
+  /** A bar is tapped before it starts, in place of a count-in. */
+  readonly tapIn: boolean;
   /** Limbs that are heard besides the click. */
   readonly hear: readonly Limb[];
   /** Plays one try after the other, and asks at the break. */
@@ -18,6 +39,11 @@ export const USUAL_SET_UP: SetUp = {
   ...USUAL_SEAT,
   click: 'beats',
   sound: 'beep',
+  parts: 1,
+  accents: true,
+  bars: '',
+  own: {},
+  tapIn: false,
   hear: [],
   handsFree: false,
 };
@@ -27,15 +53,66 @@ const SET_UP = 'mivvel stand';
 /** The set-up of this device; what it cannot know any more is as usual. */
 export function readSetUp(): SetUp {
   const kept = read<Partial<SetUp>>(SET_UP) ?? {};
-  const { click, sound, hear, inches, metres, handsFree } = kept;
+  const { own, hear, inches, metres, handsFree, tapIn } = kept;
+  const mine = typeof own === 'object' && own !== null ? Object.entries(own) : [];
   return {
-    click: click && CLICK_MODES.includes(click) ? click : USUAL_SET_UP.click,
-    sound: sound && CLICK_SOUNDS.includes(sound) ? sound : USUAL_SET_UP.sound,
+    ...readClick(kept),
+    own: Object.fromEntries(mine.slice(-MOST_OWN).map(([key, one]) => [key, readClick(one)])),
+    tapIn: tapIn === true,
     hear: LIMBS.filter((limb) => hear?.includes(limb)),
     handsFree: handsFree === true,
     inches: inRange(inches, SEAT_RANGE.inches) ?? USUAL_SET_UP.inches,
     metres: inRange(metres, SEAT_RANGE.metres) ?? USUAL_SET_UP.metres,
   };
+}
+
+/** Most clicks of their own that a browser keeps. */
+const MOST_OWN = 200;
+
+function readClick({ click, sound, parts, accents, bars }: Partial<Click>): Click {
+  // As the click's bars were kept before they could be typed.
+  const droppedOut = (click as string) === 'drops out';
+  return {
+    click: click && CLICK_MODES.includes(click) ? click : USUAL_SET_UP.click,
+    sound: sound && CLICK_SOUNDS.includes(sound) ? sound : USUAL_SET_UP.sound,
+    parts: CLICK_PARTS.find((one) => one === parts) ?? USUAL_SET_UP.parts,
+    accents: accents !== false,
+    bars: droppedOut ? 'xx--' : (readClickBars(String(bars ?? '')) ?? ''),
+  };
+}
+
+/** For which the click is: all that is played on this device, an exercise, or a rung of it. */
+export const CLICK_SCOPES = ['all', 'exercise', 'rung'] as const;
+export type ClickScope = (typeof CLICK_SCOPES)[number];
+
+/** Names an exercise, or a rung of it, among the clicks that are kept. */
+function ownKey(scope: ClickScope, item: string, rung: string): string {
+  return scope === 'rung' ? `${item} ${rung}` : item;
+}
+
+/** The click for a rung of an exercise: its own, the exercise's, or this device's. */
+export function clickFor(
+  { own, ...device }: SetUp,
+  item: string,
+  rung: string,
+): { readonly scope: ClickScope; readonly click: Click } {
+  for (const scope of ['rung', 'exercise'] as const) {
+    const found = own[ownKey(scope, item, rung)];
+    if (found) return { scope, click: found };
+  }
+  return { scope: 'all', click: readClick(device) };
+}
+
+/** The set-up with a click for a scope; what was kept for a narrower one goes. */
+export function withClick(
+  setUp: SetUp,
+  { scope, item, rung }: { scope: ClickScope; item: string; rung: string },
+  click: Click,
+): Pick<SetUp, 'own'> & Partial<Click> {
+  const { [ownKey('rung', item, rung)]: _, ...others } = setUp.own;
+  if (scope === 'rung') return { own: { ...others, [ownKey('rung', item, rung)]: click } };
+  const { [item]: __, ...rest } = others;
+  return scope === 'exercise' ? { own: { ...rest, [item]: click } } : { own: rest, ...click };
 }
 
 /** Screens from a small phone to a television, distances from the lap to across the room. */

@@ -65,6 +65,9 @@ describe('planSlot', () => {
   it('a rung says where the click is, whatever the student has', () => {
     const setUp = { ...USUAL_SET_UP, click: 'pulse' } as const;
     expect(planSlot(inManner('click-2-4'), WHOLE, setUp, FIRST)?.score.click).toBe('second beats');
+    const silent = { ...USUAL_SET_UP, bars: 'x-', parts: 2, tapIn: true } as const;
+    const asked = planSlot(inManner('click-2-4'), WHOLE, silent, FIRST)?.score;
+    expect(asked).toMatchObject({ click: 'second beats', bars: '', parts: 2, countInBars: 0 });
   });
 
   it('a step that is untimed has no click; its neighbours keep theirs', () => {

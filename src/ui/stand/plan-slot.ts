@@ -3,9 +3,9 @@ import { LIMBS, type Limb } from '@/core/kit';
 import { dosageNow, planTry, rungAt, type Manner, type Rung, type TryPlan } from '@/core/ladder';
 import { callBars, scoreOf, type ClickMode, type Score } from '@/core/playing';
 import { expand, type Exercise } from '@/core/recipe';
-import type { RoundSlot, StandItem } from '@/core/studio';
+import { itemKey, type RoundSlot, type StandItem } from '@/core/studio';
 import { bpm } from '@/core/time';
-import type { SetUp } from './kept';
+import { clickFor, type Click, type SetUp } from './kept';
 
 /** What one try at the stand plays. */
 export interface SlotPlan extends TryPlan {
@@ -24,7 +24,7 @@ const BARS_BETWEEN = 2;
 export function planSlot(
   item: StandItem,
   { cutTo }: Pick<RoundSlot, 'cutTo'>,
-  { click, sound, hear }: SetUp,
+  setUp: SetUp,
   { first, tapped, seed }: { first: boolean; tapped: number | null; seed: number },
 ): SlotPlan | null {
   const expanded = expand(item.plays);
@@ -37,22 +37,29 @@ export function planSlot(
   const plan = planTry(exercise, rung, dosage);
   const manner = rung.stage?.kind === 'manner' ? rung.stage.manner : null;
   const untimed = rung.stage?.kind === 'step' && rung.stage.untimed === true;
+  const { click } = clickFor(setUp, itemKey(item), asked.key);
   const own = manner === 'own-version' || item.item.kind === 'own';
   const score = scoreOf(exercise, {
     bars: plan.bars,
-    countInBars: first ? 1 : BARS_BETWEEN,
-    muted: new Set<Limb>(LIMBS.filter((limb) => !hear.includes(limb))),
-    click: (manner && CLICKS[manner]) ?? (untimed ? 'off' : click),
-    sound,
+    countInBars: first ? (setUp.tapIn ? 0 : 1) : BARS_BETWEEN,
+    muted: new Set<Limb>(LIMBS.filter((limb) => !setUp.hear.includes(limb))),
+    ...clickOf(click, manner, untimed),
     calls: own ? callBars(exercise.bars, plan.bars, seeded(seed)) : null,
   });
   return { ...plan, item, rung, exercise, score };
 }
 
+/** The click of a try: what the rung asks for comes before what the student has. */
+function clickOf({ bars, ...click }: Click, manner: Manner | null, untimed: boolean) {
+  const asked = manner && CLICKS[manner];
+  if (asked) return { ...click, clickBars: '', ...asked };
+  return { ...click, clickBars: bars, ...(untimed && { click: 'off' as const }) };
+}
+
 /** Where the click sounds in a manner; elsewhere as the student has it. */
-const CLICKS: Partial<Readonly<Record<Manner, ClickMode>>> = {
-  'click-2-4': 'second beats',
-  'click-drops': 'drops out',
-  'click-off': 'off',
-  'own-music': 'off',
+const CLICKS: Partial<Readonly<Record<Manner, { click: ClickMode; clickBars?: string }>>> = {
+  'click-2-4': { click: 'second beats' },
+  'click-drops': { click: 'beats', clickBars: 'xx--' },
+  'click-off': { click: 'off' },
+  'own-music': { click: 'off' },
 };

@@ -31,6 +31,7 @@ export function Ready({
   caution,
   again,
   onAgain,
+  tapsLeft,
   onTap,
   onStart,
 }: {
@@ -44,6 +45,8 @@ export function Ready({
   /** What was played last, where it is something else. */
   again: string | null;
   onAgain: () => void;
+  /** Of the bar that is tapped to start; null where it is counted in. */
+  tapsLeft: number | null;
   onTap: (bpm: number) => void;
   onStart: () => void;
 }) {
@@ -87,7 +90,9 @@ export function Ready({
       {ownMusic && <Tap onTap={onTap} />}
       {again !== null && <Again name={again} onPress={onAgain} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">
-        {say.t('screen.stand.start')}
+        {tapsLeft === null
+          ? say.t('screen.stand.start')
+          : say.t('screen.stand.tapToStart', { left: tapsLeft })}
       </Band>
     </>
   );

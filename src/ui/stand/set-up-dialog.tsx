@@ -1,27 +1,45 @@
 'use client';
 
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { LIMBS } from '@/core/kit';
-import { CLICK_MODES, CLICK_SOUNDS } from '@/core/playing';
+import { CLICK_MODES, CLICK_PARTS, CLICK_SOUNDS, readClickBars } from '@/core/playing';
 import { readableSize } from '@/core/sight';
 import { sayClickMode, sayClickSound, sayLimb } from '@/words';
 import { Button, useSpeech } from '../base';
 import { ThemeSwitch } from '../shell';
-import { inRange, SEAT_RANGE, type SetUp as Settings } from './kept';
+import {
+  CLICK_SCOPES,
+  clickFor,
+  inRange,
+  SEAT_RANGE,
+  withClick,
+  type Click,
+  type ClickScope,
+  type SetUp as Settings,
+} from './kept';
+
+/** An exercise and its rung, by their keys. */
+export interface OnStand {
+  readonly item: string;
+  readonly rung: string;
+}
 
 /** How this device stands at the kit: click, what is heard, hands-free, how large; kept at once. */
 export function SetUpDialog({
   settings,
+  of,
   onSet,
   onClose,
 }: {
   settings: Settings;
+  /** What is on the stand. */
+  of: OnStand;
   onSet: (change: Partial<Settings>) => void;
   onClose: () => void;
 }) {
   const { say } = useSpeech();
-  const { click, sound, hear, handsFree } = settings;
+  const { hear, handsFree, tapIn } = settings;
   return (
     <Dialog.Root open onOpenChange={onClose}>
       <Dialog.Portal>
@@ -33,21 +51,14 @@ export function SetUpDialog({
           <Dialog.Title className="font-serif text-2xl">
             {say.t('screen.stand.setUpCapital')}
           </Dialog.Title>
-          <Row name={say.t('screen.stand.clickCapital')}>
-            <Picks
-              ids={CLICK_MODES}
-              say={(mode) => sayClickMode(say, mode)}
-              chosen={click}
-              onPick={(mode) => onSet({ click: mode })}
-            />
-          </Row>
-          <Row name={say.t('screen.stand.sound')}>
-            <Picks
-              ids={CLICK_SOUNDS}
-              say={(one) => sayClickSound(say, one)}
-              chosen={sound}
-              onPick={(one) => onSet({ sound: one })}
-            />
+          <ClickFields {...{ settings, of, onSet }} />
+          <Row name={say.t('screen.stand.startCapital')}>
+            <Pick on={!tapIn} onPick={() => onSet({ tapIn: false })}>
+              {say.t('screen.stand.countInBar')}
+            </Pick>
+            <Pick on={tapIn} onPick={() => onSet({ tapIn: true })}>
+              {say.t('screen.stand.tapABar')}
+            </Pick>
           </Row>
           <Row name={say.t('screen.common.hearCapital')}>
             {LIMBS.map((limb) => (
@@ -86,6 +97,90 @@ export function SetUpDialog({
     </Dialog.Root>
   );
 }
+
+/** What the click is like, and for what. */
+function ClickFields({
+  settings,
+  of: { item, rung },
+  onSet,
+}: {
+  settings: Settings;
+  of: OnStand;
+  onSet: (change: Partial<Settings>) => void;
+}) {
+  const { say } = useSpeech();
+  const kept = clickFor(settings, item, rung);
+  const [scope, setScope] = useState(kept.scope);
+  const { click } = kept;
+  const put = (to: ClickScope, change: Partial<Click> = {}) =>
+    onSet(withClick(settings, { scope: to, item, rung }, { ...click, ...change }));
+  return (
+    <>
+      <Row name={say.t('screen.stand.clickCapital')}>
+        <Picks
+          ids={CLICK_MODES}
+          say={(mode) => sayClickMode(say, mode)}
+          chosen={click.click}
+          onPick={(mode) => put(scope, { click: mode })}
+        />
+      </Row>
+      <Row name={say.t('screen.stand.clicksToABeat')}>
+        {CLICK_PARTS.map((parts) => (
+          <Pick key={parts} on={click.parts === parts} onPick={() => put(scope, { parts })}>
+            {parts}
+          </Pick>
+        ))}
+        <Pick on={click.accents} onPick={() => put(scope, { accents: !click.accents })}>
+          {say.t('screen.stand.accentOnOne')}
+        </Pick>
+      </Row>
+      <Row name={say.t('screen.stand.silentBars')}>
+        {SILENT.map((bars) => (
+          <Pick key={bars} on={click.bars === bars} onPick={() => put(scope, { bars })}>
+            {bars === '' ? say.t('screen.common.none') : [...bars].join(' ')}
+          </Pick>
+        ))}
+        <input
+          key={click.bars}
+          aria-label={say.t('screen.stand.silentBarsTyped')}
+          className="field w-40"
+          placeholder="x x x -"
+          defaultValue={[...click.bars].join(' ')}
+          onChange={(event) => {
+            const bars = readClickBars(event.target.value);
+            event.target.ariaInvalid = bars === null ? 'true' : 'false';
+          }}
+          onBlur={(event) => {
+            const bars = readClickBars(event.target.value);
+            if (bars !== null && bars !== click.bars) put(scope, { bars });
+          }}
+        />
+      </Row>
+      <Row name={say.t('screen.stand.sound')}>
+        <Picks
+          ids={CLICK_SOUNDS}
+          say={(one) => sayClickSound(say, one)}
+          chosen={click.sound}
+          onPick={(one) => put(scope, { sound: one })}
+        />
+      </Row>
+      <Row name={say.t('screen.stand.thisClickIsFor')}>
+        <Picks
+          ids={CLICK_SCOPES}
+          say={(one) => say.t(`screen.stand.clickFor.${one}`)}
+          chosen={scope}
+          onPick={(next) => {
+            setScope(next);
+            put(next);
+          }}
+        />
+      </Row>
+    </>
+  );
+}
+
+/** Patterns of bars at a touch; x sounds, - is silent. */
+const SILENT = ['', 'x-', 'xx--', 'xxx-', 'x---'] as const;
 
 function Row({ name, children }: { name: string; children: ReactNode }) {
   return (

@@ -8,7 +8,7 @@ import type { Posted, SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
 import { readableSize, USUAL_SEAT } from '@/core/sight';
 import type { Day, EntryId, PersonId, Round, SessionId, StandItem } from '@/core/studio';
-import { secondsAt } from '@/core/time';
+import { beats, secondsAt } from '@/core/time';
 import { sayCueLine } from '@/words';
 import { attemptOrSay, newId, toast, useSpeech } from '../base';
 import { usePlayback, type PlayedTo } from '../play';
@@ -72,6 +72,23 @@ export function Stand({
   }, [places, stand.items, stand.slots, stand.place, stage.kind, settings, tapped]);
   const playable = plans.filter((plan) => plan !== null);
   const [now] = playable;
+
+  /** Taps of the bar that starts. */
+  const [taps, setTaps] = useState<readonly number[]>([]);
+  const barTaps = settings.tapIn && now ? beats(now.exercise.meter).length : 0;
+  const tapsLeft = barTaps - taps.length;
+
+  /** Starts, or takes a tap of the bar that starts; the downbeat comes a beat after the last one. */
+  function startOrTap() {
+    if (barTaps === 0 || !now) return start();
+    const at = performance.now();
+    const late = at - (taps.at(-1) ?? at) > LONGEST_TAP_MS;
+    const next = late ? [at] : [...taps, at];
+    if (next.length < barTaps) return setTaps(next);
+    setTaps([]);
+    const beatTicks = now.exercise.barTicks / barTaps;
+    window.setTimeout(start, 1000 * secondsAt(now.tempi, beatTicks));
+  }
 
   function start() {
     if (stage.kind !== 'ready' || playable.length < plans.length || !now) return;
@@ -160,7 +177,7 @@ export function Stand({
       case 'limb':
         return suffer(of.what, of.options[of.cursor ?? 0] ?? null);
       case 'ready':
-        return start();
+        return startOrTap();
       case 'break':
         return dispatch({ kind: 'skip' });
       case 'done':
@@ -225,7 +242,8 @@ export function Stand({
           onTap={(bpm) => setTapped({ of: now.item.item.id, bpm })}
           again={before && before.item.id !== now.item.item.id ? before.item.name : null}
           onAgain={again}
-          onStart={start}
+          tapsLeft={barTaps === 0 ? null : tapsLeft}
+          onStart={startOrTap}
         />
       )}
       {stage.kind === 'playing' && (
@@ -314,6 +332,9 @@ function seedOf(day: Day, { today }: StandItem, index: number): number {
 
 /** For an exercise alone, however it was played. */
 const PLAIN = { first: true, tapped: null, seed: 1 };
+
+/** A tap later than this begins anew. */
+const LONGEST_TAP_MS = 3000;
 
 /** How large what is read while playing has to be, where the student has said from how far. */
 function readingSize({ inches, metres }: Settings): CSSProperties | undefined {

@@ -3,7 +3,6 @@ export const playing = {
   click: {
     beats: 'every beat',
     'second beats': '2 and 4',
-    'drops out': 'two bars in, two out',
     pulse: 'true pulse only',
     off: 'off',
   },
