@@ -206,5 +206,5 @@ test('the day is cut to the minutes there are', async ({ page }) => {
   await expect(page.getByText('on the pad')).toBeVisible();
   await page.getByRole('listitem').getByRole('link').first().click();
   await expect(page).toHaveURL(/item=.*minutes=5&on=pad/);
-  await expect(page.getByText('on the pad · 1 of')).toBeVisible();
+  await expect(page.getByText('on the pad · exercise 1 of')).toBeVisible();
 });

@@ -16,7 +16,7 @@ export { sayAxis, sayReadAs } from './terms';
 export { sayFeel, sayNote, saySixteenths, saySubdivision, sayTempoNote } from './time';
 export { sayDerivation, sayGrid, sayPartOfCycle } from './derivation';
 export { sayIssue, sayIssues } from './issue';
-export { sayHandedness, sayLimb, sayLimbs, sayTexture, sayVoice } from './kit';
+export { sayFitted, sayHandedness, sayLimb, sayLimbs, sayTexture, sayVoice } from './kit';
 export { sayBand, sayBeat, sayCount, sayCrossing, sayPlaceIn, sayStepPlace } from './place';
 export { sayAnyLimb, sayCall, sayChanges, sayClickMode, sayClickSound } from './playing';
 export { sayEntryKind, sayHelp, sayMissed, sayRange, sayUnfit } from './plan';

@@ -1,4 +1,5 @@
 import type { KitProfile, Limb, TextureId, VoiceId } from '@/core/kit';
+import type { Exercise } from '@/core/recipe';
 import { sayList, type Say } from './say';
 
 /** @example sayLimb(ENGLISH, 'RH') // => 'right hand' */
@@ -27,4 +28,30 @@ export function sayLimbs(say: Say, limbs: readonly Limb[]): string {
     say,
     limbs.map((limb) => sayLimb(say, limb)),
   );
+}
+
+/** What this player's kit makes of an exercise: which way round it stands, and what is played in place of voices
+ * that it lacks. @example ['mirrored', 'ride and snare on the pad', 'bass drum: the foot taps the floor'] */
+export function sayFitted(
+  say: Say,
+  { kit, replaced }: Pick<Exercise, 'kit' | 'replaced'>,
+): readonly string[] {
+  const byVoice = new Map<VoiceId | null, VoiceId[]>();
+  for (const { voice, by } of replaced) {
+    const known = byVoice.get(by) ?? [];
+    byVoice.set(by, known.includes(voice) ? known : [...known, voice]);
+  }
+  const turned = kit.handedness === 'right' ? [] : [sayHandedness(say, kit.handedness)];
+  return [
+    ...turned,
+    ...[...byVoice].map(([by, all]) => {
+      const voices = sayList(
+        say,
+        all.map((one) => sayVoice(say, one)),
+      );
+      return by === null
+        ? say.t('kit.tapsTheFloor', { voices })
+        : say.t('kit.playedOn', { voices, by: sayVoice(say, by) });
+    }),
+  ];
 }

@@ -55,7 +55,7 @@ export function EditableSheet({
     ? say.t('screen.bench.bar', {
         bar: Math.floor(cursor.at / exercise.barTicks) + 1,
         count: sayCount(say, cursor.at, exercise.meter),
-        row: sayRow(say, cursor.row),
+        row: sayRow(say, cursor.row, exercise),
       })
     : '';
   const says = editor.chosen.map(({ limb, dynamic, ornament }) =>

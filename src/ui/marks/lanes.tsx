@@ -74,7 +74,7 @@ export function Lanes({
               fontSize={12.5 * scale}
               className="fill-soft"
             >
-              {sayRow(say, row.key)}
+              {sayRow(say, row.key, exercise)}
             </text>
           )}
         </g>

@@ -35,7 +35,15 @@ export function rowsOf(
     .map((key) => ({ key }));
 }
 
-export function sayRow(say: Say, key: Row['key']): string {
+/** A row by its limb, or by its voice; a pedal that the kit lacks is the foot itself. */
+export function sayRow(
+  say: Say,
+  key: Row['key'],
+  { kit, strokes }: Pick<Exercise, 'kit' | 'strokes'>,
+): string {
   const limb = LIMBS.find((one) => one === key);
-  return limb ? sayLimb(say, limb) : sayVoice(say, key as VoiceId);
+  if (limb) return sayLimb(say, limb);
+  const voice = key as VoiceId;
+  const foot = kit.voices.includes(voice) ? null : strokes.find((one) => one.voice === voice);
+  return foot ? say.t('kit.floor', { limb: sayLimb(say, foot.limb) }) : sayVoice(say, voice);
 }

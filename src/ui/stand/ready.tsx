@@ -2,12 +2,21 @@
 
 import { useRef } from 'react';
 import { dosageBars, dosageNow } from '@/core/ladder';
-import { type Exercise } from '@/core/recipe';
+import { asPlayed, type Exercise } from '@/core/recipe';
 import type { CueLine } from '@/core/progress';
 import type { Dose } from '@/core/safety';
 import type { StandItem } from '@/core/studio';
 import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
-import { type Say, sayCueLine, sayDosage, sayDose, sayRung, saySentence, sayWhy } from '@/words';
+import {
+  type Say,
+  sayCueLine,
+  sayDosage,
+  sayDose,
+  sayFitted,
+  sayRung,
+  saySentence,
+  sayWhy,
+} from '@/words';
 import { useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 import { Again, Band } from './bands';
@@ -61,7 +70,9 @@ export function Ready({
           {say.t(NOTICES[notice])}
         </p>
       )}
-      <p className="text-lg text-soft">{saySentence(say, plays)}</p>
+      <p className="text-lg text-soft">
+        {[saySentence(say, asPlayed(plays)), ...sayFitted(say, exercise)].join(' · ')}
+      </p>
       <div className="stand-row">
         <span data-testid="rung">
           <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}

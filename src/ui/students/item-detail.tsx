@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { Decision, Variation, LoggedDecision, Verdict } from '@/core/log';
 import { factsOf, dosageNow, rungAt } from '@/core/ladder';
-import { expand } from '@/core/recipe';
+import { asPlayed, expand } from '@/core/recipe';
 import { type EntryId, type ItemRecord } from '@/core/studio';
 import {
   type Say,
@@ -66,7 +66,7 @@ export function ItemDetail({
         </Link>
         <span className="font-sans text-sm text-soft"> · {record.program}</span>
       </h2>
-      <p className="text-sm text-soft">{saySentence(say, record.plays)}</p>
+      <p className="text-sm text-soft">{saySentence(say, asPlayed(record.plays))}</p>
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <Link href={stand} className={buttonLook('main')}>
           {say.t('screen.students.playInTheLesson')}

@@ -2,6 +2,7 @@ import { clsx } from 'clsx';
 import Link from 'next/link';
 import { must } from '@/core/issue';
 import { dosageNow, dueDay, rungAt } from '@/core/ladder';
+import { asPlayed } from '@/core/recipe';
 import { hoursOn, type PlannedTry, type Surface } from '@/core/plan';
 import {
   daysAfter,
@@ -325,7 +326,9 @@ function Rows({
                   <span className="text-lg text-soft"> · {say.t('screen.today.makeYourOwn')}</span>
                 )}
               </span>
-              <span className="block text-sm text-soft">{saySentence(say, item.plays)}</span>
+              <span className="block text-sm text-soft">
+                {saySentence(say, asPlayed(item.plays))}
+              </span>
               <span className="mt-1 block">
                 {sayWhy(say, item.why)}
                 {item.today.tries > 0 && (

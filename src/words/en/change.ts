@@ -101,7 +101,8 @@ export const change = {
   onBeat: 'on beat {beat, number} of bar {bar, number}',
   offBeat: '{slots} after beat {beat, number} of bar {bar, number}',
   only: '{limbs} alone',
-  excerptFirst: 'only the first {slots, number} {grid}',
+  excerptFirst:
+    '{slots, plural, one {only the first of the {grid}} other {only the first # {grid}}}',
   excerpt: 'only {slots, number} {grid} from {from, number} on',
   plain: 'without ornaments',
   openGraces: 'grace notes opened in {grid}',

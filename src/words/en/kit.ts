@@ -1,6 +1,9 @@
 /** The kit, and the hands that play it. */
 export const kit = {
   limb: { RH: 'right hand', LH: 'left hand', RF: 'right foot', LF: 'left foot' },
+  tapsTheFloor: '{voices}: the foot taps the floor',
+  playedOn: '{voices} on the {by}',
+  floor: '{limb}, floor',
   voice: {
     crash: 'crash',
     'hat-open': 'open hi-hat',

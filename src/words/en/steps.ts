@@ -24,7 +24,7 @@ export const steps = {
     gracesTriplets: 'grace notes as triplets',
     graces16ths: 'grace notes as {sixteenths}',
     nthNone: 'without the added notes',
-    nth: 'the first {count, number} of {of, number}',
+    nth: '{count, plural, one {the first of {of, number}} other {the first # of {of, number}}}',
     share: 'the {limb}’s share',
     without: 'without {what}',
     side: '{side, select, left {left side} other {right side}}{with, select, nothing { alone} pulse {, a plain pulse of the {limb} over it} other {, the {limb} over it}}',
