@@ -33,15 +33,8 @@ export {
   sayWarning,
   sayWhy,
 } from './practice';
-export {
-  isCueAbout,
-  sayCue,
-  sayCueLine,
-  sayDifficulty,
-  sayDifficultyPart,
-  sayHindrance,
-  sayRunSeam,
-} from './readback';
+export { isCueAbout, sayCue, sayCueLine } from './cue';
+export { sayDifficulty, sayDifficultyPart, sayHindrance, sayRunSeam } from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
 export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';

@@ -1,15 +1,8 @@
 import type { Surface } from './schedule';
-import { ORDERS } from './data';
+import { BREAK_AFTER, BREAK_SECONDS, ORDERS, REST_SECONDS } from './data';
 import type { Stretch } from './stretches';
 import { NEVER } from '../ladder';
 import type { LadderInPlan, PlannedExercise } from './work';
-
-/** Count-in, the bars between two tries and the verdict, in seconds; common practice, no source. */
-export const REST_SECONDS = 20;
-
-/** So long is played before a break, and so long is the break; common practice, no source. Seconds. */
-export const BREAK_AFTER = 30 * 60;
-export const BREAK_SECONDS = 5 * 60;
 
 /** A day shorter than this needs its time for what is new; seconds, common practice, no source. */
 const WARM_UP_FROM = 15 * 60;

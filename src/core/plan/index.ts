@@ -7,10 +7,10 @@ export {
   USUAL_SCHEDULE,
   withDay,
 } from './schedule';
-export { MOST_MINUTES, ORDERS, SURFACES } from './data';
+export { BREAK_AFTER, BREAK_SECONDS, MOST_MINUTES, ORDERS, REST_SECONDS, SURFACES } from './data';
 export { scheduleSchema } from './schedule-schema';
 export { stretchesOf } from './stretches';
-export { BREAK_AFTER, BREAK_SECONDS, REST_SECONDS } from './fill';
+
 export { blocksOf, minutesOf, planDays } from './plan';
 export { expectedTries, nothingSeen, paceCounts, pacesOf, seePace } from './pace';
 export { findHelp, forecast } from './forecast';
