@@ -9,7 +9,7 @@ const config: NextConfig = {
   turbopack: {
     root,
     // Messages are compiled here, so that no screen loads what reads them.
-    rules: { '**/src/words/en/**/*.ts': { loaders: ['./scripts/lib/compiled-messages.cjs'] } },
+    rules: { '**/src/words/en/**/*.ts': { loaders: ['./scripts/lib/compiled-messages.mjs'] } },
     resolveAlias: { 'use-intl/format-message': 'use-intl/format-message/format-only' },
   },
   devIndicators: false,

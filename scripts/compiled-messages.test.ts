@@ -1,12 +1,5 @@
-import compile from 'icu-minify/compile';
-import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
-import type { compiledMessages as Compiled } from './lib/compiled-messages.cjs';
-
-const require = createRequire(import.meta.url);
-const { compiledMessages } = require('./lib/compiled-messages.cjs') as {
-  compiledMessages: typeof Compiled;
-};
+import { compiledMessages } from './lib/compiled-messages.mjs';
 
 describe('compiled messages', () => {
   it('stand where their sources stood, and all else stays', () => {
@@ -20,7 +13,7 @@ describe('compiled messages', () => {
       '  kit,',
       '} as const;',
     ].join('\n');
-    expect(compiledMessages(source, compile)).toBe(
+    expect(compiledMessages(source)).toBe(
       [
         "import { kit } from './kit';",
         '/** “Words”. */',
@@ -35,6 +28,6 @@ describe('compiled messages', () => {
   });
 
   it('are refused with what is wrong where one cannot be read', () => {
-    expect(() => compiledMessages("export const x = { a: '{count' };", compile)).toThrow(/CLOSING/);
+    expect(() => compiledMessages("export const x = { a: '{count' };")).toThrow(/CLOSING/);
   });
 });

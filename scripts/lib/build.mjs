@@ -6,7 +6,7 @@ import { bin, ROOT, run, stop } from './run.mjs';
 /** Everything that a build depends on. */
 const SOURCES = ['src', 'public', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].concat([
   'package-lock.json',
-  'scripts/lib/compiled-messages.cjs',
+  'scripts/lib/compiled-messages.mjs',
 ]);
 
 function filesOf(path) {

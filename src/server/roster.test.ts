@@ -12,6 +12,7 @@ import {
   type Teacher,
 } from '.';
 import {
+  about,
   log,
   smallStudio,
   studentAt,
@@ -86,5 +87,21 @@ describe('the roster after a start', () => {
     expect(programs(restarted(context).teacher)).toEqual(['Autumn']);
     code.version = null;
     expect(programs(restarted(context).teacher)).toEqual(['Autumn']);
+  });
+});
+
+describe('a line of the roster', () => {
+  it('says how many tries of the week nobody has judged', () => {
+    const studio = smallStudio(testContext());
+    const { student, teacher, id } = studio;
+    const [first, second] = [0, 1].map(() => tryOf(studio, { verdict: null }));
+    if (!first || !second) throw new Error('no tries');
+    log(student, id, first, second, tryOf(studio));
+    const open = () => must(listStudents(teacher))[0]?.openThisWeek;
+    expect(open()).toBe(2);
+    log(teacher, id, about('judged', first.id, { verdict: 'shaky' }));
+    expect(open()).toBe(1);
+    log(student, id, about('judged', first.id, { verdict: null }));
+    expect(open()).toBe(2);
   });
 });

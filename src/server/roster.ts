@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { ok, type Result } from '@/core/issue';
 import type { KitProfile } from '@/core/kit';
+import type { ItemDay } from '@/core/progress';
 import { needsOf, type ItemStanding } from '@/core/roster';
 import {
   daysAfter,
@@ -42,7 +43,7 @@ interface RosterLine {
   readonly items: readonly ItemStanding[];
   readonly lastDay: Day | null;
   /** The last dates with practice, of all that the student has. */
-  readonly days: readonly DoneDay[];
+  readonly days: readonly (DoneDay & Pick<ItemDay, 'open'>)[];
 }
 
 const LINES = new Projection<LineFrom, RosterLine>(5000);
@@ -149,10 +150,15 @@ const WEEK = 7;
 
 function lineOf(progress: Progress): RosterLine {
   const { items } = progress;
-  const days = new Map<Day, DoneDay>();
-  for (const { day, tries, seconds } of items.flatMap(({ sums }) => sums.days.slice(-WEEK))) {
-    const before = days.get(day) ?? { tries: 0, seconds: 0 };
-    days.set(day, { day, tries: before.tries + tries, seconds: before.seconds + seconds });
+  const days = new Map<Day, RosterLine['days'][number]>();
+  for (const { day, tries, seconds, open } of items.flatMap(({ sums }) => sums.days.slice(-WEEK))) {
+    const before = days.get(day) ?? { tries: 0, seconds: 0, open: 0 };
+    days.set(day, {
+      day,
+      tries: before.tries + tries,
+      seconds: before.seconds + seconds,
+      open: before.open + open,
+    });
   }
   return {
     programs: [...new Set(items.map((one) => one.program))],
@@ -172,6 +178,7 @@ function summaryOf(student: Person, line: RosterLine, today: Day): StudentSummar
     programs,
     lastDay,
     triesThisWeek: week.reduce((sum, one) => sum + one.tries, 0),
+    openThisWeek: week.reduce((sum, one) => sum + one.open, 0),
     minutesThisWeek: Math.round(week.reduce((sum, one) => sum + one.seconds, 0) / 60),
     needs,
     urgency: needs[0]?.urgency ?? 0,

@@ -39,6 +39,8 @@ export interface ItemDay {
   readonly day: Day;
   readonly tries: number;
   readonly seconds: number;
+  /** Tries of which nobody has said how they went. */
+  readonly open: number;
 }
 
 /** How often something suffered, and how often in which limb. */
@@ -171,11 +173,13 @@ function tallyTry(sums: Sums, event: LoggedTry): void {
     const more = limb === null ? limbs : { ...limbs, [limb]: (limbs[limb] ?? 0) + 1 };
     sums.suffered.set(what, { times: times + 1, limbs: more });
   }
+  const open = event.verdict === null ? 1 : 0;
   const last = sums.days.at(-1);
   if (last?.day === event.day) {
     last.tries += 1;
     last.seconds += event.seconds;
-  } else sums.days.push({ day: event.day, tries: 1, seconds: event.seconds });
+    last.open += open;
+  } else sums.days.push({ day: event.day, tries: 1, seconds: event.seconds, open });
   sums.curve.add(event);
   sums.latest.push(event);
   if (sums.latest.length > LATEST) sums.latest.shift();

@@ -154,6 +154,8 @@ export interface StudentSummary {
   readonly programs: readonly string[];
   readonly lastDay: Day | null;
   readonly triesThisWeek: number;
+  /** Of them, those of which nobody has said how they went. */
+  readonly openThisWeek: number;
   readonly minutesThisWeek: number;
   /** Why the student needs the teacher, most urgent first. */
   readonly needs: readonly Need[];

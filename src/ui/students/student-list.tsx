@@ -135,6 +135,7 @@ function Row({ row }: { row: StudentSummary }) {
         ) : (
           say.t('screen.students.thisWeek', {
             tries: row.triesThisWeek,
+            open: row.openThisWeek,
             minutes: row.minutesThisWeek,
           })
         )}

@@ -96,7 +96,8 @@ export const students = {
   no: 'not now: {proposal}',
   triesInTheLog: '{count, plural, one {# try} other {# tries}} in the log.',
   store: 'Store {count, plural, one {# try} other {# tries}}',
-  thisWeek: '{tries, plural, one {# try} other {# tries}}, {minutes, number} min',
+  thisWeek:
+    '{tries, plural, one {# try} other {# tries}}, {minutes, number} min{open, plural, =0 {} other {, # not judged}}',
   breaksIn: '{place} in <item>{name}</item>, {gaps}',
   stopBridge: 'Stop the bridge {place}',
   hearBridge: 'Hear the bridge {place}',

@@ -1,11 +1,11 @@
-const ts = require('typescript');
+import compile from 'icu-minify/compile';
+import ts from 'typescript';
 
 /** Source of a catalogue with each message compiled: what plays in a browser then formats and parses none.
  * @param {string} source TypeScript, its messages in ICU format as values of an object
- * @param {(message: string) => unknown} compile from `icu-minify/compile`
  * @returns {string} the same source, each message that has arguments or tags as the list it comes to
  * @throws on a message that cannot be read */
-function compiledMessages(source, compile) {
+export function compiledMessages(source) {
   const file = ts.createSourceFile('messages.ts', source, ts.ScriptTarget.Latest, true);
   const parts = [];
   let from = 0;
@@ -24,10 +24,6 @@ function compiledMessages(source, compile) {
 }
 
 /** A loader of the build, for `src/words/en`. */
-module.exports = function loader(source) {
-  const done = this.async();
-  import('icu-minify/compile')
-    .then(({ default: compile }) => done(null, compiledMessages(source, compile)))
-    .catch(done);
-};
-module.exports.compiledMessages = compiledMessages;
+export default function loader(source) {
+  return compiledMessages(source);
+}
