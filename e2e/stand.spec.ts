@@ -397,6 +397,22 @@ test('hands-free plays on, and asks about each at the end', async ({ page }) => 
   await expect(page.getByText('Round done.')).toBeVisible();
 });
 
+test('a device that slept later keeps the bars that were heard, and asks about them', async ({
+  page,
+  app,
+}) => {
+  await page.goto(ROUND);
+  await playBars(page);
+  await page.clock.setSystemTime(new Date(Date.now() + 3600_000));
+  await page.clock.runFor(200);
+  await expect(page.getByText(/^Stopped after \d+ bars? at 100/)).toBeVisible();
+  await page.getByRole('button', { name: 'just stopped' }).click();
+  await expect(async () => {
+    await page.clock.runFor(500);
+    expect(entriesOf(app, 'try')).toHaveLength(1);
+  }).toPass();
+});
+
 test('a device that slept before a bar was over counts nothing, and says so', async ({ page }) => {
   await page.goto(ROUND);
   await page.clock.pauseAt(new Date(Date.now() + 60_000));
@@ -404,7 +420,7 @@ test('a device that slept before a bar was over counts nothing, and says so', as
   await page.clock.runFor(3000);
   await page.clock.setSystemTime(new Date(Date.now() + 3600_000));
   await page.clock.runFor(200);
-  await expect(page.getByText('The device slept')).toBeVisible();
+  await expect(page.getByText('The device slept before a bar was over')).toBeVisible();
   expect(await triesOfToday(page)).not.toContain('Today: 1 try');
 });
 

@@ -178,7 +178,10 @@ describe('standReducer', () => {
     const stopped = run([{ kind: 'part', played: played('one') }, { kind: 'over' }], began);
     expect(stopped).toMatchObject({ place: 0, stage: { kind: 'verdict' } });
     const slept = run([{ kind: 'over', slept: true }], began);
-    expect(slept).toMatchObject({ place: 0, stage: { kind: 'ready' }, notice: 'slept' });
+    expect(slept).toMatchObject({ place: 0, stage: { kind: 'ready' }, notice: 'slept-short' });
+    const part: StandAction = { kind: 'part', played: { ...played('one'), stopped: true } };
+    const later = run([part, { kind: 'over', slept: true }], began);
+    expect(later).toMatchObject({ stage: { kind: 'verdict' }, notice: 'slept' });
     expect(run([{ kind: 'start', places: [0] }], slept).notice).toBeNull();
   });
 

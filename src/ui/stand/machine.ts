@@ -87,8 +87,10 @@ function afterPlaying(
   slept: boolean,
 ): Stand {
   const last = places[played.length - 1];
-  const notice = slept ? 'slept' : last === undefined ? 'short' : null;
-  if (last === undefined) return { ...at(stand, { kind: 'ready' }), notice };
+  if (last === undefined) {
+    return { ...at(stand, { kind: 'ready' }), notice: slept ? 'slept-short' : 'short' };
+  }
+  const notice = slept ? 'slept' : null;
   return askVerdict({ ...stand, place: last, judging: played, notice });
 }
 

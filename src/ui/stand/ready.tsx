@@ -26,6 +26,7 @@ import { Shown } from './shown';
 
 const NOTICES = {
   slept: 'screen.stand.theDeviceSlept',
+  'slept-short': 'screen.stand.theDeviceSleptAtOnce',
   resumed: 'screen.stand.goingOnWhereYouStopped',
   short: 'screen.stand.lessThanABar',
   open: 'screen.stand.notJudged',

@@ -83,7 +83,7 @@ export interface Stand {
 }
 
 /** `short`: stopped before a bar was over, so that nothing is logged. `open`: nobody said how it went. */
-export type StandNotice = 'slept' | 'resumed' | 'short' | 'open';
+export type StandNotice = 'slept' | 'slept-short' | 'resumed' | 'short' | 'open';
 
 /** A question about a try that was open when a page was closed. */
 export interface OpenQuestion {

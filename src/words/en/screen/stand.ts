@@ -50,6 +50,7 @@ export const stand = {
   start: 'Start',
   tapTheTempoOfYourMusic: 'tap the tempo of your music',
   theDeviceSlept: 'The device slept. What was played until then is in your record.',
+  theDeviceSleptAtOnce: 'The device slept before a bar was over: nothing is logged.',
   lessThanABar: 'Stopped before a bar was over: nothing is logged.',
   notJudged: 'Not judged: it counts as time played. You can say how it was later, on Today.',
   justStopped: 'just stopped',
