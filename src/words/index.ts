@@ -39,6 +39,7 @@ export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety
 export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
+export { sayIssuesIn } from './issue-languages';
 export { isLocale, sayEach, sayList } from './say';
 export { sayToStudentsIn } from './student-languages';
 export type { Asked, DerivedPart } from './derivation';

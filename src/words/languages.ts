@@ -9,7 +9,7 @@ type Messages<T> = {
 /** What a language is made of: the same keys as English, each with its message. */
 type Catalogue = Messages<typeof en>;
 
-/** Another language is a folder beside `en`, and a line here and in `student-languages.ts`. */
+/** Another language is a folder beside `en`, and a line here, in `student-languages.ts` and `issue-languages.ts`. */
 const LANGUAGES: Readonly<Record<Locale, () => Catalogue>> = {
   'en-GB': () => en,
   'en-XA': () => pseudoCatalogue(en),

@@ -1,6 +1,7 @@
 import { createElement } from 'react';
 import type { Issue, Result } from '@/core/issue';
-import { IssueWords, NoConnection } from './speech';
+import { IssueWords } from './issue-words';
+import { NoConnection } from './speech';
 import { toast } from './toast';
 
 /** Runs something that needs the network; null when it could not be reached. */

@@ -1,11 +1,10 @@
 'use client';
 
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { type Result } from '@/core/issue';
-import { sayIssues } from '@/words';
+import type { Issue, Result } from '@/core/issue';
 import type { Option } from './option-item';
 import { OptionsPop, OptionsTrigger, PopRoot } from './pop';
-import { useSpeech } from './speech';
+import { useSpeech } from './use-speech';
 
 /** A phrase that is read as text and changed in place: click it, press Enter, or just type.
  * `onType` takes typed text that is none of the options, and answers what is wrong with it. */
@@ -41,13 +40,13 @@ export function Choice<T extends string>({
   const { say } = useSpeech();
   const [open, setOpen] = useState(false);
   const [query, setQuery] = useState('');
-  const [trouble, setTrouble] = useState('');
+  const [trouble, setTrouble] = useState<readonly Issue[]>([]);
   const offered = query.trim() === '' ? [] : (offer?.(query) ?? []);
 
   function show(next: boolean, text = '') {
     setOpen(next);
     setQuery(text);
-    setTrouble('');
+    setTrouble([]);
   }
 
   function choose(next: T) {
@@ -70,7 +69,7 @@ export function Choice<T extends string>({
     event.preventDefault();
     const typed = onType(text);
     if (typed.ok) choose(typed.value);
-    else setTrouble(sayIssues(say, typed.issues));
+    else setTrouble(typed.issues);
   }
 
   return (
@@ -87,7 +86,7 @@ export function Choice<T extends string>({
         query={query}
         onQuery={(text) => {
           setQuery(text);
-          setTrouble('');
+          setTrouble([]);
         }}
         placeholder={placeholder ?? label}
         trouble={trouble}

@@ -9,15 +9,10 @@ export { newId } from './new-id';
 export { loadLate } from './load-late';
 export { OptionsPop, OptionsTrigger, Pop, PopRoot, PopTrigger } from './pop';
 export { ProgramChoice } from './program-choice';
-export {
-  CautionLine,
-  IssueWords,
-  LanguageProvider,
-  Loading,
-  SpeechProvider,
-  useSpeech,
-} from './speech';
+export { CautionLine, LanguageProvider, Loading, SpeechProvider } from './speech';
+export { useSpeech } from './use-speech';
 export { toast } from './toast';
+export { IssueWords } from './issue-words';
 export { issuesAt, Trouble } from './trouble';
 export { DragGround, useDragged } from './drag';
 export { DateField } from './date-field';

@@ -1,7 +1,7 @@
 'use client';
 
 import { LIMIT_KEYS, LIMIT_RANGE, limitsOf, USUAL_LIMITS, type KitProfile } from '@/core/kit';
-import { useSpeech } from './speech';
+import { useSpeech } from './use-speech';
 import { TypedField } from './typed-field';
 
 /** What is too near on a kit, in ms: each limit a field; an empty one is the usual. */

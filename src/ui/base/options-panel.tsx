@@ -2,6 +2,8 @@
 
 import { Command } from 'cmdk';
 import type { ClipboardEventHandler, KeyboardEventHandler } from 'react';
+import type { Issue } from '@/core/issue';
+import { IssueWords } from './issue-words';
 import { OptionItem, type Option } from './option-item';
 import { PopPanel, type PopPanelProps } from './pop-panel';
 import { rankOption } from './rank-option';
@@ -11,8 +13,8 @@ export interface OptionsProps<T extends string = string> {
   readonly query: string;
   readonly onQuery: (text: string) => void;
   readonly placeholder: string;
-  /** What is wrong with what is typed; empty where nothing is. */
-  readonly trouble?: string;
+  /** What is wrong with what is typed. */
+  readonly trouble?: readonly Issue[];
   /** Said where no option is found. */
   readonly nothing: string;
   /** Made by what is typed: they are always found, and stand before the others. */
@@ -31,7 +33,7 @@ export function OptionsPanel({
   query,
   onQuery,
   placeholder,
-  trouble = '',
+  trouble = [],
   nothing,
   offered,
   options,
@@ -50,16 +52,16 @@ export function OptionsPanel({
           onPaste={onPaste}
           placeholder={placeholder}
           className="w-full border-b border-line px-3 py-2 outline-none"
-          aria-invalid={trouble !== ''}
+          aria-invalid={trouble.length > 0}
         />
-        {trouble && (
+        {trouble.length > 0 && (
           <p role="alert" className="m-2 border-l-3 border-warm pl-2 text-sm">
-            {trouble}
+            <IssueWords issues={trouble} />
           </p>
         )}
         <Command.List className="max-h-80 overflow-y-auto p-1">
           <Command.Empty className="px-2 py-1.5 text-sm text-soft">
-            {trouble ? '' : nothing}
+            {trouble.length > 0 ? '' : nothing}
           </Command.Empty>
           {[...offered, ...options].map((option) => (
             <OptionItem

@@ -1,24 +1,11 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import type { Issue } from '@/core/issue';
-import { PLAIN_SPEECH, type Speech } from '@/core/studio';
-import type { Syllables } from '@/core/time';
-import { sayCaution, sayIssues, sayToStudentsIn, type Locale, type Say, type SayIn } from '@/words';
-
-interface Spoken {
-  readonly speech: Speech;
-  /** What puts facts into words. */
-  readonly say: Say;
-  readonly syllables: Syllables;
-}
-
-const SpeechContext = createContext<Spoken>(spokenOf(sayToStudentsIn('en-GB')));
-
-function spokenOf(say: Say, speech: Speech = PLAIN_SPEECH): Spoken {
-  return { speech, say, syllables: say.syllables };
-}
+import { useEffect, useMemo, type ReactNode } from 'react';
+import type { Speech } from '@/core/studio';
+import { sayCaution, sayToStudentsIn, type Locale, type SayIn } from '@/words';
+import { IssueWords } from './issue-words';
+import { SpeechContext, spokenOf, useSpeech } from './use-speech';
 
 const Toasts = dynamic(() => import('./toasts').then((file) => file.Toasts), { ssr: false });
 
@@ -41,21 +28,13 @@ export function SpeechProvider({
 }) {
   const { locale } = useSpeech().say;
   const spoken = useMemo(() => spokenOf(sayIn(locale, speech), speech), [sayIn, locale, speech]);
+  useEffect(() => IssueWords.load(), []);
   return (
     <SpeechContext value={spoken}>
       {children}
       <Toasts label={spoken.say.t('screen.common.notices')} />
     </SpeechContext>
   );
-}
-
-export function useSpeech(): Spoken {
-  return useContext(SpeechContext);
-}
-
-/** Issues in words, where a hook cannot be. */
-export function IssueWords({ issues }: { issues: readonly Issue[] }) {
-  return <>{sayIssues(useSpeech().say, issues)}</>;
 }
 
 /** Stands where something is still on its way. */

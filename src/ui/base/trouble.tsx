@@ -1,17 +1,17 @@
 'use client';
 
 import type { Issue } from '@/core/issue';
-import { sayIssue } from '@/words';
-import { useSpeech } from './speech';
+import { IssueWords } from './issue-words';
 
 /** Issues in words, where they were made. `id` ties them to their field. */
 export function Trouble({ issues, id }: { issues: readonly Issue[]; id?: string }) {
-  const { say } = useSpeech();
   if (issues.length === 0) return null;
   return (
     <ul id={id} role="alert" className="my-1 border-l-3 border-warm pl-2 text-sm text-ink">
       {issues.map((issue, index) => (
-        <li key={index}>{sayIssue(say, issue)}</li>
+        <li key={index}>
+          <IssueWords issues={[issue]} />
+        </li>
       ))}
     </ul>
   );

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback } from 'react';
-import { useSpeech } from './speech';
+import { useSpeech } from './use-speech';
 import { toast } from './toast';
 
 /** Says what was done, with a way back beside it.

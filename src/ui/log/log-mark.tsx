@@ -2,8 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { sayIssues } from '@/words';
-import { Button, useSpeech } from '../base';
+import { Button, IssueWords, useSpeech } from '../base';
 import { useQueue, useSender } from './use-log';
 
 /** Whether all that was played is stored: nothing while it is, a quiet word while something waits, and
@@ -17,8 +16,8 @@ export function LogMark() {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-l-3 border-warm pl-2">
       <span>
-        {say.t('screen.common.notSavedBecause', {
-          why: sayIssues(say, stuck.issues),
+        {say.t.rich('screen.common.notSavedBecause', {
+          why: () => <IssueWords issues={stuck.issues} />,
           behind: waiting.length - 1,
         })}
       </span>

@@ -15,8 +15,8 @@ import {
   type Schedule,
 } from '@/core/plan';
 import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
-import { sayDate, sayMissed, sayIssue, sayUnfit, sayCaution } from '@/words';
-import { Button, buttonLook, toastIssues, useKept, useSpeech, useUndo } from '../base';
+import { sayDate, sayMissed, sayUnfit, sayCaution } from '@/words';
+import { Button, buttonLook, IssueWords, toastIssues, useKept, useSpeech, useUndo } from '../base';
 import { Calendar, mondayOf, type Shown } from './calendar';
 import { DayPanel } from './day-panel';
 import { ForecastPanel } from './forecast-panel';
@@ -191,7 +191,9 @@ export function Plan({
           {issues.length > 0 && (
             <div role="alert" className="border-l-3 border-warm pl-3 text-sm">
               {issues.map((issue) => (
-                <p key={issue.code}>{sayIssue(say, issue)}</p>
+                <p key={issue.code}>
+                  <IssueWords issues={[issue]} />
+                </p>
               ))}
               <Button
                 look="quiet"

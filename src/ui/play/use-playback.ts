@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { openPlayer, type Part, type PlayedTo, type Player, type Telling } from '@/audio';
+import type { Part, PlayedTo, Player, Telling } from '@/audio';
 import { positionAt, type Position, type Score } from '@/core/playing';
 import { steadyTempo, type Tempo } from '@/core/time';
 
@@ -19,6 +19,9 @@ export interface Playback {
   /** @param tell gets the position in the score that plays, and which one that is */
   readonly subscribe: (tell: (position: Position | null, part: number) => void) => () => void;
 }
+
+/** What sounds is fetched after the first view, and ahead of the touch that wants it. */
+const fetchAudio = () => import('@/audio');
 
 /** Plays scores and tells at every frame where playing stands. Stops when its screen goes. */
 export function usePlayback(): Playback {
@@ -48,6 +51,9 @@ export function usePlayback(): Playback {
     };
   }, [playing, tellAll]);
 
+  // One that cannot be fetched ahead says so when it is wanted.
+  useEffect(() => void fetchAudio().catch(() => null), []);
+
   const stop = useCallback(() => {
     asked.current += 1;
     stood.current = player.current?.stop() ?? stood.current;
@@ -57,6 +63,7 @@ export function usePlayback(): Playback {
 
   const play = useCallback<Playback['play']>(async (parts, telling = {}) => {
     const mine = (asked.current += 1);
+    const { openPlayer } = await fetchAudio();
     const opened = await openPlayer();
     if (mine !== asked.current) return;
     player.current?.stop();

@@ -10,11 +10,9 @@ import { readableSize, USUAL_SEAT } from '@/core/sight';
 import type { Day, EntryId, PersonId, Round, SessionId, StandItem } from '@/core/studio';
 import { beats, secondsAt } from '@/core/time';
 import { sayCueLine } from '@/words';
-import { attemptOrSay, newId, toast, useSpeech } from '../base';
+import { attemptOrSay, loadLate, newId, toast, useSpeech } from '../base';
 import { usePlayback, type PlayedTo } from '../play';
-import { Break } from './break';
 import { Broken } from './broken';
-import { Done } from './done';
 import { Head } from './head';
 import { endRound, type SetUp as Settings } from './kept';
 import { cuesFor } from './cue';
@@ -24,11 +22,20 @@ import { itemAt, itemOf, type Played, type StandStage } from './round';
 import { sideOf, type Side } from './pedals';
 import { planSlot, type SlotPlan } from './plan-slot';
 import { Playing } from './playing';
-import { AskBroke, AskLimb, AskSuffered, AskVerdict } from './questions';
 import { Ready } from './ready';
 import { useAwake } from './use-awake';
 import { tryEntry } from './try-entry';
 import { useRound } from './use-round';
+
+const Break = loadLate(() => import('./break').then((room) => room.Break));
+const Done = loadLate(() => import('./done').then((room) => room.Done));
+const AskVerdict = loadLate(() => import('./questions').then((room) => room.AskVerdict));
+const AskBroke = loadLate(() => import('./questions').then((room) => room.AskBroke));
+const AskSuffered = loadLate(() => import('./questions').then((room) => room.AskSuffered));
+const AskLimb = loadLate(() => import('./questions').then((room) => room.AskLimb));
+
+/** What comes after playing, which the first view does not wait for. */
+const AFTER = [Break, Done, AskVerdict, AskBroke, AskSuffered, AskLimb];
 
 export function Stand({
   person,
@@ -57,6 +64,7 @@ export function Stand({
   const router = useRouter();
   const [tapped, setTapped] = useState<{ of: string; bpm: number } | null>(null);
   useAwake();
+  useEffect(() => AFTER.forEach((part) => part.load()), []);
 
   const places = stage.kind === 'playing' ? stage.places : null;
   const plans = useMemo((): readonly (SlotPlan | null)[] => {

@@ -1,5 +1,4 @@
 import { change } from './change';
-import { issue, misfit, thing } from './issue';
 import { kit } from './kit';
 import { material } from './material';
 import { notes } from './notes';
@@ -15,13 +14,11 @@ import { stand } from './screen/stand';
 import { today } from './screen/today';
 import { sentence } from './sentence';
 
-/** English as far as a student's screens need it, in ICU message format. */
+/** English as far as a student's screens need it while nothing goes wrong, in ICU message format. */
 export const enForStudents = {
   change,
-  issue,
   kit,
   material,
-  misfit,
   notes,
   plan,
   playing,
@@ -29,5 +26,4 @@ export const enForStudents = {
   readback,
   screen: { common, plan: planScreen, record, shell, stand, today },
   sentence,
-  thing,
 } as const;

@@ -1,5 +1,4 @@
 import { family } from './family';
-import { enForStudents } from './for-students';
 import { retype } from './retype';
 import { bench } from './screen/bench';
 import { materials } from './screen/materials';
@@ -9,16 +8,17 @@ import { students } from './screen/students';
 import { variations } from './screen/variations';
 import { starter } from './starter';
 import { steps } from './steps';
+import { enWithIssues } from './with-issues';
 
 /** The English of the app: every message, by its key. */
 export const en = {
-  ...enForStudents,
+  ...enWithIssues,
   family,
   retype,
   starter,
   steps,
   screen: {
-    ...enForStudents.screen,
+    ...enWithIssues.screen,
     ...{ bench, materials, programs, steps: stepsScreen, students, variations },
   },
 } as const;

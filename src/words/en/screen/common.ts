@@ -92,7 +92,7 @@ export const common = {
   notJudgedYet: 'Not judged yet: how was it?',
   openTry: '{name}, {day}: {bars, plural, one {# bar} other {# bars}} at {bpm, number}',
   tryCount: '{count, plural, one {# try} other {# tries}}',
-  notSavedBecause: 'Not saved. {why}{behind, plural, =0 {} other { # more behind it.}}',
+  notSavedBecause: 'Not saved. <why></why>{behind, plural, =0 {} other { # more behind it.}}',
   staffBars: 'Staff, bar {bars}',
   notices: 'Notices',
   surface: { kit: 'kit', pad: 'pad' },

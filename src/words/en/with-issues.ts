@@ -1,0 +1,5 @@
+import { enForStudents } from './for-students';
+import { issue, misfit, thing } from './issue';
+
+/** English as far as a student's screens need it, also when something goes wrong. */
+export const enWithIssues = { ...enForStudents, issue, misfit, thing } as const;
