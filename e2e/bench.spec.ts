@@ -249,7 +249,7 @@ test('a hi-hat stroke right before the foot closes it is warned of, with a mend'
   page,
 }) => {
   await phrase(page, 'What keeps going', 'hi-hat 8ths and backbeat');
-  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await phrase(page, 'What keeps going', 'foot hi-hat on 2 and 4');
   await page.getByLabel('Tempo', { exact: true }).fill('120');
   const readback = page.getByRole('region', { name: 'Readback' });
   await expect(readback).toContainText('Bar 1, & of 1.');

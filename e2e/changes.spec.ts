@@ -168,7 +168,7 @@ test('a part of the readback says how it comes about', async ({ page }) => {
 
 test('what hinders is kept with a note, and warned of again', async ({ page }) => {
   await phrase(page, 'What keeps going', 'hi-hat 8ths and backbeat');
-  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await phrase(page, 'What keeps going', 'foot hi-hat on 2 and 4');
   await page.getByLabel('Tempo', { exact: true }).fill('120');
   await page.getByLabel('Tempo', { exact: true }).press('Enter');
   await page.getByRole('button', { name: 'keep', exact: true }).first().click();
@@ -227,7 +227,7 @@ test('two exercises follow one another as one', async ({ page }) => {
   await phrase(page, 'Parts', 'this one');
   await phrase(page, 'Bars of part 1', '3');
   await page.getByRole('button', { name: 'Open part 1' }).click();
-  await phrase(page, 'What keeps going', 'left-foot hi-hat in quarters');
+  await phrase(page, 'What keeps going', 'foot hi-hat in quarters');
   await expect(page.getByTestId('count-LF')).toHaveText('1 2 3 4|1 2 3 4|1 2 3 4|–');
   await phrase(page, 'Meter', '3/4');
   await expect(page.getByRole('group', { name: 'Parts' }).getByRole('alert')).toContainText(
@@ -291,7 +291,7 @@ test('what is too near is the student’s own', async ({ page }) => {
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Bench' }).click();
   await phrase(page, 'What keeps going', 'hi-hat 8ths and backbeat');
-  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await phrase(page, 'What keeps going', 'foot hi-hat on 2 and 4');
   await page.getByLabel('Tempo', { exact: true }).fill('120');
   const readback = page.getByRole('region', { name: 'Readback' });
   await expect(readback).toContainText('The hi-hat stroke lies 250 ms before the foot closes it');

@@ -10,7 +10,7 @@ test('from a typed line to the next rung, on a fresh database', async ({ page })
   await expect(page.getByRole('link', { name: 'Ines' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Bench' }).click();
-  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await phrase(page, 'What keeps going', 'foot hi-hat on 2 and 4');
   await page.getByLabel('Reading line').fill('4. 4 8 4');
   await page.getByLabel('Reading line').press('Escape');
   await phrase(page, 'Interpretation', 'phrase cells by gap');

@@ -6,7 +6,7 @@ test('four limbs are built in steps, in the studio’s own order, and sent to a 
 }) => {
   await openBench(page, teacher);
   await phrase(page, 'What keeps going', 'rock in 8ths');
-  await phrase(page, 'What keeps going', 'left-foot hi-hat on 2 and 4');
+  await phrase(page, 'What keeps going', 'foot hi-hat on 2 and 4');
   await page.getByRole('link', { name: 'steps' }).click();
   const path = page.getByRole('listbox', { name: 'Path' });
   await expect(page.getByRole('button', { name: /^Program to send/ })).toHaveText(

@@ -32,6 +32,7 @@ export {
   sayVerdict,
   sayWarning,
   sayWhy,
+  sayWhyToStudent,
 } from './practice';
 export { isCueAbout, sayCue, sayCueLine } from './cue';
 export { sayDifficulty, sayDifficultyPart, sayHindrance, sayRunSeam } from './readback';

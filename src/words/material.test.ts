@@ -34,6 +34,22 @@ describe('what ships', () => {
     );
   });
 
+  it('is called by the limbs that play it', () => {
+    const feet = { id: 'clave-foot', content: { name: '' } };
+    const hands = { id: 'hand-to-hand-right', content: { name: '' } };
+    expect(sayMaterial(ENGLISH, feet)).toBe('son clave 3-2 with the left foot');
+    const mirrored = { turned: 'mirrored' as const };
+    expect(sayMaterial(ENGLISH, { ...feet, ...mirrored })).toBe(
+      'son clave 3-2 with the right foot',
+    );
+    expect(sayMaterial(ENGLISH, { ...feet, turned: 'left-lead' })).toContain('left foot');
+    expect(sayMaterial(ENGLISH, { ...hands, turned: 'left-lead' })).toContain('left lead');
+  });
+
+  it('is known by what it was called before', () => {
+    expect(sayNamed(BRITISH, 'left-foot hi-hat in quarters')).toBe('foot hi-hat in crotchets');
+  });
+
   it('is told from what is a studio’s own', () => {
     expect(sayNamed(PSEUDO, 'my 8ths')).toBe('my 8ths');
     expect(sayMaterial(PSEUDO, { id: 'line-999', content: { name: 'x' } })).toMatch(/999/);

@@ -182,6 +182,22 @@ export function sayWhy(say: Say, why: Why): string {
   }
 }
 
+/** The same for the student: what to play, and not what the teacher weighs. */
+export function sayWhyToStudent(say: Say, why: Why): string {
+  if (why.kind === 'cannot-be-varied') return sayWhy(say, why);
+  const { reason, variation, proposal } = why;
+  const here = sayRung(say, why.here);
+  if (reason.kind === 'varied' && variation) {
+    const varied = asStart(say, sayVariation(say, variation));
+    return say.t('practice.reason.variedForNow', { variation: varied, here });
+  }
+  const isSimpler = proposal?.kind === 'simplify' || proposal?.kind === 'plateau';
+  if (reason.kind === 'asks' && isSimpler) {
+    return say.t('practice.reason.asksForNow', { here });
+  }
+  return sayWhy(say, why);
+}
+
 function sayPassed(say: Say, rung: RungFacts): string {
   const stage = rung.kind === 'manner' || rung.kind === 'step';
   const key = stage ? 'practice.reason.passedStage' : 'practice.reason.passed';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ENGLISH, sayProposal, sayWhy } from '@/words';
+import { ENGLISH, sayProposal, sayWhy, sayWhyToStudent } from '@/words';
 import { daysAfter } from '../calendar';
 import { must } from '../issue';
 import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
@@ -196,6 +196,8 @@ describe('plateau (four practice days without gain are common practice, no sourc
     const stuck = play('CCC | S | S ||| S | S');
     expect(stuck).toMatchObject({ rung: 1, reason: { kind: 'varied' } });
     expect(sayReason(stuck, USUAL_COURSE)).toContain('no gain in 4 days of practice');
+    const told = sayWhyToStudent(ENGLISH, whyOf(stuck, USUAL_COURSE));
+    expect(told).toMatch(/ for now, at \S+\.$/);
   });
 
   it('going down and coming back is no gain', () => {

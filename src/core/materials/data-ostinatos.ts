@@ -48,12 +48,10 @@ function handToHand(lead: 'RH' | 'LH'): readonly Lane[] {
 /** Ostinatos that ship, by id; version 1 of each. Common practice, no source. */
 export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
   ...shipped('feet', {
-    'hats-2-4': of('left-foot hi-hat on 2 and 4', [HATS_2_4]),
-    'hats-quarters': of('left-foot hi-hat in quarters', [lane('LF', 'hat-foot', '4', 'xxxx')]),
-    'hats-upbeats': of('left-foot hi-hat on the upbeats', [
-      lane('LF', 'hat-foot', '8', '-x-x-x-x'),
-    ]),
-    'hats-8ths': of('left-foot hi-hat in 8ths', [lane('LF', 'hat-foot', '8', 'xxxxxxxx')]),
+    'hats-2-4': of('foot hi-hat on 2 and 4', [HATS_2_4]),
+    'hats-quarters': of('foot hi-hat in quarters', [lane('LF', 'hat-foot', '4', 'xxxx')]),
+    'hats-upbeats': of('foot hi-hat on the upbeats', [lane('LF', 'hat-foot', '8', '-x-x-x-x')]),
+    'hats-8ths': of('foot hi-hat in 8ths', [lane('LF', 'hat-foot', '8', 'xxxxxxxx')]),
     'bass-quarters': of('bass drum in quarters', [lane('RF', 'bass', '4', 'xxxx')]),
     'feet-alternating': of('feet alternating in 8ths', [
       lane('RF', 'bass', '4', 'xxxx'),

@@ -367,7 +367,7 @@ describe('sentence', () => {
     expect(
       saySentence(ENGLISH, recipe(['hats-2-4'], '4. 4 8 4', { as: startOf('phrase-cells') })),
     ).toBe(
-      'Over left-foot hi-hat on 2 and 4 · Play 4. 4 8 4 · As phrase cells by gap: RLLKKL RLLK RL RLLK · At 4/4, straight',
+      'Over foot hi-hat on 2 and 4 · Play 4. 4 8 4 · As phrase cells by gap: RLLKKL RLLK RL RLLK · At 4/4, straight',
     );
   });
 });

@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { minutesByDay } from '@/core/roster';
 import { itemKey, type ItemRecord, type StudentRecord as Record } from '@/core/studio';
-import { sayDay, sayRung, sayWhy } from '@/words';
+import { sayDay, sayRung, sayWhyToStudent } from '@/words';
 import { Loading, useSpeech } from '../base';
 import { JudgeLater } from '../log';
 import { VerdictSign } from '../marks';
@@ -88,7 +88,7 @@ function Ladder({ record }: { record: ItemRecord }) {
         <span className="font-serif text-2xl leading-7">{item.name}</span>
         <span className="ml-auto text-soft">{say.t('screen.common.tryCount', { count })}</span>
       </p>
-      <p>{sayWhy(say, why)}</p>
+      <p>{sayWhyToStudent(say, why)}</p>
       <ol
         aria-label={say.t('screen.record.rungsOf', { item: item.name })}
         className="mt-2 flex flex-wrap gap-1"

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { itemKey, type EntryId, type StandItem } from '@/core/studio';
-import { sayWhy } from '@/words';
+import { sayWhyToStudent } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LogMark } from '../log';
 import { VerdictSign } from '../marks';
@@ -49,7 +49,7 @@ export function Done({
                 ))}
               </span>
               <b>{one.state.bpm}</b>
-              <span className="text-lg text-soft">{sayWhy(say, one.why)}</span>
+              <span className="text-lg text-soft">{sayWhyToStudent(say, one.why)}</span>
               {last && (
                 <span className="col-span-2 text-right">
                   <Remark

@@ -8,7 +8,18 @@ import { at, itemAt, type Stand } from './round';
 export function advance(stand: Stand): Stand {
   if (stand.judging.length > 0) return askVerdict(stand);
   if (itemAt(stand, stand.place)?.state.climbing) return at(stand, { kind: 'ready' });
-  return next(stand);
+  return next(stand.stays ? withSameNext(stand) : stand);
+}
+
+/** What was just played comes next, while it stands on the rung that it was played at. */
+function withSameNext(stand: Stand): Stand {
+  const { played, place, slots } = stand;
+  const slot = slots[place];
+  const now = itemAt(stand, place);
+  if (!played || !now || !slot || slot.key !== itemKey(played)) return stand;
+  const isOver = now.state.passed || now.state.rung !== played.state.rung;
+  if (isOver || slots[place + 1]?.key === slot.key) return stand;
+  return { ...stand, slots: [...slots.slice(0, place + 1), slot, ...slots.slice(place + 1)] };
 }
 
 export function next(stand: Stand): Stand {

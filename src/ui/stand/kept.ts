@@ -33,6 +33,8 @@ export interface SetUp extends Seat, Click {
   readonly hear: readonly Limb[];
   /** Plays one try after the other, and asks at the break. */
   readonly handsFree: boolean;
+  /** Stays on an exercise until its rung is over. */
+  readonly stays: boolean;
 }
 
 export const USUAL_SET_UP: SetUp = {
@@ -46,6 +48,7 @@ export const USUAL_SET_UP: SetUp = {
   tapIn: false,
   hear: [],
   handsFree: false,
+  stays: false,
 };
 
 const SET_UP = 'mivvel stand';
@@ -53,7 +56,7 @@ const SET_UP = 'mivvel stand';
 /** The set-up of this device; what it cannot know any more is as usual. */
 export function readSetUp(): SetUp {
   const kept = read<Partial<SetUp>>(SET_UP) ?? {};
-  const { own, hear, inches, metres, handsFree, tapIn } = kept;
+  const { own, hear, inches, metres, handsFree, stays, tapIn } = kept;
   const mine = typeof own === 'object' && own !== null ? Object.entries(own) : [];
   return {
     ...readClick(kept),
@@ -61,6 +64,7 @@ export function readSetUp(): SetUp {
     tapIn: tapIn === true,
     hear: LIMBS.filter((limb) => hear?.includes(limb)),
     handsFree: handsFree === true,
+    stays: stays === true,
     inches: inRange(inches, SEAT_RANGE.inches) ?? USUAL_SET_UP.inches,
     metres: inRange(metres, SEAT_RANGE.metres) ?? USUAL_SET_UP.metres,
   };

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { rungAt, startLadder, USUAL_COURSE } from '@/core/ladder';
+import type { Verdict } from '@/core/log';
 import { type EntryId, type RoundSlot } from '@/core/studio';
 import { ENGLISH } from '@/words';
 import { standReducer, type StandAction } from './machine';
-import { itemAt, itemOf, startStand, type RoundState } from './round';
+import { itemAt, itemOf, startStand, type RoundState, type Stand } from './round';
 import { keepOf } from './taking-up';
+import { tryEntry } from './try-entry';
 import { cueAt, cuesFor } from './cue';
 import { placesFrom } from './places';
 
@@ -279,6 +281,30 @@ describe('standReducer', () => {
     const [, ...rest] = play('one', 'clean');
     expect(itemOf(run([started, ...rest], again)).item.id).toBe('two');
     expect(standReducer(begin(slots), { kind: 'again' })).toEqual(begin(slots));
+  });
+
+  it('stays on an exercise until its rung is over, where that is chosen', () => {
+    const from = (stand: Stand, id: string, verdict: Verdict, stays = true) => {
+      const by = { ...played('one'), id: id as EntryId, item: itemOf(stand) };
+      const actions: readonly StandAction[] = [
+        { kind: 'start', places: [stand.place], stays },
+        { kind: 'log', entry: tryEntry(by, null) },
+        { kind: 'part', played: by },
+        { kind: 'over' },
+        { kind: 'log', entry: judged(id, verdict) },
+      ];
+      return run(actions, stand);
+    };
+    let stand = begin(slots);
+    for (const id of ['first', 'second']) {
+      stand = from(stand, id, 'clean');
+      expect(itemOf(stand).item.id).toBe('one');
+    }
+    expect(itemOf(run([{ kind: 'skip' }], stand)).item.id).toBe('two');
+    expect(itemOf(from(stand, 'third', 'clean')).item.id).toBe('two');
+    expect(itemOf(from(begin(slots), 'first', 'clean', false)).item.id).toBe('two');
+    const closed = keepOf(run(playToEnd('one'), begin(slots)));
+    expect(closed).toMatchObject({ stays: false });
   });
 
   it.each([

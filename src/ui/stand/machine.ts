@@ -12,7 +12,8 @@ export type StandAction =
   | { readonly kind: 'skip' | 'step' | 'nowhere' | 'again' }
   /** Nobody said how it went. */
   | { readonly kind: 'silent' }
-  | { readonly kind: 'start'; readonly places: readonly number[] }
+  /** `stays`: on an exercise until its rung is over. */
+  | { readonly kind: 'start'; readonly places: readonly number[]; readonly stays?: boolean }
   /** A try was played, to its end or as far as it went. */
   | { readonly kind: 'part'; readonly played: Played }
   /** Playing has ended. */
@@ -36,9 +37,7 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
   const { stage } = stand;
   switch (action.kind) {
     case 'start':
-      return stage.kind === 'ready'
-        ? { ...at(stand, { kind: 'playing', places: action.places, played: [] }), notice: null }
-        : stand;
+      return stage.kind === 'ready' ? begun(stand, action) : stand;
     case 'skip':
       if (stage.kind === 'break') return next({ ...stand, sinceBreak: 0 });
       return stage.kind === 'ready' ? next(stand) : stand;
@@ -70,8 +69,16 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
       return settle({
         ...withMade(startStand(action.items, action.slots, stand.day), action.items, stand.made),
         sinceBreak: stand.sinceBreak,
+        stays: stand.stays,
       });
   }
+}
+
+function begun(
+  stand: Stand,
+  { places, stays = false }: Extract<StandAction, { kind: 'start' }>,
+): Stand {
+  return { ...at(stand, { kind: 'playing', places, played: [] }), stays, notice: null };
 }
 
 /** Where something else can be begun. */

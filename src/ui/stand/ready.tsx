@@ -15,7 +15,7 @@ import {
   sayFitted,
   sayRung,
   saySentence,
-  sayWhy,
+  sayWhyToStudent,
 } from '@/words';
 import { useSpeech } from '../base';
 import { TempoGlyph } from '../play';
@@ -84,7 +84,7 @@ export function Ready({
         <p className="stand-words leading-none">{sayRung(say, rung.asks)}</p>
       )}
       <p className="text-2xl" role="status">
-        {sayWhy(say, why)}
+        {sayWhyToStudent(say, why)}
         {next > 0 && (
           <span className="text-soft"> {say.t('screen.stand.then', { count: next })}</span>
         )}

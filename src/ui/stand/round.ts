@@ -78,6 +78,8 @@ export interface Stand {
   readonly sinceBreak: number;
   /** The limb that suffered last in an item, which its next cue is about. */
   readonly watch: { readonly key: string; readonly limb: Limb } | null;
+  /** Goes on only when the rung is over, or when somebody says so. */
+  readonly stays: boolean;
   /** What is to be said at the next start. */
   readonly notice: StandNotice | null;
 }
@@ -101,6 +103,7 @@ export interface RoundState {
   readonly sinceBreak: number;
   readonly judging: readonly (Omit<Played, 'item'> & { readonly key: string })[];
   readonly asking?: OpenQuestion | null;
+  readonly stays?: boolean;
 }
 
 export function startStand(
@@ -122,6 +125,7 @@ export function startStand(
     played: null,
     sinceBreak: 0,
     watch: null,
+    stays: false,
     notice: null,
   };
 }

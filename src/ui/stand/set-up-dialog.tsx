@@ -39,7 +39,7 @@ export function SetUpDialog({
   onClose: () => void;
 }) {
   const { say } = useSpeech();
-  const { hear, handsFree, tapIn } = settings;
+  const { hear, handsFree, stays, tapIn } = settings;
   return (
     <Dialog.Root open onOpenChange={onClose}>
       <Dialog.Portal>
@@ -81,6 +81,14 @@ export function SetUpDialog({
             </Pick>
             <Pick on={handsFree} onPick={() => onSet({ handsFree: true })}>
               {say.t('screen.stand.goOnAskAtTheBreak')}
+            </Pick>
+          </Row>
+          <Row name={say.t('screen.stand.nextExercise')}>
+            <Pick on={!stays} onPick={() => onSet({ stays: false })}>
+              {say.t('screen.stand.asPlanned')}
+            </Pick>
+            <Pick on={stays} onPick={() => onSet({ stays: true })}>
+              {say.t('screen.stand.whenTheRungMoves')}
             </Pick>
           </Row>
           <SeatFields settings={settings} onSet={onSet} />

@@ -100,7 +100,11 @@ export function Stand({
 
   function start() {
     if (stage.kind !== 'ready' || playable.length < plans.length || !now) return;
-    dispatch({ kind: 'start', places: placesFrom(stand, settings.handsFree) });
+    dispatch({
+      kind: 'start',
+      places: placesFrom(stand, settings.handsFree),
+      stays: settings.stays,
+    });
     const parts = playable.map(({ score, tempi }) => ({ score, tempi }));
     void playback.play(parts, {
       onPart(index) {

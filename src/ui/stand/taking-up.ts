@@ -16,7 +16,7 @@ export function keepOf(stand: Stand): RoundState | null {
   const asking = openQuestion(stand);
   if (place === 0 && judging.length === 0 && !asking) return null;
   const open = judging.map(({ item, ...played }) => ({ ...played, key: itemKey(item) }));
-  return { slots, place, sinceBreak, judging: open, asking };
+  return { slots, place, sinceBreak, judging: open, asking, stays: stand.stays };
 }
 
 /** Takes a round up again at the question that was open; what is not on the stand any more is left out.
@@ -41,7 +41,7 @@ export function resume(stand: Stand, kept: RoundState, fresh: boolean): Stand {
   return settle(fresh ? { ...known, place: 0 } : known);
 }
 
-function withRound(stand: Stand, { slots, place, sinceBreak }: RoundState): Stand {
+function withRound(stand: Stand, { slots, place, sinceBreak, stays = false }: RoundState): Stand {
   const keys = new Set(stand.items.map(itemKey));
   const left = slots.flatMap((slot, index) =>
     slot.key === null || keys.has(slot.key) ? [{ slot, index }] : [],
@@ -52,6 +52,7 @@ function withRound(stand: Stand, { slots, place, sinceBreak }: RoundState): Stan
     slots: left.map(({ slot }) => slot),
     place: from < 0 ? left.length : from,
     sinceBreak,
+    stays,
     notice: 'resumed',
   };
 }

@@ -26,7 +26,7 @@ import {
   sayMissed,
   sayRung,
   saySentence,
-  sayWhy,
+  sayWhyToStudent,
 } from '@/words';
 import { JudgeLater } from '../log';
 import { cautionsOf, rowsOf } from '../plan';
@@ -127,11 +127,11 @@ export function Today({
       {rows.length > 0 && <Rows say={say} rows={rows} now={now} />}
       <Others
         id="also-due"
-        title={say.t('screen.today.alsoDue')}
+        title={say.t(rows.length > 0 ? 'screen.today.alsoDue' : 'screen.today.readyToPlay')}
         items={also.map((item) => ({
           item,
           href: standOf(now, item),
-          why: sayWhy(say, item.why),
+          why: sayWhyToStudent(say, item.why),
         }))}
       />
       <Others
@@ -330,7 +330,7 @@ function Rows({
                 {saySentence(say, asPlayed(item.plays))}
               </span>
               <span className="mt-1 block">
-                {sayWhy(say, item.why)}
+                {sayWhyToStudent(say, item.why)}
                 {item.today.tries > 0 && (
                   <span className="text-soft">
                     {' '}

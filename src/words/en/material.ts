@@ -1,10 +1,10 @@
 /** What ships with the app. */
 export const material = {
   name: {
-    'hats-2-4': 'left-foot hi-hat on 2 and 4',
-    'hats-quarters': 'left-foot hi-hat in {quarters}',
-    'hats-upbeats': 'left-foot hi-hat on the upbeats',
-    'hats-8ths': 'left-foot hi-hat in {eighths}',
+    'hats-2-4': 'foot hi-hat on 2 and 4',
+    'hats-quarters': 'foot hi-hat in {quarters}',
+    'hats-upbeats': 'foot hi-hat on the upbeats',
+    'hats-8ths': 'foot hi-hat in {eighths}',
     'bass-quarters': 'bass drum in {quarters}',
     'feet-alternating': 'feet alternating in {eighths}',
     'double-bass-16ths': 'double-bass {sixteenths}',
@@ -28,11 +28,13 @@ export const material = {
     'one-hand-16ths-beats': 'one-handed {sixteenths}, beats accented',
     'one-hand-16ths-upbeats': 'one-handed {sixteenths}, upbeats accented',
     'one-hand-16ths-all': 'one-handed {sixteenths}, all accented',
-    'hand-to-hand-right': 'hand-to-hand {sixteenths}, right lead, backbeat',
-    'hand-to-hand-left': 'hand-to-hand {sixteenths}, left lead, backbeat',
-    'left-paradiddle': 'paradiddle of left hand and left foot',
-    'left-doubles': 'doubles of left hand and left foot',
-    'left-singles': 'singles of left hand and left foot',
+    'hand-to-hand-right':
+      'hand-to-hand {sixteenths}, {hands, select, turned {left} other {right}} lead, backbeat',
+    'hand-to-hand-left':
+      'hand-to-hand {sixteenths}, {hands, select, turned {right} other {left}} lead, backbeat',
+    'left-paradiddle': 'paradiddle of {leftHand} and {leftFoot}',
+    'left-doubles': 'doubles of {leftHand} and {leftFoot}',
+    'left-singles': 'singles of {leftHand} and {leftFoot}',
     'ride-quarters': 'ride in {quarters}',
     'ride-8ths': 'ride in {eighths}',
     'ride-upbeats': 'ride on the upbeats',
@@ -44,7 +46,7 @@ export const material = {
     'clave-3-2': 'son clave 3-2 on the cross-stick',
     'clave-2-3': 'son clave 2-3 on the cross-stick',
     'clave-rumba': 'rumba clave 3-2 on the cross-stick',
-    'clave-foot': 'son clave 3-2 with the left foot',
+    'clave-foot': 'son clave 3-2 with the {leftFoot}',
     'bossa-clave': 'bossa clave on the cross-stick',
     'six-eight': '6/8 groove',
     'twelve-eight': '12/8 groove',

@@ -82,6 +82,8 @@ export const practice = {
     raised: '{clean, number} clean at {from}: now {here}.',
     lowered: '{lost, number} lost in a row at {from}: back to {here}.',
     varied: '{variation}: {because}.',
+    variedForNow: '{variation} for now, at {here}.',
+    asksForNow: '{here} again. Your teacher decides what comes next.',
     whole: 'All of it again, at {here}.',
     moved: 'Your teacher put you at {here}.',
     declined: 'Your teacher says: {here} again.',

@@ -1,5 +1,5 @@
 export const bench = {
-  aAndB: 'A and B',
+  aAndB: 'twice the same, to change one of them',
   accentItsLastLeft: 'Accent the last left of cell {place, number}',
   accentsAsMarked: 'accents as marked',
   addPart: '+ part',

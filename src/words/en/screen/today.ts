@@ -7,6 +7,7 @@ export const today = {
   fromYourTeacher: 'From your teacher',
   nothingYet: 'Nothing to practise yet. When your teacher gives you a program, it stands here.',
   alsoDue: 'also due',
+  readyToPlay: 'ready to play, if you like',
   later: 'later',
   nothingFitsNow: 'Nothing fits into that time.',
   nothingFitsToday: 'Nothing fits into today’s minutes.',
