@@ -117,3 +117,24 @@ test('a line is tapped in over the click, and snaps to the grid', async ({ page 
   await page.clock.runFor(2000);
   await expect(page.getByLabel('Line', { exact: true })).toHaveValue('4r 8 4. 4');
 });
+
+test('a line is shown as a reader knows it, where it is found and where it is played', async ({
+  page,
+}) => {
+  const notes = (name: string | RegExp) => page.getByRole('img', { name, exact: true });
+  const third = notes('dotted quarter, 8th, quarter, quarter');
+  const detail = page.getByRole('region', { name: 'Detail' });
+  await page.getByRole('button', { name: 'Lines', exact: true }).click();
+  await page.getByRole('searchbox', { name: 'Search' }).fill('4. 8 4 4');
+  await page.getByRole('button', { name: /^line 3 / }).click();
+  await expect(
+    detail.getByRole('img', { name: 'dotted quarter, 8th, quarter, quarter' }),
+  ).toBeVisible();
+  await expect(third.first().locator('use[href$="#noteheadBlack"]')).toHaveCount(4);
+  await detail.getByRole('link', { name: 'To the Bench' }).click();
+  await expect(third).toBeVisible();
+  await page.getByLabel('Reading line').fill('3(8 8 8) 2~ 4');
+  await expect(notes(/^8th \(3 in the time of 2\), .*half tied, quarter$/)).toBeVisible();
+  await page.getByLabel('Reading line').fill('3(8 8 8) 9');
+  await expect(page.getByRole('img', { name: /in the time of/ })).toBeHidden();
+});

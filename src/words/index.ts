@@ -9,6 +9,7 @@ export {
   sayHow,
   sayPolicy,
   saySentence,
+  sentenceParts,
   sayStart,
   suggestName,
 } from './sentence';
@@ -41,6 +42,7 @@ export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
 export { sayIssuesIn } from './issue-languages';
+export { sayRhythm } from './rhythm';
 export { isLocale, sayEach, sayList } from './say';
 export { sayToStudentsIn } from './student-languages';
 export type { Asked, DerivedPart } from './derivation';

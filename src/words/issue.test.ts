@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Issue } from '@/core/issue';
-import { ENGLISH, sayIn, sayIssue, sayIssues } from '.';
+import { ENGLISH, sayIn, sayIssue, sayIssues, sayIssuesIn } from '.';
 
 const path = ['here'];
 const at = { bar: 2, at: 10080, meter: '4/4' };
@@ -97,6 +97,7 @@ describe('sayIssue', () => {
     '%s says what is wrong and how to mend it, in two sentences or more',
     (_, issue) => {
       const text = sayIssue(ENGLISH, issue);
+      expect(sayIssue(sayIssuesIn('en-GB'), issue)).toBe(text);
       expect(text.split(/[.?;:] ?/).filter(Boolean).length).toBeGreaterThanOrEqual(2);
       expect(text).toMatch(/^[“A-Z0-9].*[.?]$/);
       expect(text).not.toMatch(/undefined|[{}]/);

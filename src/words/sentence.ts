@@ -1,6 +1,6 @@
 import { cellsOf, type Rule } from '@/core/interpret';
 import { letterOf, LIMBS, type Assignment } from '@/core/kit';
-import { parseLine } from '@/core/reading';
+import { parseLine, type ReadingLine } from '@/core/reading';
 import {
   interpretationOptions,
   roundOf,
@@ -47,6 +47,44 @@ export function saySentence(say: Say, recipe: ClosedRecipe): string {
       say.t('sentence.line', { label: say.t(`sentence.label.${key}`), text: texts[key] }),
     )
     .join(' · ');
+}
+
+/** A line of the sentence; where it plays a reading line, that stands apart, to be shown as notation. */
+interface SentencePart {
+  readonly text: string;
+  readonly notation: { readonly line: ReadingLine; readonly after: string } | null;
+}
+
+/** Bars that a line may have to be shown in the sentence. */
+const BARS_IN_SENTENCE = 4;
+
+/** The sentence as `saySentence` says it, its reading line as what a reader knows it by. */
+export function sentenceParts(say: Say, recipe: ClosedRecipe): readonly SentencePart[] {
+  const quiet: readonly SentenceKey[] = recipe.kit.id === 'full-kit' ? ['clash', 'kit'] : ['clash'];
+  const texts = linesOf(say, recipe);
+  return KEYS.filter((key) => texts[key] !== '' && !quiet.includes(key)).map((key) => {
+    const label = say.t(`sentence.label.${key}`);
+    const plain = { text: say.t('sentence.line', { label, text: texts[key] }), notation: null };
+    return (key === 'play' && notationOf(say, recipe, label)) || plain;
+  });
+}
+
+function notationOf(say: Say, recipe: ClosedRecipe, label: string): SentencePart | null {
+  const { play } = recipe;
+  if (!play || 'sticking' in play.content) return null;
+  const meter = parseMeter(recipe.meter);
+  const line = meter.ok ? parseLine(play.content.text, meter.value) : meter;
+  if (!line.ok) return null;
+  const name = play.content.name ? sayMaterial(say, play) : '';
+  const bars = line.value.bars.length;
+  const round = roundOf(recipe);
+  const after = round === null ? '' : say.t('sentence.roundAfter', { round });
+  if (bars > BARS_IN_SENTENCE) {
+    const long = [name, say.t('sentence.bars', { bars }), after].filter(Boolean).join(', ');
+    return { text: say.t('sentence.line', { label, text: long }), notation: null };
+  }
+  const text = name ? say.t('sentence.line', { label, text: name }) : label;
+  return { text, notation: { line: line.value, after } };
 }
 
 /** What is played and how, without the rest of the sentence. */

@@ -1,2 +1,5 @@
+export { GLYPHS } from './glyphs';
+export { layOutLine } from './lay-out-line';
 export { notate } from './notate';
+export type { BarLayout } from './lay-out-line';
 export type { WrittenSign } from './notate';

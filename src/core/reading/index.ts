@@ -4,5 +4,7 @@ export { gradeLine } from './grade';
 export { gapsAround, lineTicks, onsets } from './line';
 export { lineTextSchema } from './line-schema';
 export { formatLine, parseLine } from './shorthand';
+export { soundingTicks } from './value';
 export { writeLine } from './write-line';
-export type { Onset, ReadingLine } from './line';
+export type { LineSign, Onset, ReadingLine } from './line';
+export type { NoteValue } from './value';

@@ -10,7 +10,7 @@ import type { MaterialId } from '@/core/studio';
 import { bpm, tempoFor } from '@/core/time';
 import { sayHandedness, sayHow, sayMaterial, sayUse, sayVoice } from '@/words';
 import { attemptOrSay, Button, Trouble, useSpeech, useUndo } from '../base';
-import { ScoreSheet } from '../marks';
+import { LineNotation, readLine, ScoreSheet } from '../marks';
 import { usePlayback } from '../play';
 import { RecipeLink } from '../shell/recipe-link';
 
@@ -99,12 +99,35 @@ export function MaterialDetail({
   );
 }
 
+/** A line of so many bars is shown as a page. */
+const BARS_OF_A_PAGE = 5;
+
+function Line({ material }: { material: Material<'line'> }) {
+  const { say } = useSpeech();
+  const line = readLine(material.content.text, material.meter ?? '4/4');
+  const { text } = material.content;
+  if (!line) return <p className="mb-3 text-lg font-semibold">{text}</p>;
+  const isPage = line.bars.length >= BARS_OF_A_PAGE;
+  return (
+    <div className="mb-3">
+      <LineNotation
+        line={line}
+        say={say}
+        even={isPage}
+        numbered={isPage}
+        className="gap-y-3 text-2xl"
+      />
+      <p className="text-sm text-soft">{text}</p>
+    </div>
+  );
+}
+
 /** What a material says in words and letters. */
 function Says({ material }: { material: Material }) {
   const { say } = useSpeech();
   switch (material.kind) {
     case 'line':
-      return <p className="mb-3 text-lg font-semibold">{material.content.text}</p>;
+      return <Line material={material} />;
     case 'sticking':
       return (
         <p className="mb-3 text-lg font-semibold tracking-widest">{material.content.sticking}</p>

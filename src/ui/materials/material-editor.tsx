@@ -9,7 +9,7 @@ import { SUBDIVISIONS, parseMeter, type SubdivisionId } from '@/core/time';
 import { saySubdivision } from '@/words';
 import { attempt, Button, Field, issuesAt, IssueWords, toast, Trouble, useSpeech } from '../base';
 import { RulesPhrase } from '../sentence';
-import { ScoreSheet } from '../marks';
+import { LineNotation, ScoreSheet } from '../marks';
 import { CellsFields, KitFields } from './editor-fields';
 import { OstinatoFields } from './ostinato-fields';
 import { KIND_NAMES, type Draft, type MaterialActions, type MaterialDraft } from './shelf';
@@ -220,6 +220,7 @@ function LineFields({
           if (read.ok) onText(writeLine(places, read.value, bars, grid));
         }}
       />
+      {line?.ok && <LineNotation line={line.value} say={say} className="text-2xl" />}
       {shown && shown.ok && <ScoreSheet exercise={shown.value} />}
     </>
   );

@@ -5,8 +5,9 @@ import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import type { Material } from '@/core/materials';
 import { type ClosedRecipe } from '@/core/recipe';
-import { sayMaterial, saySentence } from '@/words';
+import { sayMaterial, type Say } from '@/words';
 import { useSpeech } from '../base';
+import { LineNotation, readLine, SentenceText } from '../marks';
 
 /** The entries of one kind, a row each: name, what it says, meter or grade. */
 export function MaterialRows({
@@ -40,8 +41,10 @@ export function MaterialRows({
             <span className={one.kind === 'line' ? 'w-28 shrink-0' : 'min-w-0 flex-1'}>
               {sayMaterial(say, one)}
             </span>
-            <span className={clsx('text-soft', one.kind === 'line' && 'min-w-0 flex-1 truncate')}>
-              {hintOf(one)}
+            <span
+              className={clsx('text-soft', one.kind === 'line' && 'min-w-0 flex-1 overflow-hidden')}
+            >
+              <Hint of={one} say={say} />
             </span>
             <span className="shrink-0 text-sm text-soft">
               {[
@@ -58,11 +61,29 @@ export function MaterialRows({
   );
 }
 
-function hintOf(one: Material): string {
-  if (one.kind === 'line') return one.content.text;
-  if (one.kind === 'sticking') return one.content.sticking;
-  if (one.kind === 'kit') return '';
-  return one.meter ?? '';
+/** Bars of a line that a row has room for. */
+const BARS_OF_A_ROW = 2;
+
+function Hint({ of, say }: { of: Material; say: Say }) {
+  if (of.kind === 'sticking') return of.content.sticking;
+  if (of.kind === 'kit') return '';
+  if (of.kind !== 'line') return of.meter ?? '';
+  const line = readLine(of.content.text, of.meter ?? '4/4');
+  if (!line) return of.content.text;
+  const start = { ...line, bars: line.bars.slice(0, BARS_OF_A_ROW) };
+  const more = line.bars.length > BARS_OF_A_ROW;
+  return (
+    <>
+      <LineNotation
+        line={start}
+        say={say}
+        opens={false}
+        ends={!more}
+        className="flex-nowrap text-xs text-ink"
+      />
+      {more && ` ${say.t('sentence.bars', { bars: line.bars.length })}`}
+    </>
+  );
 }
 
 /** The studio's saved exercises, each a way to the Bench. */
@@ -82,7 +103,9 @@ export function ExerciseRows({
         <li key={id} className="border-b border-faint">
           <Link href={`/bench?x=${id}`} className="block px-3 py-1.5 hover:bg-faint">
             <span className="block">{name}</span>
-            <span className="block truncate text-sm text-soft">{saySentence(say, recipe)}</span>
+            <span className="block text-sm text-soft">
+              <SentenceText say={say} recipe={recipe} />
+            </span>
           </Link>
         </li>
       ))}

@@ -12,7 +12,8 @@ import type { OutlineItem } from '@/core/program';
 import { type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
-import { type Key, type Say, sayCue, sayList, sayLoad, saySentence, sayStep } from '@/words';
+import { type Key, type Say, sayCue, sayList, sayLoad, sayStep } from '@/words';
+import { SentenceText } from '../marks';
 import { Button, Choice, focusAfter, useSpeech, TypedField, useDragged } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
@@ -132,7 +133,9 @@ export function ItemRow({
               })}
             </span>
           )}
-          <p className="truncate text-sm text-soft">{recipe && saySentence(say, recipe)}</p>
+          <p className="text-sm text-soft">
+            {recipe && <SentenceText say={say} recipe={recipe} />}
+          </p>
           <button
             type="button"
             aria-expanded={open}

@@ -9,6 +9,7 @@ import { compositeReadings, looksSticking, typedSticking, type Sticking } from '
 import { parseMeter } from '@/core/time';
 import { type Say, sayAgainst, sayMaterial, saySubdivision } from '@/words';
 import { Button, rankOption, Trouble, useSpeech } from '../base';
+import { LineNotation, readLine } from '../marks';
 import { useMaterials, VersionNote } from '../library';
 import { LinePage } from './line-page';
 import { ShorthandHelp } from './shorthand-help';
@@ -97,6 +98,7 @@ export function LineField({
       <div className="min-w-0 flex-1">
         <LinePage
           text={text}
+          meter={meter}
           issues={issues}
           onChange={(next) => onChange(next === '' ? null : { content: { text: next } })}
           onSettle={onSettle}
@@ -162,12 +164,13 @@ export function LineField({
         {asPage}
         <ShorthandHelp />
       </div>
+      {isLine && <Written text={text} meter={meter} say={say} />}
       {offers.length > 0 && (
         <ul
           id={`${id}-list`}
           role="listbox"
           aria-label={say.t('screen.common.lines')}
-          className="pop absolute top-full left-0 z-20 max-h-64 w-96 overflow-y-auto p-1"
+          className="pop absolute top-full left-0 z-20 max-h-80 w-[30rem] overflow-y-auto p-1"
         >
           {offers.map((offer, index) => (
             <li
@@ -181,7 +184,7 @@ export function LineField({
                 choose(offer);
               }}
             >
-              <span>{offer.text}</span>
+              <Offered offer={offer} meter={meter} say={say} />
               <span className="ml-auto text-sm whitespace-nowrap text-soft">{offer.name}</span>
             </li>
           ))}
@@ -189,6 +192,33 @@ export function LineField({
       )}
       <Trouble id={`${id}-trouble`} issues={issues} />
     </div>
+  );
+}
+
+/** The line as a reader knows it; nothing while it cannot be read. */
+function Written({ text, meter, say }: { text: string; meter: string; say: Say }) {
+  const line = readLine(text, meter);
+  return line && <LineNotation line={line} say={say} className="mt-0.5 gap-y-1" />;
+}
+
+/** Bars of an offered line that there is room for. */
+const BARS_OFFERED = 2;
+
+function Offered({ offer, meter, say }: { offer: Offer; meter: string; say: Say }) {
+  const line = 'text' in offer.play.content ? readLine(offer.text, meter) : null;
+  if (!line) return <span>{offer.text}</span>;
+  const start = { ...line, bars: line.bars.slice(0, BARS_OFFERED) };
+  return (
+    <span>
+      <LineNotation
+        line={start}
+        say={say}
+        opens={false}
+        ends={start.bars.length === line.bars.length}
+        className="flex-nowrap text-sm"
+      />
+      <span className="block text-xs text-soft">{offer.text}</span>
+    </span>
   );
 }
 

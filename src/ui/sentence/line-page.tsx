@@ -4,6 +4,7 @@ import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react
 import type { Issue } from '@/core/issue';
 import { barNumbers, barsOfText, textOfBars } from '@/core/reading';
 import { focusAfter, Trouble, useSpeech } from '../base';
+import { LineNotation, readLine } from '../marks';
 
 /** Bars beside each other in a system. */
 const BARS_OF_A_SYSTEM = 4;
@@ -15,11 +16,13 @@ const MOST_BARS = 64;
  * the next bar, arrows up and down to the next system; Backspace in an empty bar takes it out. */
 export function LinePage({
   text,
+  meter,
   issues,
   onChange,
   onSettle,
 }: {
   text: string;
+  meter: string;
   issues: readonly Issue[];
   onChange: (text: string) => void;
   onSettle: () => void;
@@ -101,10 +104,34 @@ export function LinePage({
                 onPaste={(event) => onPaste(event, index)}
               />
             </div>
+            <Written
+              text={bar}
+              meter={meter}
+              opens={index === 0}
+              ends={index === bars.length - 1}
+            />
             <Trouble issues={here} />
           </li>
         );
       })}
     </ol>
   );
+}
+
+/** A bar as a reader knows it; nothing while it cannot be read. */
+function Written({
+  text,
+  meter,
+  opens,
+  ends,
+}: {
+  text: string;
+  meter: string;
+  opens: boolean;
+  ends: boolean;
+}) {
+  const { say } = useSpeech();
+  const line = readLine(text, meter);
+  if (!line) return null;
+  return <LineNotation line={line} say={say} opens={opens} ends={ends} className="pl-6 text-sm" />;
 }

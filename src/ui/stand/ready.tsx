@@ -2,22 +2,13 @@
 
 import { useRef } from 'react';
 import { dosageBars, dosageNow } from '@/core/ladder';
-import { asPlayed, type Exercise } from '@/core/recipe';
 import type { CueLine } from '@/core/progress';
 import type { Dose } from '@/core/safety';
 import type { StandItem } from '@/core/studio';
 import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
-import {
-  type Say,
-  sayCueLine,
-  sayDosage,
-  sayDose,
-  sayFitted,
-  sayRung,
-  saySentence,
-  sayWhyToStudent,
-} from '@/words';
-import { useSpeech } from '../base';
+import { type Say, sayCueLine, sayDosage, sayDose, sayRung, sayWhyToStudent } from '@/words';
+import type { Exercise } from '@/core/recipe';
+import { loadLate, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 import { Again, Band } from './bands';
 import type { StandNotice } from './round';
@@ -33,6 +24,8 @@ const NOTICES = {
 } as const satisfies Record<StandNotice, string>;
 
 /** The pattern fills the screen; over it what is to be played, and why. */
+const Sentence = loadLate(() => import('./sentence').then((room) => room.Sentence));
+
 export function Ready({
   plan,
   next,
@@ -72,7 +65,7 @@ export function Ready({
         </p>
       )}
       <p className="text-lg text-soft">
-        {[saySentence(say, asPlayed(plays)), ...sayFitted(say, exercise)].join(' · ')}
+        <Sentence plays={plays} exercise={exercise} />
       </p>
       <div className="stand-row">
         <span data-testid="rung">

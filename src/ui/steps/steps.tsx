@@ -9,9 +9,9 @@ import { buildSteps, type BuildStep, type StepKind } from '@/core/path';
 import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
-import { sayCue, saySentence, sayStep, suggestName } from '@/words';
+import { sayCue, sayStep, suggestName } from '@/words';
 import { attemptOrSay, Button, toast, Trouble, useSpeech, useUndo } from '../base';
-import { LimbSign, ScoreSheet } from '../marks';
+import { LimbSign, ScoreSheet, SentenceText } from '../marks';
 import { useHear, type Playback } from '../play';
 import {
   ManyPanel,
@@ -75,7 +75,9 @@ export function Steps({
       <header className="flex flex-col gap-2 px-4 pt-3 pb-2">
         <div className="flex items-baseline gap-3">
           <h1 className="font-serif text-xl">{say.t('screen.steps.stepsCapital')}</h1>
-          <p className="min-w-0 flex-1 truncate text-soft">{recipe && saySentence(say, recipe)}</p>
+          <p className="min-w-0 flex-1 text-soft">
+            {recipe && <SentenceText say={say} recipe={recipe} />}
+          </p>
           {recipe && (
             <RecipeLink look="quiet" recipe={recipe}>
               {say.t('screen.common.toTheBench')}

@@ -8,18 +8,9 @@ import type { Decision, Variation, LoggedDecision, Verdict } from '@/core/log';
 import { factsOf, dosageNow, rungAt } from '@/core/ladder';
 import { asPlayed, expand } from '@/core/recipe';
 import { type EntryId, type ItemRecord } from '@/core/studio';
-import {
-  type Say,
-  sayDay,
-  sayDosage,
-  sayProposal,
-  sayRung,
-  saySentence,
-  sayVariation,
-  sayWhy,
-} from '@/words';
+import { type Say, sayDay, sayDosage, sayProposal, sayRung, sayVariation, sayWhy } from '@/words';
 import { Loading, Button, buttonLook, Choice, useSpeech } from '../base';
-import { VerdictSign } from '../marks';
+import { SentenceText, VerdictSign } from '../marks';
 import { CueField } from './cue-field';
 import { LogTable, type EarlierTries } from './log-table';
 
@@ -66,7 +57,9 @@ export function ItemDetail({
         </Link>
         <span className="font-sans text-sm text-soft"> · {record.program}</span>
       </h2>
-      <p className="text-sm text-soft">{saySentence(say, asPlayed(record.plays))}</p>
+      <p className="text-sm text-soft">
+        <SentenceText say={say} recipe={asPlayed(record.plays)} />
+      </p>
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <Link href={stand} className={buttonLook('main')}>
           {say.t('screen.students.playInTheLesson')}

@@ -25,10 +25,10 @@ import {
   sayMinutes,
   sayMissed,
   sayRung,
-  saySentence,
   sayWhyToStudent,
 } from '@/words';
 import { JudgeLater } from '../log';
+import { SentenceText } from '../marks';
 import { cautionsOf, rowsOf } from '../plan';
 import { TempoGlyph } from '../play';
 import { StudioDay } from './studio-day';
@@ -327,7 +327,7 @@ function Rows({
                 )}
               </span>
               <span className="block text-sm text-soft">
-                {saySentence(say, asPlayed(item.plays))}
+                <SentenceText say={say} recipe={asPlayed(item.plays)} />
               </span>
               <span className="mt-1 block">
                 {sayWhyToStudent(say, item.why)}

@@ -1,4 +1,3 @@
-import { family } from './family';
 import { retype } from './retype';
 import { bench } from './screen/bench';
 import { materials } from './screen/materials';
@@ -13,7 +12,6 @@ import { enWithIssues } from './with-issues';
 /** The English of the app: every message, by its key. */
 export const en = {
   ...enWithIssues,
-  family,
   retype,
   starter,
   steps,

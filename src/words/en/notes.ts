@@ -9,7 +9,13 @@ export const notes = {
     triplets: 'swung in triplets',
     swung: 'swung {long, number}:{short, number}',
   },
+  sign: '{dots, plural, =0 {{name}} =1 {dotted {name}} other {double-dotted {name}}}',
+  rest: '{note} rest',
+  tied: '{note} tied',
+  tuplet: '{note} ({played, number} in the time of {inTimeOf, number})',
+  rhythmBar: 'bar {bar, number}: {signs}',
   american: {
+    whole: 'whole',
     half: 'half',
     grid: {
       '4': 'quarters',
@@ -42,6 +48,7 @@ export const notes = {
     '32': '{count, plural, one {a 32nd} other {# 32nds}}',
   },
   british: {
+    whole: 'semibreve',
     half: 'minim',
     grid: {
       '4': 'crotchets',

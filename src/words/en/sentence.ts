@@ -11,6 +11,8 @@ export const sentence = {
     then: 'Then',
   },
   line: '{label} {text}',
+  bars: '{bars, plural, one {# bar} other {# bars}}',
+  roundAfter: 'round after {round, plural, one {# bar} other {# bars}}',
   thenJoin: '{before}, then {after}',
   named: '{name}: {what}',
   stickingIn: '{sticking} in {grid}',
