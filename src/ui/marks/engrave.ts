@@ -39,8 +39,8 @@ function loadFonts(): Promise<unknown> {
   return fonts;
 }
 
-/** Where the first staff line's box begins, px from the top; room for stems and accents above. */
-const STAVE_TOP = 12;
+/** Where the first staff line's box begins, px from the top; room for stems, accents and numbers of tuplets above. */
+const STAVE_TOP = 24;
 
 const HEAD_HALF_PX = 6;
 

@@ -35,8 +35,8 @@ export function ScoreSheet({
   const { width } = useSize(place, START);
   const slot = editing?.slot;
   const systems = useMemo(
-    () => systemsOf(exercise, { width, gutter: GUTTER, slot }),
-    [exercise, width, slot],
+    () => systemsOf(exercise, { width, gutter: GUTTER, slot, engraved: staff }),
+    [exercise, width, slot, staff],
   );
   const late = useDeferredValue(useMemo(() => ({ exercise, systems }), [exercise, systems]));
   return (
