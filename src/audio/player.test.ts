@@ -22,6 +22,7 @@ function bench() {
   let tick = () => {};
   const sounder: Sounder = {
     audible: true,
+    recorded: false,
     now: () => clock.now,
     latency: () => 0,
     sound: (event, at) => heard.push({ event, at, plannedAt: clock.now }),

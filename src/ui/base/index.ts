@@ -9,7 +9,7 @@ export { newId } from './new-id';
 export { loadLate } from './load-late';
 export { OptionsPop, OptionsTrigger, Pop, PopRoot, PopTrigger } from './pop';
 export { ProgramChoice } from './program-choice';
-export { CautionLine, LanguageProvider, Loading, SpeechProvider } from './speech';
+export { CautionLine, LanguageProvider, Loading, MadeDrums, SpeechProvider } from './speech';
 export { useSpeech } from './use-speech';
 export { toast } from './toast';
 export { IssueWords } from './issue-words';

@@ -47,6 +47,11 @@ export function NoConnection() {
   return <>{useSpeech().say.t('screen.common.noConnectionNothingWasChangedTry')}</>;
 }
 
+/** Said when the recorded drums could not be had. */
+export function MadeDrums() {
+  return <>{useSpeech().say.t('screen.common.theRecordedDrumsCouldNotBeLoaded')}</>;
+}
+
 /** The caution that stands wherever time, tempo or load is set. */
 export function CautionLine() {
   return <>{sayCaution(useSpeech().say)}</>;

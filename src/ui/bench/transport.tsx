@@ -2,6 +2,7 @@
 
 import { Play, Repeat, Square } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
+import type { Part } from '@/audio';
 import { LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import type { Bpm } from '@/core/time';
@@ -9,6 +10,7 @@ import { sayLimb } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
 import { TempoField } from '../play';
+import { WavPop } from './wav-pop';
 
 /** How the Bench plays; kept while the recipe changes. */
 export interface TransportSettings {
@@ -21,6 +23,8 @@ export interface TransportSettings {
 
 export function Transport({
   exercise,
+  name,
+  partOf,
   settings,
   playing,
   audible,
@@ -29,6 +33,9 @@ export function Transport({
   onToggle,
 }: {
   exercise: Exercise | null;
+  /** Of the exercise, for its file. */
+  name: string;
+  partOf: (exercise: Exercise, bars: number) => Part;
   settings: TransportSettings;
   playing: boolean;
   audible: boolean;
@@ -101,6 +108,14 @@ export function Transport({
             </button>
           ))}
         </div>
+      )}
+      {exercise && (
+        <WavPop
+          exercise={exercise}
+          name={name}
+          loops={settings.loop}
+          partOf={(bars) => partOf(exercise, bars)}
+        />
       )}
       {!audible && (
         <p role="status" className="text-sm">

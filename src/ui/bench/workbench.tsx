@@ -24,7 +24,8 @@ import {
   type Exercise,
 } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
-import { parseMeter, tempoFor, type Bpm } from '@/core/time';
+import { parseMeter, steadyTempo, tempoFor, type Bpm } from '@/core/time';
+import { suggestName } from '@/words';
 import { Button, Trouble, useSpeech } from '../base';
 import { startHistory } from '../base/history';
 import { ScoreSheet, type RowKind } from '../marks';
@@ -241,6 +242,11 @@ export function Workbench({
       </div>
       <Transport
         exercise={nothing ? null : shown}
+        name={draft.name || suggestName(say, recipe)}
+        partOf={(of, bars) => ({
+          score: scoreFor(of, settings, bars),
+          tempi: steadyTempo(tempoFor(of.meter, settings.tempo)),
+        })}
         settings={settings}
         playing={playback.playing}
         audible={playback.audible}
@@ -258,13 +264,14 @@ const FOUR_FOUR = must(parseMeter('4/4'));
 /** Edits by hand before the first one: empty lanes to write on. */
 const BLANK_HAND: Change = { kind: 'hand', length: 1, edits: [] };
 
-function scoreFor(exercise: Exercise, settings: TransportSettings): Score {
+/** @param length bars to the end; left out, as it is set */
+function scoreFor(exercise: Exercise, settings: TransportSettings, length?: number): Score {
   const { click, loop, countInBars, muted } = settings;
   return scoreOf(exercise, {
     click: click ? 'beats' : 'off',
     countInBars,
     muted,
-    bars: loop ? null : exercise.bars,
+    bars: length ?? (loop ? null : exercise.bars),
   });
 }
 

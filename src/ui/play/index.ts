@@ -4,3 +4,4 @@ export { useHear } from './use-hear';
 export { usePlayback } from './use-playback';
 export type { PlayedTo } from '@/audio';
 export type { Playback } from './use-playback';
+export { useWav } from './use-wav';

@@ -1,9 +1,10 @@
 'use client';
 
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { createElement, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Part, PlayedTo, Player, Telling } from '@/audio';
 import { positionAt, type Position, type Score } from '@/core/playing';
 import { steadyTempo, type Tempo } from '@/core/time';
+import { MadeDrums, toast } from '../base';
 
 export interface Playback {
   readonly playing: boolean;
@@ -22,6 +23,9 @@ export interface Playback {
 
 /** What sounds is fetched after the first view, and ahead of the touch that wants it. */
 const fetchAudio = () => import('@/audio');
+
+/** Said once on a page. */
+let isMadeSaid = false;
 
 /** Plays scores and tells at every frame where playing stands. Stops when its screen goes. */
 export function usePlayback(): Playback {
@@ -71,6 +75,10 @@ export function usePlayback(): Playback {
     player.current = opened.player;
     scores.current = parts.map((part) => part.score);
     setAudible(opened.audible);
+    if (opened.audible && !opened.recorded && !isMadeSaid) {
+      isMadeSaid = true;
+      toast.message(createElement(MadeDrums));
+    }
     setPlaying(true);
     const { onPart, onOver, onSlept } = telling;
     opened.player.start(parts, {

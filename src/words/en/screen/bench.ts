@@ -1,4 +1,8 @@
 export const bench = {
+  wav: 'WAV',
+  clickOnTheRightChannel: 'click alone on the right channel',
+  makingItStop: 'Making the file… Stop',
+  downloadBars: 'Download {bars, plural, one {# bar} other {# bars}}',
   aAndB: 'twice the same, to change one of them',
   accentItsLastLeft: 'Accent the last left of cell {place, number}',
   accentsAsMarked: 'accents as marked',

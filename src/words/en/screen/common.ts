@@ -92,6 +92,10 @@ export const common = {
   notJudgedYet: 'Not judged yet: how was it?',
   openTry: '{name}, {day}: {bars, plural, one {# bar} other {# bars}} at {bpm, number}',
   tryCount: '{count, plural, one {# try} other {# tries}}',
+  theRecordedDrumsCouldNotBeLoaded:
+    'The recorded drums could not be loaded; synthetic ones play instead. Reload the page to try again.',
+  wavCouldNotBeMade:
+    'The WAV file could not be made: this browser has too little memory, or no sound. Try fewer bars.',
   notSavedBecause: 'Not saved. <why></why>{behind, plural, =0 {} other { # more behind it.}}',
   staffBars: 'Staff, bar {bars}',
   notices: 'Notices',

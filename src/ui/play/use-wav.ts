@@ -1,0 +1,45 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { Part } from '@/audio';
+import { toast, useSpeech } from '../base';
+
+/** Makes a WAV file and hands it to the browser; what is being made can be stopped, and is then thrown away. */
+export function useWav(): {
+  readonly making: boolean;
+  readonly make: (part: Part, name: string, clickApart: boolean) => Promise<void>;
+  readonly stop: () => void;
+} {
+  const { say } = useSpeech();
+  const [making, setMaking] = useState(false);
+  const asked = useRef(0);
+  useEffect(() => () => void (asked.current += 1), []);
+  return {
+    making,
+    async make(part, name, clickApart) {
+      const mine = (asked.current += 1);
+      setMaking(true);
+      try {
+        const { renderWav } = await import('@/audio');
+        const file = await renderWav(part, clickApart);
+        if (mine === asked.current) download(file, name);
+      } catch {
+        if (mine === asked.current) toast.error(say.t('screen.common.wavCouldNotBeMade'));
+      }
+      if (mine === asked.current) setMaking(false);
+    },
+    stop() {
+      asked.current += 1;
+      setMaking(false);
+    },
+  };
+}
+
+function download(file: Blob, name: string): void {
+  const url = URL.createObjectURL(file);
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = `${name.replace(/[^\p{L}\p{N} ,.-]+/gu, ' ').trim()}.wav`;
+  link.click();
+  URL.revokeObjectURL(url);
+}
