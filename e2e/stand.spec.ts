@@ -458,6 +458,37 @@ test('a click is set for an exercise and kept, and a bar is tapped to start', as
   await expect(page.getByText('count-in')).toHaveCount(0);
 });
 
+test('the pattern as lanes, as notation or both, and to stay until the rung moves: kept by the device', async ({
+  page,
+}) => {
+  await page.goto(ROUND);
+  const heads = page.locator('.staff .vf-stavenote').first();
+  const lanes = page.locator('[data-voice]').first();
+  const setUp = () =>
+    expect(async () => {
+      await page.getByRole('button', { name: 'set up' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
+    }).toPass();
+  await expect(lanes).toBeVisible();
+  await expect(heads).toBeHidden();
+  await setUp();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'notation' }).click();
+  await dialog.getByRole('button', { name: 'when the rung moves' }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await expect(heads).toBeVisible();
+  await expect(lanes).toBeHidden();
+  await page.reload();
+  await expect(heads).toBeVisible();
+  await setUp();
+  await dialog.getByRole('button', { name: 'both', exact: true }).click();
+  await dialog.getByRole('button', { name: 'Done' }).click();
+  await expect(lanes).toBeVisible();
+  await expect(heads).toBeVisible();
+  await begin(page);
+  await expect(heads).toBeVisible();
+});
+
 test('what was just played is played again at one touch, and the round goes on after it', async ({
   page,
 }) => {

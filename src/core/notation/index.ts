@@ -1,4 +1,3 @@
-export { GLYPHS } from './glyphs';
 export { layOutLine } from './lay-out-line';
 export { notate } from './notate';
 export type { BarLayout } from './lay-out-line';

@@ -3,20 +3,20 @@ import { barTicks, beatIndexAt, quarters, type Meter } from '../time';
 import { GLYPHS, type Box, type GlyphId } from './glyphs';
 
 /** A glyph with its origin. All lengths here are in staff spaces, y down from the one line. */
-export interface PlacedGlyph {
+interface PlacedGlyph {
   readonly glyph: GlyphId;
   readonly x: number;
   readonly y: number;
 }
 
 /** From one note to the next, under their heads; beyond an edge of the bar where it goes over the bar line. */
-export interface Tie {
+interface Tie {
   readonly from: number;
   readonly to: number;
 }
 
 /** A number over a tuplet, with a bracket where no beam holds it together. */
-export interface TupletSign {
+interface TupletSign {
   readonly number: number;
   readonly from: number;
   readonly to: number;

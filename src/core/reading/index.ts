@@ -7,4 +7,3 @@ export { formatLine, parseLine } from './shorthand';
 export { soundingTicks } from './value';
 export { writeLine } from './write-line';
 export type { LineSign, Onset, ReadingLine } from './line';
-export type { NoteValue } from './value';

@@ -69,16 +69,24 @@ export async function engrave(
   const written = notate(exercise);
   for (const box of system.bars) {
     const bar = written[box.bar];
-    const stave = new Stave(box.edge, STAVE_TOP, box.right - box.edge - 1);
+    // A bar that is broken in two has its lines at its own ends.
+    const stave = new Stave(box.edge, STAVE_TOP, box.right - box.edge - 1, {
+      leftBar: box.from === 0,
+      rightBar: box.to === exercise.barTicks,
+    });
     stave.setContext(context).draw();
     if (!bar) continue;
     const both = bar.hands.length > 0 && bar.feet.length > 0;
     drawBar(context, stave, box, exercise, [
-      { signs: bar.hands, up: true, restKey: both ? 'e/5' : 'b/4' },
-      { signs: bar.feet, up: false, restKey: both ? 'e/4' : 'b/4' },
+      { signs: within(bar.hands, box), up: true, restKey: both ? 'e/5' : 'b/4' },
+      { signs: within(bar.feet, box), up: false, restKey: both ? 'e/4' : 'b/4' },
     ]);
   }
   return place;
+}
+
+function within(signs: readonly WrittenSign[], { from, to }: BarBox): readonly WrittenSign[] {
+  return signs.filter(({ at }) => at >= from && at < to);
 }
 
 interface Part {

@@ -7,6 +7,7 @@ export { LineNotation } from './line-notation';
 export { readLine } from './read-line';
 export { SentenceText } from './sentence-text';
 export { ScoreSheet } from './score-sheet';
+export { Staff, STAFF_HEIGHT } from './staff';
 export { useSize } from './use-size';
 export type { System } from './columns';
 export { rowKey, rowsOf, sayRow } from './rows';

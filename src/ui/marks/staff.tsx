@@ -6,7 +6,8 @@ import { useSpeech } from '../base';
 import type { System } from './columns';
 import { useSame } from './use-same';
 
-const STAFF_HEIGHT = 148;
+/** Px, at the size at the desk. */
+export const STAFF_HEIGHT = 148;
 
 /** Standard percussion notation of one system, under the columns of its lanes. The engraver loads
  * only when a staff is drawn. */

@@ -23,6 +23,10 @@ export interface Click {
   readonly bars: string;
 }
 
+/** How a pattern can be written. */
+export const SHOWS = ['lanes', 'staff', 'both'] as const;
+export type Shows = (typeof SHOWS)[number];
+
 /** How a device stands at the kit; kept in its browser. */
 export interface SetUp extends Seat, Click {
   /** Clicks of their own, by exercise, or by exercise and rung. */
@@ -33,6 +37,8 @@ export interface SetUp extends Seat, Click {
   readonly hear: readonly Limb[];
   /** Plays one try after the other, and asks at the break. */
   readonly handsFree: boolean;
+  /** How the pattern is written. */
+  readonly shows: Shows;
   /** Stays on an exercise until its rung is over. */
   readonly stays: boolean;
 }
@@ -48,6 +54,7 @@ export const USUAL_SET_UP: SetUp = {
   tapIn: false,
   hear: [],
   handsFree: false,
+  shows: 'lanes',
   stays: false,
 };
 
@@ -56,7 +63,7 @@ const SET_UP = 'mivvel stand';
 /** The set-up of this device; what it cannot know any more is as usual. */
 export function readSetUp(): SetUp {
   const kept = read<Partial<SetUp>>(SET_UP) ?? {};
-  const { own, hear, inches, metres, handsFree, stays, tapIn } = kept;
+  const { own, hear, inches, metres, handsFree, shows, stays, tapIn } = kept;
   const mine = typeof own === 'object' && own !== null ? Object.entries(own) : [];
   return {
     ...readClick(kept),
@@ -64,6 +71,7 @@ export function readSetUp(): SetUp {
     tapIn: tapIn === true,
     hear: LIMBS.filter((limb) => hear?.includes(limb)),
     handsFree: handsFree === true,
+    shows: SHOWS.find((one) => one === shows) ?? USUAL_SET_UP.shows,
     stays: stays === true,
     inches: inRange(inches, SEAT_RANGE.inches) ?? USUAL_SET_UP.inches,
     metres: inRange(metres, SEAT_RANGE.metres) ?? USUAL_SET_UP.metres,

@@ -5,12 +5,15 @@ import type { Exercise } from '@/core/recipe';
 import {
   Lanes,
   lanesHeight,
+  Staff,
+  STAFF_HEIGHT,
   holdsMarks,
   systemsOf,
   useSize,
   type Subscribe,
   type System,
 } from '../marks';
+import type { Shows } from './kept';
 import { systemsInView } from './in-view';
 
 const LARGEST = 3.2;
@@ -26,10 +29,12 @@ const LEAST_WHILE_PLAYING = 1.4;
  * @param at what sounds, in ticks of the cycle; null while nothing does */
 export function Pattern({
   exercise,
+  shows,
   at,
   subscribe,
 }: {
   exercise: Exercise;
+  shows: Shows;
   at: number | null;
   subscribe?: Subscribe;
 }) {
@@ -37,8 +42,8 @@ export function Pattern({
   const { width, height } = useSize(place, { width: 1200, height: 400 });
   const playing = at !== null;
   const { systems, scale, room } = useMemo(
-    () => fit(exercise, width, height, playing),
-    [exercise, width, height, playing],
+    () => fit({ exercise, shows, width, height }, playing),
+    [exercise, shows, width, height, playing],
   );
   const shown = systemsInView(systems, exercise, at ?? 0, room);
   return (
@@ -50,11 +55,35 @@ export function Pattern({
         {shown.map((index) => {
           const system = systems[index];
           if (!system) return null;
-          return <Lanes key={index} {...{ exercise, system, subscribe, scale }} rows="voices" />;
+          return (
+            <div key={index}>
+              {shows !== 'staff' && (
+                <Lanes {...{ exercise, system, subscribe, scale }} rows="voices" />
+              )}
+              {shows !== 'lanes' && (
+                <div style={{ zoom: scale }}>
+                  <Staff exercise={exercise} system={unscaled(system, scale)} first={index === 0} />
+                </div>
+              )}
+            </div>
+          );
         })}
       </div>
     </div>
   );
+}
+
+/** A system in px at the size at the desk, which the staff is drawn at before it is made as large as the lanes. */
+function unscaled({ bars, width }: System, scale: number): System {
+  return {
+    width: width / scale,
+    bars: bars.map((box) => ({
+      ...box,
+      edge: box.edge / scale,
+      left: box.left / scale,
+      right: box.right / scale,
+    })),
+  };
 }
 
 const GAP = 12;
@@ -68,37 +97,47 @@ interface Fit {
 
 /** The largest size at which all can be seen; while playing, at which two systems can where all would be too
  * small, or one. */
-function fit(exercise: Exercise, width: number, height: number, playing: boolean): Fit {
-  const place = { exercise, width, height };
+function fit(place: Place, playing: boolean): Fit {
   const all = largest(place, playing ? LEAST_WHILE_PLAYING : SMALLEST, Infinity);
   if (all) return all;
   const window = playing ? (largest(place, SMALLEST, 2) ?? largest(place, SMALLEST, 1)) : null;
   if (window) return window;
-  const systems = systemsAt(exercise, width, SMALLEST, width < 700);
+  const systems = systemsAt(place, SMALLEST, place.width < 700);
   return { systems, scale: SMALLEST, room: playing ? 1 : systems.length };
 }
 
-function largest(
-  { exercise, width, height }: { exercise: Exercise; width: number; height: number },
-  least: number,
-  most: number,
-): Fit | null {
+interface Place {
+  readonly exercise: Exercise;
+  readonly shows: Shows;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** How high a system is. */
+function systemHeight({ exercise, shows }: Place, scale: number): number {
+  const lanes = shows === 'staff' ? 0 : lanesHeight(exercise, 'voices', scale);
+  return lanes + (shows === 'lanes' ? 0 : STAFF_HEIGHT * scale);
+}
+
+function largest(place: Place, least: number, most: number): Fit | null {
+  const { exercise, height } = place;
   for (let scale = LARGEST; scale >= least - STEP / 2; scale -= STEP) {
     for (const halves of [false, true]) {
-      const systems = systemsAt(exercise, width, scale, halves);
+      const systems = systemsAt(place, scale, halves);
       const room = Math.min(most, systems.length);
-      const tall = room * (lanesHeight(exercise, 'voices', scale) + GAP * scale);
+      const tall = room * (systemHeight(place, scale) + GAP * scale);
       if (tall <= height && holdsMarks(exercise, systems, scale)) return { systems, scale, room };
     }
   }
   return null;
 }
 
-function systemsAt(exercise: Exercise, width: number, scale: number, halves: boolean) {
+function systemsAt({ exercise, shows, width }: Place, scale: number, halves: boolean) {
   return systemsOf(exercise, {
     width,
     gutter: NAMES * scale,
     scale,
     halves,
+    engraved: shows !== 'lanes',
   });
 }

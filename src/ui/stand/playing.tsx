@@ -9,6 +9,7 @@ import { useSpeech } from '../base';
 import { TempoGlyph, type Playback } from '../play';
 import { Band } from './bands';
 import { cueAt } from './cue';
+import type { Shows } from './kept';
 import type { SlotPlan } from './plan-slot';
 import { Pulse, usePosition } from './pulse';
 import { Shown } from './shown';
@@ -18,11 +19,13 @@ import { Shown } from './shown';
  * before it does; the pattern smaller. */
 export function Playing({
   plans,
+  shows,
   playback,
   cuesOf,
   onStop,
 }: {
   plans: readonly SlotPlan[];
+  shows: Shows;
   playback: Playback;
   /** What to watch for in an item. */
   cuesOf: (item: StandItem) => readonly CueLine[];
@@ -78,7 +81,12 @@ export function Playing({
         <Pulse score={score} position={position} />
       </div>
       <div className={counting ? 'flex min-h-0 flex-1 flex-col' : 'flex h-[34%] flex-col'}>
-        <Shown plan={plan} at={counting ? 0 : position.inCycle} subscribe={playback.subscribe} />
+        <Shown
+          plan={plan}
+          shows={shows}
+          at={counting ? 0 : position.inCycle}
+          subscribe={playback.subscribe}
+        />
       </div>
       {!playback.audible && <p role="status">{say.t('screen.stand.noSoundInThisBrowserYet')}</p>}
       <Band onPress={onStop} className="stand-words h-24 shrink-0">

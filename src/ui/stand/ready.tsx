@@ -12,6 +12,7 @@ import { loadLate, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 import { Again, Band } from './bands';
 import type { StandNotice } from './round';
+import type { Shows } from './kept';
 import type { SlotPlan } from './plan-slot';
 import { Shown } from './shown';
 
@@ -27,6 +28,7 @@ const NOTICES = {
 const Sentence = loadLate(() => import('./sentence').then((room) => room.Sentence));
 
 export function Ready({
+  shows,
   plan,
   next,
   cue,
@@ -39,6 +41,7 @@ export function Ready({
   onStart,
 }: {
   plan: SlotPlan;
+  shows: Shows;
   /** Tries that follow without a hand on the screen. */
   next: number;
   /** What to watch for. */
@@ -91,7 +94,7 @@ export function Ready({
       )}
       {cue && <p className="text-2xl text-soft">{sayCueLine(say, cue, plays.meter)}</p>}
       {caution && <p className="text-lg">{sayDose(say, caution)}</p>}
-      <Shown plan={plan} />
+      <Shown plan={plan} shows={shows} />
       {ownMusic && <Tap onTap={onTap} />}
       {again !== null && <Again name={again} onPress={onAgain} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">

@@ -13,6 +13,7 @@ import {
   clickFor,
   inRange,
   SEAT_RANGE,
+  SHOWS,
   withClick,
   type Click,
   type ClickScope,
@@ -39,7 +40,7 @@ export function SetUpDialog({
   onClose: () => void;
 }) {
   const { say } = useSpeech();
-  const { hear, handsFree, stays, tapIn } = settings;
+  const { hear, handsFree, shows, stays, tapIn } = settings;
   return (
     <Dialog.Root open onOpenChange={onClose}>
       <Dialog.Portal>
@@ -82,6 +83,14 @@ export function SetUpDialog({
             <Pick on={handsFree} onPick={() => onSet({ handsFree: true })}>
               {say.t('screen.stand.goOnAskAtTheBreak')}
             </Pick>
+          </Row>
+          <Row name={say.t('screen.stand.patternAs')}>
+            <Picks
+              ids={SHOWS}
+              say={(one) => say.t(`screen.stand.shows.${one}`)}
+              chosen={shows}
+              onPick={(one) => onSet({ shows: one })}
+            />
           </Row>
           <Row name={say.t('screen.stand.nextExercise')}>
             <Pick on={!stays} onPick={() => onSet({ stays: false })}>

@@ -6,6 +6,8 @@ export const stand = {
   barsOfYourOwnAreCalled: 'Bars of your own come in between: shown one bar before.',
   beat: 'Beat',
   betweenTries: 'Between tries',
+  patternAs: 'Pattern as',
+  shows: { lanes: 'lanes', staff: 'notation', both: 'both' },
   nextExercise: 'Next exercise',
   asPlanned: 'as planned',
   whenTheRungMoves: 'when the rung moves',
