@@ -18,6 +18,22 @@ test('jazz ride with a line as short / long reads K K S K, by keyboard alone', a
   await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('swung 2:1');
 });
 
+test('one key halves the tempo that is played, and the staff is read out', async ({ page }) => {
+  await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
+  await expect(
+    page.getByRole('img', { name: 'Bar 1: right hand 1 2 & 3 4 &; left foot 2 4.' }),
+  ).toBeVisible();
+  const half = page.getByRole('button', { name: 'half, 40' });
+  await expect(half).toHaveAttribute('aria-pressed', 'false');
+  await page.locator('.staff').first().click();
+  await page.keyboard.press('h');
+  await expect(half).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await half.click();
+  await expect(half).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+});
+
 test('lanes and staff stand in the same columns', async ({ page }) => {
   await phrase(page, 'What keeps going', 'rock in 16ths');
   await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();

@@ -6,8 +6,10 @@ import { tickerFor } from './ticker';
 export { Player } from './player';
 export { renderWav } from './render-wav';
 
-// The drums are on their way before the first touch asks for them.
-if (typeof window !== 'undefined') fetchRecordings();
+/** The drums come before the first touch asks for them, and after all that the screen itself needs. Ms. */
+const FETCH_AFTER = 2000;
+
+if (typeof window !== 'undefined') window.setTimeout(fetchRecordings, FETCH_AFTER);
 
 /** A player on the app's one sounder; see `openSounder` for when to call it. */
 export async function openPlayer(): Promise<{

@@ -42,6 +42,7 @@ export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
 export { sayIssuesIn } from './issue-languages';
+export { sayStaff } from './staff';
 export { sayRhythm } from './rhythm';
 export { isLocale, sayEach, sayList } from './say';
 export { sayToStudentsIn } from './student-languages';

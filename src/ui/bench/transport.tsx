@@ -5,7 +5,7 @@ import { useEffect, useRef, type ReactNode } from 'react';
 import type { Part } from '@/audio';
 import { LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
-import type { Bpm } from '@/core/time';
+import { bpm, SLOWEST, type Bpm } from '@/core/time';
 import { sayLimb } from '@/words';
 import { Button, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
@@ -15,10 +15,17 @@ import { WavPop } from './wav-pop';
 /** How the Bench plays; kept while the recipe changes. */
 export interface TransportSettings {
   readonly tempo: Bpm;
+  /** Plays at half of the tempo. */
+  readonly half: boolean;
   readonly click: boolean;
   readonly loop: boolean;
   readonly countInBars: number;
   readonly muted: ReadonlySet<Limb>;
+}
+
+/** The tempo that is played, in whole beats a minute. @example 75 at half speed // => 38 */
+export function playedBpm({ tempo, half }: Pick<TransportSettings, 'tempo' | 'half'>): Bpm {
+  return half ? bpm(Math.max(SLOWEST, Math.round(tempo / 2))) : tempo;
 }
 
 export function Transport({
@@ -61,6 +68,16 @@ export function Transport({
         onTempo={(tempo) => onChange({ tempo })}
       />
       <div className="flex items-center gap-1.5">
+        <Button
+          aria-pressed={settings.half}
+          aria-keyshortcuts="h"
+          title={say.t('screen.bench.halfSpeedKey')}
+          onClick={() => onChange({ half: !settings.half })}
+        >
+          {say.t('screen.bench.halfSpeed', {
+            bpm: playedBpm({ ...settings, half: true }),
+          })}
+        </Button>
         <Button aria-pressed={settings.click} onClick={() => onChange({ click: !settings.click })}>
           {say.t('screen.bench.click')}
         </Button>

@@ -37,7 +37,7 @@ import { EditableSheet } from '../lanes';
 import { ReadbackPanel } from '../readback';
 import { SentenceEditor } from '../sentence';
 import { useOpened } from './opened';
-import { Transport, type TransportSettings } from './transport';
+import { playedBpm, Transport, type TransportSettings } from './transport';
 import { useDesk, type BenchActions } from './use-desk';
 
 /** Only an empty Bench offers them. */
@@ -73,6 +73,7 @@ export function Workbench({
   const { recipe } = draft;
   const [settings, setSettings] = useState<TransportSettings>({
     tempo,
+    half: false,
     click: true,
     loop: true,
     countInBars: 1,
@@ -126,7 +127,7 @@ export function Workbench({
     if (playback.playing) playback.stop();
     else if (expanded.ok) {
       const { value } = expanded;
-      void playback.start(scoreFor(value, settings), tempoFor(value.meter, settings.tempo));
+      void playback.start(scoreFor(value, settings), tempoFor(value.meter, playedBpm(settings)));
     }
   }
 
@@ -143,6 +144,9 @@ export function Workbench({
   useHotkeys('mod+s', () => void desk.save(), anywhere);
   useHotkeys('mod+z', () => dispatch({ kind: 'undo' }), anywhere);
   useHotkeys('mod+shift+z, mod+y', () => dispatch({ kind: 'redo' }), anywhere);
+  useHotkeys('h', () => setSettings((now) => ({ ...now, half: !now.half })), {
+    ignoreEventWhen: onControl,
+  });
   useHotkeys('space', togglePlay, { preventDefault: true, ignoreEventWhen: onControl });
   useHotkeys('t', () => document.querySelector<HTMLElement>('[data-tap]')?.click(), {
     ignoreEventWhen: (event) => onControl(event) && !isTap(event),
@@ -245,7 +249,7 @@ export function Workbench({
         name={draft.name || suggestName(say, recipe)}
         partOf={(of, bars) => ({
           score: scoreFor(of, settings, bars),
-          tempi: steadyTempo(tempoFor(of.meter, settings.tempo)),
+          tempi: steadyTempo(tempoFor(of.meter, playedBpm(settings))),
         })}
         settings={settings}
         playing={playback.playing}
@@ -295,7 +299,7 @@ function usePlayAlong(
     else if (exercise) {
       change({
         score: scoreFor(exercise, settings),
-        tempo: tempoFor(exercise.meter, settings.tempo),
+        tempo: tempoFor(exercise.meter, playedBpm(settings)),
       });
     } else stop();
   }, [exercise, settings, change, stop]);

@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Exercise } from '@/core/recipe';
+import { sayStaff } from '@/words';
 import { useSpeech } from '../base';
 import type { System } from './columns';
 import { useSame } from './use-same';
@@ -46,9 +47,7 @@ export function Staff({
       className="staff"
       style={{ height: STAFF_HEIGHT, width: system.width }}
       role="img"
-      aria-label={say.t('screen.common.staffBars', {
-        bars: system.bars.map((box) => box.bar + 1).join(', '),
-      })}
+      aria-label={sayStaff(say, exercise, [...new Set(system.bars.map((box) => box.bar))])}
     >
       {failed && (
         <p className="text-sm text-soft">{say.t('screen.common.theStaffCouldNotBeDrawn')}</p>

@@ -1,5 +1,21 @@
 /** What an exercise says back. */
 export const readback = {
+  staff: {
+    bar: 'Bar {bar, number}: {counts}.',
+    counts: '{limb} {count}',
+    marked: '{limb} {count} ({marks})',
+    rests: 'all rest',
+    mark: { accent: 'accent on {at}', ghost: 'ghost on {at}' },
+    ornament: {
+      flam: 'flam on {at}',
+      drag: 'drag on {at}',
+      ruff: 'three-note ruff on {at}',
+      ruff4: 'four-note ruff on {at}',
+      diddle: 'diddle on {at}',
+      roll: 'roll on {at}',
+      buzz: 'buzz on {at}',
+    },
+  },
   cue: {
     opens: 'The foot closes the hi-hat right after the stick on {at}: do not let it ring open.',
     hat: 'The hi-hat opens on {at}: close it on {closes}, not before.',

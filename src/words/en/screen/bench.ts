@@ -1,5 +1,7 @@
 export const bench = {
   wav: 'WAV',
+  halfSpeed: 'half, {bpm, number}',
+  halfSpeedKey: 'half speed (h)',
   clickOnTheRightChannel: 'click alone on the right channel',
   makingItStop: 'Making the file… Stop',
   downloadBars: 'Download {bars, plural, one {# bar} other {# bars}}',

@@ -97,7 +97,6 @@ export const common = {
   wavCouldNotBeMade:
     'The WAV file could not be made: this browser has too little memory, or no sound. Try fewer bars.',
   notSavedBecause: 'Not saved. <why></why>{behind, plural, =0 {} other { # more behind it.}}',
-  staffBars: 'Staff, bar {bars}',
   notices: 'Notices',
   surface: { kit: 'kit', pad: 'pad' },
 } as const;
