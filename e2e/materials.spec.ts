@@ -132,6 +132,7 @@ test('a line is shown as a reader knows it, where it is found and where it is pl
   ).toBeVisible();
   await expect(third.first().locator('use[href$="#noteheadBlack"]')).toHaveCount(4);
   await detail.getByRole('link', { name: 'To the Bench' }).click();
+  await expect(page.getByLabel('Reading line')).toHaveValue('4. 8 4 4');
   await expect(third).toBeVisible();
   await page.getByLabel('Reading line').fill('3(8 8 8) 2~ 4');
   await expect(notes(/^8th \(3 in the time of 2\), .*half tied, quarter$/)).toBeVisible();

@@ -156,6 +156,8 @@ test('a page that is closed while it plays keeps what was played, and asks about
     await page.clock.runFor(500);
     expect(entriesOf(app, 'try')).toHaveLength(1);
   }).toPass();
+  // The clock is the context's: the page that is opened now lives in time that runs.
+  await page.clock.resume();
   const again = await context.newPage();
   await again.goto(ROUND);
   await expect(again.getByText(/^Stopped after/)).toBeVisible();

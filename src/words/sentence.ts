@@ -38,14 +38,23 @@ function linesOf(say: Say, recipe: ClosedRecipe): Readonly<Record<SentenceKey, s
   };
 }
 
-/** The sentence in one line, for lists, titles and sheets; the full kit goes without saying. */
-export function saySentence(say: Say, recipe: ClosedRecipe): string {
+/** What the sentence says of a recipe; the full kit goes without saying. */
+function saidOf(
+  say: Say,
+  recipe: ClosedRecipe,
+): readonly { readonly key: SentenceKey; readonly label: string; readonly text: string }[] {
   const quiet: readonly SentenceKey[] = recipe.kit.id === 'full-kit' ? ['clash', 'kit'] : ['clash'];
   const texts = linesOf(say, recipe);
-  return KEYS.filter((key) => texts[key] !== '' && !quiet.includes(key))
-    .map((key) =>
-      say.t('sentence.line', { label: say.t(`sentence.label.${key}`), text: texts[key] }),
-    )
+  return KEYS.filter((key) => texts[key] !== '' && !quiet.includes(key)).map((key) => {
+    const label = say.t(`sentence.label.${key}`);
+    return { key, label, text: say.t('sentence.line', { label, text: texts[key] }) };
+  });
+}
+
+/** The sentence in one line, for lists, titles and sheets. */
+export function saySentence(say: Say, recipe: ClosedRecipe): string {
+  return saidOf(say, recipe)
+    .map(({ text }) => text)
     .join(' · ');
 }
 
@@ -60,12 +69,9 @@ const BARS_IN_SENTENCE = 4;
 
 /** The sentence as `saySentence` says it, its reading line as what a reader knows it by. */
 export function sentenceParts(say: Say, recipe: ClosedRecipe): readonly SentencePart[] {
-  const quiet: readonly SentenceKey[] = recipe.kit.id === 'full-kit' ? ['clash', 'kit'] : ['clash'];
-  const texts = linesOf(say, recipe);
-  return KEYS.filter((key) => texts[key] !== '' && !quiet.includes(key)).map((key) => {
-    const label = say.t(`sentence.label.${key}`);
-    const plain = { text: say.t('sentence.line', { label, text: texts[key] }), notation: null };
-    return (key === 'play' && notationOf(say, recipe, label)) || plain;
+  return saidOf(say, recipe).map(({ key, label, text }) => {
+    const notation = key === 'play' ? notationOf(say, recipe, label) : null;
+    return notation ?? { text, notation: null };
   });
 }
 
