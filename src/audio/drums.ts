@@ -55,7 +55,7 @@ export function layersOf(id: VoiceId, recordings: Recordings | null, sampleRate:
   return { soft: finish(layers.soft), hard: finish(layers.hard) };
 }
 
-/** Above this a soft stroke loses what a hard one has. Hz, by ear. */
+/** Above this a soft stroke loses what a hard one has. Hz, an estimate. */
 const SOFT_HZ = 3500;
 
 function withSoft(hard: Samples, sampleRate: number, hz = SOFT_HZ): Layers {
@@ -66,7 +66,8 @@ function made(id: VoiceId, sampleRate: number): Layers {
   return withSoft(voiceSamples(id, sampleRate), sampleRate);
 }
 
-/** What was not recorded is shaped from what is nearest to it, or made. All figures by ear. */
+/** What was not recorded is shaped from what is nearest to it, or made. The figures are estimates, still to be judged
+ * by ear. */
 function recorded(id: VoiceId, from: Recordings, sampleRate: number): Layers {
   const both = (soft: RecordingId, hard: RecordingId): Layers => ({
     soft: from[soft],

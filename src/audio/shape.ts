@@ -59,7 +59,7 @@ export function peakOf(samples: Samples): number {
   return peak;
 }
 
-/** Seconds in which a stroke is as loud as it is felt to be; by ear. */
+/** Seconds in which a stroke is as loud as it is felt to be; an estimate. */
 const HEARD_SECONDS = 0.08;
 
 /** Loudness of a stroke: its power over the first 80 ms, in decibels of full scale. */
