@@ -43,7 +43,7 @@ async function openBench(page: Page, url: string): Promise<void> {
   await page.getByRole('button', { name: 'write', exact: true }).click();
   await page.getByRole('application', { name: 'Lanes' }).focus();
   await page.keyboard.press('ArrowRight');
-  await page.locator('.staff .vf-stavenote').first().waitFor();
+  await page.locator('[data-staff] [data-glyph^=notehead]').first().waitFor();
 }
 
 /** Share of frames that came in time while a note was turned on and off.

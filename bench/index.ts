@@ -2,6 +2,7 @@
 import { bundles } from './bundles';
 import { clicks } from './clicks';
 import { coldStart } from './cold-start';
+import { engraving } from './engrave';
 import { expandAndAnalyse } from './expand';
 import { families } from './families';
 import { benchFrames } from './frames';
@@ -21,6 +22,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   stand: verdicts,
   frames: benchFrames,
   variations: variationScreen,
+  engrave: engraving,
   clicks,
   start: coldStart,
   bundles,

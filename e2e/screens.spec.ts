@@ -46,7 +46,7 @@ test.describe('with the demo studio', () => {
     await page.getByRole('link', { name: 'Lotte' }).click();
     await page.getByRole('link', { name: 'Clave against hats' }).click();
     await expect(page).toHaveTitle('Bench · Mivvel');
-    await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
+    await expect(page.locator('[data-staff] [data-glyph^=notehead]').first()).toBeVisible();
     expect(await faults(page)).toEqual([]);
     await page.getByRole('button', { name: 'write', exact: true }).click();
     await page.getByRole('application', { name: 'Lanes' }).press('ArrowRight');
@@ -161,7 +161,7 @@ test.describe('with the demo studio', () => {
     await page.goto('/students');
     await page.getByRole('link', { name: 'Lotte' }).click();
     await page.getByRole('link', { name: 'Clave against hats' }).click();
-    await expect(page.locator('.staff .vf-stavenote').first()).toBeVisible();
+    await expect(page.locator('[data-staff] [data-glyph^=notehead]').first()).toBeVisible();
     expect(foreign).toEqual([]);
   });
 });

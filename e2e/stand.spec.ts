@@ -473,7 +473,7 @@ test('the pattern as lanes, as notation or both, and to stay until the rung move
   page,
 }) => {
   await page.goto(ROUND);
-  const heads = page.locator('.staff .vf-stavenote').first();
+  const heads = page.locator('[data-staff] [data-glyph^=notehead]').first();
   const lanes = page.locator('[data-voice]').first();
   const setUp = () =>
     expect(async () => {

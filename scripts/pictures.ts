@@ -41,7 +41,7 @@ async function teacher(): Promise<void> {
   await page.getByLabel('Reading line').press('Escape');
   await phrase(page, 'Interpretation', 'phrase cells');
   await phrase(page, 'Feel', 'straight');
-  await page.locator('.staff .vf-stavenote').first().waitFor();
+  await page.locator('[data-staff] [data-glyph^=notehead]').first().waitFor();
   await page.mouse.click(640, 420);
   await take(page, 'bench');
   await page.getByRole('button', { name: 'write', exact: true }).click();
@@ -80,7 +80,7 @@ async function teacher(): Promise<void> {
   await page.getByRole('listbox', { name: 'Path' }).press('Home');
   await take(page, 'steps');
   await page.goto('/materials?k=sticking&m=rudiment-25');
-  await page.locator('.staff .vf-stavenote').first().waitFor();
+  await page.locator('[data-staff] [data-glyph^=notehead]').first().waitFor();
   await take(page, 'materials');
   await page.goto('/programs');
   await page.getByRole('link', { name: 'Cells for the revue' }).click();

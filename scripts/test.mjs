@@ -50,8 +50,8 @@ async function unitTests() {
 // The build checks the types again; what was found here it need not find anew.
 const TYPES_FOUND = join('.next', 'cache', '.tsbuildinfo');
 
-await ensureInstalled();
-await ensureChromium();
+// One compiles, the other fetches.
+await Promise.all([ensureInstalled(), ensureChromium()]);
 // Each of these works mostly on one core: two at a time.
 await Promise.all([
   (async () => {

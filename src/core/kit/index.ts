@@ -22,4 +22,4 @@ export type { TextureId } from './texture';
 export type { Style } from './levels';
 export type { Limb, StickingLetter } from './limb';
 export type { Handedness } from './handedness';
-export type { VoiceId } from './voice';
+export type { Voice, VoiceId } from './voice';

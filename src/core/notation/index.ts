@@ -1,4 +1,12 @@
+export { GLYPHS } from './glyphs';
+export { legendSign, voicesPlayed } from './legend';
 export { layOutLine } from './lay-out-line';
 export { notate } from './notate';
+export { placeBar } from './place-bar';
+export { repeatsOf } from './repeats';
+export { shapeBar } from './shape-bar';
+export { stickingRow } from './sticking-row';
+export { leadOf, needsOf, spaceBar, trailOf } from './space-bar';
 export type { BarLayout } from './lay-out-line';
 export type { WrittenSign } from './notate';
+export type { StaffBar, StaffBracket } from './place-bar';

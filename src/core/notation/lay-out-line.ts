@@ -1,5 +1,6 @@
 import { soundingTicks, type LineSign, type ReadingLine } from '../reading';
 import { barTicks, beatIndexAt, quarters, type Meter } from '../time';
+import { beamRuns, beamsOfBase } from './beams';
 import { GLYPHS, type Box, type GlyphId } from './glyphs';
 
 /** A glyph with its origin. All lengths here are in staff spaces, y down from the one line. */
@@ -138,11 +139,6 @@ function flagOf({ kind, value: { base } }: LineSign): GlyphId | null {
   return kind === 'note' && base >= 8 ? (`flag${base}` as GlyphId) : null;
 }
 
-/** Beams of a note: an 8th has one. */
-function beamsOf({ value: { base } }: LineSign): number {
-  return base < 8 ? 0 : Math.log2(base) - 2;
-}
-
 /** Neighbouring notes that share a beam: shorter than a quarter, of one beat and one tuplet, no rest between.
  * @returns indices of signs, two or more in each group */
 function beamGroups(signs: readonly LineSign[], meter: Meter): readonly (readonly number[])[] {
@@ -208,43 +204,22 @@ function stemOf(at: number): number {
   return at + GLYPHS.noteheadBlack[2] - STEM;
 }
 
-/** The beams of a group: each goes over neighbours that have it; one alone points to its neighbour. */
 function beamStrokes(
   group: readonly number[],
   signs: readonly LineSign[],
   places: readonly number[],
 ): readonly Box[] {
-  const most = Math.max(...group.map((index) => countOf(index)));
-  const strokes: Box[] = [];
-  for (let level = 1; level <= most; level += 1) {
-    const top = STEM_TOP + (level - 1) * BEAM_STEP;
-    let from = 0;
-    while (from < group.length) {
-      if (countOf(group[from]) < level) {
-        from += 1;
-        continue;
-      }
-      let to = from;
-      while (to + 1 < group.length && countOf(group[to + 1]) >= level) to += 1;
-      const left = stemOf(places[group[from] ?? 0] ?? 0);
-      const right = stemOf(places[group[to] ?? 0] ?? 0) + STEM;
-      const alone = to === from;
-      const pointsBack = alone && from > 0;
-      strokes.push([
-        pointsBack ? right - STUB : left,
-        top,
-        alone && !pointsBack ? left + STUB : right,
-        top + BEAM,
-      ]);
-      from = to + 1;
-    }
-  }
-  return strokes;
-
-  function countOf(index: number | undefined): number {
-    const sign = index === undefined ? undefined : signs[index];
-    return sign ? beamsOf(sign) : 0;
-  }
+  const stems = group.map((index) => stemOf(places[index] ?? 0));
+  const counts = group.map((index) => beamsOfBase(signs[index]?.value.base ?? 4));
+  return beamRuns(counts).map(({ from, to, level, stub }): Box => {
+    const top = STEM_TOP + level * BEAM_STEP;
+    const left = stems[from] ?? 0;
+    const right = (stems[to] ?? 0) + STEM;
+    if (stub === null) return [left, top, right, top + BEAM];
+    return stub === 'back'
+      ? [right - STUB, top, right, top + BEAM]
+      : [left, top, left + STUB, top + BEAM];
+  });
 }
 
 function barLines(width: number, isLast: boolean): readonly Box[] {

@@ -14,7 +14,12 @@ export interface WrittenSign {
   readonly strokes: readonly Stroke[];
   /** Felt beat from 0; signs of one beat share a beam. */
   readonly beat: number;
-  readonly tuplet: { readonly played: number; readonly inTimeOf: number } | null;
+  /** `at`: where the tuplet begins, from the start of the bar. */
+  readonly tuplet: {
+    readonly at: Tick;
+    readonly played: number;
+    readonly inTimeOf: number;
+  } | null;
 }
 
 /** One bar in two voices: hands with stems up, feet with stems down. A voice that rests all bar
@@ -25,7 +30,8 @@ export interface WrittenBar {
 }
 
 /** Writes an exercise down in standard percussion notation, beat by beat: a note lasts until the
- * next one of its voice or until the beat ends, so that every beat is seen. */
+ * next one of its voice or until the beat ends, so that every beat is seen. Two beats of rest are one where they are
+ * half of a bar of four. */
 export function notate(exercise: Exercise): readonly WrittenBar[] {
   return Array.from({ length: exercise.bars }, (_, bar) => {
     const from = bar * exercise.barTicks;
@@ -42,7 +48,7 @@ export function notate(exercise: Exercise): readonly WrittenBar[] {
 
 function writeVoice(strokes: readonly Stroke[], from: number, exercise: Exercise): WrittenSign[] {
   if (strokes.length === 0) return [];
-  return beats(exercise.meter).flatMap((beat, index) => {
+  const signs = beats(exercise.meter).flatMap((beat, index) => {
     const start = from + beat.at;
     const chords = new Map<number, Stroke[]>();
     for (const stroke of strokes) {
@@ -51,6 +57,20 @@ function writeVoice(strokes: readonly Stroke[], from: number, exercise: Exercise
       chords.set(place, [...(chords.get(place) ?? []), stroke]);
     }
     return writeBeat(chords, beat.at, beat.ticks, index);
+  });
+  return withHalfRests(signs, exercise);
+}
+
+/** In a bar of four, rests of two beats that are its first or its second half. */
+function withHalfRests(signs: readonly WrittenSign[], { meter }: Exercise): WrittenSign[] {
+  if (meter.count !== 4 || meter.unit !== 4) return [...signs];
+  const isRest = (sign: WrittenSign | undefined) =>
+    sign !== undefined && sign.strokes.length === 0 && sign.ticks === TICKS_PER_QUARTER;
+  return signs.flatMap((sign, index): WrittenSign[] => {
+    const before = signs[index - 1];
+    if (sign.beat % 2 === 1 && isRest(sign) && isRest(before)) return [];
+    if (sign.beat % 2 === 1 || !isRest(sign) || !isRest(signs[index + 1])) return [sign];
+    return [{ ...sign, ticks: quarters(2), base: 2 }];
   });
 }
 
@@ -62,18 +82,42 @@ interface Grid {
   readonly parts: number;
   /** Length of a slot as written, a binary fraction of a whole note. */
   readonly written: number;
-  readonly tuplet: WrittenSign['tuplet'];
+  readonly tuplet: { readonly played: number; readonly inTimeOf: number } | null;
 }
 
+/** A beat on one grid; in halves where a note begins the second, and one of them alone needs a tuplet. */
 function writeBeat(
   chords: ReadonlyMap<number, readonly Stroke[]>,
   at: Tick,
   ticks: Tick,
   beat: number,
 ): WrittenSign[] {
+  const half = ticks / 2;
+  if (gridFor([...chords.keys()], ticks).tuplet && chords.has(half) && !isCompound(ticks)) {
+    const second = [...chords].filter(([place]) => place >= half);
+    const halves = [
+      new Map([...chords].filter(([place]) => place < half)),
+      new Map(second.map(([place, strokes]) => [place - half, strokes])),
+    ];
+    if (halves.some((one) => gridFor([...one.keys()], half).tuplet === null)) {
+      return halves.flatMap((one, index) => writeSpan(one, at + index * half, half, beat));
+    }
+  }
+  return writeSpan(chords, at, ticks, beat);
+}
+
+/** A beat, or the half of one, on one grid. */
+function writeSpan(
+  chords: ReadonlyMap<number, readonly Stroke[]>,
+  at: number,
+  ticks: number,
+  beat: number,
+): WrittenSign[] {
   const grid = gridFor([...chords.keys()], ticks);
+  if (grid.written < SHORTEST) return writeSpan(nearest(chords, ticks), at, ticks, beat);
   const slot = ticks / grid.parts;
   const starts = [...new Set([0, ...chords.keys()])].sort((a, b) => a - b);
+  const tuplet = grid.tuplet && { at: tick(at), ...grid.tuplet };
   return starts.flatMap((place, index): WrittenSign[] => {
     let left = ((starts[index + 1] ?? ticks) - place) / slot;
     let here = place;
@@ -89,7 +133,7 @@ function writeBeat(
         dots: value.dots,
         strokes,
         beat,
-        tuplet: grid.tuplet,
+        tuplet,
       });
       here += length;
       left -= value.slots;
@@ -99,8 +143,32 @@ function writeBeat(
   });
 }
 
+/** No value is shorter: a 64th. */
+const SHORTEST = quarters(1, 16);
+
+/** Where no value is short enough to say when strokes come (quintuplets and triplets across each other), they are
+ * written on the nearest 64th, each on one of its own. */
+function nearest(
+  chords: ReadonlyMap<number, readonly Stroke[]>,
+  ticks: number,
+): ReadonlyMap<number, readonly Stroke[]> {
+  const found = new Map<number, readonly Stroke[]>();
+  let free = 0;
+  for (const [place, strokes] of [...chords].sort(([a], [b]) => a - b)) {
+    const last = Math.max(free, ticks / SHORTEST - 1);
+    const slot = Math.min(last, Math.max(free, Math.round(place / SHORTEST)));
+    found.set(slot * SHORTEST, strokes);
+    free = slot + 1;
+  }
+  return found;
+}
+
+function isCompound(ticks: number): boolean {
+  return ticks === quarters(3, 2);
+}
+
 function gridFor(places: readonly number[], ticks: number): Grid {
-  const compound = ticks === quarters(3, 2);
+  const compound = isCompound(ticks);
   const parts =
     (compound ? COMPOUND_PARTS : SIMPLE_PARTS).find(
       (n) => ticks % n === 0 && places.every((place) => place % (ticks / n) === 0),

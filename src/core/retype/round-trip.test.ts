@@ -16,12 +16,11 @@ import {
   INTERPRETATION_STARTS,
   startOf,
   toggleOstinato,
-  type Change,
   type ClosedRecipe,
   type Exercise,
 } from '../recipe';
 import { stickingStart } from '../sticking';
-import type { SubdivisionId } from '../time';
+import { CHANGES, RECIPES } from '../recipe/recipes.fixture';
 import { retypeComposite, retypeCount, retypeLine, type Retyped } from '.';
 
 function played(exercise: Exercise): readonly string[] {
@@ -57,61 +56,6 @@ function comesBack(recipe: ClosedRecipe): void {
   check(must(retypeComposite(recipe, exercise, limbs, said)), (one) => spokenComposite(one, limbs));
 }
 
-const CHANGES: readonly Change[] = [
-  { kind: 'displace', what: 'pattern', part: 'line', by: 3, slot: '16' },
-  { kind: 'displace', what: 'accents', part: 'line', by: 1, slot: '16' },
-  { kind: 'mirror', what: 'hands', part: 'all' },
-  { kind: 'reverse', part: 'line', slot: '16' },
-  { kind: 'footing', part: 'all', school: 'groups' },
-  { kind: 'place', to: { limb: 'RF', voice: 'bass' }, slot: '16', grid: '--xx' },
-  { kind: 'give', part: 'line', from: 'RH', to: { limb: 'LF', voice: 'hat-foot' } },
-];
-
-const content = fc.oneof(
-  fc
-    .constantFrom(...Object.values(SHIPPED_LINES))
-    .map(({ text, meter }) => ({ meter, play: { text } })),
-  fc
-    .tuple(
-      fc.stringMatching(/^([RLKT-]{1,4} ){1,3}[RL]{1,3}$/),
-      fc.constantFrom<SubdivisionId>('8', '16', '8t', '16t', '5'),
-    )
-    .map(([text, slot]) => ({ meter: '4/4', play: { ...stickingStart(text), slot } })),
-  fc.constant({
-    meter: '4/4',
-    play: { ...stickingStart('RLRL 8t: RLL RLL RLL'), slot: '16' as const },
-  }),
-);
-
-const recipes = fc
-  .record({
-    what: content,
-    over: fc.option(fc.constantFrom(...Object.keys(SHIPPED_OSTINATOS)), { nil: null }),
-    as: fc.constantFrom(...INTERPRETATION_STARTS.map(({ id }) => id)),
-    changes: fc.subarray([...CHANGES], { maxLength: 2 }),
-    feel: fc.constantFrom<ClosedRecipe['feel']>(
-      { kind: 'straight' },
-      { kind: 'triplets' },
-      { kind: 'swung', long: 2, short: 1 },
-    ),
-    clash: fc.constantFrom('limbs' as const, 'groove' as const, 'merge' as const),
-    kit: fc.constantFrom('full-kit', 'mirrored-kit', 'left-lead', 'open-handed'),
-  })
-  .map(({ what, over, as, changes, feel, clash, kit }): ClosedRecipe => {
-    const found = findShipped('kit', kit)?.content;
-    const base = over ? toggleOstinato(blankRecipe(), over) : blankRecipe();
-    return {
-      ...base,
-      meter: what.meter,
-      play: { content: what.play },
-      as: startOf(as),
-      changes,
-      feel,
-      clash,
-      kit: found ? { content: { ...found, voices: [...found.voices] } } : base.kit,
-    };
-  });
-
 describe('what is read back can be typed back unchanged', () => {
   it('of every shipped ostinato', () => {
     for (const id of Object.keys(SHIPPED_OSTINATOS)) comesBack(toggleOstinato(blankRecipe(), id));
@@ -135,7 +79,7 @@ describe('what is read back can be typed back unchanged', () => {
   });
 
   it('of 500 random recipes', () => {
-    fc.assert(fc.property(recipes, comesBack), { numRuns: 500 });
+    fc.assert(fc.property(RECIPES, comesBack), { numRuns: 500 });
   });
 });
 

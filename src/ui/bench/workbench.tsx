@@ -26,9 +26,9 @@ import {
 import type { ProgramSummary } from '@/core/studio';
 import { parseMeter, steadyTempo, tempoFor, type Bpm } from '@/core/time';
 import { suggestName } from '@/words';
-import { Button, Trouble, useSpeech } from '../base';
+import { Trouble, useSpeech } from '../base';
 import { startHistory } from '../base/history';
-import { ScoreSheet, type RowKind } from '../marks';
+import { Legend, ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
 import { BenchHeader } from './bench-header';
 import { draftReducer, type Draft } from './draft';
@@ -37,6 +37,8 @@ import { EditableSheet } from '../lanes';
 import { ReadbackPanel } from '../readback';
 import { SentenceEditor } from '../sentence';
 import { useOpened } from './opened';
+import { SheetBar } from './sheet-bar';
+import { showsOf, staffRowsOf, useSheet } from './sheet-kept';
 import { playedBpm, Transport, type TransportSettings } from './transport';
 import { useDesk, type BenchActions } from './use-desk';
 
@@ -80,7 +82,7 @@ export function Workbench({
     muted: new Set(),
   });
   const [rows, setRows] = useState<RowKind>('voices');
-  const [staff, setStaff] = useState(true);
+  const [sheet, turn] = useSheet();
   const [writing, setWriting] = useState(false);
   const playback = usePlayback();
 
@@ -103,7 +105,7 @@ export function Workbench({
     () => shown && readBack(shown, readAt, undefined, syllables),
     [shown, readAt, syllables],
   );
-  const sheet = useDeferredValue(shown);
+  const drawn = useDeferredValue(shown);
   const late = useDeferredValue(
     useMemo(() => shown && readback && { recipe, shown, readback }, [recipe, shown, readback]),
   );
@@ -177,40 +179,36 @@ export function Workbench({
             onChange={edit}
             onSettle={settle}
           />
-          {sheet && !nothing ? (
+          {drawn && !nothing ? (
             <div className={expanded.ok ? 'mt-4' : 'mt-4 opacity-35'}>
-              <div className="mb-1 flex justify-end gap-1">
-                <Button
-                  look="quiet"
-                  aria-pressed={rows === 'limbs'}
-                  onClick={() => setRows(rows === 'limbs' ? 'voices' : 'limbs')}
-                >
-                  {say.t('screen.bench.rowsByLimb')}
-                </Button>
-                <Button look="quiet" aria-pressed={staff} onClick={() => setStaff(!staff)}>
-                  {say.t('screen.bench.staff')}
-                </Button>
-                <Button look="quiet" aria-pressed={writing} onClick={() => setWriting(!writing)}>
-                  {say.t('screen.bench.write')}
-                </Button>
-              </div>
+              <SheetBar
+                rows={rows}
+                sheet={sheet}
+                writing={writing}
+                onRows={setRows}
+                onTurn={turn}
+                onWrite={setWriting}
+              />
               {writing ? (
                 <EditableSheet
-                  exercise={shown ?? sheet}
+                  exercise={shown ?? drawn}
                   rows={rows}
-                  staff={staff}
+                  shows={sheet.staff ? 'both' : 'lanes'}
+                  staffRows={{ sticking: sheet.sticking }}
                   subscribe={playback.subscribe}
-                  onEdit={(edits) => edit(editByHand(recipe, shown ?? sheet, edits))}
+                  onEdit={(edits) => edit(editByHand(recipe, shown ?? drawn, edits))}
                 />
               ) : (
                 <ScoreSheet
-                  exercise={sheet}
+                  exercise={drawn}
                   rows={rows}
-                  staff={staff}
+                  shows={showsOf(sheet)}
+                  staffRows={staffRowsOf(sheet)}
                   subscribe={playback.subscribe}
                   muted={settings.muted}
                 />
               )}
+              {sheet.staff && sheet.legend && <Legend exercise={drawn} />}
             </div>
           ) : (
             <p className="mt-10 pl-27 text-soft">

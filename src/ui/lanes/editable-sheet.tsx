@@ -23,7 +23,14 @@ import {
   type Say,
 } from '@/words';
 import { Button, Choice, useSpeech } from '../base';
-import { type RowKind, sayRow, ScoreSheet, type Subscribe } from '../marks';
+import {
+  type RowKind,
+  sayRow,
+  ScoreSheet,
+  type Shows,
+  type StaffRows,
+  type Subscribe,
+} from '../marks';
 import type { LaneCommand } from './lane-editor';
 import { DYNAMIC_KEYS, ORNAMENT_KEYS } from './lane-keys';
 import { useLaneEditing, type LaneEditor } from './use-lane-editing';
@@ -38,13 +45,15 @@ const LIMB_KEYS = Object.keys(STICKING_LETTERS) as readonly StickingLetter[];
 export function EditableSheet({
   exercise,
   rows,
-  staff,
+  shows,
+  staffRows,
   subscribe,
   onEdit,
 }: {
   exercise: Exercise;
   rows: RowKind;
-  staff: boolean;
+  shows: Shows;
+  staffRows?: StaffRows;
   subscribe?: Subscribe;
   onEdit: (edits: readonly SeenEdit[]) => void;
 }) {
@@ -82,7 +91,8 @@ export function EditableSheet({
         <ScoreSheet
           exercise={exercise}
           rows={rows}
-          staff={staff}
+          shows={shows}
+          staffRows={staffRows}
           subscribe={subscribe}
           editing={editor.editing}
         />

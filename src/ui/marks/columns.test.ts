@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
 import { blankRecipe, expand, type Exercise } from '@/core/recipe';
 import { typedSticking } from '@/core/sticking';
-import { systemsOf } from './columns';
+import { quarters } from '@/core/time';
+import { holdsMarks, placeX, systemsOf, type Shows } from './columns';
 
 function exerciseOf(sticking: string): Exercise {
   return must(expand({ ...blankRecipe(), play: { content: typedSticking(sticking) } }));
@@ -12,20 +13,41 @@ describe('systemsOf', () => {
   const plain = exerciseOf('RLRL RLRL RLRL RLRL RLRL RLRL RLRL RLRL');
   const drags = exerciseOf('dRLRL dRLRL dRLRL dRLRL dRLRL dRLRL dRLRL dRLRL');
   const at = { width: 900, gutter: 128 };
-  const perRow = (exercise: Exercise, engraved: boolean) =>
-    systemsOf(exercise, { ...at, engraved })[0]?.bars.length;
+  const perRow = (exercise: Exercise, shows: Shows) =>
+    systemsOf(exercise, { ...at, shows })[0]?.bars.length;
 
   it('a staff has room for grace notes before their notes, also before beat one', () => {
-    const [first] = systemsOf(drags, { ...at, engraved: true })[0]?.bars ?? [];
+    const [first] = systemsOf(drags, { ...at, shows: 'both' })[0]?.bars ?? [];
     const [lanes] = systemsOf(drags, at)[0]?.bars ?? [];
     const lead = (box?: typeof first) => (box?.left ?? 0) - (box?.edge ?? 0);
-    expect(lead(first)).toBeGreaterThanOrEqual(lead(lanes) + 20);
-    expect(perRow(plain, true)).toBe(2);
-    expect(perRow(drags, true)).toBe(1);
-    expect(perRow(drags, false)).toBe(2);
+    expect(lead(first)).toBeGreaterThanOrEqual(lead(lanes) + 10);
+    expect(perRow(plain, 'both')).toBe(2);
+    expect(perRow(drags, 'both')).toBe(1);
+    expect(perRow(drags, 'lanes')).toBe(2);
   });
 
-  it('without such signs a staff takes no more room than its lanes', () => {
-    expect(systemsOf(plain, { ...at, engraved: true })).toEqual(systemsOf(plain, at));
+  it.each(['lanes', 'staff', 'both'] as const)(
+    '%s: what is broken in rows holds its marks',
+    (shows) => {
+      for (const exercise of [plain, drags]) {
+        for (const width of [600, 900, 1400]) {
+          expect(
+            holdsMarks(exercise, systemsOf(exercise, { width, gutter: 60, shows }), 1, shows),
+          ).toBe(true);
+        }
+      }
+    },
+  );
+
+  it('a staff alone gives longer values more room, and ends where its bar does', () => {
+    const line = must(expand({ ...blankRecipe(), play: { content: { text: '2 4 8 16 16' } } }));
+    const [box] = systemsOf(line, { width: 500, gutter: 60, shows: 'staff' })[0]?.bars ?? [];
+    if (!box) throw new Error('no bar');
+    const xs = [0, 2, 3, 3.5, 3.75].map((beat) => placeX(box, quarters(beat * 4, 4)));
+    const gaps = xs.slice(1).map((x, index) => x - (xs[index] ?? 0));
+    expect(gaps).toEqual([...gaps].sort((a, b) => b - a));
+    expect(placeX(box, line.barTicks)).toBe(box.right);
+    expect(placeX(box, quarters(1))).toBeGreaterThan(xs[0] ?? 0);
+    expect(placeX(box, quarters(1))).toBeLessThan(xs[1] ?? 0);
   });
 });

@@ -1,10 +1,10 @@
 import { columnsOfBar } from '@/core/analysis';
-import { gracesOf } from '@/core/pattern';
+import { leadOf, needsOf, shapeBar, spaceBar, trailOf } from '@/core/notation';
 import type { Exercise } from '@/core/recipe';
 import { beats, countMark, type CountMark, type Syllables, type Tick } from '@/core/time';
 
-/** A bar, or a part of one, on the page. Time runs evenly from `left` to `right`, in CSS px from
- * the system's left edge, so that lanes, count, staff and playhead share their columns. */
+/** A bar, or a part of one, on the page, in CSS px from the system's left edge; lanes, count, staff and playhead
+ * share its columns. Time runs evenly from `left` to `right`, or from place to place. */
 export interface BarBox {
   readonly bar: number;
   /** The part of the bar that stands here, in ticks from the bar's start. */
@@ -15,6 +15,8 @@ export interface BarBox {
   /** Where its first column stands. */
   readonly left: number;
   readonly right: number;
+  /** Where columns stand that are spaced as an engraver does, in order of time. */
+  readonly places?: readonly { readonly at: number; readonly x: number }[];
 }
 
 /** A row of bars. */
@@ -37,9 +39,12 @@ const NARROWEST = 19;
 /** A column may be this much narrower before a row counts as too tight. */
 const ALMOST = 0.97;
 
-/** What one grace note takes before its note, and a parenthesis at its head. */
-const GRACE_WIDTH = 10;
-const PARENTHESIS_WIDTH = 6;
+/** A staff space at the desk. */
+export const SPACE = 8.5;
+
+/** How an exercise is written. */
+export const SHOWS = ['lanes', 'staff', 'both'] as const;
+export type Shows = (typeof SHOWS)[number];
 
 /** How wide things may be, all in CSS px. */
 export interface SheetWidth {
@@ -52,28 +57,33 @@ export interface SheetWidth {
   readonly halves?: boolean;
   /** A grid that has columns in any case. */
   readonly slot?: Tick;
-  /** With room for what a staff has besides its heads: grace notes, parentheses. */
-  readonly engraved?: boolean;
+  /** Lanes have even columns, and a staff under them the same, with room for its signs; a staff alone is spaced as
+   * an engraver does. */
+  readonly shows?: Shows;
 }
 
 /** Breaks an exercise into rows that fit the room. */
-export function systemsOf(
-  exercise: Exercise,
-  { width, gutter, scale = 1, halves = false, slot, engraved = false }: SheetWidth,
-): readonly System[] {
-  const room = Math.max(60, width - gutter);
+export function systemsOf(exercise: Exercise, sheet: SheetWidth): readonly System[] {
+  const { width, gutter, scale = 1, halves = false, shows = 'lanes' } = sheet;
   const parts = partsOf(exercise, halves);
-  const signs = engraved ? signWidths(exercise) : NO_SIGNS;
-  const lead = LEAD + signs.before(0);
-  const perSystem = halves ? 1 : barsThatFit(exercise, room / scale, lead, signs, slot);
-  const boxWidth = room / Math.min(perSystem, parts.length);
+  // The bar line at the end of a cycle is thicker than the others.
+  const end = shows === 'lanes' ? 0 : SPACE * scale;
+  const room = Math.max(60, width - gutter - end);
+  const wants = parts.map((part) => wantsOf(exercise, part, sheet));
+  const perSystem = halves ? 1 : barsThatFit(exercise, wants, room / scale, shows);
   const systems: System[] = [];
   for (let first = 0; first < parts.length; first += perSystem) {
-    const bars = parts.slice(first, first + perSystem).map((part, index): BarBox => {
-      const edge = gutter + index * boxWidth;
-      return { ...part, edge, left: edge + lead * scale, right: edge + boxWidth };
+    const here = parts.slice(first, first + perSystem);
+    const row = wants.slice(first, first + perSystem);
+    const widths = widthsOf(row, room, Math.min(perSystem, parts.length), shows);
+    let edge = gutter;
+    const bars = here.map((part, index): BarBox => {
+      const right = edge + (widths[index] ?? 0);
+      const box = { ...part, edge, right };
+      edge = right;
+      return { ...box, ...columnsOf(row[index], box, wants, { scale, shows }) };
     });
-    systems.push({ bars, width: gutter + bars.length * boxWidth });
+    systems.push({ bars, width: edge + end });
   }
   return systems;
 }
@@ -90,65 +100,127 @@ function partsOf(exercise: Exercise, halves: boolean): readonly Part[] {
   ).flat();
 }
 
-/** Whether every column is wide enough for marks of this size. */
-export function holdsMarks(exercise: Exercise, systems: readonly System[], scale: number): boolean {
-  const widths = systems.flatMap((system) =>
-    system.bars.flatMap((box) => {
-      const places = columnsIn(box, exercise).map((column) => column.x);
-      return [...places, box.right].slice(1).map((x, index) => x - (places[index] ?? 0));
-    }),
-  );
-  return Math.min(...widths) >= NARROWEST * scale * ALMOST;
+/** What a bar or its part wants, in px at the size at the desk. */
+interface Wants {
+  /** From its edge to its first column. */
+  readonly lead: number;
+  /** A tick of even columns. */
+  readonly perTick: number;
+  readonly ticks: number;
+  /** Its own spacing, from its edge; null where columns are even. */
+  readonly own: ReturnType<typeof spaceBar> | null;
 }
 
-/** What stands beside the heads of a staff, in px. */
-interface SignWidths {
-  /** Before the head at a place of the bar, in whichever bar it takes most. */
-  readonly before: (at: number) => number;
-  readonly after: (at: number) => number;
-}
-
-const NO_SIGNS: SignWidths = { before: () => 0, after: () => 0 };
-
-function signWidths({ strokes, barTicks }: Exercise): SignWidths {
-  const before = new Map<number, number>();
-  const after = new Map<number, number>();
-  const most = (of: Map<number, number>, at: number, width: number) =>
-    of.set(at, Math.max(of.get(at) ?? 0, width));
-  for (const stroke of strokes) {
-    const at = stroke.at % barTicks;
-    const graces = stroke.ornament ? gracesOf(stroke).length : 0;
-    const parenthesis = stroke.dynamic === 'ghost' ? PARENTHESIS_WIDTH : 0;
-    most(before, at, parenthesis + (graces > 0 ? GRACE_WIDTH * (graces + 0.5) : 0));
-    most(after, at, parenthesis);
+function wantsOf(exercise: Exercise, { bar, from, to }: Part, { shows, slot }: SheetWidth): Wants {
+  const shape = shows === 'staff' || shows === 'both' ? shapeBar(exercise, bar, from, to) : null;
+  const ticks = to - from;
+  const begins = bar === 0 && from === 0;
+  if (shape && shows === 'staff') {
+    const own = spaceBar(shape, to, begins);
+    return { lead: leadOf(shape, begins) * SPACE, perTick: 0, ticks, own };
   }
-  return { before: (at) => before.get(at) ?? 0, after: (at) => after.get(at) ?? 0 };
+  const places = [...columnsOfBar(exercise, bar, slot), exercise.barTicks].filter(
+    (at) => at >= from && at <= to,
+  );
+  const gaps = places.slice(1).map((place, index) => NARROWEST / (place - (places[index] ?? 0)));
+  if (!shape) return { lead: LEAD, perTick: Math.max(0, ...gaps), ticks, own: null };
+  const last = shape.columns.at(-1)?.at ?? from;
+  const signs = [
+    ...needsOf(shape).map((need) => (need.spaces * SPACE) / (need.to - need.from)),
+    (trailOf(shape) * SPACE) / (to - last),
+  ];
+  return {
+    lead: Math.max(LEAD, leadOf(shape, begins) * SPACE),
+    perTick: Math.max(0, ...gaps, ...signs),
+    ticks,
+    own: null,
+  };
+}
+
+/** Least width of each of so many bars. */
+function leastOf(wants: readonly Wants[]): readonly number[] {
+  const lead = Math.max(...wants.map((one) => one.lead));
+  const perTick = Math.max(...wants.map((one) => one.perTick));
+  return wants.map(({ own, ticks }) => (own ? own.width * SPACE : lead + perTick * ticks));
 }
 
 /** @param room for bars, in px at the size at the desk */
 function barsThatFit(
-  exercise: Exercise,
+  { bars }: Exercise,
+  wants: readonly Wants[],
   room: number,
-  lead: number,
-  { before, after }: SignWidths,
-  slot?: Tick,
+  shows: Shows,
 ): number {
-  let perTick = 0;
-  for (let bar = 0; bar < exercise.bars; bar += 1) {
-    const places = [...columnsOfBar(exercise, bar, slot), exercise.barTicks];
-    places.slice(1).forEach((place, index) => {
-      const from = places[index] ?? 0;
-      const width = NARROWEST + after(from) + (place < exercise.barTicks ? before(place) : 0);
-      perTick = Math.max(perTick, width / (place - from));
+  const least = leastOf(wants);
+  const fits = (count: number) => {
+    if (shows !== 'staff') return Math.max(...least) * count <= room;
+    return least.every((_, first) => {
+      const row = first % count === 0 ? least.slice(first, first + count) : [];
+      return row.reduce((sum, width) => sum + width, 0) <= room;
     });
+  };
+  return [8, 4, 2].find((count) => count <= bars * 2 && fits(count)) ?? 1;
+}
+
+/** A last row that is not full stays as wide as its notes are elsewhere. */
+const MOST_STRETCHED = 1.8;
+
+function widthsOf(
+  row: readonly Wants[],
+  room: number,
+  count: number,
+  shows: Shows,
+): readonly number[] {
+  if (shows !== 'staff') return row.map(() => room / count);
+  const least = leastOf(row);
+  const sum = least.reduce((all, width) => all + width, 0);
+  const stretch = row.length < count ? Math.min(room / sum, MOST_STRETCHED) : room / sum;
+  return least.map((width) => width * stretch);
+}
+
+/** Where the columns of a bar stand that has its place. */
+function columnsOf(
+  wants: Wants | undefined,
+  { edge, right, to }: Pick<BarBox, 'edge' | 'right' | 'to'>,
+  all: readonly Wants[],
+  { scale, shows }: { readonly scale: number; readonly shows: Shows },
+): Pick<BarBox, 'left' | 'places'> {
+  if (shows !== 'staff' || !wants?.own) {
+    return { left: edge + Math.max(...all.map((one) => one.lead)) * scale };
   }
-  const most = Math.floor(room / (lead + perTick * exercise.barTicks));
-  return [8, 4, 2].find((count) => count <= most && count <= exercise.bars * 2) ?? 1;
+  const { places, width } = wants.own;
+  const first = places[0]?.x ?? 0;
+  // What is before the first column stays as it is; the rest takes the room there is.
+  const left = edge + first * SPACE * scale;
+  const wider = (right - left) / ((width - first) * SPACE);
+  const placed = places.map(({ at, x }) => ({ at, x: left + (x - first) * SPACE * wider }));
+  return { left, places: [...placed, { at: to, x: right }] };
+}
+
+/** Whether everything in these rows has the room that it wants at this size. */
+export function holdsMarks(
+  exercise: Exercise,
+  systems: readonly System[],
+  scale: number,
+  shows: Shows = 'lanes',
+): boolean {
+  return systems.every(({ bars }) => {
+    const wants = bars.map((box) => wantsOf(exercise, box, { width: 0, gutter: 0, shows }));
+    const least = leastOf(wants);
+    return bars.every((box, index) => box.right - box.edge >= (least[index] ?? 0) * scale * ALMOST);
+  });
 }
 
 /** Where a place of a bar stands. @param at ticks from the bar's start */
 export function placeX(box: BarBox, at: number): number {
-  return box.left + ((at - box.from) / (box.to - box.from)) * (box.right - box.left);
+  const { places, left, right, from, to } = box;
+  if (!places) return left + ((at - from) / (to - from)) * (right - left);
+  const next = places.findIndex((place) => place.at > at);
+  const here = places[next < 0 ? places.length - 1 : Math.max(0, next - 1)];
+  const after = places[next];
+  if (!here) return left;
+  if (!after || after.at === here.at) return here.x;
+  return here.x + ((at - here.at) / (after.at - here.at)) * (after.x - here.x);
 }
 
 /** The counted columns of a bar. */

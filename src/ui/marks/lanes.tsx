@@ -1,20 +1,17 @@
 'use client';
 
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { instantsOf } from '@/core/analysis';
 import type { Limb, VoiceId } from '@/core/kit';
-import type { Position } from '@/core/playing';
 import type { Exercise } from '@/core/recipe';
 import { useSpeech } from '../base';
-import { columnsIn, placeX, type BarBox, type System } from './columns';
+import { columnsIn, type BarBox, type System } from './columns';
 import { strokeKey, type Editing } from './editing';
 import { BarView } from './lane-bar';
 import { Cells, Cursor } from './lane-cells';
+import { Playhead, type Subscribe } from './playhead';
 import { FOOT, HEAD, ROW, rowsOf, sayRow, type Row, type RowKind } from './rows';
 import { useSame } from './use-same';
-
-/** Tells at every frame where playing stands; null when nothing plays. */
-export type Subscribe = (tell: (position: Position | null) => void) => () => void;
 
 const NO_ROWS: readonly VoiceId[] = [];
 
@@ -139,47 +136,5 @@ function Bar({
         </>
       )}
     </g>
-  );
-}
-
-/** Moves by itself, without drawing the lanes anew. */
-function Playhead({
-  exercise,
-  system,
-  height,
-  subscribe,
-}: {
-  exercise: Exercise;
-  system: System;
-  height: number;
-  subscribe: Subscribe;
-}) {
-  const line = useRef<SVGLineElement>(null);
-  useEffect(
-    () =>
-      subscribe((position) => {
-        const inCycle = position?.phase === 'playing' ? position.inCycle : -1;
-        const bar = Math.floor(inCycle / exercise.barTicks);
-        const inBar = inCycle - bar * exercise.barTicks;
-        const box = system.bars.find(
-          (one) => one.bar === bar && inBar >= one.from && inBar < one.to,
-        );
-        if (!line.current) return;
-        line.current.style.display = box ? '' : 'none';
-        if (!box) return;
-        const x = placeX(box, inBar);
-        line.current.setAttribute('transform', `translate(${x} 0)`);
-      }),
-    [exercise, system, subscribe],
-  );
-  return (
-    <line
-      ref={line}
-      y1={0}
-      y2={height}
-      className="stroke-warm"
-      strokeWidth={2}
-      style={{ display: 'none' }}
-    />
   );
 }

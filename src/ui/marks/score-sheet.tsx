@@ -1,32 +1,38 @@
 'use client';
 
-import { useDeferredValue, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
-import { systemsOf } from './columns';
+import { holdsMarks, systemsOf, type Shows } from './columns';
 import type { Editing } from './editing';
-import { Lanes, type Subscribe } from './lanes';
+import { Lanes } from './lanes';
+import type { Subscribe } from './playhead';
 import type { RowKind } from './rows';
-import { Staff } from './staff';
+import { Staff, type StaffRows } from './staff';
 import { useSize } from './use-size';
 
 const GUTTER = 128;
 
+/** Kept free for clef and meter where there are no names of rows. */
+const STAFF_GUTTER = 56;
+
 const START = { width: 860, height: 0 };
 
-/** An exercise in systems: lanes, and the staff under the same columns. The lanes are drawn at once;
- * the staff follows when there is time. */
+/** An exercise in systems: lanes, the staff, or both in the same columns. Bars that do not fit are broken in two. */
 export function ScoreSheet({
   exercise,
   rows = 'voices',
-  staff = true,
+  shows = 'both',
+  staffRows,
   subscribe,
   muted,
   editing,
 }: {
   exercise: Exercise;
   rows?: RowKind;
-  staff?: boolean;
+  shows?: Shows;
+  /** What stands around the notes of the staff. */
+  staffRows?: StaffRows;
   subscribe?: Subscribe;
   muted?: ReadonlySet<Limb>;
   editing?: Editing;
@@ -34,18 +40,27 @@ export function ScoreSheet({
   const place = useRef<HTMLDivElement>(null);
   const { width } = useSize(place, START);
   const slot = editing?.slot;
-  const systems = useMemo(
-    () => systemsOf(exercise, { width, gutter: GUTTER, slot, engraved: staff }),
-    [exercise, width, slot, staff],
-  );
-  const late = useDeferredValue(useMemo(() => ({ exercise, systems }), [exercise, systems]));
+  const systems = useMemo(() => {
+    const sheet = { width, gutter: shows === 'staff' ? STAFF_GUTTER : GUTTER, slot, shows };
+    const whole = systemsOf(exercise, sheet);
+    if (holdsMarks(exercise, whole, 1, shows)) return whole;
+    return systemsOf(exercise, { ...sheet, halves: true });
+  }, [exercise, width, slot, shows]);
   return (
     <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
       {systems.map((system, index) => (
         <div key={index}>
-          <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
-          {staff && late.systems[index] && (
-            <Staff exercise={late.exercise} system={late.systems[index]} first={index === 0} />
+          {shows !== 'staff' && (
+            <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
+          )}
+          {shows !== 'lanes' && (
+            <Staff
+              exercise={exercise}
+              system={system}
+              first={index === 0}
+              rows={staffRows}
+              subscribe={shows === 'staff' ? subscribe : undefined}
+            />
           )}
         </div>
       ))}

@@ -112,7 +112,7 @@ export function OstinatoFields({
         <EditableSheet
           exercise={expanded.value}
           rows="voices"
-          staff
+          shows="both"
           onEdit={(edits) => {
             const edited = expand(editByHand(recipe, expanded.value, edits));
             const next = edited.ok ? ostinatoOf(edited.value, '') : null;

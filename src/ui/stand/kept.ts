@@ -10,6 +10,7 @@ import {
 } from '@/core/playing';
 import { USUAL_SEAT, type Seat } from '@/core/sight';
 import type { Day, PersonId, SessionId } from '@/core/studio';
+import { SHOWS, type Shows } from '../marks';
 import type { RoundState } from './round';
 
 /** What the click is like. */
@@ -22,10 +23,6 @@ export interface Click {
   /** As `readClickBars` has it. */
   readonly bars: string;
 }
-
-/** How a pattern can be written. */
-export const SHOWS = ['lanes', 'staff', 'both'] as const;
-export type Shows = (typeof SHOWS)[number];
 
 /** How a device stands at the kit; kept in its browser. */
 export interface SetUp extends Seat, Click {

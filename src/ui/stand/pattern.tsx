@@ -6,20 +6,23 @@ import {
   Lanes,
   lanesHeight,
   Staff,
-  STAFF_HEIGHT,
+  staffHeight,
   holdsMarks,
   systemsOf,
   useSize,
+  type Shows,
   type Subscribe,
   type System,
 } from '../marks';
-import type { Shows } from './kept';
 import { systemsInView } from './in-view';
 
 const LARGEST = 3.2;
 const SMALLEST = 0.8;
 const STEP = 0.2;
 const NAMES = 96;
+
+/** Clef and meter. */
+const HEAD = 56;
 
 /** Marks of this size can still be read with sticks in the hands; common practice, no source. */
 const LEAST_WHILE_PLAYING = 1.4;
@@ -61,9 +64,11 @@ export function Pattern({
                 <Lanes {...{ exercise, system, subscribe, scale }} rows="voices" />
               )}
               {shows !== 'lanes' && (
-                <div style={{ zoom: scale }}>
-                  <Staff exercise={exercise} system={unscaled(system, scale)} first={index === 0} />
-                </div>
+                <Staff
+                  {...{ exercise, system, scale }}
+                  first={index === 0}
+                  subscribe={shows === 'staff' ? subscribe : undefined}
+                />
               )}
             </div>
           );
@@ -71,19 +76,6 @@ export function Pattern({
       </div>
     </div>
   );
-}
-
-/** A system in px at the size at the desk, which the staff is drawn at before it is made as large as the lanes. */
-function unscaled({ bars, width }: System, scale: number): System {
-  return {
-    width: width / scale,
-    bars: bars.map((box) => ({
-      ...box,
-      edge: box.edge / scale,
-      left: box.left / scale,
-      right: box.right / scale,
-    })),
-  };
 }
 
 const GAP = 12;
@@ -116,17 +108,18 @@ interface Place {
 /** How high a system is. */
 function systemHeight({ exercise, shows }: Place, scale: number): number {
   const lanes = shows === 'staff' ? 0 : lanesHeight(exercise, 'voices', scale);
-  return lanes + (shows === 'lanes' ? 0 : STAFF_HEIGHT * scale);
+  return lanes + (shows === 'lanes' ? 0 : staffHeight(exercise, {}, scale));
 }
 
 function largest(place: Place, least: number, most: number): Fit | null {
-  const { exercise, height } = place;
+  const { exercise, shows, height } = place;
   for (let scale = LARGEST; scale >= least - STEP / 2; scale -= STEP) {
     for (const halves of [false, true]) {
       const systems = systemsAt(place, scale, halves);
       const room = Math.min(most, systems.length);
       const tall = room * (systemHeight(place, scale) + GAP * scale);
-      if (tall <= height && holdsMarks(exercise, systems, scale)) return { systems, scale, room };
+      if (tall <= height && holdsMarks(exercise, systems, scale, shows))
+        return { systems, scale, room };
     }
   }
   return null;
@@ -135,9 +128,9 @@ function largest(place: Place, least: number, most: number): Fit | null {
 function systemsAt({ exercise, shows, width }: Place, scale: number, halves: boolean) {
   return systemsOf(exercise, {
     width,
-    gutter: NAMES * scale,
+    gutter: (shows === 'staff' ? HEAD : NAMES) * scale,
     scale,
     halves,
-    engraved: shows !== 'lanes',
+    shows,
   });
 }

@@ -9,10 +9,10 @@ import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
 import { type Say, sayCueLine, sayDosage, sayDose, sayRung, sayWhyToStudent } from '@/words';
 import type { Exercise } from '@/core/recipe';
 import { loadLate, useSpeech } from '../base';
+import type { Shows } from '../marks';
 import { TempoGlyph } from '../play';
 import { Again, Band } from './bands';
 import type { StandNotice } from './round';
-import type { Shows } from './kept';
 import type { SlotPlan } from './plan-slot';
 import { Shown } from './shown';
 

@@ -7,13 +7,13 @@ import { CLICK_MODES, CLICK_PARTS, CLICK_SOUNDS, readClickBars } from '@/core/pl
 import { readableSize } from '@/core/sight';
 import { sayClickMode, sayClickSound, sayLimb } from '@/words';
 import { Button, useSpeech } from '../base';
+import { SHOWS } from '../marks';
 import { ThemeSwitch } from '../shell';
 import {
   CLICK_SCOPES,
   clickFor,
   inRange,
   SEAT_RANGE,
-  SHOWS,
   withClick,
   type Click,
   type ClickScope,

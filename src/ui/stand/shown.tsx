@@ -4,8 +4,8 @@ import { Fragment } from 'react';
 import { countStrings } from '@/core/analysis';
 import { sayLimb } from '@/words';
 import { useSpeech } from '../base';
+import type { Shows } from '../marks';
 import type { Playback } from '../play';
-import type { Shows } from './kept';
 import { Pattern } from './pattern';
 import type { SlotPlan } from './plan-slot';
 

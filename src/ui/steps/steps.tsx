@@ -335,7 +335,7 @@ function StepPanel({
     <section aria-label={say.t('screen.steps.step')} className="flex flex-col gap-2">
       <h2 className="font-serif text-xl">{sayStep(say, step.facts)}</h2>
       {children && <div className="flex flex-wrap gap-2">{children}</div>}
-      <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
+      <ScoreSheet exercise={exercise} shows="lanes" subscribe={playback.subscribe} />
       <ul aria-label={say.t('screen.common.count')}>
         {read.counts.map(({ limb, bars }) => (
           <li key={limb} className="flex items-baseline gap-2">

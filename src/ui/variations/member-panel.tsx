@@ -85,7 +85,7 @@ export function MemberPanel({
           </Button>
         </span>
       </div>
-      <ScoreSheet exercise={exercise} staff={false} subscribe={playback.subscribe} />
+      <ScoreSheet exercise={exercise} shows="lanes" subscribe={playback.subscribe} />
       <Facts exercise={exercise} tempo={tempo} />
       {other && compared !== null && (
         <section
@@ -109,7 +109,7 @@ export function MemberPanel({
               ' · ',
             ) || say.t('screen.variations.theSameValues')}
           </p>
-          <ScoreSheet exercise={other} staff={false} />
+          <ScoreSheet exercise={other} shows="lanes" />
           <Facts exercise={other} tempo={tempo} />
         </section>
       )}
