@@ -5,7 +5,7 @@ import { must } from '@/core/issue';
 import { notate, type WrittenSign } from '@/core/notation';
 import { blankRecipe, expand, toggleOstinato, type Exercise } from '@/core/recipe';
 import { systemsOf } from '@/ui/marks/columns';
-import { Staff } from '@/ui/marks/staff';
+import * as engraver from '@/ui/marks/engraver';
 
 const WIDTH = 900;
 
@@ -27,11 +27,11 @@ function edit(exercise: Exercise, first: Exercise['strokes'][number]): Exercise 
 }
 
 function draw(root: Root, exercise: Exercise): void {
-  const systems = systemsOf(exercise, { width: WIDTH, gutter: 56, shows: 'staff' });
+  const systems = systemsOf(exercise, { width: WIDTH, gutter: 56, shows: 'staff', engraver });
   flushSync(() =>
     root.render(
       systems.map((system, index) => (
-        <Staff key={index} exercise={exercise} system={system} first={index === 0} />
+        <engraver.Staff key={index} exercise={exercise} system={system} first={index === 0} />
       )),
     ),
   );

@@ -6,7 +6,7 @@ export { Field } from './field';
 export { focusAfter } from './focus-after';
 export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';
-export { loadLate } from './load-late';
+export { fetchLate, loadLate } from './load-late';
 export { OptionsPop, OptionsTrigger, Pop, PopRoot, PopTrigger } from './pop';
 export { ProgramChoice } from './program-choice';
 export { CautionLine, LanguageProvider, Loading, MadeDrums, SpeechProvider } from './speech';

@@ -28,7 +28,7 @@ import { parseMeter, steadyTempo, tempoFor, type Bpm } from '@/core/time';
 import { suggestName } from '@/words';
 import { Trouble, useSpeech } from '../base';
 import { startHistory } from '../base/history';
-import { Legend, ScoreSheet, type RowKind } from '../marks';
+import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
 import { BenchHeader } from './bench-header';
 import { draftReducer, type Draft } from './draft';
@@ -204,11 +204,11 @@ export function Workbench({
                   rows={rows}
                   shows={showsOf(sheet)}
                   staffRows={staffRowsOf(sheet)}
+                  legend={sheet.legend}
                   subscribe={playback.subscribe}
                   muted={settings.muted}
                 />
               )}
-              {sheet.staff && sheet.legend && <Legend exercise={drawn} />}
             </div>
           ) : (
             <p className="mt-10 pl-27 text-soft">

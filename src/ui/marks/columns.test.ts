@@ -3,6 +3,7 @@ import { must } from '@/core/issue';
 import { blankRecipe, expand, type Exercise } from '@/core/recipe';
 import { typedSticking } from '@/core/sticking';
 import { quarters } from '@/core/time';
+import * as engraver from './engraver';
 import { holdsMarks, placeX, systemsOf, type Shows } from './columns';
 
 function exerciseOf(sticking: string): Exercise {
@@ -12,7 +13,7 @@ function exerciseOf(sticking: string): Exercise {
 describe('systemsOf', () => {
   const plain = exerciseOf('RLRL RLRL RLRL RLRL RLRL RLRL RLRL RLRL');
   const drags = exerciseOf('dRLRL dRLRL dRLRL dRLRL dRLRL dRLRL dRLRL dRLRL');
-  const at = { width: 900, gutter: 128 };
+  const at = { width: 900, gutter: 128, engraver };
   const perRow = (exercise: Exercise, shows: Shows) =>
     systemsOf(exercise, { ...at, shows })[0]?.bars.length;
 
@@ -32,7 +33,10 @@ describe('systemsOf', () => {
       for (const exercise of [plain, drags]) {
         for (const width of [600, 900, 1400]) {
           expect(
-            holdsMarks(exercise, systemsOf(exercise, { width, gutter: 60, shows }), 1, shows),
+            holdsMarks(exercise, systemsOf(exercise, { width, gutter: 60, shows, engraver }), 1, {
+              shows,
+              engraver,
+            }),
           ).toBe(true);
         }
       }
@@ -41,7 +45,8 @@ describe('systemsOf', () => {
 
   it('a staff alone gives longer values more room, and ends where its bar does', () => {
     const line = must(expand({ ...blankRecipe(), play: { content: { text: '2 4 8 16 16' } } }));
-    const [box] = systemsOf(line, { width: 500, gutter: 60, shows: 'staff' })[0]?.bars ?? [];
+    const [box] =
+      systemsOf(line, { width: 500, gutter: 60, shows: 'staff', engraver })[0]?.bars ?? [];
     if (!box) throw new Error('no bar');
     const xs = [0, 2, 3, 3.5, 3.75].map((beat) => placeX(box, quarters(beat * 4, 4)));
     const gaps = xs.slice(1).map((x, index) => x - (xs[index] ?? 0));

@@ -1,5 +1,5 @@
 import { columnsOfBar } from '@/core/analysis';
-import { leadOf, needsOf, shapeBar, spaceBar, trailOf } from '@/core/notation';
+import type * as notation from '@/core/notation';
 import type { Exercise } from '@/core/recipe';
 import { beats, countMark, type CountMark, type Syllables, type Tick } from '@/core/time';
 
@@ -60,11 +60,16 @@ export interface SheetWidth {
   /** Lanes have even columns, and a staff under them the same, with room for its signs; a staff alone is spaced as
    * an engraver does. */
   readonly shows?: Shows;
+  /** What a staff is laid out with; without it there are lanes alone. */
+  readonly engraver?: Layout | null;
 }
+
+type Layout = Pick<typeof notation, 'leadOf' | 'needsOf' | 'shapeBar' | 'spaceBar' | 'trailOf'>;
 
 /** Breaks an exercise into rows that fit the room. */
 export function systemsOf(exercise: Exercise, sheet: SheetWidth): readonly System[] {
-  const { width, gutter, scale = 1, halves = false, shows = 'lanes' } = sheet;
+  const { width, gutter, scale = 1, halves = false } = sheet;
+  const shows = laidOut(sheet);
   const parts = partsOf(exercise, halves);
   // The bar line at the end of a cycle is thicker than the others.
   const end = shows === 'lanes' ? 0 : SPACE * scale;
@@ -100,6 +105,11 @@ function partsOf(exercise: Exercise, halves: boolean): readonly Part[] {
   ).flat();
 }
 
+/** How it can be laid out with what there is. */
+function laidOut({ shows = 'lanes', engraver }: Pick<SheetWidth, 'shows' | 'engraver'>): Shows {
+  return engraver ? shows : 'lanes';
+}
+
 /** What a bar or its part wants, in px at the size at the desk. */
 interface Wants {
   /** From its edge to its first column. */
@@ -108,29 +118,35 @@ interface Wants {
   readonly perTick: number;
   readonly ticks: number;
   /** Its own spacing, from its edge; null where columns are even. */
-  readonly own: ReturnType<typeof spaceBar> | null;
+  readonly own: ReturnType<Layout['spaceBar']> | null;
 }
 
-function wantsOf(exercise: Exercise, { bar, from, to }: Part, { shows, slot }: SheetWidth): Wants {
-  const shape = shows === 'staff' || shows === 'both' ? shapeBar(exercise, bar, from, to) : null;
+function wantsOf(
+  exercise: Exercise,
+  { bar, from, to }: Part,
+  { slot, ...sheet }: Pick<SheetWidth, 'shows' | 'slot' | 'engraver'>,
+): Wants {
+  const shows = laidOut(sheet);
+  const engraver = shows === 'lanes' ? null : sheet.engraver;
+  const shape = engraver?.shapeBar(exercise, bar, from, to);
   const ticks = to - from;
   const begins = bar === 0 && from === 0;
-  if (shape && shows === 'staff') {
-    const own = spaceBar(shape, to, begins);
-    return { lead: leadOf(shape, begins) * SPACE, perTick: 0, ticks, own };
+  if (engraver && shape && shows === 'staff') {
+    const own = engraver.spaceBar(shape, to, begins);
+    return { lead: engraver.leadOf(shape, begins) * SPACE, perTick: 0, ticks, own };
   }
   const places = [...columnsOfBar(exercise, bar, slot), exercise.barTicks].filter(
     (at) => at >= from && at <= to,
   );
   const gaps = places.slice(1).map((place, index) => NARROWEST / (place - (places[index] ?? 0)));
-  if (!shape) return { lead: LEAD, perTick: Math.max(0, ...gaps), ticks, own: null };
+  if (!engraver || !shape) return { lead: LEAD, perTick: Math.max(0, ...gaps), ticks, own: null };
   const last = shape.columns.at(-1)?.at ?? from;
   const signs = [
-    ...needsOf(shape).map((need) => (need.spaces * SPACE) / (need.to - need.from)),
-    (trailOf(shape) * SPACE) / (to - last),
+    ...engraver.needsOf(shape).map((need) => (need.spaces * SPACE) / (need.to - need.from)),
+    (engraver.trailOf(shape) * SPACE) / (to - last),
   ];
   return {
-    lead: Math.max(LEAD, leadOf(shape, begins) * SPACE),
+    lead: Math.max(LEAD, engraver.leadOf(shape, begins) * SPACE),
     perTick: Math.max(0, ...gaps, ...signs),
     ticks,
     own: null,
@@ -202,10 +218,10 @@ export function holdsMarks(
   exercise: Exercise,
   systems: readonly System[],
   scale: number,
-  shows: Shows = 'lanes',
+  sheet: Pick<SheetWidth, 'shows' | 'engraver'> = {},
 ): boolean {
   return systems.every(({ bars }) => {
-    const wants = bars.map((box) => wantsOf(exercise, box, { width: 0, gutter: 0, shows }));
+    const wants = bars.map((box) => wantsOf(exercise, box, sheet));
     const least = leastOf(wants);
     return bars.every((box, index) => box.right - box.edge >= (least[index] ?? 0) * scale * ALMOST);
   });

@@ -3,12 +3,14 @@
 import { useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
+import { useSpeech } from '../base';
 import { holdsMarks, systemsOf, type Shows } from './columns';
 import type { Editing } from './editing';
 import { Lanes } from './lanes';
 import type { Subscribe } from './playhead';
 import type { RowKind } from './rows';
-import { Staff, type StaffRows } from './staff';
+import type { StaffRows } from './staff';
+import { useEngraver } from './use-engraver';
 import { useSize } from './use-size';
 
 const GUTTER = 128;
@@ -24,6 +26,7 @@ export function ScoreSheet({
   rows = 'voices',
   shows = 'both',
   staffRows,
+  legend = false,
   subscribe,
   muted,
   editing,
@@ -33,28 +36,38 @@ export function ScoreSheet({
   shows?: Shows;
   /** What stands around the notes of the staff. */
   staffRows?: StaffRows;
+  /** Tells where each voice stands on the staff. */
+  legend?: boolean;
   subscribe?: Subscribe;
   muted?: ReadonlySet<Limb>;
   editing?: Editing;
 }) {
   const place = useRef<HTMLDivElement>(null);
   const { width } = useSize(place, START);
+  const { say } = useSpeech();
   const slot = editing?.slot;
+  const { engraver, failed } = useEngraver(shows !== 'lanes');
   const systems = useMemo(() => {
-    const sheet = { width, gutter: shows === 'staff' ? STAFF_GUTTER : GUTTER, slot, shows };
+    const sheet = {
+      width,
+      gutter: shows === 'staff' ? STAFF_GUTTER : GUTTER,
+      slot,
+      shows,
+      engraver,
+    };
     const whole = systemsOf(exercise, sheet);
-    if (holdsMarks(exercise, whole, 1, shows)) return whole;
+    if (holdsMarks(exercise, whole, 1, sheet)) return whole;
     return systemsOf(exercise, { ...sheet, halves: true });
-  }, [exercise, width, slot, shows]);
+  }, [exercise, width, slot, shows, engraver]);
   return (
     <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
       {systems.map((system, index) => (
         <div key={index}>
-          {shows !== 'staff' && (
+          {(shows !== 'staff' || failed) && (
             <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
           )}
-          {shows !== 'lanes' && (
-            <Staff
+          {engraver && (
+            <engraver.Staff
               exercise={exercise}
               system={system}
               first={index === 0}
@@ -64,6 +77,10 @@ export function ScoreSheet({
           )}
         </div>
       ))}
+      {engraver && legend && <engraver.Legend exercise={exercise} />}
+      {failed && (
+        <p className="text-sm text-soft">{say.t('screen.common.theStaffCouldNotBeDrawn')}</p>
+      )}
     </div>
   );
 }

@@ -5,11 +5,11 @@ import type { Exercise } from '@/core/recipe';
 import {
   Lanes,
   lanesHeight,
-  Staff,
-  staffHeight,
   holdsMarks,
   systemsOf,
+  useEngraver,
   useSize,
+  type Engraver,
   type Shows,
   type Subscribe,
   type System,
@@ -32,7 +32,7 @@ const LEAST_WHILE_PLAYING = 1.4;
  * @param at what sounds, in ticks of the cycle; null while nothing does */
 export function Pattern({
   exercise,
-  shows,
+  shows: wanted,
   at,
   subscribe,
 }: {
@@ -44,9 +44,11 @@ export function Pattern({
   const place = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(place, { width: 1200, height: 400 });
   const playing = at !== null;
+  const { engraver, failed } = useEngraver(wanted !== 'lanes');
+  const shows = failed ? 'lanes' : wanted;
   const { systems, scale, room } = useMemo(
-    () => fit({ exercise, shows, width, height }, playing),
-    [exercise, shows, width, height, playing],
+    () => fit({ exercise, shows, engraver, width, height }, playing),
+    [exercise, shows, engraver, width, height, playing],
   );
   const shown = systemsInView(systems, exercise, at ?? 0, room);
   return (
@@ -63,8 +65,8 @@ export function Pattern({
               {shows !== 'staff' && (
                 <Lanes {...{ exercise, system, subscribe, scale }} rows="voices" />
               )}
-              {shows !== 'lanes' && (
-                <Staff
+              {engraver && (
+                <engraver.Staff
                   {...{ exercise, system, scale }}
                   first={index === 0}
                   subscribe={shows === 'staff' ? subscribe : undefined}
@@ -101,36 +103,39 @@ function fit(place: Place, playing: boolean): Fit {
 interface Place {
   readonly exercise: Exercise;
   readonly shows: Shows;
+  /** Null until it is there, and where no staff is wanted. */
+  readonly engraver: Engraver | null;
   readonly width: number;
   readonly height: number;
 }
 
 /** How high a system is. */
-function systemHeight({ exercise, shows }: Place, scale: number): number {
+function systemHeight({ exercise, shows, engraver }: Place, scale: number): number {
   const lanes = shows === 'staff' ? 0 : lanesHeight(exercise, 'voices', scale);
-  return lanes + (shows === 'lanes' ? 0 : staffHeight(exercise, {}, scale));
+  return lanes + (engraver ? engraver.staffHeight(exercise, {}, scale) : 0);
 }
 
 function largest(place: Place, least: number, most: number): Fit | null {
-  const { exercise, shows, height } = place;
+  const { exercise, height } = place;
   for (let scale = LARGEST; scale >= least - STEP / 2; scale -= STEP) {
     for (const halves of [false, true]) {
       const systems = systemsAt(place, scale, halves);
       const room = Math.min(most, systems.length);
       const tall = room * (systemHeight(place, scale) + GAP * scale);
-      if (tall <= height && holdsMarks(exercise, systems, scale, shows))
+      if (tall <= height && holdsMarks(exercise, systems, scale, place))
         return { systems, scale, room };
     }
   }
   return null;
 }
 
-function systemsAt({ exercise, shows, width }: Place, scale: number, halves: boolean) {
+function systemsAt({ exercise, shows, engraver, width }: Place, scale: number, halves: boolean) {
   return systemsOf(exercise, {
     width,
     gutter: (shows === 'staff' ? HEAD : NAMES) * scale,
     scale,
     halves,
     shows,
+    engraver,
   });
 }

@@ -92,6 +92,7 @@ export const common = {
   notJudgedYet: 'Not judged yet: how was it?',
   openTry: '{name}, {day}: {bars, plural, one {# bar} other {# bars}} at {bpm, number}',
   tryCount: '{count, plural, one {# try} other {# tries}}',
+  theStaffCouldNotBeDrawn: 'The notation could not be loaded.',
   theRecordedDrumsCouldNotBeLoaded:
     'The recorded drums could not be loaded; synthetic ones play instead. Reload the page to try again.',
   wavCouldNotBeMade:
