@@ -89,6 +89,35 @@ test('a page of sixteen bars under cells, two places changed by hand', async ({ 
   expect(hand.acts).toBeLessThanOrEqual(15);
 });
 
+test('of a page a bar, a line of bars or all of it is played, at one click each', async ({
+  page,
+}) => {
+  const hand = new Hand(page);
+  await hand.button('page');
+  await hand.press(page.getByLabel('Bar 1', { exact: true }));
+  for (const bar of ['4 4 4 4', '4. 4 8 4', '2 2~', '2 2', '8 8 4 2', '1']) {
+    await hand.type(bar);
+    await hand.key('Enter');
+  }
+  await page.keyboard.press('Backspace');
+  const bars = (said: string | RegExp) => expect(page.getByTestId('count-LH')).toHaveText(said);
+  const before = hand.acts;
+  await hand.press(page.getByRole('button', { name: 'Play bar 2 alone' }));
+  await bars('1 & & 4');
+  expect(hand.acts - before).toBe(1);
+  await expect(page.getByLabel('Bar 5', { exact: true })).toHaveValue('8 8 4 2');
+  await hand.press(page.getByRole('button', { name: 'Play bars 5 to 6 alone' }));
+  await bars('1 & 2 3 | 1'.replaceAll(' | ', '|'));
+  await hand.press(page.getByRole('button', { name: 'Play bar 3 alone' }));
+  await bars('1 3');
+  await expect(page.getByText('Alone it has no ties over its edges.')).toBeVisible();
+  await page.getByLabel('Bar 3', { exact: true }).fill('4 4 2~');
+  await bars('1 2 3');
+  await hand.press(page.getByRole('button', { name: 'whole page' }));
+  await bars(/^1 2 3 4\|1 & & 4\|1 2 3\|3\|/);
+  await expect(page.getByRole('button', { name: 'whole page' })).toBeHidden();
+});
+
 test('a letter typed right after Enter goes into the next bar', async ({ page }) => {
   await page.getByRole('button', { name: 'page', exact: true }).click();
   const first = page.getByLabel('Bar 1', { exact: true });

@@ -1,3 +1,4 @@
+import { differingLimbs, spokenComposite } from '@/core/analysis';
 import { countMark } from '@/core/time';
 import { LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
@@ -6,11 +7,21 @@ import type { Say } from './say';
 
 type Stroke = Exercise['strokes'][number];
 
-/** Bars of a staff in words: what each limb plays, counted, with accents, ghosts and ornaments.
+/** Bars of a staff in words: what each limb plays, counted, with accents, ghosts and ornaments. With the first bar,
+ * what the two limbs that differ play as one.
  * @param bars from 0
  * @example 'Bar 1: right hand 1 2 3 4 (accent on 2); right foot 1 3.' */
 export function sayStaff(say: Say, exercise: Exercise, bars: readonly number[]): string {
-  return bars.map((bar) => sayBar(say, exercise, bar)).join(' ');
+  const said = bars.map((bar) => sayBar(say, exercise, bar));
+  const limbs = bars.includes(0) ? differingLimbs(exercise) : null;
+  if (!limbs) return said.join(' ');
+  const [one, other] = limbs;
+  const asOne = say.t('readback.staff.asOne', {
+    one: sayLimb(say, one),
+    other: sayLimb(say, other),
+    said: spokenComposite(exercise, limbs),
+  });
+  return [...said, asOne].join(' ');
 }
 
 function sayBar(say: Say, { strokes, barTicks, meter }: Exercise, bar: number): string {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { barNumbers, barsOfText, parseLine, textOfBars } from '.';
+import { barNumbers, barsOfText, parseLine, textOfBars, partOfPage } from '.';
 import { must } from '../issue';
 import { parseMeter } from '../time';
 
@@ -27,5 +27,20 @@ describe('bars of a typed line', () => {
   it('keep an empty bar in the middle, and leave empty ones at the end out', () => {
     expect(textOfBars(['4 4 4 4 ', '', ' 2 2', '', ''])).toBe('4 4 4 4 |  | 2 2');
     expect(textOfBars(['', ''])).toBe('');
+  });
+});
+
+describe('partOfPage', () => {
+  const page = ['4 4 2~', '2 2', 'x3', '8 8 4 2~ x2', '1'];
+  it.each([
+    [0, 1, '4 4 2', true],
+    [1, 1, '2 2', true],
+    [0, 2, '4 4 2~ | 2 2', false],
+    [2, 1, '2 2', false],
+    [3, 1, '8 8 4 2 x2', true],
+    [3, 2, '8 8 4 2~ x2 | 1', false],
+    [4, 1, '1', true],
+  ])('%i and %i bars of it', (from, count, text, cut) => {
+    expect(partOfPage(page, from, count)).toEqual({ text, cut });
   });
 });

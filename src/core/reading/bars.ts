@@ -39,3 +39,22 @@ export function textOfBars(bars: readonly string[]): string {
     .map((bar) => bar.trim())
     .join(' | ');
 }
+
+/** A part of a page, as a line of its own. A tie over its edge is gone: what it came from, or led to, is not there.
+ * @param bars as they are typed  @param from the first of them, from 0
+ * @returns its text, and whether a tie was cut
+ * @example partOfPage(['4 4 2~', '2 2'], 0, 1) // => { text: '4 4 2', cut: true } */
+export function partOfPage(
+  bars: readonly string[],
+  from: number,
+  count: number,
+): { readonly text: string; readonly cut: boolean } {
+  const written = bars.findLastIndex((bar, at) => at <= from && !readRepeat(bar, at > 0).again);
+  const whole = textOfBars([bars[written] ?? '', ...bars.slice(from + 1, from + count)]);
+  const text = whole.replace(TIED_ON, '$1');
+  const isTiedInto = from > 0 && TIED_ON.test(bars[from - 1] ?? '');
+  return { text, cut: text !== whole || isTiedInto };
+}
+
+/** A tie of the last note, before how often the bar is played. */
+const TIED_ON = /~(\s*(?:x\s*\d+)?\s*)$/;

@@ -1,4 +1,4 @@
-export { barNumbers, barsOfText, textOfBars } from './bars';
+export { barNumbers, barsOfText, partOfPage, textOfBars } from './bars';
 export { generateLine, makesSense } from './generate';
 export { gradeLine } from './grade';
 export { gapsAround, lineTicks, onsets } from './line';

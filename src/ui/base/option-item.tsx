@@ -1,12 +1,15 @@
 'use client';
 
 import { Command } from 'cmdk';
+import type { ReactNode } from 'react';
 
 export interface Option<T extends string> {
   readonly value: T;
   readonly text: string;
   /** Said after the text, softer. */
   readonly hint?: string;
+  /** What it looks like, over the text. */
+  readonly picture?: () => ReactNode;
   /** Other words under which it is looked for. */
   readonly also?: string;
 }
@@ -14,7 +17,7 @@ export interface Option<T extends string> {
 /** An option of a list that is searched by typing, marked where it is chosen.
  * @param found what is typed, where that made the option: it is then always found */
 export function OptionItem<T extends string>({
-  option: { value, text, hint, also },
+  option: { value, text, hint, picture, also },
   on,
   found,
   onSelect,
@@ -35,7 +38,14 @@ export function OptionItem<T extends string>({
       <span className="w-3 shrink-0" aria-hidden>
         {on ? '●' : ''}
       </span>
-      <span>{text}</span>
+      {picture ? (
+        <span>
+          {picture()}
+          <span className="block text-xs text-soft">{text}</span>
+        </span>
+      ) : (
+        <span>{text}</span>
+      )}
       {hint && <span className="ml-auto pl-3 text-sm text-soft">{hint}</span>}
     </Command.Item>
   );

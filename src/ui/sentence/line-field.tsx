@@ -4,14 +4,14 @@ import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import type { Issue } from '@/core/issue';
 import type { Material } from '@/core/materials';
 import { roundOf, type ClosedRecipe, type PlayContent } from '@/core/recipe';
-import { barsOfText } from '@/core/reading';
+import { barNumbers, barsOfText, partOfPage } from '@/core/reading';
 import { compositeReadings, looksSticking, typedSticking, type Sticking } from '@/core/sticking';
 import { parseMeter } from '@/core/time';
 import { type Say, sayAgainst, sayMaterial, saySubdivision } from '@/words';
-import { Button, rankOption, Trouble, useSpeech } from '../base';
-import { LineNotation, readLine } from '../marks';
+import { Button, rankOption, Trouble, useSpeech, useUndo } from '../base';
+import { LineNotation, lineStart, readLine } from '../marks';
 import { useMaterials, VersionNote } from '../library';
-import { LinePage } from './line-page';
+import { LinePage, type PagePart } from './line-page';
 import { ShorthandHelp } from './shorthand-help';
 
 type Play = ClosedRecipe['play'];
@@ -56,6 +56,13 @@ export function LineField({
   const sticking = play && 'sticking' in play.content ? play.content : null;
   const [kept, setKept] = useState(sticking);
   if (sticking && sticking !== kept) setKept(sticking);
+  const [whole, setWhole] = useState<{ readonly text: string; readonly part: PagePart } | null>(
+    null,
+  );
+  const undoable = useUndo();
+  const partOf = ({ text: of, part: { from, count } }: NonNullable<typeof whole>) =>
+    partOfPage(barsOfText(of), from, count);
+  const part = whole && partOf(whole).text === text ? whole : null;
   const round = roundOf({ play, meter });
   const offersNow = () => offersFor(text, meter, lines, stickings, say);
   const offers = open ? offersNow() : [];
@@ -65,6 +72,30 @@ export function LineField({
     onSettle();
     setOpen(false);
     setActive(null);
+  }
+
+  function playLine(next: string) {
+    onChange(next === '' ? null : { content: { text: next } });
+  }
+
+  /** Plays a part of the page that is shown, or all of it again. */
+  function take(next: PagePart | null) {
+    const page = part?.text ?? text;
+    const taken = next && { text: page, part: next };
+    setWhole(taken);
+    if (!taken) playLine(page);
+    else {
+      const { text: alone, cut } = partOf(taken);
+      playLine(alone);
+      if (cut) undoable(say.t('screen.bench.tiesOverTheEdgeAreGone'), () => take(null));
+    }
+    onSettle();
+  }
+
+  function editPage(next: string) {
+    const kept = part && { ...part, text: next };
+    setWhole(kept);
+    playLine(kept ? partOf(kept).text : next);
   }
 
   function onKeyDown(event: KeyboardEvent) {
@@ -97,15 +128,23 @@ export function LineField({
     return (
       <div className="min-w-0 flex-1">
         <LinePage
-          text={text}
+          text={part?.text ?? text}
           meter={meter}
-          issues={issues}
-          onChange={(next) => onChange(next === '' ? null : { content: { text: next } })}
+          issues={part ? movedOn(issues, part) : issues}
+          taken={part?.part ?? null}
+          onTake={take}
+          onChange={editPage}
           onSettle={onSettle}
         />
         <div className="flex items-center gap-1">
           {play?.content.name && <span className="text-soft">{sayMaterial(say, play)}</span>}
-          {asPage}
+          {part ? (
+            <Button look="quiet" className="px-1.5 text-sm" onClick={() => take(null)}>
+              {say.t('screen.bench.wholePage')}
+            </Button>
+          ) : (
+            asPage
+          )}
           <ShorthandHelp />
         </div>
         <Trouble issues={issues.filter((issue) => !('bar' in issue))} />
@@ -195,28 +234,29 @@ export function LineField({
   );
 }
 
+/** Issues of a part, by the bars of its page. */
+function movedOn(
+  issues: readonly Issue[],
+  { text, part: { from } }: { readonly text: string; readonly part: PagePart },
+): readonly Issue[] {
+  const before = (barNumbers(barsOfText(text))[from]?.from ?? 1) - 1;
+  return issues.map((issue) =>
+    'bar' in issue && typeof issue.bar === 'number' ? { ...issue, bar: issue.bar + before } : issue,
+  );
+}
+
 /** The line as a reader knows it; nothing while it cannot be read. */
 function Written({ text, meter, say }: { text: string; meter: string; say: Say }) {
   const line = readLine(text, meter);
   return line && <LineNotation line={line} say={say} className="mt-0.5 gap-y-1" />;
 }
 
-/** Bars of an offered line that there is room for. */
-const BARS_OFFERED = 2;
-
 function Offered({ offer, meter, say }: { offer: Offer; meter: string; say: Say }) {
-  const line = 'text' in offer.play.content ? readLine(offer.text, meter) : null;
-  if (!line) return <span>{offer.text}</span>;
-  const start = { ...line, bars: line.bars.slice(0, BARS_OFFERED) };
+  const start = 'text' in offer.play.content ? lineStart(offer.text, meter, say) : null;
+  if (!start) return <span>{offer.text}</span>;
   return (
     <span>
-      <LineNotation
-        line={start}
-        say={say}
-        opens={false}
-        ends={start.bars.length === line.bars.length}
-        className="flex-nowrap text-sm"
-      />
+      {start}
       <span className="block text-xs text-soft">{offer.text}</span>
     </span>
   );

@@ -3,7 +3,7 @@
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { Issue } from '@/core/issue';
 import { barNumbers, barsOfText, textOfBars } from '@/core/reading';
-import { focusAfter, Trouble, useSpeech } from '../base';
+import { Button, focusAfter, Trouble, useSpeech } from '../base';
 import { LineNotation, readLine } from '../marks';
 
 /** Bars beside each other in a system. */
@@ -12,18 +12,31 @@ const BARS_OF_A_SYSTEM = 4;
 /** Most bars of a page. */
 const MOST_BARS = 64;
 
+/** Bars that follow each other, the first from 0. */
+export interface PagePart {
+  readonly from: number;
+  readonly count: number;
+}
+
 /** A page of reading text: each bar is typed in a field of its own, four to a system. Enter or | goes on to
- * the next bar, arrows up and down to the next system; Backspace in an empty bar takes it out. */
+ * the next bar, arrows up and down to the next system; Backspace in an empty bar takes it out. A press on the notes of
+ * a bar, or on the numbers of a system, plays that alone. */
 export function LinePage({
   text,
   meter,
   issues,
+  taken,
+  onTake,
   onChange,
   onSettle,
 }: {
   text: string;
   meter: string;
   issues: readonly Issue[];
+  /** What of the page is played; null plays it whole. */
+  taken: PagePart | null;
+  /** Plays a part of the page alone; null plays it whole. */
+  onTake: (part: PagePart | null) => void;
   onChange: (text: string) => void;
   onSettle: () => void;
 }) {
@@ -34,6 +47,12 @@ export function LinePage({
   const bars = typed?.text === text ? typed.bars : barsOfText(text);
 
   const numbers = barNumbers(bars);
+  const isTaken = ({ from, count }: PagePart) => taken?.from === from && taken.count === count;
+  const take = (part: PagePart) => onTake(isTaken(part) ? null : part);
+  const systems = Array.from({ length: Math.ceil(bars.length / BARS_OF_A_SYSTEM) }, (_, index) => {
+    const from = index * BARS_OF_A_SYSTEM;
+    return { from, count: Math.min(BARS_OF_A_SYSTEM, bars.length - from) };
+  });
 
   function set(next: readonly string[]) {
     const line = textOfBars(next);
@@ -75,7 +94,7 @@ export function LinePage({
     <ol
       ref={page}
       aria-label={say.t('screen.bench.pageOfBars')}
-      className="grid grid-cols-4 gap-x-2 gap-y-1"
+      className="grid grid-cols-[repeat(4,minmax(0,1fr))_auto] gap-x-2 gap-y-1"
       onBlur={(event) => {
         if (!event.currentTarget.contains(event.relatedTarget)) onSettle();
       }}
@@ -86,7 +105,11 @@ export function LinePage({
           (issue) => 'bar' in issue && issue.bar >= from && issue.bar < from + count,
         );
         return (
-          <li key={index}>
+          <li
+            key={index}
+            style={{ gridColumn: (index % BARS_OF_A_SYSTEM) + 1 }}
+            className={taken && !isWithin(index, taken) ? 'opacity-45' : ''}
+          >
             <div className="flex items-baseline gap-1">
               <span className="w-5 shrink-0 text-right text-xs text-soft">{from}</span>
               <input
@@ -109,29 +132,78 @@ export function LinePage({
               meter={meter}
               opens={index === 0}
               ends={index === bars.length - 1}
+              bar={from}
+              isTaken={isTaken({ from: index, count: 1 })}
+              onTake={bars.length > 1 ? () => take({ from: index, count: 1 }) : null}
             />
             <Trouble issues={here} />
           </li>
         );
       })}
+      {bars.length > BARS_OF_A_SYSTEM &&
+        systems.map((system, row) => {
+          const first = numbers[system.from]?.from ?? 1;
+          const { from = 1, count = 1 } = numbers[system.from + system.count - 1] ?? {};
+          return (
+            <li key={`system ${system.from}`} style={{ gridColumn: 5, gridRow: row + 1 }}>
+              <Button
+                look="quiet"
+                className="px-1 text-xs"
+                aria-label={say.t('screen.bench.playBarsAlone', {
+                  first,
+                  last: from + count - 1,
+                })}
+                aria-pressed={isTaken(system)}
+                onClick={() => take(system)}
+              >
+                {`${first}–${from + count - 1}`}
+              </Button>
+            </li>
+          );
+        })}
     </ol>
   );
 }
 
-/** A bar as a reader knows it; nothing while it cannot be read. */
+function isWithin(index: number, { from, count }: PagePart): boolean {
+  return index >= from && index < from + count;
+}
+
+/** A bar as a reader knows it; nothing while it cannot be read. A press on it plays it alone.
+ * @param bar its number */
 function Written({
   text,
   meter,
   opens,
   ends,
+  bar,
+  isTaken,
+  onTake,
 }: {
   text: string;
   meter: string;
   opens: boolean;
   ends: boolean;
+  bar: number;
+  isTaken: boolean;
+  onTake: (() => void) | null;
 }) {
   const { say } = useSpeech();
   const line = readLine(text, meter);
   if (!line) return null;
-  return <LineNotation line={line} say={say} opens={opens} ends={ends} className="pl-6 text-sm" />;
+  const notes = (
+    <LineNotation line={line} say={say} opens={opens} ends={ends} className="text-sm" />
+  );
+  if (!onTake) return <span className="pl-6">{notes}</span>;
+  return (
+    <button
+      type="button"
+      aria-label={say.t('screen.bench.playBarAlone', { bar })}
+      aria-pressed={isTaken}
+      className="ml-5 rounded-sm px-1 hover:bg-faint aria-pressed:bg-warm-wash"
+      onClick={onTake}
+    >
+      {notes}
+    </button>
+  );
 }

@@ -20,6 +20,7 @@ import { parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
 import { type Say, sayFeel, sayLanes, sayMaterial, sayOffer, sayPolicy, sayStart } from '@/words';
 import { useMaterials } from '../library';
+import { lineStart } from '../marks';
 import { changeOptions, CHANGE_STARTS, LEVEL_WORDS } from '../sentence';
 
 type Value = PhraseValue;
@@ -159,6 +160,7 @@ function playOptions(
       ...mine.map((one) => ({
         value: one.id,
         text: one.content.text,
+        picture: () => lineStart(one.content.text, base.meter, say),
         hint:
           one.grade === null
             ? sayMaterial(say, one)
@@ -185,6 +187,7 @@ function playOptions(
         {
           value: written({ content: { text: typed } }),
           text: typed,
+          picture: () => lineStart(typed, base.meter, say),
           hint: say.t('screen.variations.typed'),
         },
       ];
