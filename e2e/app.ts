@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../scripts/lib/port.mjs';
@@ -47,12 +47,20 @@ export class App {
 }
 
 /** What a test starts from: `shared`, a studio of its own beside others in one file; `empty`, a file
- * of its own; `demo`, a copy of the demo studio; `gallery`, one that all tests share which only look. */
+ * of its own; `demo`, a copy of the demo studio, put back for each; `gallery`, one that all tests share which only
+ * look. */
 type Ground = 'shared' | 'empty' | 'demo' | 'gallery';
+
+/** Puts the demo studio in place of what a test has made of it; the server finds the new file by itself. */
+function putDemoBack({ folder }: App): void {
+  copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'next.sqlite'));
+  for (const end of ['-wal', '-shm']) rmSync(join(folder, `mivvel.sqlite${end}`), { force: true });
+  renameSync(join(folder, 'next.sqlite'), join(folder, 'mivvel.sqlite'));
+}
 
 async function startOn(ground: Ground): Promise<App> {
   const folder = mkdtempSync(join(tmpdir(), 'mivvel-e2e-'));
-  if (ground === 'demo' || ground === 'gallery') {
+  if (ground === 'gallery') {
     copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'mivvel.sqlite'));
   }
   const app = new App(folder);
@@ -69,6 +77,7 @@ async function end(app: App | undefined): Promise<void> {
 interface Worker {
   shared: () => Promise<App>;
   gallery: () => Promise<App>;
+  demo: () => Promise<App>;
   /** Cookies of a teacher in a studio that the tests of a worker share. */
   teacher: () => Promise<Parameters<BrowserContext['addCookies']>[0]>;
 }
@@ -91,6 +100,14 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
     },
     { scope: 'worker' },
   ],
+  demo: [
+    async ({}, provide) => {
+      let app: Promise<App> | undefined;
+      await provide(() => (app ??= startOn('demo')));
+      await end(await app);
+    },
+    { scope: 'worker' },
+  ],
   teacher: [
     async ({ shared, browser }, provide) => {
       let cookies: ReturnType<Worker['teacher']> | undefined;
@@ -105,9 +122,14 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
     },
     { scope: 'worker' },
   ],
-  app: async ({ ground, shared, gallery }, provide) => {
+  app: async ({ ground, shared, gallery, demo }, provide) => {
     if (ground === 'shared') return provide(await shared());
     if (ground === 'gallery') return provide(await gallery());
+    if (ground === 'demo') {
+      const app = await demo();
+      putDemoBack(app);
+      return provide(app);
+    }
     const app = await startOn(ground);
     await provide(app);
     await end(app);
@@ -127,6 +149,8 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
     };
     await provide(page);
     Object.assign(page, { goto, reload });
+    // What the page still has to send comes before the next test begins.
+    await page.goto('about:blank').catch(() => null);
   },
 });
 

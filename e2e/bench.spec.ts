@@ -34,6 +34,96 @@ test('one key halves the tempo that is played, and the staff is read out', async
   await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
 });
 
+test('lanes, notation or both, with sticking, count and legend, kept by the browser', async ({
+  page,
+}) => {
+  await page.getByLabel('Reading line').fill('4. 4 8 4 | 4. 4 8 4');
+  await page.keyboard.press('Escape');
+  const staff = page.locator('[data-staff]');
+  const turn = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  await expect(staff).toBeVisible();
+  await expect(staff).toHaveAccessibleName(
+    /^Bar 1: left hand 1 & & 4\. Bar 2: left hand 1 & & 4\.$/,
+  );
+  await turn('sticking');
+  await expect(staff.getByText('L', { exact: true })).toHaveCount(8);
+  await turn('lanes');
+  await expect(page.locator('[data-voice]')).toHaveCount(0);
+  await expect(staff.getByText('&', { exact: true })).toHaveCount(4);
+  await turn('repeat signs');
+  await expect(staff.locator('[data-glyph=repeat1Bar]')).toHaveCount(1);
+  await expect(staff.locator('[data-glyph^=notehead]')).toHaveCount(4);
+  await turn('legend');
+  await expect(page.getByRole('list', { name: 'Legend' })).toHaveText('snare');
+  await page.reload();
+  await expect(page.getByRole('list', { name: 'Legend' })).toBeVisible();
+  await expect(page.locator('[data-voice]')).toHaveCount(0);
+  await turn('notation');
+  await expect(page.locator('[data-voice]').first()).toBeVisible();
+  await expect(staff).toHaveCount(0);
+});
+
+test('a part goes round that was typed, or dragged over; what has no such part says so', async ({
+  page,
+}) => {
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  const part = page.getByLabel('Part that goes round');
+  await part.fill('2');
+  await part.press('Enter');
+  await expect(page.getByText('there is one bar', { exact: false })).toBeVisible();
+  await part.fill('1.2-1.3');
+  await part.press('Enter');
+  await expect(part).toHaveValue('1.2–1.3');
+  await expect(page.locator('[data-loop]')).toHaveCount(1);
+  const hats = page.locator('[data-voice=hat] circle');
+  const centre = async (index: number) => {
+    const box = await hats.nth(index).boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + 30 };
+  };
+  const from = await centre(5);
+  const to = await centre(6);
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(to.x, to.y, { steps: 6 });
+  await page.mouse.up();
+  await expect(part).toHaveValue('1.3&–1.4.');
+  await page.getByLabel('Reading line').fill('4 4 4 4 | 2 2');
+  await page.keyboard.press('Escape');
+  await part.fill('2');
+  await part.press('Enter');
+  await expect(page.locator('[data-loop]')).toHaveCount(1);
+  await page.getByLabel('Reading line').fill('2 2');
+  await expect(page.getByText('The part is not in this exercise')).toBeVisible();
+  await expect(page.locator('[data-loop]')).toHaveCount(0);
+});
+
+test('one limb alone, a voice softer, and two exercises against each other at a touch', async ({
+  page,
+}) => {
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await page.getByRole('button', { name: 'mix', exact: true }).click();
+  const solo = page.getByRole('group', { name: 'solo' });
+  await solo.getByRole('button', { name: 'right hand' }).click();
+  await page.getByRole('slider', { name: 'snare' }).focus();
+  for (let n = 0; n < 3; n += 1) await page.keyboard.press('ArrowLeft');
+  await expect(page.getByText('-3 dB')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.locator('[data-voice=snare]').first().locator('..')).toHaveAttribute(
+    'opacity',
+    '0.3',
+  );
+  await page.getByRole('button', { name: 'A / B', exact: true }).click();
+  await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
+  await expect(page.locator('[data-voice=ride]').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await page.getByRole('button', { name: 'B is here; to the other' }).click();
+  await expect(page.locator('[data-voice=hat]').first()).toBeVisible();
+  await expect(page.locator('[data-voice=ride]')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'A is here; to the other' }).click();
+  await expect(page.locator('[data-voice=ride]').first()).toBeVisible();
+});
+
 test('lanes and staff stand in the same columns', async ({ page }) => {
   await phrase(page, 'What keeps going', 'rock in 16ths');
   await expect(page.locator('[data-staff] [data-glyph^=notehead]').first()).toBeVisible();

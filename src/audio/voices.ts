@@ -124,7 +124,7 @@ export function voiceSamples(id: VoiceId, sampleRate: number): Float32Array<Arra
 }
 
 /** How each click is made: its pitch as a factor, an overtone above it, noise, and how fast it fades.
- * Ours, chosen by ear. */
+ * Ours, estimates. */
 const CLICKS: Readonly<
   Record<ClickSound, { pitch: number; overtone: number; noise: number; decay: number }>
 > = {
@@ -132,6 +132,9 @@ const CLICKS: Readonly<
   wood: { pitch: 0.62, overtone: 2.7, noise: 0.15, decay: 0.012 },
   stick: { pitch: 2.1, overtone: 1.6, noise: 0.7, decay: 0.004 },
   low: { pitch: 0.22, overtone: 0, noise: 0.05, decay: 0.03 },
+  clave: { pitch: 1.5, overtone: 2.02, noise: 0.05, decay: 0.022 },
+  cowbell: { pitch: 0.34, overtone: 1.48, noise: 0.1, decay: 0.06 },
+  shaker: { pitch: 3.1, overtone: 1.3, noise: 6, decay: 0.02 },
 };
 
 /** A click, the higher the more it matters. It begins at full level, so that its place can be told.

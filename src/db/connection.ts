@@ -1,4 +1,4 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
@@ -59,14 +59,21 @@ function dataFolder(): string {
   return process.env.MIVVEL_DATA ?? join(process.cwd(), '.data');
 }
 
-const held = globalThis as { mivvelDb?: Db };
+const held = globalThis as {
+  mivvelDb?: { readonly db: Db; readonly file: string; readonly inode: number };
+};
 
-/** The process's one database, opened when it is first asked for. */
+/** The process's one database, opened when it is first asked for; and anew when its file was put in place of the one
+ * that was there, such as from a backup. */
 export function theDb(): Db {
-  if (!held.mivvelDb) {
-    const folder = dataFolder();
-    mkdirSync(folder, { recursive: true });
-    held.mivvelDb = openDb(join(folder, 'mivvel.sqlite'));
-  }
-  return held.mivvelDb;
+  const folder = dataFolder();
+  const file = join(folder, 'mivvel.sqlite');
+  const there = statSync(file, { throwIfNoEntry: false });
+  const now = held.mivvelDb;
+  if (now && now.file === file && (there === undefined || there.ino === now.inode)) return now.db;
+  if (now) closeDb(now.db);
+  mkdirSync(folder, { recursive: true });
+  const db = openDb(file);
+  held.mivvelDb = { db, file, inode: statSync(file).ino };
+  return db;
 }

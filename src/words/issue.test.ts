@@ -54,6 +54,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'line-token': { bar: 1, token: 'q', at: 0 },
   'line-tuplet': { bar: 1, token: '3(8', at: 0 },
   'link-altered': {},
+  'loop-part': { text: '9.1', bars: 2 },
   'member-feel': { name: 'Cells', feel: 'straight', wanted: 'swung 2:1' },
   'member-meter': { name: 'Cells', meter: '3/4', wanted: '4/4' },
   'members-too-many': { count: 80, most: 64 },

@@ -39,6 +39,8 @@ export function sayIssue(say: Say, issue: Issue): string {
     case 'line-tie':
     case 'line-tuplet':
       return t(`issue.${code}`, { bar: issue.bar, token: issue.token });
+    case 'loop-part':
+      return t('issue.loop-part', { text: issue.text, bars: issue.bars });
     case 'bar-length': {
       const { bar, meter, gotTicks, wantedTicks } = issue;
       const off = sayLength(say, Math.abs(wantedTicks - gotTicks));

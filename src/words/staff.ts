@@ -17,8 +17,8 @@ export function sayStaff(say: Say, exercise: Exercise, bars: readonly number[]):
   if (!limbs) return said.join(' ');
   const [one, other] = limbs;
   const asOne = say.t('readback.staff.asOne', {
-    one: sayLimb(say, one),
-    other: sayLimb(say, other),
+    first: sayLimb(say, one),
+    second: sayLimb(say, other),
     said: spokenComposite(exercise, limbs),
   });
   return [...said, asOne].join(' ');

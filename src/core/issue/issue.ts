@@ -22,6 +22,7 @@ export type Issue =
   | Issued<'only-rests', { what: 'line' | 'sticking' }>
   | Issued<'line-token', { bar: number; token: string; at: number }>
   | Issued<'line-tie', { bar: number; token: string; at: number }>
+  | Issued<'loop-part', { text: string; bars: number }>
   | Issued<'line-tuplet', { bar: number; token: string; at: number }>
   /** `rest` is one that would fill a bar that is short, as it is typed. */
   | Issued<

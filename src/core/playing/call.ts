@@ -1,4 +1,4 @@
-import type { Call } from './score';
+import type { Call } from './clicks';
 
 /** Calls bars in random order, none more than twice in a row, the first as it is written. An exercise of
  * one bar alternates with what the player makes up.

@@ -1,5 +1,6 @@
 import type { TempoMap } from '../time';
-import { isOut, type Call, type Score } from './score';
+import { isOut, type Call } from './clicks';
+import type { Score } from './score';
 
 /** What begins in a bar. */
 export type ScoreChange =

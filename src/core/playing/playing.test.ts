@@ -289,3 +289,57 @@ describe('changesAt', () => {
     expect([0, 2, 3].map((at) => partAt(run, at))).toEqual(['', 'Phrase', '']);
   });
 });
+
+describe('a part that goes round', () => {
+  const exercise = must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')));
+  const loop = { from: quarters(2), to: quarters(7, 2) };
+  const length = loop.to - loop.from;
+  const score = scoreOf(exercise, { loop, countInBars: 1 });
+
+  it('sounds as it does in the whole, over and over, after the count-in of a bar', () => {
+    const whole = eventsBetween(scoreOf(exercise), loop.from, loop.to);
+    const inPart = whole.map(({ at, ...event }) => ({ ...event, at: at - loop.from }));
+    for (const pass of [0, 1, 7]) {
+      const from = pass * length;
+      const here = eventsBetween(score, from, from + length);
+      expect(here.map(({ at, ...event }) => ({ ...event, at: at - from }))).toEqual(inPart);
+    }
+    expect(eventsBetween(score, -exercise.barTicks, 0)).toEqual(
+      eventsBetween(scoreOf(exercise), -exercise.barTicks, 0),
+    );
+  });
+
+  it('is heard whole in windows of any size', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 9 }), { maxLength: 9 }), (steps) => {
+        let from = 0;
+        const found = steps.flatMap((step) => {
+          const to = from + step * 3000;
+          const events = eventsBetween(score, from, to);
+          from = to;
+          return events;
+        });
+        expect(found).toEqual(eventsBetween(score, 0, from));
+      }),
+    );
+  });
+
+  it('stands where it sounds', () => {
+    expect(positionAt(score, 0)).toMatchObject({ phase: 'playing', beat: 2, inCycle: loop.from });
+    expect(positionAt(score, length + quarters(1))).toMatchObject({
+      beat: 3,
+      inCycle: quarters(3),
+    });
+    expect(positionAt(score, -1).phase).toBe('count-in');
+  });
+
+  it('a voice is as much louder as it is set', () => {
+    const mixed = scoreOf(exercise, { mix: { snare: -6 } });
+    const levels = (of: Score, id: string) =>
+      eventsBetween(of, 0, exercise.cycleTicks).flatMap((event) =>
+        event.kind === 'stroke' && event.voice === id ? [event.db] : [],
+      );
+    expect(levels(mixed, 'snare')).toEqual(levels(scoreOf(exercise), 'snare').map((db) => db - 6));
+    expect(levels(mixed, 'hat')).toEqual(levels(scoreOf(exercise), 'hat'));
+  });
+});

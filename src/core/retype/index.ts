@@ -2,3 +2,4 @@ export { retypeComposite } from './composite';
 export { retypeCount } from './count';
 export { retypeLine } from './line';
 export type { Retyped, Retyping } from './retyped';
+export { formatLoop, parseLoop } from './loop';

@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { Button, useSpeech } from '../base';
 import type { RowKind } from '../marks';
 import type { Sheet } from './sheet-kept';
@@ -12,6 +13,7 @@ export function SheetBar({
   onRows,
   onTurn,
   onWrite,
+  children,
 }: {
   rows: RowKind;
   sheet: Sheet;
@@ -19,6 +21,8 @@ export function SheetBar({
   onRows: (rows: RowKind) => void;
   onTurn: (part: keyof Sheet) => void;
   onWrite: (writing: boolean) => void;
+  /** Stands before the rest. */
+  children: ReactNode;
 }) {
   const { say } = useSpeech();
   const { lanes, staff } = sheet;
@@ -30,6 +34,8 @@ export function SheetBar({
   ];
   return (
     <div className="mb-1 flex flex-wrap justify-end gap-1">
+      {children}
+      <span className="grow" />
       {lanes && (
         <Button
           look="quiet"

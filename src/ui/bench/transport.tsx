@@ -4,12 +4,15 @@ import { Play, Repeat, Square } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { Part } from '@/audio';
 import { LIMBS, type Limb } from '@/core/kit';
+import type { Loop, Score } from '@/core/playing';
 import type { Exercise } from '@/core/recipe';
+import { formatLoop, parseLoop } from '@/core/retype';
 import { bpm, SLOWEST, type Bpm } from '@/core/time';
 import { sayLimb } from '@/words';
-import { Button, useSpeech } from '../base';
+import { Button, TypedField, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
 import { TempoField } from '../play';
+import { MixPop } from './mix-pop';
 import { WavPop } from './wav-pop';
 
 /** How the Bench plays; kept while the recipe changes. */
@@ -21,6 +24,24 @@ export interface TransportSettings {
   readonly loop: boolean;
   readonly countInBars: number;
   readonly muted: ReadonlySet<Limb>;
+  /** Limbs that are heard alone; with none all are. */
+  readonly solo: ReadonlySet<Limb>;
+  readonly mix: Score['mix'];
+  /** What goes round; null is all of it. */
+  readonly part: Loop | null;
+}
+
+/** What goes round of an exercise: the part that was set, where the exercise has it. */
+export function loopIn({ loop, part }: TransportSettings, exercise: Exercise): Loop | null {
+  return loop && part && part.to <= exercise.cycleTicks ? part : null;
+}
+
+/** Limbs that are not heard: muted ones, and beside a solo all others. */
+export function silentLimbs({
+  muted,
+  solo,
+}: Pick<TransportSettings, 'muted' | 'solo'>): ReadonlySet<Limb> {
+  return new Set(LIMBS.filter((limb) => muted.has(limb) || (solo.size > 0 && !solo.has(limb))));
 }
 
 /** The tempo that is played, in whole beats a minute. @example 75 at half speed // => 38 */
@@ -50,7 +71,7 @@ export function Transport({
   onChange: (change: Partial<TransportSettings>) => void;
   onToggle: () => void;
 }) {
-  const { say } = useSpeech();
+  const { say, syllables } = useSpeech();
   const limbs = LIMBS.filter((limb) => exercise?.strokes.some((one) => one.limb === limb));
   return (
     <section
@@ -84,6 +105,24 @@ export function Transport({
         <Button aria-pressed={settings.loop} onClick={() => onChange({ loop: !settings.loop })}>
           <Repeat size={14} aria-hidden /> {say.t('screen.bench.loop')}
         </Button>
+        {exercise && settings.loop && (
+          <TypedField
+            label={say.t('screen.bench.partThatGoesRound')}
+            value={loopIn(settings, exercise)}
+            write={(part) => (part ? formatLoop(part, exercise, syllables) : '')}
+            read={(text) => {
+              if (text.trim() === '') return null;
+              const read = parseLoop(text, exercise, syllables);
+              return read.ok ? read.value : undefined;
+            }}
+            trouble={say.t('screen.bench.partAsTyped', { bars: exercise.bars })}
+            inputMode="text"
+            placeholder={say.t('screen.bench.allOfIt')}
+            maxLength={20}
+            className="field w-22"
+            onTake={(part) => onChange({ part })}
+          />
+        )}
         <Labelled label={say.t('screen.bench.countIn')}>
           <select
             aria-label={say.t('screen.bench.countInBars')}
@@ -126,6 +165,7 @@ export function Transport({
           ))}
         </div>
       )}
+      {exercise && <MixPop exercise={exercise} settings={settings} onChange={onChange} />}
       {exercise && (
         <WavPop
           exercise={exercise}
@@ -133,6 +173,11 @@ export function Transport({
           loops={settings.loop}
           partOf={(bars) => partOf(exercise, bars)}
         />
+      )}
+      {exercise && settings.loop && settings.part && !loopIn(settings, exercise) && (
+        <p role="status" className="text-sm">
+          {say.t('screen.bench.thePartIsNotInThis')}
+        </p>
       )}
       {!audible && (
         <p role="status" className="text-sm">
@@ -178,5 +223,3 @@ function Where({ subscribe, bars }: { subscribe: Subscribe; bars: number }) {
     </span>
   );
 }
-
-/** Tempo typed, stepped or tapped. What cannot be played stays in the field with its reason. */

@@ -30,6 +30,7 @@ import { Trouble, useSpeech } from '../base';
 import { startHistory } from '../base/history';
 import { ScoreSheet, type RowKind } from '../marks';
 import { usePlayback } from '../play';
+import { AbSwitch, swapped, type Ab } from './ab-switch';
 import { BenchHeader } from './bench-header';
 import { draftReducer, type Draft } from './draft';
 import { useAddress, useRecipeOfAddress } from './address';
@@ -39,7 +40,7 @@ import { SentenceEditor } from '../sentence';
 import { useOpened } from './opened';
 import { SheetBar } from './sheet-bar';
 import { showsOf, staffRowsOf, useSheet } from './sheet-kept';
-import { playedBpm, Transport, type TransportSettings } from './transport';
+import { loopIn, playedBpm, silentLimbs, Transport, type TransportSettings } from './transport';
 import { useDesk, type BenchActions } from './use-desk';
 
 /** Only an empty Bench offers them. */
@@ -80,7 +81,11 @@ export function Workbench({
     loop: true,
     countInBars: 1,
     muted: new Set(),
+    solo: new Set(),
+    mix: {},
+    part: null,
   });
+  const [ab, setAb] = useState<Ab<ClosedRecipe> | null>(null);
   const [rows, setRows] = useState<RowKind>('voices');
   const [sheet, turn] = useSheet();
   const [writing, setWriting] = useState(false);
@@ -95,6 +100,7 @@ export function Workbench({
   const shown = useLast(expanded.ok ? expanded.value : null);
   const issues = expanded.ok ? [] : expanded.issues;
   const nothing = issues.some((issue) => issue.code === 'nothing-to-play');
+  const silent = useMemo(() => silentLimbs(settings), [settings]);
   const isEmpty = nothing && recipe.over.length === 0 && recipe.play === null && !recipe.then;
   const meter = shown?.meter;
   const readAt = useMemo(
@@ -133,6 +139,13 @@ export function Workbench({
     }
   }
 
+  /** The other of two; the first time this one is kept. */
+  function swap() {
+    setAb(swapped(ab, recipe));
+    if (ab) edit(ab.other);
+    settle();
+  }
+
   const desk = useDesk({
     history,
     expanded,
@@ -149,6 +162,7 @@ export function Workbench({
   useHotkeys('h', () => setSettings((now) => ({ ...now, half: !now.half })), {
     ignoreEventWhen: onControl,
   });
+  useHotkeys('b', swap, { ignoreEventWhen: onControl });
   useHotkeys('space', togglePlay, { preventDefault: true, ignoreEventWhen: onControl });
   useHotkeys('t', () => document.querySelector<HTMLElement>('[data-tap]')?.click(), {
     ignoreEventWhen: (event) => onControl(event) && !isTap(event),
@@ -188,7 +202,9 @@ export function Workbench({
                 onRows={setRows}
                 onTurn={turn}
                 onWrite={setWriting}
-              />
+              >
+                <AbSwitch here={ab?.here ?? null} onSwap={swap} onDrop={() => setAb(null)} />
+              </SheetBar>
               {writing ? (
                 <EditableSheet
                   exercise={shown ?? drawn}
@@ -206,7 +222,9 @@ export function Workbench({
                   staffRows={staffRowsOf(sheet)}
                   legend={sheet.legend}
                   subscribe={playback.subscribe}
-                  muted={settings.muted}
+                  muted={silent}
+                  loop={loopIn(settings, drawn)}
+                  onLoop={(part) => setSettings((now) => ({ ...now, loop: true, part }))}
                 />
               )}
             </div>
@@ -268,11 +286,13 @@ const BLANK_HAND: Change = { kind: 'hand', length: 1, edits: [] };
 
 /** @param length bars to the end; left out, as it is set */
 function scoreFor(exercise: Exercise, settings: TransportSettings, length?: number): Score {
-  const { click, loop, countInBars, muted } = settings;
+  const { click, loop, countInBars, mix } = settings;
   return scoreOf(exercise, {
     click: click ? 'beats' : 'off',
     countInBars,
-    muted,
+    muted: silentLimbs(settings),
+    mix,
+    loop: length === undefined ? loopIn(settings, exercise) : null,
     bars: length ?? (loop ? null : exercise.bars),
   });
 }

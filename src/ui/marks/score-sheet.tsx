@@ -2,6 +2,7 @@
 
 import { useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
+import type { Loop } from '@/core/playing';
 import type { Exercise } from '@/core/recipe';
 import { useSpeech } from '../base';
 import { holdsMarks, systemsOf, type Shows } from './columns';
@@ -10,6 +11,7 @@ import { Lanes } from './lanes';
 import type { Subscribe } from './playhead';
 import type { RowKind } from './rows';
 import type { StaffRows } from './staff';
+import { LoopDrag } from './loop-drag';
 import { useEngraver } from './use-engraver';
 import { useSize } from './use-size';
 
@@ -30,6 +32,8 @@ export function ScoreSheet({
   subscribe,
   muted,
   editing,
+  loop = null,
+  onLoop,
 }: {
   exercise: Exercise;
   rows?: RowKind;
@@ -41,6 +45,10 @@ export function ScoreSheet({
   subscribe?: Subscribe;
   muted?: ReadonlySet<Limb>;
   editing?: Editing;
+  /** What goes round. */
+  loop?: Loop | null;
+  /** Slots that are dragged over go round. */
+  onLoop?: (loop: Loop) => void;
 }) {
   const place = useRef<HTMLDivElement>(null);
   const { width } = useSize(place, START);
@@ -61,22 +69,30 @@ export function ScoreSheet({
   }, [exercise, width, slot, shows, engraver]);
   return (
     <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
-      {systems.map((system, index) => (
-        <div key={index}>
-          {(shows !== 'staff' || failed) && (
-            <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
-          )}
-          {engraver && (
-            <engraver.Staff
-              exercise={exercise}
-              system={system}
-              first={index === 0}
-              rows={staffRows}
-              subscribe={shows === 'staff' ? subscribe : undefined}
-            />
-          )}
-        </div>
-      ))}
+      {systems.map((system, index) => {
+        const drawn = (
+          <>
+            {(shows !== 'staff' || failed) && (
+              <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
+            )}
+            {engraver && (
+              <engraver.Staff
+                exercise={exercise}
+                system={system}
+                first={index === 0}
+                rows={staffRows}
+                subscribe={shows === 'staff' ? subscribe : undefined}
+              />
+            )}
+          </>
+        );
+        if (!onLoop) return <div key={index}>{drawn}</div>;
+        return (
+          <LoopDrag key={index} {...{ exercise, system, loop, onLoop }}>
+            {drawn}
+          </LoopDrag>
+        );
+      })}
       {engraver && legend && <engraver.Legend exercise={exercise} />}
       {failed && (
         <p className="text-sm text-soft">{say.t('screen.common.theStaffCouldNotBeDrawn')}</p>

@@ -47,6 +47,8 @@ export function LinePage({
   const bars = typed?.text === text ? typed.bars : barsOfText(text);
 
   const numbers = barNumbers(bars);
+  // Within the whole a bar keeps its tie into the next one.
+  const whole = readLine(textOfBars(bars), meter);
   const isTaken = ({ from, count }: PagePart) => taken?.from === from && taken.count === count;
   const take = (part: PagePart) => onTake(isTaken(part) ? null : part);
   const systems = Array.from({ length: Math.ceil(bars.length / BARS_OF_A_SYSTEM) }, (_, index) => {
@@ -128,8 +130,9 @@ export function LinePage({
               />
             </div>
             <Written
-              text={bar}
-              meter={meter}
+              line={
+                whole ? { ...whole, bars: whole.bars.slice(from - 1, from) } : readLine(bar, meter)
+              }
               opens={index === 0}
               ends={index === bars.length - 1}
               bar={from}
@@ -172,16 +175,14 @@ function isWithin(index: number, { from, count }: PagePart): boolean {
 /** A bar as a reader knows it; nothing while it cannot be read. A press on it plays it alone.
  * @param bar its number */
 function Written({
-  text,
-  meter,
+  line,
   opens,
   ends,
   bar,
   isTaken,
   onTake,
 }: {
-  text: string;
-  meter: string;
+  line: ReturnType<typeof readLine>;
   opens: boolean;
   ends: boolean;
   bar: number;
@@ -189,8 +190,7 @@ function Written({
   onTake: (() => void) | null;
 }) {
   const { say } = useSpeech();
-  const line = readLine(text, meter);
-  if (!line) return null;
+  if (!line || line.bars.length === 0) return null;
   const notes = (
     <LineNotation line={line} say={say} opens={opens} ends={ends} className="text-sm" />
   );

@@ -7,6 +7,8 @@ export const issue = {
     'Bar {bar, number}: “{token}” is not a note value. Write 1, 2, 4, 8, 16 or 32, with a dot (4.), as a rest (8r) or tied (4~8).',
   'line-tie':
     'Bar {bar, number}: the tie after “{token}” has no note to hold on to. Put a note after ~, or take the tie away.',
+  'loop-part':
+    '“{text}” is no part of {bars, plural, one {this one bar} other {these # bars}}. Write a bar (1), bars (1-2), beats (1.3-1.4) or counts (1.3e-2.1), first to last.',
   'line-tuplet':
     'Bar {bar, number}: “{token}” is not a tuplet. Write the number, then its notes in brackets: 3(8 8 8).',
   'bar-short':
