@@ -1,4 +1,4 @@
-import { expect, openBench, phrase, test } from './app';
+import { holdClock, expect, openBench, phrase, test } from './app';
 
 test.beforeEach(async ({ page, teacher }) => {
   await openBench(page, teacher);
@@ -538,4 +538,27 @@ test('with a double pedal the two schools of footing are told apart', async ({ p
   await expect(page.getByTestId('feet')).toHaveText(
     'The schools differ on a of 1, 2: by the grid l r, right leading each group r l.',
   );
+});
+
+test('sound that comes late is found by tapping along, and kept', async ({ page }) => {
+  await holdClock(page);
+  await page.reload();
+  await phrase(page, 'What keeps going', 'rock in 8ths');
+  await page.getByRole('button', { name: 'mix', exact: true }).click();
+  await page.clock.pauseAt(new Date(Date.now() + 60_000));
+  await page.getByRole('button', { name: 'tap along' }).click();
+  const button = page.getByRole('button', { name: /^Tap with each click/ });
+  await expect(button).toBeVisible();
+  // Playing begins 100 ms after the touch, and a click is 600 ms after the one before; each tap is 90 ms late.
+  await page.clock.runFor(100 + 90);
+  for (let tap = 0; tap < 8; tap += 1) {
+    await page.clock.runFor(600);
+    await button.dispatchEvent('pointerdown');
+  }
+  const late = page.getByLabel('Sound comes late by, in ms');
+  await expect(late).toHaveValue('90');
+  await page.clock.resume();
+  await page.reload();
+  await page.getByRole('button', { name: 'mix', exact: true }).click();
+  await expect(late).toHaveValue('90');
 });

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, openBench, phrase, test } from './app';
+import { expect, giveMany, openBench, phrase, test } from './app';
 
 const RATE = 44_100;
 
@@ -113,4 +113,27 @@ test('without the recordings synthetic drums play, and it is said once', async (
   await expect(said).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
   await expect(said).toHaveCount(1);
+});
+
+test('a run of variations is a file of its bars, each for as long as it is heard', async ({
+  page,
+  teacher,
+}) => {
+  await page.context().addCookies(await teacher());
+  await page.goto('/variations');
+  await expect(page.getByText('give a phrase several values')).toBeVisible();
+  await giveMany(page, 'Over 1', ['S: x---', 'S: --x-', 'S: ---x']);
+  await expect(page.getByLabel('Variations', { exact: true })).toHaveText('3 variations');
+  await page.getByLabel('Tempo', { exact: true }).fill('60');
+  await page.getByLabel('Tempo', { exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'WAV' }).click();
+  await page.getByLabel('click alone on the right channel').check();
+  const asked = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Download', exact: true }).click();
+  const [drums] = channelsOf(await readFile(await (await asked).path()));
+  if (!drums) throw new Error('no channel');
+  // After a bar of count-in the snare is on 1, then on 3 of the second bar, then on 4 of the third.
+  for (const second of [4, 10, 15]) {
+    expect(Math.abs(offBy(drums, second))).toBeLessThanOrEqual(0.001 * RATE);
+  }
 });

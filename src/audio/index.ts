@@ -3,6 +3,7 @@ import { fetchRecordings } from './recordings';
 import { openSounder } from './sounder';
 import { tickerFor } from './ticker';
 
+export { setSoundDelayMs, soundDelayMs } from './delay';
 export { Player } from './player';
 export { renderWav } from './render-wav';
 

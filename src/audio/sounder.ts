@@ -1,6 +1,7 @@
 import { VOICE_IDS, type VoiceId } from '@/core/kit';
 import { GRACE_APART_MS, gracesOf, type Dynamic } from '@/core/pattern';
 import type { SoundEvent } from '@/core/playing';
+import { soundDelayMs } from './delay';
 import { layersOf, type Layers, type Recordings } from './drums';
 import { loadRecordings } from './recordings';
 import { clickSamples } from './voices';
@@ -118,6 +119,7 @@ export function sounderOf(
   const turns = new Map<VoiceId, number>();
   let planned: { source: AudioBufferSourceNode; at: number }[] = [];
   let ringing: { gain: GainNode; at: number } | null = null;
+  let chokes: { gain: GainNode; rang: number; at: number }[] = [];
   function play(
     samples: AudioBuffer,
     level: number,
@@ -140,6 +142,8 @@ export function sounderOf(
     const { rate, gain } = TURNS[turn % TURNS.length] ?? TURNS[0];
     if (CHOKES.has(id) && ringing && at > ringing.at) {
       ringing.gain.gain.setTargetAtTime(0, at, CHOKE_SECONDS / 3);
+      chokes = chokes.filter((one) => one.at > context.currentTime);
+      chokes.push({ gain: ringing.gain, rang: ringing.at, at });
       ringing = null;
     }
     const level = LEVEL[dynamic] * gain * 10 ** (db / 20);
@@ -154,7 +158,8 @@ export function sounderOf(
     recorded: recordings !== null,
     drums: rounded,
     now: () => context.currentTime,
-    latency: () => ('outputLatency' in context ? Number(context.outputLatency) || 0 : 0),
+    latency: () =>
+      ('outputLatency' in context ? Number(context.outputLatency) || 0 : 0) + soundDelayMs() / 1000,
     sound(event, at) {
       if (event.kind === 'stroke') return stroke(event, at);
       const { level, sound } = event;
@@ -166,6 +171,13 @@ export function sounderOf(
     cancelAfter(at) {
       for (const one of planned) if (one.at > at) one.source.stop();
       planned = planned.filter((one) => one.at <= at);
+      // What would have choked an open hi-hat is not played: it rings on, until something does.
+      if (ringing && ringing.at > at) ringing = null;
+      for (const one of chokes.filter((choke) => choke.at > at)) {
+        one.gain.gain.cancelScheduledValues(at);
+        if (one.rang <= at) ringing = { gain: one.gain, at: one.rang };
+      }
+      chokes = chokes.filter((one) => one.at <= at);
     },
   };
 }
@@ -188,7 +200,7 @@ function silentSounder(): Sounder {
     audible: false,
     recorded: false,
     now: () => performance.now() / 1000,
-    latency: () => 0,
+    latency: () => soundDelayMs() / 1000,
     sound: () => {},
     cancelAfter: () => {},
   };

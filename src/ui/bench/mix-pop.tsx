@@ -5,7 +5,8 @@ import { LIMBS, VOICE_IDS, type Limb, type VoiceId } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { sayLimb, sayVoice } from '@/words';
 import { Button, Pop, PopRoot, PopTrigger, useSpeech } from '../base';
-import type { TransportSettings } from './transport';
+import { TapDelay } from '../play';
+import type { TransportSettings } from './settings';
 
 /** Decibels by which a voice can be softer or louder than it is. */
 const LEAST = -24;
@@ -81,6 +82,7 @@ export function MixPop({
             {say.t('screen.bench.allAsTheyAre')}
           </Button>
         )}
+        <TapDelay />
       </Pop>
     </PopRoot>
   );

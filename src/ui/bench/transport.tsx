@@ -3,51 +3,15 @@
 import { Play, Repeat, Square } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { Part } from '@/audio';
-import { LIMBS, type Limb } from '@/core/kit';
-import type { Loop, Score } from '@/core/playing';
+import { LIMBS } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
 import { formatLoop, parseLoop } from '@/core/retype';
-import { bpm, SLOWEST, type Bpm } from '@/core/time';
 import { sayLimb } from '@/words';
 import { Button, TypedField, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
-import { TempoField } from '../play';
+import { TempoField, WavPop } from '../play';
 import { MixPop } from './mix-pop';
-import { WavPop } from './wav-pop';
-
-/** How the Bench plays; kept while the recipe changes. */
-export interface TransportSettings {
-  readonly tempo: Bpm;
-  /** Plays at half of the tempo. */
-  readonly half: boolean;
-  readonly click: boolean;
-  readonly loop: boolean;
-  readonly countInBars: number;
-  readonly muted: ReadonlySet<Limb>;
-  /** Limbs that are heard alone; with none all are. */
-  readonly solo: ReadonlySet<Limb>;
-  readonly mix: Score['mix'];
-  /** What goes round; null is all of it. */
-  readonly part: Loop | null;
-}
-
-/** What goes round of an exercise: the part that was set, where the exercise has it. */
-export function loopIn({ loop, part }: TransportSettings, exercise: Exercise): Loop | null {
-  return loop && part && part.to <= exercise.cycleTicks ? part : null;
-}
-
-/** Limbs that are not heard: muted ones, and beside a solo all others. */
-export function silentLimbs({
-  muted,
-  solo,
-}: Pick<TransportSettings, 'muted' | 'solo'>): ReadonlySet<Limb> {
-  return new Set(LIMBS.filter((limb) => muted.has(limb) || (solo.size > 0 && !solo.has(limb))));
-}
-
-/** The tempo that is played, in whole beats a minute. @example 75 at half speed // => 38 */
-export function playedBpm({ tempo, half }: Pick<TransportSettings, 'tempo' | 'half'>): Bpm {
-  return half ? bpm(Math.max(SLOWEST, Math.round(tempo / 2))) : tempo;
-}
+import { loopIn, playedBpm, type TransportSettings } from './settings';
 
 export function Transport({
   exercise,
@@ -72,6 +36,8 @@ export function Transport({
   onToggle: () => void;
 }) {
   const { say, syllables } = useSpeech();
+  const bars = exercise?.bars ?? 1;
+  const fileBars = settings.loop ? bars * Math.ceil(LEAST_BARS / bars) : bars;
   const limbs = LIMBS.filter((limb) => exercise?.strokes.some((one) => one.limb === limb));
   return (
     <section
@@ -166,14 +132,7 @@ export function Transport({
         </div>
       )}
       {exercise && <MixPop exercise={exercise} settings={settings} onChange={onChange} />}
-      {exercise && (
-        <WavPop
-          exercise={exercise}
-          name={name}
-          loops={settings.loop}
-          partOf={(bars) => partOf(exercise, bars)}
-        />
-      )}
+      {exercise && <WavPop name={name} bars={fileBars} partOf={() => partOf(exercise, fileBars)} />}
       {exercise && settings.loop && settings.part && !loopIn(settings, exercise) && (
         <p role="status" className="text-sm">
           {say.t('screen.bench.thePartIsNotInThis')}
@@ -223,3 +182,6 @@ function Where({ subscribe, bars }: { subscribe: Subscribe; bars: number }) {
     </span>
   );
 }
+
+/** What goes round is written out in a file to so many bars at least. */
+const LEAST_BARS = 8;

@@ -40,7 +40,8 @@ import { SentenceEditor } from '../sentence';
 import { useOpened } from './opened';
 import { SheetBar } from './sheet-bar';
 import { showsOf, staffRowsOf, useSheet } from './sheet-kept';
-import { loopIn, playedBpm, silentLimbs, Transport, type TransportSettings } from './transport';
+import { loopIn, playedBpm, silentLimbs, type TransportSettings } from './settings';
+import { Transport } from './transport';
 import { useDesk, type BenchActions } from './use-desk';
 
 /** Only an empty Bench offers them. */

@@ -17,6 +17,8 @@ export interface Playback {
   readonly stop: () => PlayedTo | null;
   /** Goes on from where it is with another score or tempo. */
   readonly change: (change: { score?: Score; tempo?: Tempo }) => void;
+  /** What is heard now; null when nothing plays. */
+  readonly where: () => PlayedTo | null;
   /** @param tell gets the position in the score that plays, and which one that is */
   readonly subscribe: (tell: (position: Position | null, part: number) => void) => () => void;
 }
@@ -104,6 +106,8 @@ export function usePlayback(): Playback {
     player.current?.change(next);
   }, []);
 
+  const where = useCallback(() => player.current?.position() ?? null, []);
+
   const subscribe = useCallback<Playback['subscribe']>((tell) => {
     listeners.current.add(tell);
     return () => listeners.current.delete(tell);
@@ -112,7 +116,7 @@ export function usePlayback(): Playback {
   useEffect(() => () => void stop(), [stop]);
 
   return useMemo(
-    () => ({ playing, audible, start, play, stop, change, subscribe }),
-    [playing, audible, start, play, stop, change, subscribe],
+    () => ({ playing, audible, start, play, stop, change, where, subscribe }),
+    [playing, audible, start, play, stop, change, where, subscribe],
   );
 }

@@ -8,6 +8,7 @@ import { readableSize } from '@/core/sight';
 import { sayClickMode, sayClickSound, sayLimb } from '@/words';
 import { Button, useSpeech } from '../base';
 import { SHOWS } from '../marks';
+import { TapDelay } from '../play';
 import { ThemeSwitch } from '../shell';
 import {
   CLICK_SCOPES,
@@ -100,6 +101,7 @@ export function SetUpDialog({
               {say.t('screen.stand.whenTheRungMoves')}
             </Pick>
           </Row>
+          <TapDelay />
           <SeatFields settings={settings} onSet={onSet} />
           <Row name={say.t('screen.common.light')}>
             <ThemeSwitch size={22} />

@@ -5,9 +5,10 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, type ReactNode } from 'react';
 import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
 import { stepCourse, type Course } from '@/core/ladder';
+import { scoreOf } from '@/core/playing';
 import { expand, partsOf, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
-import { tempoFor, type Bpm } from '@/core/time';
+import { steadyTempo, tempoFor, type Bpm } from '@/core/time';
 import { sayCaution, sayEach, sayRunSeam } from '@/words';
 import {
   attemptOrSay,
@@ -18,7 +19,7 @@ import {
   toastIssues,
   useSpeech,
 } from '../base';
-import { TempoField } from '../play';
+import { TempoField, WavPop } from '../play';
 import { Toggle } from '../sentence';
 import type { SentExercise, VariationActions } from './variation-actions';
 
@@ -114,22 +115,34 @@ export function RunBar({
       return { ...one, follows: true, course: kind === 'untimed' ? free : stepCourse(tempo, kind) };
     });
 
-  function hearRun() {
+  /** The run that is heard; where it cannot be played, that is said. */
+  function madeRun() {
     const heardRows = several ? part : order.slice(start);
     const members = partOf(heardRows.slice(0, MOST_OF_A_RUN), start);
     const run = runOf(members, bars);
     const made = run && expand(run);
+    if (made?.ok) return { members, whole: made.value };
+    if (made) toastIssues(made.issues);
+    return null;
+  }
+
+  function runPart() {
+    const made = madeRun();
+    if (!made) return null;
+    const { whole } = made;
+    const score = scoreOf(whole, { bars: whole.bars });
+    return { score, tempi: steadyTempo(tempoFor(whole.meter, tempo)) };
+  }
+
+  function hearRun() {
+    const made = madeRun();
     if (!made) return;
-    if (!made.ok) {
-      toastIssues(made.issues);
-      return;
-    }
+    const { members, whole } = made;
     const recipes = members.map((one) => one.recipe);
-    const at = tempoFor(made.value.meter, tempo);
-    const whole = made.value;
+    const at = tempoFor(whole.meter, tempo);
     const found = runSeams(whole, recipes, at, start + 1);
     setSeams(heard ? null : found.map((one) => sayRunSeam(say, one, whole)));
-    onHear(made.value);
+    onHear(whole);
   }
 
   async function send(to: ProgramTarget, into: string) {
@@ -198,6 +211,7 @@ export function RunBar({
           tempo={tempo}
           onTempo={onTempo}
         />
+        <WavPop name={runName} partOf={runPart} />
         <div className="ml-auto">{children}</div>
         {built ? (
           <Toggle

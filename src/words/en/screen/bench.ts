@@ -1,10 +1,6 @@
 export const bench = {
-  wav: 'WAV',
   halfSpeed: 'half, {bpm, number}',
   halfSpeedKey: 'half speed (h)',
-  clickOnTheRightChannel: 'click alone on the right channel',
-  makingItStop: 'Making the file… Stop',
-  downloadBars: 'Download {bars, plural, one {# bar} other {# bars}}',
   aAndB: 'twice the same, to change one of them',
   accentItsLastLeft: 'Accent the last left of cell {place, number}',
   aAgainstB: 'A / B',

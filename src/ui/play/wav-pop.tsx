@@ -2,31 +2,33 @@
 
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import type { Exercise } from '@/core/recipe';
+import type { Part } from '@/audio';
 import { Button, Pop, PopRoot, PopTrigger, useSpeech } from '../base';
-import { useWav } from '../play';
+import { useWav } from './use-wav';
 
-/** The exercise as a sound file, as it is played here. */
+/** What is heard here as a sound file. */
 export function WavPop({
-  exercise,
   name,
-  loops,
+  bars,
   partOf,
 }: {
-  exercise: Exercise;
   name: string;
-  /** Else it is played once. */
-  loops: boolean;
-  partOf: (bars: number) => Parameters<ReturnType<typeof useWav>['make']>[0];
+  /** How many it has, where that is known before it is made. */
+  bars?: number;
+  /** @returns null where it cannot be played, and that was said */
+  partOf: () => Part | null;
 }) {
   const { say } = useSpeech();
   const [apart, setApart] = useState(false);
   const { making, make, stop } = useWav();
-  const bars = loops ? exercise.bars * Math.ceil(LEAST_BARS / exercise.bars) : exercise.bars;
+  function download() {
+    const part = partOf();
+    if (part) void make(part, name, apart);
+  }
   return (
     <PopRoot>
       <PopTrigger className="inline-flex items-center gap-1.5 rounded-sm px-2 py-1 hover:bg-faint">
-        <Download size={14} aria-hidden /> {say.t('screen.bench.wav')}
+        <Download size={14} aria-hidden /> {say.t('screen.common.wav')}
       </PopTrigger>
       <Pop className="flex w-72 flex-col gap-3 p-3">
         <label className="flex items-center gap-2">
@@ -35,19 +37,18 @@ export function WavPop({
             checked={apart}
             onChange={(event) => setApart(event.target.checked)}
           />
-          {say.t('screen.bench.clickOnTheRightChannel')}
+          {say.t('screen.common.clickOnTheRightChannel')}
         </label>
         {making ? (
-          <Button onClick={stop}>{say.t('screen.bench.makingItStop')}</Button>
+          <Button onClick={stop}>{say.t('screen.common.makingItStop')}</Button>
         ) : (
-          <Button look="main" onClick={() => void make(partOf(bars), name, apart)}>
-            {say.t('screen.bench.downloadBars', { bars })}
+          <Button look="main" onClick={download}>
+            {bars === undefined
+              ? say.t('screen.common.download')
+              : say.t('screen.common.downloadBars', { bars })}
           </Button>
         )}
       </Pop>
     </PopRoot>
   );
 }
-
-/** What goes round is written out to so many bars at least. */
-const LEAST_BARS = 8;
