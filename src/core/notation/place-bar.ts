@@ -1,7 +1,8 @@
 import type { Box } from './glyphs';
 import type { BarShape } from './shape-bar';
 import { BEAM, BEAM_STEP, TUPLET_HEIGHT, type ColumnShape, type VoiceShape } from './staff-voice';
-import { HEAD, STEM, stemX, type Bow, type Slant, type StaffGlyph } from './staff-sign';
+import { HEAD, STEM, type Bow, type Slant, type StaffGlyph } from './heads';
+import { stemX } from './staff-sign';
 
 /** The number of a tuplet, or what tells that something belongs to the repeat, with a bracket where one is drawn. */
 export interface StaffBracket {

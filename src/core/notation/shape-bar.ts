@@ -3,7 +3,8 @@ import type { Exercise } from '../recipe';
 import { tick, type Tick } from '../time';
 import { GLYPHS, type Box } from './glyphs';
 import { notate, type WrittenBar, type WrittenSign } from './notate';
-import { restOf, yOfLine, type SignShape } from './staff-sign';
+import { yOfLine } from './heads';
+import { restOf, type SignShape } from './staff-sign';
 import {
   reachOf,
   shapeVoice,

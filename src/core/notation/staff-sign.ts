@@ -1,30 +1,20 @@
 import { voice, type Voice } from '../kit';
-import { gracesOf, type Stroke } from '../pattern';
 import { beamsOfBase } from './beams';
 import { GLYPHS, type Box, type GlyphId } from './glyphs';
+import { shapeGraces } from './grace-notes';
+import {
+  acrossStem,
+  BESIDE,
+  HEAD,
+  HEADS,
+  STEM,
+  STEM_BEGINS,
+  yOfLine,
+  type Bow,
+  type Slant,
+  type StaffGlyph,
+} from './heads';
 import type { WrittenSign } from './notate';
-
-/** A glyph with its origin, in staff spaces. */
-export interface StaffGlyph {
-  readonly glyph: GlyphId;
-  readonly x: number;
-  readonly y: number;
-  /** 1 is the size of a staff; grace notes are smaller. */
-  readonly size?: number;
-}
-
-/** A straight stroke that is neither upright nor level: the slash of a grace note. */
-export interface Slant {
-  readonly from: readonly [x: number, y: number];
-  readonly to: readonly [x: number, y: number];
-}
-
-/** A bow under two heads, from a grace note to its note. */
-export interface Bow {
-  readonly from: number;
-  readonly to: number;
-  readonly y: number;
-}
 
 /** One head of a chord. */
 interface Head {
@@ -51,41 +41,8 @@ export interface SignShape {
   readonly bows: readonly Bow[];
 }
 
-export const STEM = 0.13;
-export const HEAD = GLYPHS.noteheadBlack[2];
-const GRACE_SIZE = 0.62;
-
-/** Clear space between a head and what stands beside it, by eye. */
-const BESIDE = 0.12;
 const LEDGER = 0.3;
 const LEDGER_THICK = 0.16;
-
-const HEADS: Readonly<Record<Voice['head'], { readonly short: GlyphId; readonly half: GlyphId }>> =
-  {
-    oval: { short: 'noteheadBlack', half: 'noteheadHalf' },
-    x: { short: 'noteheadX', half: 'noteheadXHalf' },
-    open: { short: 'noteheadX', half: 'noteheadXHalf' },
-    'half-open': { short: 'noteheadX', half: 'noteheadXHalf' },
-    diamond: { short: 'noteheadDiamond', half: 'noteheadDiamondHalf' },
-    triangle: { short: 'noteheadTriangle', half: 'noteheadTriangleHalf' },
-    slash: { short: 'noteheadSlashed', half: 'noteheadSlashedHalf' },
-  };
-
-/** How far from a head's middle its stem begins, towards the stem; read off the music font. */
-const STEM_BEGINS: Readonly<Record<Voice['head'], number>> = {
-  oval: 0.17,
-  x: 0.44,
-  open: 0.44,
-  'half-open': 0.44,
-  diamond: 0,
-  triangle: -0.5,
-  slash: 0.17,
-};
-
-/** Down from the top line. @param line half spaces up from the bottom line */
-export function yOfLine(line: number): number {
-  return (8 - line) / 2;
-}
 
 /** Where a stem stands, its left edge. */
 export function stemX(up: boolean): number {
@@ -199,19 +156,6 @@ function headsOf({ strokes, base }: WrittenSign, up: boolean): readonly Head[] {
   });
 }
 
-/** Which heads stand on the other side of the stem, because they are next to the one before them.
- * @param voices from the head that is farthest from the stem's end */
-function acrossStem(voices: readonly Voice[]): ReadonlySet<Voice> {
-  const far = new Set<Voice>();
-  voices.forEach((here, index) => {
-    const before = voices[index - 1];
-    // The slash of a rim shot reaches further.
-    const room = before?.head === 'slash' || here.head === 'slash' ? 3 : 2;
-    if (before && !far.has(before) && Math.abs(before.line - here.line) < room) far.add(here);
-  });
-  return far;
-}
-
 /** Short lines for heads above or below the staff. */
 function ledgersOf(heads: readonly Head[]): readonly Box[] {
   return heads.flatMap(({ voice: { line }, x, width }) => {
@@ -223,81 +167,4 @@ function ledgersOf(heads: readonly Head[]): readonly Box[] {
       return [x - LEDGER, y, x + width + LEDGER, y + LEDGER_THICK];
     });
   });
-}
-
-interface Graces {
-  readonly glyphs: readonly StaffGlyph[];
-  readonly strokes: readonly Box[];
-  readonly slants: readonly Slant[];
-  readonly bows: readonly Bow[];
-}
-
-const NO_GRACES: Graces = { glyphs: [], strokes: [], slants: [], bows: [] };
-
-const GRACE_HEAD = HEAD * GRACE_SIZE;
-const GRACE_STEM = 2.6;
-const GRACE_STEP = 1.02;
-const GRACE_BEAM = 0.3;
-
-/** Small notes before the main one: one with a slash through its stem, more under two beams.
- * @param before the left edge of what they stand before */
-function shapeGraces({ strokes }: WrittenSign, before: number): Graces {
-  const ornamented = [
-    ...new Map(
-      strokes
-        .filter((stroke) => gracesOf(stroke).length > 0)
-        .sort((a, b) => gracesOf(a).length - gracesOf(b).length)
-        .map((stroke) => [stroke.voice, stroke]),
-    ).values(),
-  ];
-  const [first] = ornamented;
-  if (!first) return NO_GRACES;
-  const count = Math.max(...ornamented.map((stroke) => gracesOf(stroke).length));
-  const ys = graceYs(ornamented);
-  const top = Math.min(...ys) - GRACE_STEM;
-  const low = Math.max(...ys);
-  const flag = count === 1 ? GLYPHS.flag8[2] * GRACE_SIZE - STEM : 0;
-  const end = before - BESIDE * 1.5 - flag;
-  const voices = ornamented.map((stroke) => voice(stroke.voice)).sort((a, b) => a.line - b.line);
-  const far = acrossStem(voices);
-  const step = far.size > 0 ? GRACE_STEP + GRACE_HEAD : GRACE_STEP;
-  const lefts = Array.from(
-    { length: count },
-    (_, index) => end - GRACE_HEAD - (count - 1 - index) * step,
-  );
-  const stems = lefts.map((x) => x + GRACE_HEAD - STEM);
-  const [firstLeft = 0] = lefts;
-  const [firstStem = 0] = stems;
-  const lastStem = stems.at(-1) ?? 0;
-  const heads = lefts.flatMap((x, index) =>
-    ornamented
-      .filter((stroke) => gracesOf(stroke).length >= count - index)
-      .map(({ voice: id }): StaffGlyph => {
-        const of = voice(id);
-        const glyph = HEADS[of.head].short;
-        const away = far.has(of) ? GRACE_HEAD - STEM : 0;
-        return { glyph, x: x - away, y: yOfLine(of.line), size: GRACE_SIZE };
-      }),
-  );
-  const beams = [0, 1].map((level): Box => {
-    const y = top + level * (GRACE_BEAM + 0.18);
-    return [firstStem, y, lastStem + STEM, y + GRACE_BEAM];
-  });
-  return {
-    glyphs:
-      count === 1 ? [...heads, { glyph: 'flag8', x: firstStem, y: top, size: GRACE_SIZE }] : heads,
-    strokes: [
-      ...stems.map((x): Box => [x, top, x + STEM * 0.8, low - 0.1]),
-      ...(count === 1 ? [] : beams),
-    ],
-    slants:
-      count === 1
-        ? [{ from: [firstStem - 0.45, top + 1.5], to: [firstStem + 0.6, top + 0.6] }]
-        : [],
-    bows: [{ from: firstLeft + GRACE_HEAD / 2, to: -HEAD / 4, y: low + 0.62 }],
-  };
-}
-
-function graceYs(strokes: readonly Stroke[]): readonly number[] {
-  return strokes.map((stroke) => yOfLine(voice(stroke.voice).line));
 }

@@ -2,15 +2,8 @@ import type { Dynamic } from '../pattern';
 import { beamRuns, beamsOfBase, type BeamRun } from './beams';
 import { GLYPHS, type Box, type GlyphId } from './glyphs';
 import type { WrittenSign } from './notate';
-import {
-  shapeChord,
-  shapeRest,
-  STEM,
-  stemFrom,
-  stemX,
-  type SignShape,
-  type StaffGlyph,
-} from './staff-sign';
+import { STEM, type StaffGlyph } from './heads';
+import { shapeChord, shapeRest, stemFrom, stemX, type SignShape } from './staff-sign';
 
 /** A column of one voice, finished. */
 export interface ColumnShape extends SignShape {

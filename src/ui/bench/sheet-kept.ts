@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useSyncExternalStore } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import type { Shows, StaffRows } from '../marks';
 
 /** What the Bench shows of an exercise; kept by the browser. */
@@ -89,5 +89,5 @@ export function useSheet(): readonly [Sheet, (part: keyof Sheet) => void] {
     }
     for (const tell of listeners) tell();
   }, []);
-  return [readSheet(text), turn];
+  return [useMemo(() => readSheet(text), [text]), turn];
 }

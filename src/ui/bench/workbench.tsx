@@ -10,7 +10,6 @@ import {
   useRef,
   useState,
 } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { readBack } from '@/core/analysis';
 import { fail, must, type Issue } from '@/core/issue';
 import { scoreOf, type Score } from '@/core/playing';
@@ -42,6 +41,7 @@ import { SheetBar } from './sheet-bar';
 import { showsOf, staffRowsOf, useSheet } from './sheet-kept';
 import { loopIn, playedBpm, silentLimbs, type TransportSettings } from './settings';
 import { Transport } from './transport';
+import { useBenchKeys } from './use-bench-keys';
 import { useDesk, type BenchActions } from './use-desk';
 
 /** Only an empty Bench offers them. */
@@ -89,6 +89,7 @@ export function Workbench({
   const [ab, setAb] = useState<Ab<ClosedRecipe> | null>(null);
   const [rows, setRows] = useState<RowKind>('voices');
   const [sheet, turn] = useSheet();
+  const staffRows = useMemo(() => staffRowsOf(sheet), [sheet]);
   const [writing, setWriting] = useState(false);
   const playback = usePlayback();
 
@@ -153,20 +154,19 @@ export function Workbench({
     actions,
     tempo: settings.tempo,
     dispatch,
-    onNew: playback.stop,
+    onNew() {
+      playback.stop();
+      setAb(null);
+    },
   });
 
-  const anywhere = { enableOnFormTags: true, preventDefault: true } as const;
-  useHotkeys('mod+s', () => void desk.save(), anywhere);
-  useHotkeys('mod+z', () => dispatch({ kind: 'undo' }), anywhere);
-  useHotkeys('mod+shift+z, mod+y', () => dispatch({ kind: 'redo' }), anywhere);
-  useHotkeys('h', () => setSettings((now) => ({ ...now, half: !now.half })), {
-    ignoreEventWhen: onControl,
-  });
-  useHotkeys('b', swap, { ignoreEventWhen: onControl });
-  useHotkeys('space', togglePlay, { preventDefault: true, ignoreEventWhen: onControl });
-  useHotkeys('t', () => document.querySelector<HTMLElement>('[data-tap]')?.click(), {
-    ignoreEventWhen: (event) => onControl(event) && !isTap(event),
+  useBenchKeys({
+    onSave: () => void desk.save(),
+    onUndo: () => dispatch({ kind: 'undo' }),
+    onRedo: () => dispatch({ kind: 'redo' }),
+    onHalf: () => setSettings((now) => ({ ...now, half: !now.half })),
+    onSwap: swap,
+    onPlay: togglePlay,
   });
 
   return (
@@ -211,7 +211,7 @@ export function Workbench({
                   exercise={shown ?? drawn}
                   rows={rows}
                   shows={sheet.staff ? 'both' : 'lanes'}
-                  staffRows={{ sticking: sheet.sticking }}
+                  staffRows={staffRows}
                   subscribe={playback.subscribe}
                   onEdit={(edits) => edit(editByHand(recipe, shown ?? drawn, edits))}
                 />
@@ -220,7 +220,7 @@ export function Workbench({
                   exercise={drawn}
                   rows={rows}
                   shows={showsOf(sheet)}
-                  staffRows={staffRowsOf(sheet)}
+                  staffRows={staffRows}
                   legend={sheet.legend}
                   subscribe={playback.subscribe}
                   muted={silent}
@@ -322,15 +322,4 @@ function usePlayAlong(
       });
     } else stop();
   }, [exercise, settings, change, stop]);
-}
-
-/** A key that a focused control takes for itself. */
-function onControl(event: KeyboardEvent): boolean {
-  return (
-    event.target instanceof Element && event.target.closest('button, a, [role=dialog]') !== null
-  );
-}
-
-function isTap(event: KeyboardEvent): boolean {
-  return event.target instanceof Element && event.target.closest('[data-tap]') !== null;
 }

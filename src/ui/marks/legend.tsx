@@ -3,7 +3,7 @@ import type { Exercise } from '@/core/recipe';
 import { sayVoice } from '@/words';
 import { useSpeech } from '../base';
 import { SPACE } from './columns';
-import { Glyph } from './staff';
+import { Glyph } from './staff-bar';
 
 /** In staff spaces, from the top line: stems up, stems down. */
 const OVER = 5.2;

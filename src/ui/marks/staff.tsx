@@ -1,20 +1,13 @@
 'use client';
 
-import { memo, useMemo } from 'react';
-import {
-  GLYPHS,
-  placeBar,
-  repeatsOf,
-  shapeBar,
-  stickingRow,
-  type StaffBar,
-  type StaffBracket,
-} from '@/core/notation';
+import { useMemo } from 'react';
+import { GLYPHS, placeBar, repeatsOf, shapeBar, stickingRow } from '@/core/notation';
 import type { Exercise } from '@/core/recipe';
 import { sayStaff } from '@/words';
 import { useSpeech } from '../base';
 import { columnsIn, placeX, SPACE, type BarBox, type System } from './columns';
 import { Playhead, type Subscribe } from './playhead';
+import { Glyph, StaffBarView, type RowText, type StaffBarShown } from './staff-bar';
 import { useSame } from './use-same';
 
 /** What stands around the notes of a staff. */
@@ -207,13 +200,13 @@ function Bar({
     }
   }
   const number = exercise.bars > 1 && box.from === 0 ? box.bar + 1 : null;
-  const view: BarShown = {
+  const view: StaffBarShown = {
     drawn,
     texts,
     number,
     numberAt: [box.edge / space, extent.countY + NUMBER_ROW + 0.4],
   };
-  return <BarView view={useSame(view, JSON.stringify(view))} />;
+  return <StaffBarView view={useSame(view, JSON.stringify(view))} />;
 }
 
 const EMPTY = {
@@ -226,129 +219,3 @@ const EMPTY = {
   bottom: 4,
   onRepeat: null,
 } as const;
-
-interface RowText {
-  readonly x: number;
-  readonly y: number;
-  readonly text: string;
-  readonly isBeat: boolean;
-}
-
-interface BarShown {
-  readonly drawn: StaffBar;
-  readonly texts: readonly RowText[];
-  readonly number: number | null;
-  readonly numberAt: readonly [x: number, y: number];
-}
-
-const BarView = memo(function BarView({
-  view: { drawn, texts, number, numberAt },
-}: {
-  view: BarShown;
-}) {
-  const { glyphs, strokes, slants, bows, brackets } = drawn;
-  return (
-    <g data-staff-bar>
-      <path d={strokes.map(([x, y, right, to]) => `M${x} ${y}H${right}V${to}H${x}Z`).join('')} />
-      {glyphs.map((one, index) => (
-        <Glyph key={index} {...one} />
-      ))}
-      {slants.map(({ from, to }) => (
-        <path
-          key={from.join()}
-          d={`M${from.join(' ')}L${to.join(' ')}`}
-          className="stroke-ink"
-          strokeWidth={0.12}
-        />
-      ))}
-      {bows.map(({ from, to, y }) => (
-        <path key={from} d={bowPath(from, to, y)} />
-      ))}
-      {brackets.map((one) => (
-        <Bracket key={`${one.from} ${one.y}`} bracket={one} />
-      ))}
-      {number !== null && (
-        <text x={numberAt[0]} y={numberAt[1]} className="fill-soft font-sans" fontSize={1.15}>
-          {number}
-        </text>
-      )}
-      {texts.map(({ x, y, text, isBeat }, index) => (
-        <text
-          key={index}
-          x={x}
-          y={y}
-          textAnchor="middle"
-          fontSize={isBeat ? 1.5 : 1.2}
-          fontWeight={isBeat ? 600 : 400}
-          className={isBeat ? 'font-sans' : 'fill-soft font-sans'}
-        >
-          {text}
-        </text>
-      ))}
-    </g>
-  );
-});
-
-/** A glyph of the music font. */
-export function Glyph({
-  glyph,
-  x,
-  y,
-  size = 1,
-}: {
-  glyph: keyof typeof GLYPHS;
-  x: number;
-  y: number;
-  size?: number;
-}) {
-  const at = `translate(${x} ${y})`;
-  return (
-    <use
-      href={`/notation.svg#${glyph}`}
-      transform={size === 1 ? at : `${at} scale(${size})`}
-      data-glyph={glyph}
-    />
-  );
-}
-
-function Bracket({ bracket: { text, from, to, y, up, kind } }: { bracket: StaffBracket }) {
-  const middle = (from + to) / 2;
-  const hook = up ? y + 0.6 : y - 0.6;
-  const gap = 0.35 + text.length * 0.35;
-  if (kind === 'second-time') {
-    return (
-      <g>
-        <path
-          d={`M${from} ${hook}V${up ? y - 0.7 : y + 0.7}H${to}`}
-          fill="none"
-          className="stroke-ink"
-          strokeWidth={0.12}
-        />
-        <text x={from + 0.35} y={y + 0.5} className="font-serif" fontSize={1.3}>
-          {text}
-        </text>
-      </g>
-    );
-  }
-  return (
-    <g>
-      {kind === 'bracket' && (
-        <path
-          d={`M${from} ${hook}V${y}H${middle - gap}M${middle + gap} ${y}H${to}V${hook}`}
-          fill="none"
-          className="stroke-ink"
-          strokeWidth={0.12}
-        />
-      )}
-      <text x={middle} y={y + 0.5} textAnchor="middle" className="font-serif italic" fontSize={1.5}>
-        {text}
-      </text>
-    </g>
-  );
-}
-
-/** A bow under two heads, thicker in its middle. */
-function bowPath(from: number, to: number, y: number): string {
-  const middle = (from + to) / 2;
-  return `M${from} ${y}Q${middle} ${y + 0.75} ${to} ${y}Q${middle} ${y + 0.5} ${from} ${y}Z`;
-}
