@@ -485,10 +485,13 @@ test('the pattern as lanes, as notation or both, and to stay until the rung move
   await setUp();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'notation' }).click();
+  await dialog.getByRole('button', { name: 'with the sticking' }).click();
   await dialog.getByRole('button', { name: 'when the rung moves' }).click();
   await dialog.getByRole('button', { name: 'Done' }).click();
   await expect(heads).toBeVisible();
   await expect(lanes).toBeHidden();
+  await expect(page.locator('[data-staff]').getByText('L', { exact: true }).first()).toBeVisible();
+  await expect(page.locator('[data-staff]').getByText('&', { exact: true }).first()).toBeVisible();
   await page.reload();
   await expect(heads).toBeVisible();
   await setUp();

@@ -60,20 +60,26 @@ function dataFolder(): string {
 }
 
 const held = globalThis as {
-  mivvelDb?: { readonly db: Db; readonly file: string; readonly inode: number };
+  mivvelDb?: Db;
+  /** The file that it was opened from. */
+  mivvelFile?: { readonly path: string; readonly inode: number };
 };
 
 /** The process's one database, opened when it is first asked for; and anew when its file was put in place of the one
  * that was there, such as from a backup. */
 export function theDb(): Db {
   const folder = dataFolder();
-  const file = join(folder, 'mivvel.sqlite');
-  const there = statSync(file, { throwIfNoEntry: false });
-  const now = held.mivvelDb;
-  if (now && now.file === file && (there === undefined || there.ino === now.inode)) return now.db;
-  if (now) closeDb(now.db);
+  const path = join(folder, 'mivvel.sqlite');
+  const { mivvelDb: open, mivvelFile: from } = held;
+  if (open) {
+    const there = from && statSync(from.path, { throwIfNoEntry: false });
+    const isSame = !from || (from.path === path && (!there || there.ino === from.inode));
+    if (isSame) return open;
+    closeDb(open);
+  }
   mkdirSync(folder, { recursive: true });
-  const db = openDb(file);
-  held.mivvelDb = { db, file, inode: statSync(file).ino };
+  const db = openDb(path);
+  held.mivvelDb = db;
+  held.mivvelFile = { path, inode: statSync(path).ino };
   return db;
 }

@@ -54,7 +54,7 @@ export function Transport({
         tempo={settings.tempo}
         onTempo={(tempo) => onChange({ tempo })}
       />
-      <div className="flex items-center gap-1.5">
+      <div className="flex flex-wrap items-center gap-1.5">
         <Button
           aria-pressed={settings.half}
           aria-keyshortcuts="h"

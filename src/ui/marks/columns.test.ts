@@ -55,4 +55,16 @@ describe('systemsOf', () => {
     expect(placeX(box, quarters(1))).toBeGreaterThan(xs[0] ?? 0);
     expect(placeX(box, quarters(1))).toBeLessThan(xs[1] ?? 0);
   });
+
+  it('a bar of rest on a staff alone has its beats apart, for the count and the playhead', () => {
+    const content = { text: '4 4 4 4 | 1r' };
+    const rests = must(expand({ ...blankRecipe(), play: { content } }));
+    const sheet = { width: 900, gutter: 60, shows: 'staff', engraver } as const;
+    const [, empty] = systemsOf(rests, sheet).flatMap((system) => system.bars);
+    if (!empty) throw new Error('no second bar');
+    const xs = [0, 1, 2, 3].map((beat) => placeX(empty, quarters(beat)));
+    expect(xs).toEqual([...xs].sort((a, b) => a - b));
+    expect(new Set(xs).size).toBe(4);
+    expect(xs[0]).toBeGreaterThan(empty.edge);
+  });
 });

@@ -201,7 +201,7 @@ function columnsOf(
   all: readonly Wants[],
   { scale, shows }: { readonly scale: number; readonly shows: Shows },
 ): Pick<BarBox, 'left' | 'places'> {
-  if (shows !== 'staff' || !wants?.own) {
+  if (shows !== 'staff' || !wants?.own || wants.own.places.length === 0) {
     return { left: edge + Math.max(...all.map((one) => one.lead)) * scale };
   }
   const { places, width } = wants.own;

@@ -13,6 +13,9 @@ import type { Day, PersonId, SessionId } from '@/core/studio';
 import { SHOWS, type Shows } from '../marks';
 import type { RoundState } from './round';
 
+/** How the pattern is written. */
+export type Written = Pick<SetUp, 'shows' | 'count' | 'sticking'>;
+
 /** What the click is like. */
 export interface Click {
   readonly click: ClickMode;
@@ -36,6 +39,10 @@ export interface SetUp extends Seat, Click {
   readonly handsFree: boolean;
   /** How the pattern is written. */
   readonly shows: Shows;
+  /** Counted over the notation; where lanes are over it they have the count. */
+  readonly count: boolean;
+  /** Hands under the notation. */
+  readonly sticking: boolean;
   /** Stays on an exercise until its rung is over. */
   readonly stays: boolean;
 }
@@ -52,6 +59,8 @@ export const USUAL_SET_UP: SetUp = {
   hear: [],
   handsFree: false,
   shows: 'lanes',
+  count: true,
+  sticking: false,
   stays: false,
 };
 
@@ -60,7 +69,7 @@ const SET_UP = 'mivvel stand';
 /** The set-up of this device; what it cannot know any more is as usual. */
 export function readSetUp(): SetUp {
   const kept = read<Partial<SetUp>>(SET_UP) ?? {};
-  const { own, hear, inches, metres, handsFree, shows, stays, tapIn } = kept;
+  const { own, hear, inches, metres, handsFree, shows, count, sticking, stays, tapIn } = kept;
   const mine = typeof own === 'object' && own !== null ? Object.entries(own) : [];
   return {
     ...readClick(kept),
@@ -69,6 +78,8 @@ export function readSetUp(): SetUp {
     hear: LIMBS.filter((limb) => hear?.includes(limb)),
     handsFree: handsFree === true,
     shows: SHOWS.find((one) => one === shows) ?? USUAL_SET_UP.shows,
+    count: count !== false,
+    sticking: sticking === true,
     stays: stays === true,
     inches: inRange(inches, SEAT_RANGE.inches) ?? USUAL_SET_UP.inches,
     metres: inRange(metres, SEAT_RANGE.metres) ?? USUAL_SET_UP.metres,

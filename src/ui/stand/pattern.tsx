@@ -11,10 +11,12 @@ import {
   useSize,
   type Engraver,
   type Shows,
+  type StaffRows,
   type Subscribe,
   type System,
 } from '../marks';
 import { systemsInView } from './in-view';
+import type { Written } from './kept';
 
 const LARGEST = 3.2;
 const SMALLEST = 0.8;
@@ -32,12 +34,12 @@ const LEAST_WHILE_PLAYING = 1.4;
  * @param at what sounds, in ticks of the cycle; null while nothing does */
 export function Pattern({
   exercise,
-  shows: wanted,
+  written: { shows: wanted, count, sticking },
   at,
   subscribe,
 }: {
   exercise: Exercise;
-  shows: Shows;
+  written: Written;
   at: number | null;
   subscribe?: Subscribe;
 }) {
@@ -46,9 +48,13 @@ export function Pattern({
   const playing = at !== null;
   const { engraver, failed } = useEngraver(wanted !== 'lanes');
   const shows = failed ? 'lanes' : wanted;
+  const rows = useMemo(
+    () => ({ count: count && shows === 'staff', sticking }),
+    [count, sticking, shows],
+  );
   const { systems, scale, room } = useMemo(
-    () => fit({ exercise, shows, engraver, width, height }, playing),
-    [exercise, shows, engraver, width, height, playing],
+    () => fit({ exercise, shows, rows, engraver, width, height }, playing),
+    [exercise, shows, rows, engraver, width, height, playing],
   );
   const shown = systemsInView(systems, exercise, at ?? 0, room);
   return (
@@ -67,7 +73,7 @@ export function Pattern({
               )}
               {engraver && (
                 <engraver.Staff
-                  {...{ exercise, system, scale }}
+                  {...{ exercise, system, scale, rows }}
                   first={index === 0}
                   subscribe={shows === 'staff' ? subscribe : undefined}
                 />
@@ -103,6 +109,7 @@ function fit(place: Place, playing: boolean): Fit {
 interface Place {
   readonly exercise: Exercise;
   readonly shows: Shows;
+  readonly rows: StaffRows;
   /** Null until it is there, and where no staff is wanted. */
   readonly engraver: Engraver | null;
   readonly width: number;
@@ -110,9 +117,9 @@ interface Place {
 }
 
 /** How high a system is. */
-function systemHeight({ exercise, shows, engraver }: Place, scale: number): number {
+function systemHeight({ exercise, shows, rows, engraver }: Place, scale: number): number {
   const lanes = shows === 'staff' ? 0 : lanesHeight(exercise, 'voices', scale);
-  return lanes + (engraver ? engraver.staffHeight(exercise, {}, scale) : 0);
+  return lanes + (engraver ? engraver.staffHeight(exercise, rows, scale) : 0);
 }
 
 function largest(place: Place, least: number, most: number): Fit | null {

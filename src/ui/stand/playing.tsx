@@ -6,7 +6,7 @@ import type { CueLine } from '@/core/progress';
 import type { StandItem } from '@/core/studio';
 import { sayCall, sayChanges, sayCueLine, type Say } from '@/words';
 import { useSpeech } from '../base';
-import type { Shows } from '../marks';
+import type { Written } from './kept';
 import { TempoGlyph, type Playback } from '../play';
 import { Band } from './bands';
 import { cueAt } from './cue';
@@ -19,13 +19,13 @@ import { Shown } from './shown';
  * before it does; the pattern smaller. */
 export function Playing({
   plans,
-  shows,
+  written,
   playback,
   cuesOf,
   onStop,
 }: {
   plans: readonly SlotPlan[];
-  shows: Shows;
+  written: Written;
   playback: Playback;
   /** What to watch for in an item. */
   cuesOf: (item: StandItem) => readonly CueLine[];
@@ -83,7 +83,7 @@ export function Playing({
       <div className={counting ? 'flex min-h-0 flex-1 flex-col' : 'flex h-[34%] flex-col'}>
         <Shown
           plan={plan}
-          shows={shows}
+          written={written}
           at={counting ? 0 : position.inCycle}
           subscribe={playback.subscribe}
         />

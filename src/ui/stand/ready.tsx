@@ -9,7 +9,7 @@ import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
 import { type Say, sayCueLine, sayDosage, sayDose, sayRung, sayWhyToStudent } from '@/words';
 import type { Exercise } from '@/core/recipe';
 import { loadLate, useSpeech } from '../base';
-import type { Shows } from '../marks';
+import type { Written } from './kept';
 import { TempoGlyph } from '../play';
 import { Again, Band } from './bands';
 import type { StandNotice } from './round';
@@ -28,7 +28,7 @@ const NOTICES = {
 const Sentence = loadLate(() => import('./sentence').then((room) => room.Sentence));
 
 export function Ready({
-  shows,
+  written,
   plan,
   next,
   cue,
@@ -41,7 +41,7 @@ export function Ready({
   onStart,
 }: {
   plan: SlotPlan;
-  shows: Shows;
+  written: Written;
   /** Tries that follow without a hand on the screen. */
   next: number;
   /** What to watch for. */
@@ -94,7 +94,7 @@ export function Ready({
       )}
       {cue && <p className="text-2xl text-soft">{sayCueLine(say, cue, plays.meter)}</p>}
       {caution && <p className="text-lg">{sayDose(say, caution)}</p>}
-      <Shown plan={plan} shows={shows} />
+      <Shown plan={plan} written={written} />
       {ownMusic && <Tap onTap={onTap} />}
       {again !== null && <Again name={again} onPress={onAgain} />}
       <Band main onPress={onStart} className="stand-number h-40 shrink-0">

@@ -41,7 +41,7 @@ export function SetUpDialog({
   onClose: () => void;
 }) {
   const { say } = useSpeech();
-  const { hear, handsFree, shows, stays, tapIn } = settings;
+  const { hear, handsFree, shows, count, sticking, stays, tapIn } = settings;
   return (
     <Dialog.Root open onOpenChange={onClose}>
       <Dialog.Portal>
@@ -92,6 +92,16 @@ export function SetUpDialog({
               chosen={shows}
               onPick={(one) => onSet({ shows: one })}
             />
+            {shows === 'staff' && (
+              <Pick on={count} onPick={() => onSet({ count: !count })}>
+                {say.t('screen.stand.withTheCount')}
+              </Pick>
+            )}
+            {shows !== 'lanes' && (
+              <Pick on={sticking} onPick={() => onSet({ sticking: !sticking })}>
+                {say.t('screen.stand.withTheSticking')}
+              </Pick>
+            )}
           </Row>
           <Row name={say.t('screen.stand.nextExercise')}>
             <Pick on={!stays} onPick={() => onSet({ stays: false })}>

@@ -247,7 +247,7 @@ export function Stand({
         <Ready
           key={`ready ${stand.place} ${stand.slots.length}`}
           plan={now}
-          shows={settings.shows}
+          written={settings}
           next={playable.length - 1}
           cue={cuesFor(say, stand, now.item)[0] ?? null}
           notice={stand.notice}
@@ -262,7 +262,7 @@ export function Stand({
       {stage.kind === 'playing' && (
         <Playing
           plans={playable}
-          shows={settings.shows}
+          written={settings}
           playback={playback}
           cuesOf={(of) => cuesFor(say, stand, of)}
           onStop={() => stopAt(playback.stop())}

@@ -8,6 +8,8 @@ export const stand = {
   betweenTries: 'Between tries',
   patternAs: 'Pattern as',
   shows: { lanes: 'lanes', staff: 'notation', both: 'both' },
+  withTheCount: 'with the count',
+  withTheSticking: 'with the sticking',
   nextExercise: 'Next exercise',
   asPlanned: 'as planned',
   whenTheRungMoves: 'when the rung moves',
