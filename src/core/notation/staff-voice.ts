@@ -1,4 +1,3 @@
-import type { Dynamic } from '../pattern';
 import { beamRuns, beamsOfBase, type BeamRun } from './beams';
 import { GLYPHS, type Box, type GlyphId } from './glyphs';
 import type { WrittenSign } from './notate';
@@ -221,8 +220,7 @@ function outside({ sign, up }: SignShape, end: number): readonly StaffGlyph[] {
   const voices = sign.strokes.map((stroke) => stroke.voice);
   if (voices.includes('hat-open')) put('open');
   if (voices.includes('hat-half')) put('halfOpen');
-  const accent: Dynamic = 'accent';
-  if (sign.strokes.some((stroke) => stroke.dynamic === accent)) {
+  if (sign.strokes.some((stroke) => stroke.dynamic === 'accent')) {
     put(up ? 'accentAbove' : 'accentBelow');
   }
   return found;

@@ -8,7 +8,7 @@ export interface Option<T extends string> {
   readonly text: string;
   /** Said after the text, softer. */
   readonly hint?: string;
-  /** What it looks like, over the text. */
+  /** What stands in the place of the text. */
   readonly picture?: () => ReactNode;
   /** Other words under which it is looked for. */
   readonly also?: string;
@@ -38,14 +38,7 @@ export function OptionItem<T extends string>({
       <span className="w-3 shrink-0" aria-hidden>
         {on ? '●' : ''}
       </span>
-      {picture ? (
-        <span>
-          {picture()}
-          <span className="block text-xs text-soft">{text}</span>
-        </span>
-      ) : (
-        <span>{text}</span>
-      )}
+      {picture ? picture() : <span>{text}</span>}
       {hint && <span className="ml-auto pl-3 text-sm text-soft">{hint}</span>}
     </Command.Item>
   );

@@ -4,7 +4,7 @@ export { Lanes, lanesHeight } from './lanes';
 export { LimbSign } from './limb-sign';
 export { miniHeight, MiniLanes } from './mini-lanes';
 export { LineNotation } from './line-notation';
-export { lineStart } from './line-start';
+export { LineStart } from './late-line';
 export { readLine } from './read-line';
 export { SentenceText } from './sentence-text';
 export { ScoreSheet } from './score-sheet';

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
 import type { Loop } from '@/core/playing';
 import type { Exercise } from '@/core/recipe';
@@ -67,6 +67,8 @@ export function ScoreSheet({
     if (holdsMarks(exercise, whole, 1, sheet)) return whole;
     return systemsOf(exercise, { ...sheet, halves: true });
   }, [exercise, width, slot, shows, engraver]);
+  // The lanes follow the hand at once, the staff when there is time.
+  const late = useDeferredValue(useMemo(() => ({ exercise, systems }), [exercise, systems]));
   return (
     <div ref={place} className="flex flex-col gap-3 overflow-x-clip">
       {systems.map((system, index) => {
@@ -75,10 +77,10 @@ export function ScoreSheet({
             {(shows !== 'staff' || failed) && (
               <Lanes {...{ exercise, system, rows, subscribe, muted, editing }} />
             )}
-            {engraver && (
+            {engraver && late.systems[index] && (
               <engraver.Staff
-                exercise={exercise}
-                system={system}
+                exercise={late.exercise}
+                system={late.systems[index]}
                 first={index === 0}
                 rows={staffRows}
                 subscribe={shows === 'staff' ? subscribe : undefined}

@@ -9,7 +9,7 @@ import { compositeReadings, looksSticking, typedSticking, type Sticking } from '
 import { parseMeter } from '@/core/time';
 import { type Say, sayAgainst, sayMaterial, saySubdivision } from '@/words';
 import { Button, rankOption, Trouble, useSpeech, useUndo } from '../base';
-import { LineNotation, lineStart, readLine } from '../marks';
+import { LineNotation, LineStart, readLine } from '../marks';
 import { useMaterials, VersionNote } from '../library';
 import { LinePage, type PagePart } from './line-page';
 import { ShorthandHelp } from './shorthand-help';
@@ -223,7 +223,7 @@ export function LineField({
                 choose(offer);
               }}
             >
-              <Offered offer={offer} meter={meter} say={say} />
+              <Offered offer={offer} meter={meter} />
               <span className="ml-auto text-sm whitespace-nowrap text-soft">{offer.name}</span>
             </li>
           ))}
@@ -251,15 +251,9 @@ function Written({ text, meter, say }: { text: string; meter: string; say: Say }
   return line && <LineNotation line={line} say={say} className="mt-0.5 gap-y-1" />;
 }
 
-function Offered({ offer, meter, say }: { offer: Offer; meter: string; say: Say }) {
-  const start = 'text' in offer.play.content ? lineStart(offer.text, meter, say) : null;
-  if (!start) return <span>{offer.text}</span>;
-  return (
-    <span>
-      {start}
-      <span className="block text-xs text-soft">{offer.text}</span>
-    </span>
-  );
+function Offered({ offer, meter }: { offer: Offer; meter: string }) {
+  if (!('text' in offer.play.content)) return <span>{offer.text}</span>;
+  return <LineStart text={offer.text} meter={meter} />;
 }
 
 function textOf(content: PlayContent): string {

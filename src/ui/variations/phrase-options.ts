@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo } from 'react';
+import { createElement, useMemo } from 'react';
 import {
   partAt,
   rangeOffers,
@@ -20,7 +20,7 @@ import { parseFeel, parseMeter, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
 import { type Say, sayFeel, sayLanes, sayMaterial, sayOffer, sayPolicy, sayStart } from '@/words';
 import { useMaterials } from '../library';
-import { lineStart } from '../marks';
+import { LineStart } from '../marks';
 import { changeOptions, CHANGE_STARTS, LEVEL_WORDS } from '../sentence';
 
 type Value = PhraseValue;
@@ -143,6 +143,13 @@ function lastSticking(values: readonly Value[]): Sticking | null {
   return all.at(-1) ?? null;
 }
 
+/** A line as it is read, over what is typed for it. */
+function linePicture(text: string, meter: string) {
+  return function picture() {
+    return createElement(LineStart, { text, meter });
+  };
+}
+
 function playOptions(
   say: Say,
   lines: readonly Material<'line'>[],
@@ -160,7 +167,7 @@ function playOptions(
       ...mine.map((one) => ({
         value: one.id,
         text: one.content.text,
-        picture: () => lineStart(one.content.text, base.meter, say),
+        picture: linePicture(one.content.text, base.meter),
         hint:
           one.grade === null
             ? sayMaterial(say, one)
@@ -187,7 +194,7 @@ function playOptions(
         {
           value: written({ content: { text: typed } }),
           text: typed,
-          picture: () => lineStart(typed, base.meter, say),
+          picture: linePicture(typed, base.meter),
           hint: say.t('screen.variations.typed'),
         },
       ];
