@@ -131,7 +131,7 @@ test.describe('a ladder follows the log', () => {
     await expect(row).toContainText('It breaks at & of 2 → 3, left hand → left hand.');
 
     await page.getByRole('link', { name: 'Ines' }).click();
-    await page.getByRole('button', { name: 'Hear the bridge & of 2 → 3' }).click();
+    await page.getByRole('button', { name: 'Hear the bridge & of 2 → 3', exact: true }).click();
     await expect(page.getByRole('button', { name: 'Stop the bridge & of 2 → 3' })).toBeVisible();
     await page.getByRole('button', { name: 'Stop the bridge & of 2 → 3' }).click();
     const proposal = page.getByRole('group', { name: 'Proposal' });

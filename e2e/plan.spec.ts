@@ -149,6 +149,8 @@ test.describe('on a tablet', () => {
     await expect(cells.nth(15)).toHaveAttribute('data-dragged', 'true');
     await touch('touchMove', [{ x: (from.x + to.x) / 2, y: from.y }]);
     await touch('touchMove', [to]);
+    // Where it would be let go is shown.
+    await expect(cells.nth(16)).toHaveClass(/bg-warm-wash/);
     await touch('touchEnd', []);
     await expect(cells.nth(16)).toHaveAccessibleName(/25 minutes/);
     await expect(cells.nth(15)).toHaveAccessibleName(/15 minutes/);
