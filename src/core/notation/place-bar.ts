@@ -1,4 +1,5 @@
-import type { Box } from './glyphs';
+import { GLYPHS, type Box } from './glyphs';
+import type { repeatsOf } from './repeats';
 import type { BarShape } from './shape-bar';
 import { BEAM, BEAM_STEP, TUPLET_HEIGHT, type ColumnShape, type VoiceShape } from './staff-voice';
 import { HEAD, STEM, type Bow, type Slant, type StaffGlyph } from './heads';
@@ -45,15 +46,17 @@ const BAR_LINE = 0.16;
 const THICK = 0.5;
 
 /** Puts what was shaped into its place.
- * @param repeats this bar is the same as the one before, or the second of two that are the same as two before */
-export function placeBar(shape: BarShape, place: BarPlace, repeats: 1 | 2 | null = null): StaffBar {
+ * @param repeats what a repeat sign says of this bar, as `repeatsOf` has it; null writes it out */
+export function placeBar(
+  shape: BarShape,
+  place: BarPlace,
+  repeats: ReturnType<typeof repeatsOf>[number] = null,
+): StaffBar {
   const lines = barLines(place);
   if (repeats !== null) {
-    const sign = repeats === 1 ? 'repeat1Bar' : 'repeat2Bars';
-    const width = repeats === 1 ? 2.13 : 3.05;
-    const middle = repeats === 1 ? (place.left + place.right) / 2 : place.left;
+    const signs = repeats === 'empty' ? [] : [repeatSign(place, repeats)];
     return {
-      glyphs: [{ glyph: sign, x: middle - width / 2, y: 2 }, ...lines.glyphs],
+      glyphs: [...signs, ...lines.glyphs],
       strokes: lines.strokes,
       slants: [],
       bows: [],
@@ -80,6 +83,13 @@ export function placeBar(shape: BarShape, place: BarPlace, repeats: 1 | 2 | null
     bows: parts.flatMap((part) => part.bows),
     brackets: [...parts.flatMap((part) => part.brackets), ...onRepeat(shape, place.xOf)],
   };
+}
+
+/** A sign for one bar stands in its middle, one for two on the bar line between them. */
+function repeatSign({ left, right }: BarPlace, bars: 1 | 2): StaffGlyph {
+  const glyph = bars === 1 ? 'repeat1Bar' : 'repeat2Bars';
+  const middle = bars === 1 ? (left + right) / 2 : left;
+  return { glyph, x: middle - GLYPHS[glyph][2] / 2, y: 2 };
 }
 
 function placeVoice(voice: VoiceShape, xOf: (at: number) => number): StaffBar {

@@ -4,11 +4,8 @@ import type { WrittenSign } from './notate';
 import { STEM, type StaffGlyph } from './heads';
 import { shapeChord, shapeRest, stemFrom, stemX, type SignShape } from './staff-sign';
 
-/** A column of one voice, finished. */
-export interface ColumnShape extends SignShape {
-  /** Where its stem ends; null where it has none. */
-  readonly stemTo: number | null;
-}
+/** A column of one voice, finished: with its stem, and all that stands on and beyond it. */
+export type ColumnShape = SignShape;
 
 /** Notes under one beam. */
 interface BeamGroup {
@@ -185,7 +182,7 @@ function isFlagged(sign: WrittenSign, isBeamed: boolean): boolean {
 }
 
 function withStem(shape: SignShape, end: number | null, isBeamed: boolean): ColumnShape {
-  if (end === null) return { ...shape, stemTo: null };
+  if (end === null) return shape;
   const { sign, up } = shape;
   const x = stemX(up);
   const from = stemFrom(shape);
@@ -205,7 +202,7 @@ function withStem(shape: SignShape, end: number | null, isBeamed: boolean): Colu
     glyphs.push({ glyph: through, x: x + STEM / 2, y: (near?.y ?? 0) + (up ? -away : away) });
   }
   glyphs.push(...outside(shape, outer));
-  return { ...shape, glyphs, strokes: [...shape.strokes, stem], stemTo: end };
+  return { ...shape, glyphs, strokes: [...shape.strokes, stem] };
 }
 
 /** Signs beyond the stem's end: how open the hi-hat is, then the accent. */

@@ -39,8 +39,8 @@ function extentOf(exercise: Exercise, { count, sticking }: StaffRows): Extent {
   const over = isTwice ? ROW : 0;
   const top = Math.min(-1.5, ...shapes.map((shape) => shape.top)) - over;
   const bottom = Math.max(5, ...shapes.map((shape) => shape.bottom)) + over;
-  const topLine = PAD + (count ? ROW : 0) + (exercise.bars > 1 ? NUMBER_ROW : 0) - top;
   const rows = exercise.bars > 1 ? NUMBER_ROW : 0;
+  const topLine = PAD + (count ? ROW : 0) + rows - top;
   return {
     topLine,
     countY: top - rows - 0.5,
@@ -177,7 +177,6 @@ function Bar({
       ends: box.bar === exercise.bars - 1 && box.to === exercise.barTicks,
       closes: box.to === exercise.barTicks,
     };
-    if (repeat === 'empty') return placeBar(EMPTY, place);
     return placeBar(shape, place, repeat);
   }, [exercise, box, space, repeat]);
   const texts: RowText[] = [];
@@ -208,14 +207,3 @@ function Bar({
   };
   return <StaffBarView view={useSame(view, JSON.stringify(view))} />;
 }
-
-const EMPTY = {
-  hands: { columns: [], beams: [], tuplets: [] },
-  feet: { columns: [], beams: [], tuplets: [] },
-  moved: new Map<number, number>(),
-  columns: [],
-  rests: false,
-  top: 0,
-  bottom: 4,
-  onRepeat: null,
-} as const;
