@@ -1,3 +1,4 @@
+export { BEAT_SIZE, BETWEEN_SIZE, countRow } from './count-row';
 export { GLYPHS } from './glyphs';
 export { legendSign, voicesPlayed } from './legend';
 export { layOutLine } from './lay-out-line';
@@ -7,6 +8,7 @@ export { repeatsOf } from './repeats';
 export { shapeBar } from './shape-bar';
 export { stickingRow } from './sticking-row';
 export { leadOf, needsOf, spaceBar, trailOf } from './space-bar';
+export type { CountWord } from './count-row';
 export type { BarLayout } from './lay-out-line';
 export type { WrittenSign } from './notate';
 export type { StaffBar, StaffBracket } from './place-bar';

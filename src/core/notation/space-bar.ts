@@ -1,11 +1,13 @@
 import { quarters, type Tick } from '../time';
 import type { Box } from './glyphs';
+import type { CountWord } from './count-row';
 import { overlapDown, type BarShape } from './shape-bar';
 
 /** Least clear space between signs of neighbouring columns, and between a bar line and the first or last of them. */
 const CLEAR = 0.2;
 const CLEAR_OF_LINE = 0.55;
 const CLEAR_OF_DOTS = 0.95;
+const CLEAR_OF_WORDS = 0.3;
 
 /** Least space from a bar line to the middle of the first column. */
 const LEAD = 1.65;
@@ -69,30 +71,48 @@ export interface Place {
   readonly x: number;
 }
 
-/** Places the columns of a bar as an engraver does: longer values take more room, and no two signs meet.
+/** Places the columns of a bar as an engraver does: longer values take more room, and no two signs or words meet.
  * @param to where the bar or its part ends, in ticks from the bar's start
  * @param begins whether a repeat sign opens it
+ * @param words what is counted over it, in order of time; where no column stands they lie evenly between two
  * @returns places in order of time, and the width of the bar in staff spaces */
 export function spaceBar(
   shape: BarShape,
   to: number,
   begins = false,
+  words: readonly CountWord[] = [],
 ): { readonly places: readonly Place[]; readonly width: number } {
   const needs = needsOf(shape);
   const places: Place[] = [];
   shape.columns.forEach(({ at }, index) => {
     const before = places.at(-1);
-    const wanted = before ? before.x + usualSpace(at - before.at) : leadOf(shape, begins);
+    const wanted = before
+      ? before.x + Math.max(usualSpace(at - before.at), roomOfWords(words, before.at, at, to))
+      : leadOf(shape, begins);
     const least = needs
       .filter((need) => need.to === at)
       .map((need) => (places.find((one) => one.at === need.from)?.x ?? 0) + need.spaces);
     places.push({ at, x: index === 0 ? wanted : Math.max(wanted, ...least) });
   });
   const last = places.at(-1);
-  const width = last
-    ? last.x + Math.max(trailOf(shape), usualSpace(to - last.at))
-    : LEAD + usualSpace(quarters(2));
-  return { places, width };
+  if (!last) {
+    const from = words[0]?.at ?? 0;
+    const room = Math.max(usualSpace(quarters(2)), roomOfWords(words, from, to, to));
+    return { places, width: LEAD + room };
+  }
+  const room = Math.max(usualSpace(to - last.at), roomOfWords(words, last.at, to, to));
+  return { places, width: last.x + Math.max(trailOf(shape), room) };
+}
+
+/** Room between two columns so that words which lie there, or over them, keep apart. */
+function roomOfWords(words: readonly CountWord[], from: number, till: number, to: number): number {
+  const needs = words.map((word, index) => {
+    const next = words[index + 1] ?? { at: to, width: 0 };
+    if (next.at <= from || word.at >= till) return 0;
+    const spaces = (word.width + next.width) / 2 + CLEAR_OF_WORDS;
+    return (spaces * (till - from)) / (next.at - word.at);
+  });
+  return Math.max(0, ...needs);
 }
 
 function usualSpace(ticks: number): number {

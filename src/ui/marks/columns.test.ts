@@ -1,10 +1,14 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
-import { blankRecipe, expand, type Exercise } from '@/core/recipe';
+import { columnsOfBar } from '@/core/analysis';
+import { SHIPPED_OSTINATOS } from '@/core/materials';
+import { blankRecipe, expand, toggleOstinato, type Exercise } from '@/core/recipe';
+import { RECIPES } from '@/core/recipe/recipes.fixture';
 import { typedSticking } from '@/core/sticking';
-import { quarters } from '@/core/time';
+import { quarters, SYLLABLES } from '@/core/time';
 import * as engraver from './engraver';
-import { holdsMarks, placeX, systemsOf, type Shows } from './columns';
+import { holdsMarks, placeX, SPACE, systemsOf, type Shows } from './columns';
 
 function exerciseOf(sticking: string): Exercise {
   return must(expand({ ...blankRecipe(), play: { content: typedSticking(sticking) } }));
@@ -54,6 +58,46 @@ describe('systemsOf', () => {
     expect(placeX(box, line.barTicks)).toBe(box.right);
     expect(placeX(box, quarters(1))).toBeGreaterThan(xs[0] ?? 0);
     expect(placeX(box, quarters(1))).toBeLessThan(xs[1] ?? 0);
+  });
+
+  const SHIPPED_EXERCISES = Object.keys(SHIPPED_OSTINATOS).map((id) =>
+    must(expand(toggleOstinato(blankRecipe(), id))),
+  );
+  const COUNT = SYLLABLES.english;
+
+  /** Words of the count over a staff alone that meet the next one, or the bar's end. */
+  function meetingWords(exercise: Exercise): readonly string[] {
+    const { meter, barTicks } = exercise;
+    const sheet = { width: 700, gutter: 56, shows: 'staff', engraver, count: COUNT } as const;
+    const boxes = systemsOf(exercise, sheet).flatMap(({ bars }) => bars);
+    if (!holdsMarks(exercise, systemsOf(exercise, sheet), 1, sheet)) return [];
+    return boxes.flatMap((box) => {
+      const words = engraver.countRow(columnsOfBar(exercise, box.bar), meter, COUNT);
+      const rights = words.map(({ at, width }) => placeX(box, at) + (width / 2) * SPACE);
+      const lefts = words.map(({ at, width }) => placeX(box, at) - (width / 2) * SPACE);
+      const nexts = [...lefts.slice(1), placeX(box, barTicks)];
+      return words
+        .filter((_, index) => (nexts[index] ?? 0) < (rights[index] ?? 0))
+        .map(({ at, text }) => `${box.bar + 1}: ${text} at ${at}`);
+    });
+  }
+
+  it('words of the count keep apart on a staff alone', () => {
+    expect(SHIPPED_EXERCISES.flatMap(meetingWords)).toEqual([]);
+    const lanes = [
+      { limb: 'RH' as const, voice: 'ride' as const, slot: '8' as const, grid: 'xxxxxxxxxxxx' },
+      { limb: 'LH' as const, voice: 'snare' as const, slot: '16t' as const, grid: 'x'.repeat(36) },
+    ];
+    const over = [{ content: { name: 'one', meter: '12/8', swung: false, lanes } }];
+    const dense = must(expand({ ...blankRecipe(), meter: '12/8', over }));
+    expect(meetingWords(dense)).toEqual([]);
+    fc.assert(
+      fc.property(RECIPES, (recipe) => {
+        const made = expand(recipe);
+        if (made.ok) expect(meetingWords(made.value)).toEqual([]);
+      }),
+      { numRuns: 200, seed: 12 },
+    );
   });
 
   it('a bar of rest on a staff alone has its beats apart, for the count and the playhead', () => {

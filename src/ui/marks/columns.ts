@@ -60,11 +60,16 @@ export interface SheetWidth {
   /** Lanes have even columns, and a staff under them the same, with room for its signs; a staff alone is spaced as
    * an engraver does. */
   readonly shows?: Shows;
+  /** Counted over a staff alone, which leaves room for the words. */
+  readonly count?: Syllables | null;
   /** What a staff is laid out with; without it there are lanes alone. */
   readonly engraver?: Layout | null;
 }
 
-type Layout = Pick<typeof notation, 'leadOf' | 'needsOf' | 'shapeBar' | 'spaceBar' | 'trailOf'>;
+type Layout = Pick<
+  typeof notation,
+  'countRow' | 'leadOf' | 'needsOf' | 'shapeBar' | 'spaceBar' | 'trailOf'
+>;
 
 /** Breaks an exercise into rows that fit the room. */
 export function systemsOf(exercise: Exercise, sheet: SheetWidth): readonly System[] {
@@ -124,7 +129,7 @@ interface Wants {
 function wantsOf(
   exercise: Exercise,
   { bar, from, to }: Part,
-  { slot, ...sheet }: Pick<SheetWidth, 'shows' | 'slot' | 'engraver'>,
+  { slot, ...sheet }: Pick<SheetWidth, 'shows' | 'slot' | 'engraver' | 'count'>,
 ): Wants {
   const shows = laidOut(sheet);
   const engraver = shows === 'lanes' ? null : sheet.engraver;
@@ -132,7 +137,10 @@ function wantsOf(
   const ticks = to - from;
   const begins = bar === 0 && from === 0;
   if (engraver && shape && shows === 'staff') {
-    const own = engraver.spaceBar(shape, to, begins);
+    const { count } = sheet;
+    const counted = count ? columnsOfBar(exercise, bar).filter((at) => at >= from && at < to) : [];
+    const words = count ? engraver.countRow(counted, exercise.meter, count) : [];
+    const own = engraver.spaceBar(shape, to, begins, words);
     return { lead: engraver.leadOf(shape, begins) * SPACE, perTick: 0, ticks, own };
   }
   const places = [...columnsOfBar(exercise, bar, slot), exercise.barTicks].filter(
@@ -218,7 +226,7 @@ export function holdsMarks(
   exercise: Exercise,
   systems: readonly System[],
   scale: number,
-  sheet: Pick<SheetWidth, 'shows' | 'engraver'> = {},
+  sheet: Pick<SheetWidth, 'shows' | 'engraver' | 'count'> = {},
 ): boolean {
   return systems.every(({ bars }) => {
     const wants = bars.map((box) => wantsOf(exercise, box, sheet));

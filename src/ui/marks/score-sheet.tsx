@@ -52,7 +52,7 @@ export function ScoreSheet({
 }) {
   const place = useRef<HTMLDivElement>(null);
   const { width } = useSize(place, START);
-  const { say } = useSpeech();
+  const { say, syllables } = useSpeech();
   const slot = editing?.slot;
   const { engraver, failed } = useEngraver(shows !== 'lanes');
   const systems = useMemo(() => {
@@ -62,11 +62,12 @@ export function ScoreSheet({
       slot,
       shows,
       engraver,
+      count: staffRows?.count ? syllables : null,
     };
     const whole = systemsOf(exercise, sheet);
     if (holdsMarks(exercise, whole, 1, sheet)) return whole;
     return systemsOf(exercise, { ...sheet, halves: true });
-  }, [exercise, width, slot, shows, engraver]);
+  }, [exercise, width, slot, shows, engraver, staffRows?.count, syllables]);
   // The lanes follow the hand at once, the staff when there is time.
   const late = useDeferredValue(useMemo(() => ({ exercise, systems }), [exercise, systems]));
   return (

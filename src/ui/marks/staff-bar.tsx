@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { BEAT_SIZE, BETWEEN_SIZE } from '@/core/notation';
 import type { GLYPHS, StaffBar, StaffBracket } from '@/core/notation';
 
 /** A text of a row over or under the notes. */
@@ -54,7 +55,7 @@ export const StaffBarView = memo(function StaffBarView({
           x={x}
           y={y}
           textAnchor="middle"
-          fontSize={isBeat ? 1.5 : 1.2}
+          fontSize={isBeat ? BEAT_SIZE : BETWEEN_SIZE}
           fontWeight={isBeat ? 600 : 400}
           className={isBeat ? 'font-sans' : 'fill-soft font-sans'}
         >

@@ -1,11 +1,12 @@
 'use client';
 
 import { useMemo } from 'react';
-import { GLYPHS, placeBar, repeatsOf, shapeBar, stickingRow } from '@/core/notation';
+import { columnsOfBar } from '@/core/analysis';
+import { countRow, GLYPHS, placeBar, repeatsOf, shapeBar, stickingRow } from '@/core/notation';
 import type { Exercise } from '@/core/recipe';
 import { sayStaff } from '@/words';
 import { useSpeech } from '../base';
-import { columnsIn, placeX, SPACE, type BarBox, type System } from './columns';
+import { placeX, SPACE, type BarBox, type System } from './columns';
 import { Playhead, type Subscribe } from './playhead';
 import { Glyph, StaffBarView, type RowText, type StaffBarShown } from './staff-bar';
 import { useSame } from './use-same';
@@ -181,8 +182,9 @@ function Bar({
   }, [exercise, box, space, repeat]);
   const texts: RowText[] = [];
   if (rows.count && repeat === null) {
-    for (const { x, text, level } of columnsIn(box, exercise, syllables)) {
-      texts.push({ x: x / space, y: extent.countY, text, isBeat: level === 'beat' });
+    const counted = columnsOfBar(exercise, box.bar).filter((at) => at >= box.from && at < box.to);
+    for (const { at, text, isBeat } of countRow(counted, exercise.meter, syllables)) {
+      texts.push({ x: placeX(box, at) / space, y: extent.countY, text, isBeat });
     }
   }
   if (rows.sticking && repeat === null) {

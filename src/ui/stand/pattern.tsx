@@ -2,6 +2,8 @@
 
 import { useMemo, useRef } from 'react';
 import type { Exercise } from '@/core/recipe';
+import type { Syllables } from '@/core/time';
+import { useSpeech } from '../base';
 import {
   Lanes,
   lanesHeight,
@@ -52,10 +54,11 @@ export function Pattern({
     () => ({ count: count && shows === 'staff', sticking }),
     [count, sticking, shows],
   );
-  const { systems, scale, room } = useMemo(
-    () => fit({ exercise, shows, rows, engraver, width, height }, playing),
-    [exercise, shows, rows, engraver, width, height, playing],
-  );
+  const { syllables } = useSpeech();
+  const { systems, scale, room } = useMemo(() => {
+    const counted = rows.count ? syllables : null;
+    return fit({ exercise, shows, rows, engraver, count: counted, width, height }, playing);
+  }, [exercise, shows, rows, engraver, syllables, width, height, playing]);
   const shown = systemsInView(systems, exercise, at ?? 0, room);
   return (
     <div
@@ -112,6 +115,7 @@ interface Place {
   readonly rows: StaffRows;
   /** Null until it is there, and where no staff is wanted. */
   readonly engraver: Engraver | null;
+  readonly count: Syllables | null;
   readonly width: number;
   readonly height: number;
 }
@@ -136,8 +140,10 @@ function largest(place: Place, least: number, most: number): Fit | null {
   return null;
 }
 
-function systemsAt({ exercise, shows, engraver, width }: Place, scale: number, halves: boolean) {
+function systemsAt(place: Place, scale: number, halves: boolean) {
+  const { exercise, shows, engraver, count, width } = place;
   return systemsOf(exercise, {
+    count,
     width,
     gutter: (shows === 'staff' ? HEAD : NAMES) * scale,
     scale,
