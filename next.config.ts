@@ -4,7 +4,7 @@ import type { NextConfig } from 'next';
 const root = fileURLToPath(new URL('.', import.meta.url));
 
 const config: NextConfig = {
-  serverExternalPackages: ['better-sqlite3'],
+  serverExternalPackages: ['better-sqlite3', 'fontkit', 'pdfkit'],
   outputFileTracingRoot: root,
   turbopack: {
     root,

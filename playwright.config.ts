@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { browserPath } from './scripts/lib/chromium.mjs';
+import { browserPath } from './scripts/lib/debian.mjs';
 
 const CI = Boolean(process.env.CI);
 

@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
-import { browserPath } from '../scripts/lib/chromium.mjs';
+import { browserPath } from '../scripts/lib/debian.mjs';
 import type { Row } from './report';
 
 const TEMPI = [61, 97, 173] as const;

@@ -11,7 +11,7 @@ import {
   type Planning,
   type PlannedExercise,
 } from '@/core/plan';
-import { browserPath } from '../scripts/lib/chromium.mjs';
+import { browserPath } from '../scripts/lib/debian.mjs';
 import { median, timed, type Row } from './report';
 
 const ITEMS = 60;

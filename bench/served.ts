@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
-import { browserPath } from '../scripts/lib/chromium.mjs';
+import { browserPath } from '../scripts/lib/debian.mjs';
 import { freePort } from '../scripts/lib/port.mjs';
 import { bin } from '../scripts/lib/run.mjs';
 

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { App, lookAs, phrase } from '../e2e/app';
 import { ensureBuilt } from './lib/build.mjs';
-import { browserPath } from './lib/chromium.mjs';
+import { browserPath } from './lib/debian.mjs';
 import { bin, run } from './lib/run.mjs';
 
 const DESK = { width: 1280, height: 800 };

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
-import { ensureChromium } from './lib/chromium.mjs';
+import { ensureDebian } from './lib/debian.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { bin, run } from './lib/run.mjs';
 
@@ -51,7 +51,7 @@ async function unitTests() {
 const TYPES_FOUND = join('.next', 'cache', '.tsbuildinfo');
 
 // One compiles, the other fetches.
-await Promise.all([ensureInstalled(), ensureChromium()]);
+await Promise.all([ensureInstalled(), ensureDebian()]);
 // Each of these works mostly on one core: two at a time, in rows that take about equally long.
 await Promise.all([
   (async () => {

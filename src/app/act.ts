@@ -86,6 +86,36 @@ export function eitherRoute<Input, T>(
   };
 }
 
+/** A route that answers with one line of JSON after the other, as they come; whoever asked can stop.
+ * @param run @returns issues at once, or lines; a line may be issues too */
+export function eitherStream<Input>(
+  shape: z.ZodMiniType<Input>,
+  run: (me: Teacher | Student, input: Input) => Promise<Result<AsyncIterable<unknown>>>,
+) {
+  return async (request: Request): Promise<Response> => {
+    const me = await ask('either');
+    if (!me.ok) return reply(401, me);
+    const json: unknown = await request.json().catch(() => undefined);
+    const read = readAll([shape], [json]);
+    if (!read.ok) return reply(400, read);
+    const result = await run(me.value, read.value[0] as Input);
+    if (!result.ok) return reply(409, result);
+    const lines = result.value[Symbol.asyncIterator]();
+    const encoder = new TextEncoder();
+    const body = new ReadableStream<Uint8Array>({
+      async pull(controller) {
+        const next = await lines.next();
+        if (next.done) controller.close();
+        else controller.enqueue(encoder.encode(`${JSON.stringify(next.value)}\n`));
+      },
+      async cancel() {
+        await lines.return?.();
+      },
+    });
+    return new Response(body, { headers: { 'content-type': 'application/x-ndjson' } });
+  };
+}
+
 function reply(status: number, result: Result<unknown>): NextResponse {
   return NextResponse.json(result, { status });
 }

@@ -49,9 +49,11 @@ export {
   setSteps,
   viewerOf,
 } from './studios';
+export { makeSheets, planSheets } from './sheets';
 export { listVersions } from './versions';
 export type { Context } from './context';
 export type { Student, Teacher } from './authority';
 export type { PaperCell } from './paper';
 export type { SentExercise } from './families';
 export type { Now } from './plans';
+export type { SheetOf } from './sheets';

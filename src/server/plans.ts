@@ -80,7 +80,8 @@ function openTries({ now, store }: Student): readonly OpenTry[] {
     .sort((a, b) => b.at - a.at);
 }
 
-function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
+/** A student’s plan, and where everything on the stand is. */
+export function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
   readonly plan: StudentPlan;
   readonly items: readonly StandItem[];
 } {

@@ -18,6 +18,11 @@ export function sayDay({ locale }: Say, day: Day): string {
   return format(locale, { day: 'numeric', month: 'short' }, day);
 }
 
+/** With its year, for what is kept. @example sayFullDate(ENGLISH, '2026-03-29') // => '29 Mar 2026' */
+export function sayFullDate({ locale }: Say, day: Day): string {
+  return format(locale, { day: 'numeric', month: 'short', year: 'numeric' }, day);
+}
+
 /** @example sayWeekday(ENGLISH, '2026-03-29') // => 'Sun' */
 export function sayWeekday({ locale }: Say, day: Day): string {
   return format(locale, { weekday: 'short' }, day);

@@ -2,8 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createTranslator } from 'use-intl/core';
 import { describe, expect, it } from 'vitest';
-import { en } from './en';
 import { enForStudents } from './en/for-students';
+import { enOnPaper } from './en/on-paper';
 
 const SRC = join(import.meta.dirname, '..');
 
@@ -26,7 +26,7 @@ function messagesOf(
   return Object.entries(node).flatMap(([key, inner]) => messagesOf(inner, [...path, key]));
 }
 
-const MESSAGES = messagesOf(en);
+const MESSAGES = messagesOf(enOnPaper);
 
 /** Rooms whose parts stand on a student's screens. */
 const STUDENT_ROOMS = [
@@ -61,7 +61,7 @@ function argumentsOf(
 
 const t = createTranslator({
   locale: 'en-GB',
-  messages: en as unknown as Record<string, never>,
+  messages: enOnPaper as unknown as Record<string, never>,
   onError: (error) => {
     throw error;
   },

@@ -1,4 +1,4 @@
-export { sayDate, sayDay, sayMinutes, sayWeekday, sayWeekdayName } from './calendar';
+export { sayDate, sayDay, sayFullDate, sayMinutes, sayWeekday, sayWeekdayName } from './calendar';
 export { sayChange, sayChosenNotes, sayDynamic, sayDynamics, sayOrnament } from './change';
 export { nameMember, sayChangeRange, sayMember, sayMemberStep, sayOffer, sayPart } from './family';
 export { sayMaterial, sayUse } from './material';
@@ -42,6 +42,7 @@ export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
 export { sayIssuesIn } from './issue-languages';
+export { sayOnPaperIn } from './paper-languages';
 export { sayStaff } from './staff';
 export { sayRhythm } from './rhythm';
 export { isLocale, sayEach, sayList } from './say';

@@ -11,6 +11,7 @@ type Told<Code> = Omit<Extract<Issue, { code: Code }>, 'code' | 'path'>;
 
 /** One issue of every code there is. */
 const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
+  'nobody-has-it': { name: 'Clave' },
   'after-circle': { names: ['Clave', 'Cells'] },
   'after-missing': { name: 'Clave' },
   'already-given': { program: 'Feet', student: 'Deniz' },

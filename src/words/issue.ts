@@ -184,6 +184,7 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.rule', { what: issue.what, text: issue.text });
     case 'after-missing':
     case 'program-empty':
+    case 'nobody-has-it':
       return t(`issue.${code}`, { name: issue.name });
     case 'after-circle': {
       const { names } = issue;

@@ -1,7 +1,7 @@
 import { createTranslator } from 'use-intl/core';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
 import { ownSyllables, SYLLABLES, type NoteNames, type Syllables } from '@/core/time';
-import type { en } from './en';
+import type { enOnPaper } from './en/on-paper';
 
 /** Languages by their tag. English is written with the day first; `en-XA` is English in other letters and
  * longer, to try the screens with. */
@@ -13,7 +13,7 @@ export function isLocale(tag: string | undefined): tag is Locale {
   return LOCALES.some((known) => known === tag);
 }
 
-function translatorOf(locale: Locale, messages: typeof en) {
+function translatorOf(locale: Locale, messages: typeof enOnPaper) {
   return createTranslator({
     locale,
     messages,
@@ -40,7 +40,8 @@ export function speaker(languages: Readonly<Record<Locale, () => object>>): SayI
   const translators = new Map<Locale, Say['t']>();
   return (locale, { notes, syllables } = PLAIN_SPEECH) => {
     let t = translators.get(locale);
-    if (!t) translators.set(locale, (t = translatorOf(locale, languages[locale]() as typeof en)));
+    if (!t)
+      translators.set(locale, (t = translatorOf(locale, languages[locale]() as typeof enOnPaper)));
     return { t, locale, notes, syllables: syllablesOf(syllables) };
   };
 }
@@ -57,7 +58,7 @@ type Leaves<T, Path extends string = ''> = {
 }[keyof T & string];
 
 /** The key of a message. */
-export type Key = Leaves<typeof en>;
+export type Key = Leaves<typeof enOnPaper>;
 
 /** Says each entry of a table of messages that need no facts. */
 export function sayEach<T extends Readonly<Record<string, Key>>>(

@@ -122,6 +122,17 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     ...teacher((w) => [{ id: w.program }, [{ name: 'Sent', recipe: w.recipe }]]),
     ...anyTeacher((w) => [{ name: 'New' }, [{ name: 'Sent', recipe: w.recipe }]]),
   ],
+  'sheets POST': [
+    {
+      send: (w) => [sheet({ kind: 'week', student: w.id, program: null })],
+      may: ['teacher', 'student'],
+    },
+    ...teacher(
+      (w) => [sheet({ kind: 'program', program: w.program })],
+      (w) => [sheet({ kind: 'class', program: w.program }, 'pdf')],
+    ),
+    ...anyTeacher(() => [sheet({ kind: 'line', name: 'Line', text: '4 4 4 4', meter: '4/4' })]),
+  ],
   'log POST': [
     { send: (w) => [{ entries: [tryOf(w)] }], may: ['student'] },
     { send: (w) => [{ entries: [about('remark', w.tryId, { text: 'x' })] }], may: ['student'] },
@@ -132,6 +143,18 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     },
   ],
 };
+
+function sheet(what: object, as: 'pages' | 'pdf' = 'pages') {
+  const look = {
+    paper: 'a4',
+    large: false,
+    count: true,
+    sticking: true,
+    motions: true,
+    ladder: true,
+  };
+  return { what, look, as };
+}
 
 /** Before anybody is known there is nothing to be refused. */
 export const OPEN_DOORS = ['actions enter', 'actions open', 'actions leave'];

@@ -5,6 +5,7 @@ import { type Viewer, PLAIN_SPEECH } from '@/core/studio';
 import * as server from '@/server';
 import type { Student, Teacher } from '@/server';
 import { about, decision, takenBack, tryOf } from '@/server/studio.fixture';
+import { sayOnPaperIn } from '@/words';
 import type { ViewerName, World } from './world.fixture';
 
 /** One way to call something, and who may. Whoever may not is refused and changes nothing; whoever looks
@@ -48,6 +49,11 @@ function oneStudent(...cases: readonly UseCase<Teacher | Student>[]): readonly C
 function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown {
   return me.ok ? tried(me.value, world) : me;
 }
+
+const weekOf = ({ id }: World) => ({ kind: 'week', student: id, program: null }) as const;
+
+const exercisesOf = ({ recipe }: World) =>
+  ({ kind: 'exercises', title: 'One', entries: [{ name: 'One', recipe }], bpm: 80 }) as const;
 
 const title = (name: string) => `${name} ${'x'.repeat(3)}`;
 
@@ -137,6 +143,16 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.getRound(me, w.id),
     (me, w) => server.getRound(me, w.id, { now: { minutes: 5, on: 'pad' } }),
   ),
+  planSheets: [
+    ...oneStudent((me, w) => server.planSheets(me, sayOnPaperIn('en-GB'), weekOf(w))),
+    ...teacher(
+      (me, w) =>
+        server.planSheets(me, sayOnPaperIn('en-GB'), { kind: 'program', program: w.program }),
+      (me, w) =>
+        server.planSheets(me, sayOnPaperIn('en-GB'), { kind: 'class', program: w.program }),
+    ),
+    ...anyTeacher((me, w) => server.planSheets(me, sayOnPaperIn('en-GB'), exercisesOf(w))),
+  ],
   setSchedule: oneStudent((me, w) => server.setSchedule(me, w.id, USUAL_SCHEDULE)),
   addItem: teacher((me, w) => server.addItem(me, w.program, w.exercise.id)),
   addToProgram: teacher(
@@ -202,6 +218,7 @@ export const NO_USE_CASES = [
   'liveContext',
   'newId',
   'asEither',
+  'makeSheets',
   'asStudent',
   'asTeacher',
   'MOST_ENTRIES',

@@ -55,6 +55,7 @@ async function answerOf(call: () => unknown): Promise<Result<unknown>> {
   try {
     const answer = await call();
     if (answer instanceof Response) {
+      if (answer.headers.get('content-type') === 'application/x-ndjson') return linesOf(answer);
       const body = (await answer.json()) as Result<{ answers?: { result: Result<unknown> }[] }>;
       const first = body.ok ? body.value.answers?.[0]?.result : body;
       return first ?? body;
@@ -68,6 +69,14 @@ async function answerOf(call: () => unknown): Promise<Result<unknown>> {
     if (error instanceof Redirected) return ok(error.message);
     throw error;
   }
+}
+
+/** What came line by line; issues in any of them are the answer. */
+async function linesOf(answer: Response): Promise<Result<unknown>> {
+  const lines = (await answer.text()).trimEnd().split('\n');
+  const read = lines.map((line) => JSON.parse(line) as { issues?: readonly Issue[] });
+  const issues = read.flatMap((line) => line.issues ?? []);
+  return issues.length > 0 ? fail(...issues) : ok(read);
 }
 
 const REFUSED = ['not-yours', 'not-found'];

@@ -76,6 +76,7 @@ export type Issue =
   | Issued<'rule', { what: 'clean' | 'lost' | 'plateau'; text: string }>
   | Issued<'item-twice'>
   | Issued<'after-missing', { name: string }>
+  | Issued<'nobody-has-it', { name: string }>
   | Issued<'after-circle', { names: readonly string[] }>
   | Issued<'program-changed'>
   | Issued<'not-asked'>

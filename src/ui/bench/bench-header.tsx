@@ -4,6 +4,7 @@ import { Archive, FilePlus2, Link2, ListOrdered, Redo2, Save, Shapes, Undo2 } fr
 import type { ProgramSummary } from '@/core/studio';
 import { suggestName } from '@/words';
 import { Button, ProgramChoice, useSpeech } from '../base';
+import { SheetButton } from '../sheets';
 import { RecipeLink } from '../shell/recipe-link';
 import { isSaved, type DraftHistory } from './draft';
 import type { Desk } from './use-desk';
@@ -14,6 +15,7 @@ export function BenchHeader({
   nothing,
   programs,
   desk,
+  bpm,
   onName,
   onSettle,
   onUndo,
@@ -24,6 +26,8 @@ export function BenchHeader({
   nothing: boolean;
   programs: readonly ProgramSummary[];
   desk: Desk;
+  /** What it is heard at, and begun at on paper. */
+  bpm: number;
   onName: (name: string) => void;
   onSettle: () => void;
   onUndo: () => void;
@@ -72,6 +76,17 @@ export function BenchHeader({
       <Button look="quiet" onClick={() => void desk.copyLink()}>
         <Link2 size={16} aria-hidden /> {say.t('screen.bench.link')}
       </Button>
+      {!nothing && (
+        <SheetButton
+          look="quiet"
+          name={draft.name || suggestName(say, draft.recipe)}
+          whatOf={() => {
+            const name = draft.name || suggestName(say, draft.recipe);
+            const entries = [{ name, recipe: draft.recipe }];
+            return { kind: 'exercises', title: name, entries, bpm };
+          }}
+        />
+      )}
       {!nothing && (
         <RecipeLink look="quiet" recipe={draft.recipe} address={(r) => `/variations?r=${r}`}>
           <Shapes size={16} aria-hidden /> {say.t('screen.bench.vary')}

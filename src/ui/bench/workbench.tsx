@@ -177,6 +177,7 @@ export function Workbench({
         nothing={nothing}
         programs={programs}
         desk={desk}
+        bpm={settings.tempo}
         onName={(name) => dispatch({ kind: 'edit', change: { name }, about: 'name' })}
         onSettle={settle}
         onUndo={() => dispatch({ kind: 'undo' })}

@@ -16,6 +16,6 @@ export type { Cell, Editing } from './editing';
 export type { Row, RowKind } from './rows';
 export type { Subscribe } from './playhead';
 export type { Engraver } from './use-engraver';
-export type { StaffRows } from './staff';
+export type { StaffRows } from '@/core/notation';
 export { JudgeButtons } from './judge-buttons';
 export { VerdictSign } from './verdict-sign';

@@ -1,5 +1,11 @@
 import { clsx } from 'clsx';
-import { layOutLine, type BarLayout } from '@/core/notation';
+import {
+  layOutLine,
+  lineBracketPath,
+  LINE_TUPLET_Y,
+  tiePath,
+  type BarLayout,
+} from '@/core/notation';
 import type { ReadingLine } from '@/core/reading';
 import { sayRhythm, type Say } from '@/words';
 
@@ -65,17 +71,22 @@ function Bar({ bar, over, number }: { bar: BarLayout; over: number; number: numb
       {glyphs.map(({ glyph, x, y }, index) => (
         <use key={index} href={`/notation.svg#${glyph}`} x={x} y={y} />
       ))}
-      {ties.map(({ from, to }) => (
-        <path key={from} d={tiePath(from, to)} />
+      {ties.map((tie) => (
+        <path key={tie.from} d={tiePath(tie)} />
       ))}
       {tuplets.map(({ number: played, from, to, bracket }) => (
         <g key={from}>
           {bracket && (
-            <path d={bracketPath(from, to)} fill="none" stroke="currentColor" strokeWidth={0.13} />
+            <path
+              d={lineBracketPath(from, to)}
+              fill="none"
+              stroke="currentColor"
+              strokeWidth={0.13}
+            />
           )}
           <text
             x={(from + to) / 2}
-            y={TUPLET_Y}
+            y={LINE_TUPLET_Y}
             className={NUMBER}
             fontSize={1.7}
             textAnchor="middle"
@@ -94,21 +105,3 @@ function Bar({ bar, over, number }: { bar: BarLayout; over: number; number: numb
 }
 
 const NUMBER = 'font-serif italic';
-
-/** The line on which numbers of tuplets stand, and their brackets. */
-const TUPLET_Y = -3.85;
-const BRACKET_Y = -4.4;
-
-function bracketPath(from: number, to: number): string {
-  const middle = (from + to) / 2;
-  const hook = BRACKET_Y + 0.6;
-  return `M${from} ${hook}V${BRACKET_Y}H${middle - 0.8}M${middle + 0.8} ${BRACKET_Y}H${to}V${hook}`;
-}
-
-/** A bow under the heads, thicker in its middle. */
-function tiePath(from: number, to: number): string {
-  const top = 0.75;
-  const deep = top + Math.min(1.3, 0.5 + (to - from) * 0.12);
-  const middle = (from + to) / 2;
-  return `M${from} ${top}Q${middle} ${deep + 0.25} ${to} ${top}Q${middle} ${deep - 0.1} ${from} ${top}Z`;
-}

@@ -10,7 +10,7 @@ import type { Editing } from './editing';
 import { Lanes } from './lanes';
 import type { Subscribe } from './playhead';
 import type { RowKind } from './rows';
-import type { StaffRows } from './staff';
+import type { StaffRows } from '@/core/notation';
 import { LoopDrag } from './loop-drag';
 import { useEngraver } from './use-engraver';
 import { useSize } from './use-size';

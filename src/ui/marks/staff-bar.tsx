@@ -1,14 +1,6 @@
 import { memo } from 'react';
-import { BEAT_SIZE, BETWEEN_SIZE } from '@/core/notation';
-import type { GLYPHS, StaffBar, StaffBracket } from '@/core/notation';
-
-/** A text of a row over or under the notes. */
-export interface RowText {
-  readonly x: number;
-  readonly y: number;
-  readonly text: string;
-  readonly isBeat: boolean;
-}
+import { bowPath, bracketPath, bracketText } from '@/core/notation';
+import type { GLYPHS, RowText, StaffBar, StaffBracket } from '@/core/notation';
 
 /** A bar of a staff as it is drawn; lengths in staff spaces. */
 export interface StaffBarShown {
@@ -38,8 +30,8 @@ export const StaffBarView = memo(function StaffBarView({
           strokeWidth={0.12}
         />
       ))}
-      {bows.map(({ from, to, y }) => (
-        <path key={from} d={bowPath(from, to, y)} />
+      {bows.map((bow) => (
+        <path key={bow.from} d={bowPath(bow)} />
       ))}
       {brackets.map((one) => (
         <Bracket key={`${one.from} ${one.y}`} bracket={one} />
@@ -49,15 +41,15 @@ export const StaffBarView = memo(function StaffBarView({
           {number}
         </text>
       )}
-      {texts.map(({ x, y, text, isBeat }, index) => (
+      {texts.map(({ x, y, text, size, strong }, index) => (
         <text
           key={index}
           x={x}
           y={y}
           textAnchor="middle"
-          fontSize={isBeat ? BEAT_SIZE : BETWEEN_SIZE}
-          fontWeight={isBeat ? 600 : 400}
-          className={isBeat ? 'font-sans' : 'fill-soft font-sans'}
+          fontSize={size}
+          fontWeight={strong ? 600 : 400}
+          className={strong ? 'font-sans' : 'fill-soft font-sans'}
         >
           {text}
         </text>
@@ -88,44 +80,21 @@ export function Glyph({
   );
 }
 
-function Bracket({ bracket: { text, from, to, y, up, kind } }: { bracket: StaffBracket }) {
-  const middle = (from + to) / 2;
-  const hook = up ? y + 0.6 : y - 0.6;
-  const gap = 0.35 + text.length * 0.35;
-  if (kind === 'second-time') {
-    return (
-      <g>
-        <path
-          d={`M${from} ${hook}V${up ? y - 0.7 : y + 0.7}H${to}`}
-          fill="none"
-          className="stroke-ink"
-          strokeWidth={0.12}
-        />
-        <text x={from + 0.35} y={y + 0.5} className="font-serif" fontSize={1.3}>
-          {text}
-        </text>
-      </g>
-    );
-  }
+function Bracket({ bracket }: { bracket: StaffBracket }) {
+  const path = bracketPath(bracket);
+  const { text, x, y, size, middle } = bracketText(bracket);
   return (
     <g>
-      {kind === 'bracket' && (
-        <path
-          d={`M${from} ${hook}V${y}H${middle - gap}M${middle + gap} ${y}H${to}V${hook}`}
-          fill="none"
-          className="stroke-ink"
-          strokeWidth={0.12}
-        />
-      )}
-      <text x={middle} y={y + 0.5} textAnchor="middle" className="font-serif italic" fontSize={1.5}>
+      {path !== null && <path d={path} fill="none" className="stroke-ink" strokeWidth={0.12} />}
+      <text
+        x={x}
+        y={y}
+        textAnchor={middle ? 'middle' : 'start'}
+        className={middle ? 'font-serif italic' : 'font-serif'}
+        fontSize={size}
+      >
         {text}
       </text>
     </g>
   );
-}
-
-/** A bow under two heads, thicker in its middle. */
-function bowPath(from: number, to: number, y: number): string {
-  const middle = (from + to) / 2;
-  return `M${from} ${y}Q${middle} ${y + 0.75} ${to} ${y}Q${middle} ${y + 0.5} ${from} ${y}Z`;
 }

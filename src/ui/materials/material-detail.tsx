@@ -10,6 +10,7 @@ import type { MaterialId } from '@/core/studio';
 import { bpm, tempoFor } from '@/core/time';
 import { sayHandedness, sayHow, sayMaterial, sayUse, sayVoice } from '@/words';
 import { attemptOrSay, Button, Trouble, useSpeech, useUndo } from '../base';
+import { SheetButton } from '../sheets';
 import { LineNotation, readLine, ScoreSheet } from '../marks';
 import { usePlayback } from '../play';
 import { RecipeLink } from '../shell/recipe-link';
@@ -72,6 +73,17 @@ export function MaterialDetail({
               ? say.t('screen.common.stopCapital')
               : say.t('screen.common.hearCapital')}
           </Button>
+        )}
+        {material.kind === 'line' && (
+          <SheetButton
+            name={name}
+            whatOf={() => ({
+              kind: 'line',
+              name,
+              text: material.content.text,
+              meter: recipe.meter,
+            })}
+          />
         )}
         <RecipeLink look="main" recipe={recipe}>
           {say.t('screen.common.toTheBenchCapital')}

@@ -17,6 +17,7 @@ import {
 import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
 import { sayDate, sayMissed, sayUnfit, sayCaution } from '@/words';
 import { Button, buttonLook, IssueWords, toastIssues, useKept, useSpeech, useUndo } from '../base';
+import { SheetButton } from '../sheets';
 import { Calendar, mondayOf, type Shown } from './calendar';
 import { DayPanel } from './day-panel';
 import { ForecastPanel } from './forecast-panel';
@@ -115,6 +116,13 @@ export function Plan({
           </Link>
         )}
         <span className="ml-auto flex flex-wrap gap-2">
+          <SheetButton
+            look="quiet"
+            name={student.name}
+            whatOf={() => ({ kind: 'week', student: student.id, program: null })}
+          >
+            {say.t('screen.common.weekOnPaper')}
+          </SheetButton>
           <Button
             aria-label={say.t('screen.plan.earlier')}
             onClick={() => setFirst(daysAfter(first, -7 * weeks))}

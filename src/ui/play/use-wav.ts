@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Part } from '@/audio';
-import { toast, useSpeech } from '../base';
+import { saveFile, toast, useSpeech } from '../base';
 
 /** Makes a WAV file and hands it to the browser; what is being made can be stopped, and is then thrown away. */
 export function useWav(): {
@@ -22,7 +22,7 @@ export function useWav(): {
       try {
         const { renderWav } = await import('@/audio');
         const file = await renderWav(part, clickApart);
-        if (mine === asked.current) download(file, name);
+        if (mine === asked.current) saveFile(file, `${name}.wav`);
       } catch {
         if (mine === asked.current) toast.error(say.t('screen.common.wavCouldNotBeMade'));
       }
@@ -33,13 +33,4 @@ export function useWav(): {
       setMaking(false);
     },
   };
-}
-
-function download(file: Blob, name: string): void {
-  const url = URL.createObjectURL(file);
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `${name.replace(/[^\p{L}\p{N} ,.-]+/gu, ' ').trim()}.wav`;
-  link.click();
-  URL.revokeObjectURL(url);
 }

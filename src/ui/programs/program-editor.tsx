@@ -28,6 +28,7 @@ import {
   useSpeech,
   useUndo,
 } from '../base';
+import { SheetButton } from '../sheets';
 import { EmptySection, SectionHead } from './section-head';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
@@ -283,6 +284,20 @@ function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions })
           <Button look="quiet" onClick={desk.redo}>
             {say.t('screen.common.redo')}
           </Button>
+        )}
+        <SheetButton
+          look="quiet"
+          name={program.name}
+          whatOf={() => ({ kind: 'program', program: program.id })}
+        />
+        {program.given.length > 0 && (
+          <SheetButton
+            look="quiet"
+            name={program.name}
+            whatOf={() => ({ kind: 'class', program: program.id })}
+          >
+            {say.t('screen.programs.weekForEach', { count: program.given.length })}
+          </SheetButton>
         )}
         <Button look="quiet" aria-pressed={program.template} onClick={() => void mark()}>
           {program.template

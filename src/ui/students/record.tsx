@@ -17,6 +17,7 @@ import type {
 } from '@/core/studio';
 import { sayVerdict, sayWhy } from '@/words';
 import { attemptOrSay, buttonLook, Choice, newId, toast, useSpeech, useUndo } from '../base';
+import { SheetButton } from '../sheets';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';
 import { Notes } from './notes';
@@ -103,6 +104,14 @@ export function Record({
           <Link href={`/students/${student.id}/paper`} className={buttonLook()}>
             {say.t('screen.students.enterAPaperWeek')}
           </Link>
+        )}
+        {items.length > 0 && (
+          <SheetButton
+            name={student.name}
+            whatOf={() => ({ kind: 'week', student: student.id, program: null })}
+          >
+            {say.t('screen.common.weekOnPaper')}
+          </SheetButton>
         )}
         <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
           {say.t('screen.common.plan')}

@@ -21,6 +21,7 @@ import {
 } from '../base';
 import { TempoField, WavPop } from '../play';
 import { Toggle } from '../sentence';
+import { SheetButton } from '../sheets';
 import type { SentExercise, VariationActions } from './variation-actions';
 
 const SEND_AS = { items: 'screen.variations.anItemEach', run: 'screen.variations.oneRun' } as const;
@@ -212,6 +213,14 @@ export function RunBar({
           onTempo={onTempo}
         />
         <WavPop name={runName} partOf={runPart} />
+        <SheetButton
+          look="quiet"
+          name={named.trim() || runName}
+          whatOf={() => {
+            const entries = partOf(several ? part : order, 0);
+            return { kind: 'exercises', title: named.trim() || runName, entries, bpm: tempo };
+          }}
+        />
         <div className="ml-auto">{children}</div>
         {built ? (
           <Toggle

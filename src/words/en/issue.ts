@@ -101,6 +101,8 @@ export const issue = {
   'item-twice': 'The same item stands here twice. Reload the page and do it again.',
   'after-missing':
     '{name} waits for something that is not in the program. Choose again what it comes after.',
+  'nobody-has-it':
+    'Nobody has {name}, so there is no week to print. Give it to a student, or print the program itself.',
   'after-circle': '{circle}: none could ever begin. Let one of them wait for nothing.',
   'after-waits': '{name} waits for {first}',
   'program-changed':

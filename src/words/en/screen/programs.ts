@@ -1,4 +1,5 @@
 export const programs = {
+  weekForEach: '{count, plural, one {Week for # student} other {Weeks for # students}}',
   addARung: 'Add a rung',
   addAfter: '+ after…',
   addExercise: '+ exercise',

@@ -1,0 +1,73 @@
+import { execFileSync } from 'node:child_process';
+import type { Page } from '@playwright/test';
+import { lookAs, expect, test } from './app';
+
+test.use({ ground: 'gallery' });
+
+/** What stands in the file that is downloaded, page by page, as poppler reads it. */
+async function downloadedPages(page: Page): Promise<readonly string[]> {
+  const asked = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Download PDF' }).click();
+  const download = await asked;
+  expect(download.suggestedFilename()).toMatch(/\.pdf$/);
+  const args = ['-layout', await download.path(), '-'];
+  return execFileSync('pdftotext', args, { encoding: 'utf8' }).split('\f').slice(0, -1);
+}
+
+test('a student’s week: looked at, changed, printed, downloaded', async ({ page }) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/students');
+  await page.getByRole('link', { name: /^Pia/ }).click();
+  await page.getByRole('button', { name: 'Week on paper' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Sheet: Pia' });
+  const pages = sheet.locator('[data-page]');
+  await expect(pages.first()).toContainText('Cells across the bar line');
+  await sheet.getByRole('button', { name: 'Letter' }).click();
+  await expect(pages.first()).toHaveAttribute('viewBox', '0 0 612 792');
+  await sheet.getByRole('button', { name: 'A4' }).click();
+  await expect(pages.first()).toHaveAttribute('viewBox', '0 0 595.28 841.89');
+  await expect(sheet.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
+  const shown = await pages.count();
+  await sheet.getByLabel('large print').check();
+  await expect.poll(() => pages.count()).toBeGreaterThan(shown);
+  await sheet.getByLabel('large print').uncheck();
+  await expect(pages).toHaveCount(shown);
+  await page.evaluate(() => {
+    window.print = () => {
+      const printed = document.querySelector('[data-printed]');
+      document.title = `${printed?.querySelectorAll('[data-page]').length} to print`;
+    };
+  });
+  await sheet.getByRole('button', { name: 'Print', exact: true }).click();
+  await expect(page).toHaveTitle(`${shown} to print`);
+  const read = await downloadedPages(page);
+  expect(read).toHaveLength(shown);
+  for (const [index, text] of read.entries()) {
+    expect(text).toContain('Pia');
+    expect(text).toContain(`${index + 1} of ${shown}`);
+  }
+  await page.keyboard.press('Escape');
+  await expect(sheet).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Week on paper' })).toBeFocused();
+});
+
+test('a program for everybody who has it; an exercise and a page of lines', async ({ page }) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/programs');
+  await page.getByRole('link', { name: /^Cells for the revue/ }).click();
+  await page.getByRole('button', { name: /^Weeks? for/ }).click();
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByRole('status')).toContainText('page');
+  await expect(sheet.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
+  const [first = ''] = await downloadedPages(page);
+  expect(first).toMatch(/Mon|Tue|Wed/);
+  await page.keyboard.press('Escape');
+  await page.goto('/materials');
+  await page.getByRole('button', { name: 'Lines', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^line 1 / })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await expect(page.getByRole('dialog').locator('[data-page]')).toContainText('line 1');
+});

@@ -1,0 +1,7 @@
+export { flow, MARGIN, roomAcross } from './flow';
+export { lookSchema } from './look-schema';
+export { lineBlocks, staffBlocks } from './notation';
+export { PAPERS } from './page';
+export type { Block } from './flow';
+export type { Look } from './look-schema';
+export type { FaceId, Mark, Page } from './page';

@@ -1,0 +1,1 @@
+export { SheetButton } from './sheet-button';

@@ -1,0 +1,163 @@
+'use client';
+
+import { Dialog } from 'radix-ui';
+import { useState, type RefObject } from 'react';
+import { createPortal, flushSync } from 'react-dom';
+import { Download, Printer } from 'lucide-react';
+import { PAPERS, type Look, type Page } from '@/core/print';
+import { Button, Trouble, useSpeech } from '../base';
+import type { SheetOf } from './ask';
+import { keepLook, readLook } from './look-kept';
+import { PageView } from './page-view';
+import { useSheet } from './use-sheet';
+
+const ROWS = ['count', 'sticking', 'motions', 'ladder', 'large'] as const;
+
+/** A sheet as it will be printed, page by page; printed, or taken as a file. */
+export function SheetView({
+  what,
+  name,
+  backTo,
+  onClose,
+}: {
+  what: SheetOf;
+  name: string;
+  /** What has the focus again once it is closed. */
+  backTo: RefObject<HTMLElement | null>;
+  onClose: () => void;
+}) {
+  const { say } = useSpeech();
+  const [look, setLook] = useState(readLook);
+  const { made, make, stopMaking, file, stopFile, download } = useSheet(what, look);
+  const [printing, setPrinting] = useState(false);
+  const change = (changed: Partial<Look>) => {
+    const next = { ...look, ...changed };
+    keepLook(next);
+    setLook(next);
+  };
+  const words = {
+    count: say.t('screen.common.countRow'),
+    sticking: say.t('screen.common.stickingRow'),
+    motions: say.t('screen.common.motions'),
+    ladder: say.t('screen.common.ladderBoxes'),
+    large: say.t('screen.common.large'),
+  };
+  function print() {
+    flushSync(() => setPrinting(true));
+    window.print();
+    setPrinting(false);
+  }
+  const { pages, done, of, making, issues } = made;
+  const wholly = !making && pages.length > 0 && (of === null || done === of);
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-30 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            backTo.current?.focus();
+          }}
+          className="fixed inset-2 z-40 flex flex-col rounded-sm border border-line bg-paper shadow-lg sm:inset-6"
+        >
+          <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3">
+            <Dialog.Title className="font-serif text-xl">
+              {say.t('screen.common.sheetOf', { name })}
+            </Dialog.Title>
+            <span role="group" aria-label={say.t('screen.common.paperSize')} className="flex">
+              {(['a4', 'letter'] as const).map((paper) => (
+                <Button
+                  key={paper}
+                  aria-pressed={look.paper === paper}
+                  onClick={() => change({ paper })}
+                >
+                  {say.t(`screen.common.${paper}`)}
+                </Button>
+              ))}
+            </span>
+            {ROWS.map((row) => (
+              <label key={row} className="flex items-center gap-1.5">
+                <input
+                  type="checkbox"
+                  checked={look[row]}
+                  onChange={(event) => change({ [row]: event.target.checked })}
+                />
+                {words[row]}
+              </label>
+            ))}
+            <span className="ml-auto flex items-center gap-2">
+              {wholly && (
+                <Button onClick={print}>
+                  <Printer size={14} aria-hidden /> {say.t('screen.common.print')}
+                </Button>
+              )}
+              {file ? (
+                <Button onClick={stopFile}>
+                  {say.t('screen.common.stopCapital')}{' '}
+                  {file.of !== null &&
+                    say.t('screen.common.sheetsDone', { done: file.done, of: file.of })}
+                </Button>
+              ) : (
+                <Button look="main" onClick={() => void download(name)}>
+                  <Download size={14} aria-hidden /> {say.t('screen.common.downloadPdf')}
+                </Button>
+              )}
+              <Dialog.Close asChild>
+                <Button look="quiet">{say.t('screen.common.close')}</Button>
+              </Dialog.Close>
+            </span>
+          </header>
+          <p role="status" className="flex min-h-10 items-center gap-3 px-4 text-sm text-soft">
+            {say.t('screen.common.pages', { pages: pages.length })}
+            {of !== null && of > 1 && (
+              <>
+                <span>
+                  {making || done === of
+                    ? say.t('screen.common.sheetsDone', { done, of })
+                    : say.t('screen.common.stoppedAt', { done, of })}
+                </span>
+                {making && (
+                  <Button onClick={stopMaking}>{say.t('screen.common.stopCapital')}</Button>
+                )}
+                {!making && done < of && (
+                  <Button onClick={() => void make()}>{say.t('screen.common.goOnMaking')}</Button>
+                )}
+              </>
+            )}
+          </p>
+          <Trouble issues={issues} />
+          <div className="flex min-h-0 flex-1 flex-wrap content-start justify-center gap-4 overflow-y-auto px-4 pb-4">
+            {pages.map((page, index) => (
+              <div
+                key={index}
+                className="w-[min(100%,46rem)] border border-line shadow-sm [contain-intrinsic-size:auto_60rem] [content-visibility:auto]"
+              >
+                <PageView page={page} label={say.t('screen.common.pageNth', { page: index + 1 })} />
+              </div>
+            ))}
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+      {printing && <Printed pages={pages} />}
+    </Dialog.Root>
+  );
+}
+
+/** What the printer gets: the pages and nothing else. */
+function Printed({ pages }: { pages: readonly Page[] }) {
+  return createPortal(
+    <div data-printed={pages[0]?.paper}>
+      {pages.map((page, index) => (
+        <div
+          key={index}
+          className="break-after-page"
+          style={{ width: `${PAPERS[page.paper][0]}pt` }}
+        >
+          <PageView page={page} label="" />
+        </div>
+      ))}
+    </div>,
+    document.body,
+  );
+}
