@@ -26,10 +26,10 @@ async function wavOf(page: Page, ostinato: string): Promise<readonly Float32Arra
   await phrase(page, 'What keeps going', ostinato);
   await page.getByLabel('Tempo', { exact: true }).fill('60');
   await page.getByLabel('Tempo', { exact: true }).press('Enter');
-  await page.getByRole('button', { name: 'WAV' }).click();
+  await page.getByRole('button', { name: 'Files' }).click();
   await page.getByLabel('click alone on the right channel').check();
   const asked = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Download 8 bars' }).click();
+  await page.getByRole('button', { name: 'WAV, 8 bars' }).click();
   const download = await asked;
   expect(download.suggestedFilename()).toMatch(/\.wav$/);
   return channelsOf(await readFile(await download.path()));
@@ -126,10 +126,10 @@ test('a run of variations is a file of its bars, each for as long as it is heard
   await expect(page.getByLabel('Variations', { exact: true })).toHaveText('3 variations');
   await page.getByLabel('Tempo', { exact: true }).fill('60');
   await page.getByLabel('Tempo', { exact: true }).press('Enter');
-  await page.getByRole('button', { name: 'WAV' }).click();
+  await page.getByRole('button', { name: 'Files' }).click();
   await page.getByLabel('click alone on the right channel').check();
   const asked = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Download', exact: true }).click();
+  await page.getByRole('button', { name: 'WAV', exact: true }).click();
   const [drums] = channelsOf(await readFile(await (await asked).path()));
   if (!drums) throw new Error('no channel');
   // After a bar of count-in the snare is on 1, then on 3 of the second bar, then on 4 of the third.

@@ -9,13 +9,14 @@ import { formatLoop, parseLoop } from '@/core/retype';
 import { sayLimb } from '@/words';
 import { Button, TypedField, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
-import { TempoField, WavPop } from '../play';
+import { FilesPop, TempoField } from '../play';
 import { MixPop } from './mix-pop';
 import { loopIn, playedBpm, type TransportSettings } from './settings';
 
 export function Transport({
   exercise,
   name,
+  says,
   partOf,
   settings,
   playing,
@@ -27,6 +28,8 @@ export function Transport({
   exercise: Exercise | null;
   /** Of the exercise, for its file. */
   name: string;
+  /** The sentence, in words. */
+  says: string;
   partOf: (exercise: Exercise, bars: number) => Part;
   settings: TransportSettings;
   playing: boolean;
@@ -132,7 +135,13 @@ export function Transport({
         </div>
       )}
       {exercise && <MixPop exercise={exercise} settings={settings} onChange={onChange} />}
-      {exercise && <WavPop name={name} bars={fileBars} partOf={() => partOf(exercise, fileBars)} />}
+      {exercise && (
+        <FilesPop
+          name={name}
+          piecesOf={() => [{ name, says, exercise, bpm: settings.tempo }]}
+          sound={{ bars: fileBars, partOf: () => partOf(exercise, fileBars) }}
+        />
+      )}
       {exercise && settings.loop && settings.part && !loopIn(settings, exercise) && (
         <p role="status" className="text-sm">
           {say.t('screen.bench.thePartIsNotInThis')}

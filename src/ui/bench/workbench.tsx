@@ -24,7 +24,7 @@ import {
 } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { parseMeter, steadyTempo, tempoFor, type Bpm } from '@/core/time';
-import { suggestName } from '@/words';
+import { saySentence, suggestName } from '@/words';
 import { Trouble, useSpeech } from '../base';
 import { startHistory } from '../base/history';
 import { ScoreSheet, type RowKind } from '../marks';
@@ -265,6 +265,7 @@ export function Workbench({
       <Transport
         exercise={nothing ? null : shown}
         name={draft.name || suggestName(say, recipe)}
+        says={saySentence(say, recipe)}
         partOf={(of, bars) => ({
           score: scoreFor(of, settings, bars),
           tempi: steadyTempo(tempoFor(of.meter, playedBpm(settings))),

@@ -4,4 +4,4 @@ export { useHear } from './use-hear';
 export { usePlayback } from './use-playback';
 export type { PlayedTo } from '@/audio';
 export type { Playback } from './use-playback';
-export { TapDelay, WavPop } from './late';
+export { FilesPop, TapDelay } from './late';

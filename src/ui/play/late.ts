@@ -1,7 +1,7 @@
 import { loadLate } from '../base';
 
-/** A sound file of what is heard; no first view waits for it. */
-export const WavPop = loadLate(() => import('./wav-pop').then((file) => file.WavPop));
+/** Files of what is here; no first view waits for it. */
+export const FilesPop = loadLate(() => import('./files-pop').then((file) => file.FilesPop));
 
 /** By how much sound comes late; no first view waits for it. */
 export const TapDelay = loadLate(() => import('./tap-delay').then((file) => file.TapDelay));

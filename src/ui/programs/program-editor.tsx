@@ -1,46 +1,23 @@
 'use client';
 
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Issue, Result } from '@/core/issue';
 import { USUAL_COURSE } from '@/core/ladder';
 import type { StepKind } from '@/core/path';
 import { changeItems, itemsOf, nudgeItem, placeItem, withItem, withoutItems } from '@/core/program';
-import {
-  type ExerciseName,
-  type ItemId,
-  type Person,
-  type Program,
-  type ProgramId,
-} from '@/core/studio';
-import { type Say, sayCaution } from '@/words';
-import {
-  attempt,
-  attemptOrSay,
-  Button,
-  Choice,
-  DragGround,
-  newId,
-  toast,
-  Trouble,
-  useSpeech,
-  useUndo,
-} from '../base';
-import { SheetButton } from '../sheets';
+import { type ExerciseName, type ItemId, type Person, type Program } from '@/core/studio';
+import { sayCaution } from '@/words';
+import { Button, Choice, DragGround, newId, Trouble, useSpeech, useUndo } from '../base';
+import { ProgramHead, type HeadActions } from './program-head';
 import { EmptySection, SectionHead } from './section-head';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
-import { glanceAt } from './glance';
 import { ItemRow, type ItemRowActions } from './item-row';
-import { useProgram, type ProgramDesk, type SaveOutline } from './use-program';
+import { useProgram, type SaveOutline } from './use-program';
 
-export interface ProgramActions extends GivingActions {
+export interface ProgramActions extends GivingActions, HeadActions {
   readonly save: SaveOutline;
-  readonly rename: (id: ProgramId, name: string) => Promise<Result<null>>;
-  readonly archive: (id: ProgramId, archived: boolean) => Promise<Result<null>>;
-  readonly template: (id: ProgramId, template: boolean) => Promise<Result<null>>;
 }
 
 export function ProgramEditor({
@@ -120,7 +97,7 @@ export function ProgramEditor({
   const numbers = new Map(items.map((item, index) => [item.id, index + 1]));
   return (
     <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_16rem] gap-x-10 px-6 py-8">
-      <Head desk={desk} actions={actions} />
+      <ProgramHead desk={desk} actions={actions} />
       <section aria-label={say.t('screen.common.exercisesCapital')}>
         <Trouble issues={desk.issues} />
         {items.length === 0 && (
@@ -232,128 +209,6 @@ function toggled(now: ReadonlySet<ItemId>, id: ItemId): ReadonlySet<ItemId> {
   const next = new Set(now);
   if (!next.delete(id)) next.add(id);
   return next;
-}
-
-const STATUS = {
-  refused: 'screen.programs.notSaved',
-  saving: 'screen.common.saving',
-  saved: 'screen.common.saved',
-  unreached: 'screen.common.notSavedNoConnection',
-} as const;
-
-function Head({ desk, actions }: { desk: ProgramDesk; actions: ProgramActions }) {
-  const { say } = useSpeech();
-  const undoable = useUndo();
-  const router = useRouter();
-  const { program, outline } = desk;
-  const minutes = itemsOf(outline).reduce((sum, item) => {
-    return sum + (glanceAt(program.recipes[item.id], item.course)?.minutes ?? 0);
-  }, 0);
-
-  async function archive() {
-    const done = await attemptOrSay(() => actions.archive(program.id, true));
-    if (!done) return;
-    router.push('/programs');
-    undoable(say.t('screen.programs.archived', { program: program.name }), () =>
-      attemptOrSay(() => actions.archive(program.id, false)),
-    );
-  }
-
-  async function mark() {
-    const { template } = program;
-    const done = await attemptOrSay(() => actions.template(program.id, !template));
-    if (done) desk.setProgram({ ...program, template: !template });
-  }
-
-  return (
-    <header className="col-span-2 mb-4">
-      <div className="flex items-baseline gap-4">
-        <Name key={program.name} program={program} rename={actions.rename} />
-        <span role="status" className="text-sm text-soft">
-          {desk.status !== 'fresh' && say.t(STATUS[desk.status])}{' '}
-          {desk.status === 'unreached' && (
-            <Button onClick={desk.retry}>{say.t('screen.programs.retry')}</Button>
-          )}
-        </span>
-        {desk.undo && (
-          <Button look="quiet" onClick={desk.undo}>
-            {say.t('screen.common.undo')}
-          </Button>
-        )}
-        {desk.redo && (
-          <Button look="quiet" onClick={desk.redo}>
-            {say.t('screen.common.redo')}
-          </Button>
-        )}
-        <SheetButton
-          look="quiet"
-          name={program.name}
-          whatOf={() => ({ kind: 'program', program: program.id })}
-        />
-        {program.given.length > 0 && (
-          <SheetButton
-            look="quiet"
-            name={program.name}
-            whatOf={() => ({ kind: 'class', program: program.id })}
-          >
-            {say.t('screen.programs.weekForEach', { count: program.given.length })}
-          </SheetButton>
-        )}
-        <Button look="quiet" aria-pressed={program.template} onClick={() => void mark()}>
-          {program.template
-            ? say.t('screen.programs.template')
-            : say.t('screen.programs.makeATemplate')}
-        </Button>
-        <Button look="quiet" onClick={() => void archive()}>
-          {say.t('screen.common.archive')}
-        </Button>
-      </div>
-      {minutes > 0 && (
-        <p className="text-sm text-soft">
-          {say.t('screen.programs.atLeastToAllTargets', { hours: sayHours(say, minutes) })}
-        </p>
-      )}
-    </header>
-  );
-}
-
-/** @example sayHours(ENGLISH, 135) // => '2 h 15 min' */
-function sayHours(say: Say, minutes: number): string {
-  const whole = Math.ceil(minutes);
-  return whole < 60
-    ? say.t('screen.common.minutesShort', { minutes: whole })
-    : say.t('screen.programs.hMin', { hours: Math.floor(whole / 60), minutes: whole % 60 });
-}
-
-/** A section's name, edited in place; an only section without a name shows none. */
-function Name({ program, rename }: { program: Program; rename: ProgramActions['rename'] }) {
-  const { say } = useSpeech();
-  const [name, setName] = useState(program.name);
-  const [issues, setIssues] = useState<readonly Issue[]>([]);
-
-  async function store() {
-    if (name === program.name) return setIssues([]);
-    const answer = await attempt(() => rename(program.id, name));
-    if (answer) setIssues(answer.ok ? [] : answer.issues);
-    else toast.error(say.t('screen.programs.notRenamedNoConnectionTheName'));
-  }
-
-  return (
-    <div className="min-w-0 flex-1">
-      <h1 className="sr-only">{program.name}</h1>
-      <input
-        aria-label={say.t('screen.programs.programName')}
-        className="title-field w-full font-serif text-3xl"
-        value={name}
-        maxLength={80}
-        aria-invalid={issues.length > 0}
-        onChange={(event) => setName(event.target.value)}
-        onBlur={() => void store()}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      />
-      <Trouble issues={issues} />
-    </div>
-  );
 }
 
 /** Where a text is typed, undoing is the field's own. */

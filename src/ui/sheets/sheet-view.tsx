@@ -5,10 +5,11 @@ import { useState, type RefObject } from 'react';
 import { createPortal, flushSync } from 'react-dom';
 import { Download, Printer } from 'lucide-react';
 import { PAPERS, type Look, type Page } from '@/core/print';
-import { Button, Trouble, useSpeech } from '../base';
+import { Button, Trouble } from '../base';
 import type { SheetOf } from './ask';
 import { keepLook, readLook } from './look-kept';
 import { PageView } from './page-view';
+import { usePaperSpeech } from './use-paper-speech';
 import { useSheet } from './use-sheet';
 
 const ROWS = ['count', 'sticking', 'motions', 'ladder', 'large'] as const;
@@ -26,7 +27,7 @@ export function SheetView({
   backTo: RefObject<HTMLElement | null>;
   onClose: () => void;
 }) {
-  const { say } = useSpeech();
+  const say = usePaperSpeech();
   const [look, setLook] = useState(readLook);
   const { made, make, stopMaking, file, stopFile, download } = useSheet(what, look);
   const [printing, setPrinting] = useState(false);
@@ -36,11 +37,11 @@ export function SheetView({
     setLook(next);
   };
   const words = {
-    count: say.t('screen.common.countRow'),
-    sticking: say.t('screen.common.stickingRow'),
-    motions: say.t('screen.common.motions'),
-    ladder: say.t('screen.common.ladderBoxes'),
-    large: say.t('screen.common.large'),
+    count: say.t('sheet.view.countRow'),
+    sticking: say.t('sheet.view.stickingRow'),
+    motions: say.t('sheet.view.motions'),
+    ladder: say.t('sheet.view.ladderBoxes'),
+    large: say.t('sheet.view.large'),
   };
   function print() {
     flushSync(() => setPrinting(true));
@@ -63,16 +64,16 @@ export function SheetView({
         >
           <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line px-4 py-3">
             <Dialog.Title className="font-serif text-xl">
-              {say.t('screen.common.sheetOf', { name })}
+              {say.t('sheet.view.sheetOf', { name })}
             </Dialog.Title>
-            <span role="group" aria-label={say.t('screen.common.paperSize')} className="flex">
+            <span role="group" aria-label={say.t('sheet.view.paperSize')} className="flex">
               {(['a4', 'letter'] as const).map((paper) => (
                 <Button
                   key={paper}
                   aria-pressed={look.paper === paper}
                   onClick={() => change({ paper })}
                 >
-                  {say.t(`screen.common.${paper}`)}
+                  {say.t(`sheet.view.${paper}`)}
                 </Button>
               ))}
             </span>
@@ -89,39 +90,37 @@ export function SheetView({
             <span className="ml-auto flex items-center gap-2">
               {wholly && (
                 <Button onClick={print}>
-                  <Printer size={14} aria-hidden /> {say.t('screen.common.print')}
+                  <Printer size={14} aria-hidden /> {say.t('sheet.view.print')}
                 </Button>
               )}
               {file ? (
                 <Button onClick={stopFile}>
-                  {say.t('screen.common.stopCapital')}{' '}
+                  {say.t('sheet.view.stop')}{' '}
                   {file.of !== null &&
-                    say.t('screen.common.sheetsDone', { done: file.done, of: file.of })}
+                    say.t('sheet.view.sheetsDone', { done: file.done, of: file.of })}
                 </Button>
               ) : (
                 <Button look="main" onClick={() => void download(name)}>
-                  <Download size={14} aria-hidden /> {say.t('screen.common.downloadPdf')}
+                  <Download size={14} aria-hidden /> {say.t('sheet.view.downloadPdf')}
                 </Button>
               )}
               <Dialog.Close asChild>
-                <Button look="quiet">{say.t('screen.common.close')}</Button>
+                <Button look="quiet">{say.t('sheet.view.close')}</Button>
               </Dialog.Close>
             </span>
           </header>
           <p role="status" className="flex min-h-10 items-center gap-3 px-4 text-sm text-soft">
-            {say.t('screen.common.pages', { pages: pages.length })}
+            {say.t('sheet.view.pages', { pages: pages.length })}
             {of !== null && of > 1 && (
               <>
                 <span>
                   {making || done === of
-                    ? say.t('screen.common.sheetsDone', { done, of })
-                    : say.t('screen.common.stoppedAt', { done, of })}
+                    ? say.t('sheet.view.sheetsDone', { done, of })
+                    : say.t('sheet.view.stoppedAt', { done, of })}
                 </span>
-                {making && (
-                  <Button onClick={stopMaking}>{say.t('screen.common.stopCapital')}</Button>
-                )}
+                {making && <Button onClick={stopMaking}>{say.t('sheet.view.stop')}</Button>}
                 {!making && done < of && (
-                  <Button onClick={() => void make()}>{say.t('screen.common.goOnMaking')}</Button>
+                  <Button onClick={() => void make()}>{say.t('sheet.view.goOnMaking')}</Button>
                 )}
               </>
             )}
@@ -133,7 +132,7 @@ export function SheetView({
                 key={index}
                 className="w-[min(100%,46rem)] border border-line shadow-sm [contain-intrinsic-size:auto_60rem] [content-visibility:auto]"
               >
-                <PageView page={page} label={say.t('screen.common.pageNth', { page: index + 1 })} />
+                <PageView page={page} label={say.t('sheet.view.pageNth', { page: index + 1 })} />
               </div>
             ))}
           </div>

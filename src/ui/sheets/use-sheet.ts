@@ -3,7 +3,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Issue } from '@/core/issue';
 import type { Look, Page } from '@/core/print';
-import { saveFile, toast, useSpeech } from '../base';
+import { saveFile, toast } from '../base';
+import { usePaperSpeech } from './use-paper-speech';
 import { askForSheets, type SheetOf } from './ask';
 
 interface Made {
@@ -19,7 +20,7 @@ const NOTHING: Made = { pages: [], done: 0, of: null, making: false, issues: [] 
 
 /** The pages of a sheet, made anew when its look changes; and its file. What is being made can be stopped. */
 export function useSheet(what: SheetOf, look: Look) {
-  const { say } = useSpeech();
+  const say = usePaperSpeech();
   const [made, setMade] = useState<Made>({ ...NOTHING, making: true });
   const [file, setFile] = useState<{ readonly done: number; readonly of: number | null } | null>(
     null,
@@ -41,7 +42,7 @@ export function useSheet(what: SheetOf, look: Look) {
       }
     } catch {
       if (stop.signal.aborted) return;
-      toast.error(say.t('screen.common.sheetCouldNotBeMade'));
+      toast.error(say.t('sheet.view.sheetCouldNotBeMade'));
       setMade((before) => ({ ...before, making: false }));
     }
   }, [what, look, say]);
@@ -80,7 +81,7 @@ export function useSheet(what: SheetOf, look: Look) {
         }
       } catch {
         if (stop.signal.aborted) return;
-        toast.error(say.t('screen.common.sheetCouldNotBeMade'));
+        toast.error(say.t('sheet.view.sheetCouldNotBeMade'));
       }
       setFile(null);
     },

@@ -6,10 +6,11 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { MOST_OF_A_RUN, runOf, runSeams } from '@/core/family';
 import { stepCourse, type Course } from '@/core/ladder';
 import { scoreOf } from '@/core/playing';
+import type { Piece } from '@/core/format';
 import { expand, partsOf, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { steadyTempo, tempoFor, type Bpm } from '@/core/time';
-import { sayCaution, sayEach, sayRunSeam } from '@/words';
+import { sayCaution, sayEach, sayRunSeam, saySentence } from '@/words';
 import {
   attemptOrSay,
   Button,
@@ -19,7 +20,7 @@ import {
   toastIssues,
   useSpeech,
 } from '../base';
-import { TempoField, WavPop } from '../play';
+import { FilesPop, TempoField } from '../play';
 import { Toggle } from '../sentence';
 import { SheetButton } from '../sheets';
 import type { SentExercise, VariationActions } from './variation-actions';
@@ -135,6 +136,23 @@ export function RunBar({
     return { score, tempi: steadyTempo(tempoFor(whole.meter, tempo)) };
   }
 
+  /** All of them one after the other, for a file; what cannot be played is said. */
+  function piecesOf() {
+    const entries = partOf(several ? part : order, 0);
+    const made = entries.map(({ recipe }) => expand(recipe));
+    const issues = made.flatMap((one) => (one.ok ? [] : one.issues));
+    if (issues.length > 0) {
+      toastIssues(issues);
+      return null;
+    }
+    return entries.flatMap(({ name, recipe }, index): readonly Piece[] => {
+      const one = made[index];
+      return one?.ok
+        ? [{ name, says: saySentence(say, recipe), exercise: one.value, bpm: tempo }]
+        : [];
+    });
+  }
+
   function hearRun() {
     const made = madeRun();
     if (!made) return;
@@ -212,7 +230,7 @@ export function RunBar({
           tempo={tempo}
           onTempo={onTempo}
         />
-        <WavPop name={runName} partOf={runPart} />
+        <FilesPop name={runName} piecesOf={piecesOf} sound={{ partOf: runPart }} />
         <SheetButton
           look="quiet"
           name={named.trim() || runName}

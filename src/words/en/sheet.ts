@@ -1,4 +1,4 @@
-/** What stands on paper. */
+/** What stands on paper, and around it where it is looked at. */
 export const sheet = {
   page: '{page, number} of {of, number}',
   together: 'Said as one, {limbs}',
@@ -15,4 +15,25 @@ export const sheet = {
   now: 'now {rung}',
   ticks: 'c clean · s shaky · l lost, a letter for each try · a dot: planned for that day',
   minutes: '{minutes, number} min',
+  view: {
+    sheetOf: 'Sheet: {name}',
+    paperSize: 'Paper',
+    a4: 'A4',
+    letter: 'Letter',
+    large: 'large print',
+    motions: 'motions',
+    ladderBoxes: 'ladders',
+    countRow: 'count',
+    stickingRow: 'sticking',
+    print: 'Print',
+    downloadPdf: 'Download PDF',
+    pages: '{pages, plural, one {# page} other {# pages}}',
+    pageNth: 'Page {page, number}',
+    sheetsDone: '{done, number} of {of, number}',
+    stoppedAt: 'Stopped after {done, number} of {of, number}',
+    goOnMaking: 'Make the rest',
+    sheetCouldNotBeMade: 'The sheet could not be made: no connection. What is here stays.',
+    close: 'Close',
+    stop: 'Stop',
+  },
 } as const;

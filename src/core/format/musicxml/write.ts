@@ -1,0 +1,397 @@
+import { isHand, levelDb, texture, voice, type Voice, type VoiceId } from '../../kit';
+import { shapeBar } from '../../notation';
+import { gracesOf, type Stroke } from '../../pattern';
+import type { Exercise } from '../../recipe';
+import { gcd, tempoBeatTicks, TICKS_PER_QUARTER, type Feel, type Meter } from '../../time';
+import type { Piece } from '../piece';
+import { velocityOf } from '../velocity';
+import { element, type Xml } from './xml';
+
+type BarVoice = ReturnType<typeof shapeBar>['hands'];
+type Sign = BarVoice['columns'][number]['sign'];
+
+/** Writes exercises one after the other as MusicXML 4.0 (score-partwise): one part, hands in voice 1 with stems up,
+ * feet in voice 2 with stems down; each exercise between repeat signs, with its name and tempo. What the format
+ * has no sign for is written as its nearest one: see docs/formats.md.
+ * @param title of the score */
+export function writeMusicXml(title: string, pieces: readonly Piece[]): string {
+  const voices = voicesIn(pieces);
+  const divisions = TICKS_PER_QUARTER / commonDivisor(pieces);
+  let number = 0;
+  let meter: Meter | null = null;
+  const measures = pieces.flatMap((piece) => {
+    const { exercise } = piece;
+    const changed = meter === null || !sameMeter(meter, exercise.meter);
+    const opening = number === 0 ? divisions : null;
+    meter = exercise.meter;
+    return Array.from({ length: exercise.bars }, (_, bar) => {
+      number += 1;
+      const isFirst = bar === 0;
+      const inside = [
+        isFirst ? barLine('left') : null,
+        isFirst && (changed || opening !== null) ? attributes(exercise.meter, opening) : null,
+        ...(isFirst ? directions(piece, pieces.length > 1) : []),
+        ...notes(exercise, bar, divisions),
+        bar === exercise.bars - 1 ? barLine('right') : null,
+      ];
+      return element('measure', inside, { number });
+    });
+  });
+  const score = element(
+    'score-partwise',
+    [
+      element('work', [element('work-title', title)]),
+      element('identification', [
+        element('encoding', [
+          element('software', 'Mivvel'),
+          element('supports', [], { element: 'accidental', type: 'no' }),
+          element('supports', [], { element: 'beam', type: 'yes' }),
+          element('supports', [], { element: 'stem', type: 'yes' }),
+        ]),
+      ]),
+      element('part-list', [partOf(voices)]),
+      element('part', measures, { id: 'P1' }),
+    ],
+    { version: '4.0' },
+  );
+  return `<?xml version="1.0" encoding="UTF-8"?>\n${score}\n`;
+}
+
+function voicesIn(pieces: readonly Piece[]): readonly Voice[] {
+  const ids = new Set<VoiceId>(
+    pieces.flatMap(({ exercise }) => exercise.strokes.map((stroke) => stroke.voice)),
+  );
+  return [...ids].map(voice).sort((a, b) => b.line - a.line);
+}
+
+/** Of all lengths that are written, in ticks. */
+function commonDivisor(pieces: readonly Piece[]): number {
+  let common: number = TICKS_PER_QUARTER;
+  for (const { exercise } of pieces) {
+    for (let bar = 0; bar < exercise.bars; bar += 1) {
+      for (const { columns } of voicesOfBar(exercise, bar)) {
+        for (const { sign } of columns) common = gcd(common, sign.ticks);
+      }
+    }
+    common = gcd(common, exercise.barTicks);
+  }
+  return common;
+}
+
+function voicesOfBar(exercise: Exercise, bar: number): readonly BarVoice[] {
+  const { hands, feet } = shapeBar(exercise, bar);
+  return [hands, feet];
+}
+
+const instrumentId = (id: VoiceId) => `P1-${id}`;
+
+function partOf(voices: readonly Voice[]): Xml {
+  const names = voices.map(({ id, name }) =>
+    element('score-instrument', [element('instrument-name', name)], { id: instrumentId(id) }),
+  );
+  const keys = voices.map(({ id, midi }) =>
+    // Keys of the format count from 1.
+    element('midi-instrument', [element('midi-channel', 10), element('midi-unpitched', midi + 1)], {
+      id: instrumentId(id),
+    }),
+  );
+  return element('score-part', [element('part-name', 'Drums'), ...names, ...keys], { id: 'P1' });
+}
+
+function sameMeter(one: Meter, other: Meter): boolean {
+  return (
+    one.count === other.count &&
+    one.unit === other.unit &&
+    one.grouping.join() === other.grouping.join()
+  );
+}
+
+function attributes({ count, unit }: Meter, divisions: number | null): Xml {
+  return element('attributes', [
+    divisions === null ? null : element('divisions', divisions),
+    element('time', [element('beats', count), element('beat-type', unit)]),
+    divisions === null ? null : element('clef', [element('sign', 'percussion')]),
+  ]);
+}
+
+function barLine(side: 'left' | 'right'): Xml {
+  const left = side === 'left';
+  return element(
+    'barline',
+    [
+      element('bar-style', left ? 'heavy-light' : 'light-heavy'),
+      element('repeat', [], { direction: left ? 'forward' : 'backward' }),
+    ],
+    { location: side },
+  );
+}
+
+/** Name, sentence, tempo and a swing that is heard only, over the first bar. */
+function directions({ name, says, exercise, bpm }: Piece, named: boolean): readonly Xml[] {
+  const beat = tempoBeatTicks(exercise.meter);
+  const quartersAMinute = (bpm * beat) / TICKS_PER_QUARTER;
+  const above = (type: Xml, sound: Xml | null = null) =>
+    element('direction', [element('direction-type', [type]), sound], { placement: 'above' });
+  const words = [named ? name : '', says, swing(exercise.feel)].filter((one) => one !== '');
+  return [
+    ...words.map((one) => above(element('words', one))),
+    above(
+      element('metronome', [...beatUnit(beat), element('per-minute', bpm)]),
+      element('sound', [], { tempo: quartersAMinute }),
+    ),
+  ];
+}
+
+function swing(feel: Feel): string {
+  return feel.kind === 'swung' ? `Swing ${feel.long}:${feel.short}` : '';
+}
+
+function beatUnit(ticks: number): readonly Xml[] {
+  const quarters = ticks / TICKS_PER_QUARTER;
+  const dotted = Number.isInteger(Math.log2(quarters)) ? null : element('beat-unit-dot');
+  const plain = dotted ? quarters / 1.5 : quarters;
+  return [element('beat-unit', TYPES[4 / plain] ?? 'quarter'), ...(dotted ? [dotted] : [])];
+}
+
+/** Values by the part of a whole note that they are. */
+const TYPES: Readonly<Record<number, string>> = {
+  1: 'whole',
+  2: 'half',
+  4: 'quarter',
+  8: 'eighth',
+  16: '16th',
+  32: '32nd',
+  64: '64th',
+};
+
+/** The notes of a bar: the hands, then back to its start, and the feet. */
+function notes(exercise: Exercise, bar: number, divisions: number): readonly Xml[] {
+  const inDivisions = (ticks: number) => (ticks * divisions) / TICKS_PER_QUARTER;
+  const whole = inDivisions(exercise.barTicks);
+  const [hands, feet] = voicesOfBar(exercise, bar);
+  const written = [hands, feet].flatMap((one, index) =>
+    one && one.columns.length > 0 ? [{ one, nth: index + 1 }] : [],
+  );
+  if (written.length === 0) {
+    const rest = element('rest', [], { measure: 'yes' });
+    return [element('note', [rest, element('duration', whole), element('voice', 1)])];
+  }
+  return written.flatMap(({ one, nth }, index) => [
+    ...(index > 0 ? [element('backup', [element('duration', whole)])] : []),
+    ...one.columns.flatMap(({ sign }, at) => {
+      const { base, dots, strokes, tuplet, ticks } = sign;
+      const shared = {
+        voice: nth,
+        duration: inDivisions(ticks),
+        type: TYPES[base] ?? 'quarter',
+        dots,
+        modification: tuplet && timeModification(tuplet),
+        beams: beamsOf(one, at),
+        tuplets: tupletsOf(one, at),
+      };
+      if (strokes.length === 0) return [restNote(shared)];
+      return [...graceNotes(sign, nth), ...chord(strokes, shared, exercise)];
+    }),
+  ]);
+}
+
+interface Shared {
+  readonly voice: number;
+  readonly duration: number;
+  readonly type: string;
+  readonly dots: number;
+  readonly modification: Xml | null;
+  readonly beams: readonly Xml[];
+  readonly tuplets: readonly Xml[];
+}
+
+function restNote({ voice: nth, duration, type, dots, modification, tuplets }: Shared): Xml {
+  return element('note', [
+    element('rest'),
+    element('duration', duration),
+    element('voice', nth),
+    element('type', type),
+    ...(dots > 0 ? [element('dot')] : []),
+    modification,
+    tuplets.length > 0 ? element('notations', tuplets) : null,
+  ]);
+}
+
+/** One note for each voice; limbs that share one share its note. */
+function chord(strokes: readonly Stroke[], shared: Shared, exercise: Exercise): readonly Xml[] {
+  const byVoice = [...new Set(strokes.map((stroke) => stroke.voice))]
+    .map((id) => strokes.filter((stroke) => stroke.voice === id))
+    .sort(([a], [b]) => lineOf(a) - lineOf(b));
+  return byVoice.map((same, index) => {
+    const [first] = same;
+    if (!first) return '';
+    const own = notations(same, index === 0 ? shared.tuplets : []);
+    const velocity = Math.max(
+      ...same.map((stroke) => velocityOf(stroke.dynamic, dbOf(stroke, exercise))),
+    );
+    return element(
+      'note',
+      [
+        index > 0 ? element('chord') : null,
+        unpitched(first.voice),
+        element('duration', shared.duration),
+        element('instrument', [], { id: instrumentId(first.voice) }),
+        element('voice', shared.voice),
+        element('type', shared.type),
+        ...(shared.dots > 0 ? [element('dot')] : []),
+        shared.modification,
+        element('stem', shared.voice === 1 ? 'up' : 'down'),
+        notehead(
+          first.voice,
+          same.every(({ dynamic }) => dynamic === 'ghost'),
+        ),
+        ...(index === 0 ? shared.beams : []),
+        own,
+      ],
+      // In per cent of a forte, which is velocity 90.
+      { dynamics: Math.round((velocity / 90) * 10000) / 100 },
+    );
+  });
+}
+
+/** What the style's levels, and how the stroke is made, add to its dynamic. */
+function dbOf({ voice: id, texture: made }: Stroke, { levels }: Exercise): number {
+  return (levels ? levelDb(levels, id) : 0) + (made ? texture(made).db : 0);
+}
+
+function lineOf(stroke: Stroke | undefined): number {
+  return stroke ? voice(stroke.voice).line : 0;
+}
+
+const STEPS = ['E', 'F', 'G', 'A', 'B', 'C', 'D'] as const;
+
+/** Where it stands, as if under a treble clef: the bottom line is E4. */
+function unpitched(id: VoiceId): Xml {
+  const { line } = voice(id);
+  const step = STEPS[((line % 7) + 7) % 7] ?? 'E';
+  // Octaves begin with C, which is five steps over E.
+  const octave = 4 + Math.floor((line + 2) / 7);
+  return element('unpitched', [element('display-step', step), element('display-octave', octave)]);
+}
+
+const NOTEHEADS: Readonly<Record<Voice['head'], string>> = {
+  oval: 'normal',
+  x: 'x',
+  open: 'x',
+  'half-open': 'x',
+  diamond: 'diamond',
+  triangle: 'triangle',
+  slash: 'slashed',
+};
+
+function notehead(id: VoiceId, ghost: boolean): Xml | null {
+  const head = NOTEHEADS[voice(id).head];
+  if (head === 'normal' && !ghost) return null;
+  return element('notehead', head, { parentheses: ghost ? 'yes' : undefined });
+}
+
+/** Tuplets, rolls, stickings, open hi-hats and accents, in the order of the format. */
+function notations(same: readonly Stroke[], tuplets: readonly Xml[]): Xml | null {
+  const [first] = same;
+  const ornament = same.find(({ ornament: one }) => one && one in TREMOLOS)?.ornament;
+  const tremolo = ornament && TREMOLOS[ornament];
+  const hands = same.filter(({ limb }) => isHand(limb)).map(({ limb }) => limb.slice(0, 1));
+  const feet = same.filter(({ limb, voice: id }) => !isHand(limb) && id === 'bass');
+  const letters = [...hands, ...feet.filter(({ limb }) => limb === 'LF').map(() => 'l')];
+  const open = first && OPEN[first.voice];
+  const technical = [
+    ...letters.map((letter) => element('fingering', letter)),
+    ...(open ? [open] : []),
+  ];
+  const accented = same.some(({ dynamic }) => dynamic === 'accent');
+  const inside = [
+    ...tuplets,
+    tremolo ? element('ornaments', [tremolo]) : null,
+    technical.length > 0 ? element('technical', technical) : null,
+    accented ? element('articulations', [element('accent')]) : null,
+  ];
+  return inside.some((one) => one !== null) ? element('notations', inside) : null;
+}
+
+/** Slashes through the stem: a diddle is one, a roll three; a buzz is a roll that is not counted. */
+const TREMOLOS: Readonly<Partial<Record<NonNullable<Stroke['ornament']>, Xml>>> = {
+  diddle: element('tremolo', 1, { type: 'single' }),
+  roll: element('tremolo', 3, { type: 'single' }),
+  buzz: element('tremolo', 3, { type: 'single' }),
+};
+
+/** A circle for an open hi-hat; a half-open one has no sign in the format. */
+const OPEN: Readonly<Partial<Record<VoiceId, Xml>>> = {
+  'hat-open': element('open-string'),
+  'hat-half': element('other-technical', 'half-open'),
+};
+
+/** Small notes before the main ones, in the order in which they sound: one with a slash, more as 16ths. */
+function graceNotes({ strokes }: Sign, nth: number): readonly Xml[] {
+  const ornamented = strokes.filter((stroke) => gracesOf(stroke).length > 0);
+  const most = Math.max(0, ...ornamented.map((stroke) => gracesOf(stroke).length));
+  return Array.from({ length: most }, (_, index) => most - 1 - index).flatMap((before) =>
+    ornamented
+      .filter((stroke) => gracesOf(stroke).length > before)
+      .map((stroke, at) => {
+        const limb = gracesOf(stroke)[before] ?? stroke.limb;
+        const hand = isHand(limb)
+          ? element('notations', [element('technical', [element('fingering', limb.slice(0, 1))])])
+          : null;
+        return element('note', [
+          element('grace', [], { slash: most === 1 ? 'yes' : undefined }),
+          at > 0 ? element('chord') : null,
+          unpitched(stroke.voice),
+          element('instrument', [], { id: instrumentId(stroke.voice) }),
+          element('voice', nth),
+          element('type', most === 1 ? 'eighth' : '16th'),
+          element('stem', nth === 1 ? 'up' : 'down'),
+          notehead(stroke.voice, false),
+          hand,
+        ]);
+      }),
+  );
+}
+
+function timeModification(tuplet: NonNullable<Sign['tuplet']>): Xml {
+  return element('time-modification', [
+    element('actual-notes', tuplet.played),
+    element('normal-notes', tuplet.inTimeOf),
+  ]);
+}
+
+/** The beams of one note: begin, go on or end, and stubs. */
+function beamsOf({ beams }: BarVoice, column: number): readonly Xml[] {
+  const group = beams.find(({ members }) => members.includes(column));
+  const place = group?.members.indexOf(column) ?? -1;
+  if (!group || place < 0) return [];
+  return group.runs
+    .filter(({ from, to }) => place >= from && place <= to)
+    .sort((a, b) => a.level - b.level)
+    .map(({ from, to, level, stub }) => {
+      const kind =
+        stub === 'on'
+          ? 'forward hook'
+          : stub === 'back'
+            ? 'backward hook'
+            : place === from
+              ? 'begin'
+              : place === to
+                ? 'end'
+                : 'continue';
+      return element('beam', kind, { number: level + 1 });
+    });
+}
+
+function tupletsOf({ tuplets }: BarVoice, column: number): readonly Xml[] {
+  return tuplets.flatMap(({ members, bracket }) => {
+    const starts = members[0] === column;
+    const stops = members.at(-1) === column;
+    const sign = (type: 'start' | 'stop') =>
+      element('tuplet', [], {
+        type,
+        bracket: type === 'start' ? (bracket ? 'yes' : 'no') : undefined,
+      });
+    return [...(starts ? [sign('start')] : []), ...(stops ? [sign('stop')] : [])];
+  });
+}
