@@ -50,6 +50,7 @@ const SCHEMA_APART = {
 /** What reads what came from outside. */
 const READERS = [
   'src/core/{family,log,program,shape}/*.ts',
+  'src/core/format/bundle/*.ts',
   'src/core/materials/contents.ts',
   'src/core/recipe/read-link.ts',
 ];

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import tone from '@tonejs/midi';
 import type { Page } from '@playwright/test';
-import { lookAs, expect, test } from './app';
+import { expect, lookAs, openStudio, test } from './app';
 
 test.use({ ground: 'gallery' });
 
@@ -94,4 +94,26 @@ test('a program as MusicXML and as MIDI, its exercises one after the other', asy
   const { header, tracks } = new tone.Midi(midi.bytes);
   expect(header.meta.filter(({ type }) => type === 'marker')).toHaveLength(3);
   expect(tracks.filter(({ notes }) => notes.length > 0).map(({ channel }) => channel)).toContain(9);
+});
+
+test('a program goes to another studio as a file, and out again', async ({ page }) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/programs');
+  await page.getByRole('link', { name: /^Cells for the revue/ }).click();
+  await page.getByRole('button', { name: 'Files' }).click();
+  const asked = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Mivvel', exact: true }).click();
+  const path = await (await asked).path();
+  await openStudio(page, 'Bell Street', 'Ana');
+  await page.goto('/programs');
+  const files = page.getByRole('region', { name: 'Files' });
+  const input = files.getByLabel('Import a file');
+  await input.setInputFiles({ name: 'cut.json', mimeType: '', buffer: Buffer.from('{"a": [') });
+  await expect(files.getByRole('alert')).toContainText('Line 1 of this file cannot be read');
+  await input.setInputFiles(path);
+  await expect(files).toContainText('Cells for the revue (3 exercises)');
+  await files.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Cells for the revue' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Cells for the revue' })).toBeHidden();
 });

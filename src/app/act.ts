@@ -70,21 +70,29 @@ export function readForm<Fields>(form: FormData, shape: z.ZodMiniType<Fields>): 
   return read.ok ? ok(read.value[0] as Fields) : read;
 }
 
-/** A route that a browser posts to, on which a student plays. */
-export function eitherRoute<Input, T>(
-  shape: z.ZodMiniType<Input>,
-  run: (me: Teacher | Student, input: Input) => Result<T>,
-) {
-  return async (request: Request): Promise<NextResponse> => {
-    const me = await ask('either');
-    if (!me.ok) return reply(401, me);
-    const json: unknown = await request.json().catch(() => undefined);
-    const read = readAll([shape], [json]);
-    if (!read.ok) return reply(400, read);
-    const result = run(me.value, read.value[0] as Input);
-    return reply(result.ok ? 200 : 409, result);
-  };
+/** A route that a browser posts to. */
+function routeFor<Who extends keyof Asking>(who: Who) {
+  return <Input, T>(
+      shape: z.ZodMiniType<Input>,
+      run: (me: Asking[Who], input: Input) => Result<T>,
+      { changes = false } = {},
+    ) =>
+    async (request: Request): Promise<NextResponse> => {
+      const me = await ask(who);
+      if (!me.ok) return reply(401, me);
+      const json: unknown = await request.json().catch(() => undefined);
+      const read = readAll([shape], [json]);
+      if (!read.ok) return reply(400, read);
+      const result = run(me.value, read.value[0] as Input);
+      if (changes && result.ok) revalidatePath('/', 'layout');
+      return reply(result.ok ? 200 : 409, result);
+    };
 }
+
+export const teacherRoute = routeFor('teacher');
+
+/** On this one a student plays. */
+export const eitherRoute = routeFor('either');
 
 /** A route that answers with one line of JSON after the other, as they come; whoever asked can stop.
  * @param run @returns issues at once, or lines; a line may be issues too */

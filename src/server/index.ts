@@ -15,6 +15,7 @@ export {
   saveFamily,
   sendToProgram,
 } from './families';
+export { archiveImported, exportStudio, importBundle, lookIntoBundle } from './bundles';
 export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { asEither, asStudent, asTeacher } from './authority';
@@ -55,5 +56,6 @@ export type { Context } from './context';
 export type { Student, Teacher } from './authority';
 export type { PaperCell } from './paper';
 export type { SentExercise } from './families';
+export type { BundleSummary, Imported } from './bundles';
 export type { Now } from './plans';
 export type { SheetOf } from './sheets';

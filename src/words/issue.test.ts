@@ -11,6 +11,11 @@ type Told<Code> = Omit<Extract<Issue, { code: Code }>, 'code' | 'path'>;
 
 /** One issue of every code there is. */
 const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
+  'file-large': { most: 20 },
+  'file-unreadable': { line: 3 },
+  'file-other': {},
+  'bundle-newer': { version: 2, known: 1 },
+  'bundle-part': { part: 'exercises', name: 'Clave', misfits: [{ at: 'name', problem: 'long' }] },
   'nobody-has-it': { name: 'Clave' },
   'after-circle': { names: ['Clave', 'Cells'] },
   'after-missing': { name: 'Clave' },

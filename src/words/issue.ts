@@ -154,6 +154,18 @@ export function sayIssue(say: Say, issue: Issue): string {
     }
     case 'recipe-newer':
       return t('issue.recipe-newer', { version: issue.version, known: issue.known });
+    case 'file-large':
+      return t('issue.file-large', { most: issue.most });
+    case 'file-unreadable':
+      return t('issue.file-unreadable', { line: issue.line });
+    case 'file-other':
+      return t('issue.file-other');
+    case 'bundle-newer':
+      return t('issue.bundle-newer', { version: issue.version, known: issue.known });
+    case 'bundle-part': {
+      const what = sayMisfits(say, issue.misfits);
+      return t('issue.bundle-part', { part: issue.part, name: issue.name, what });
+    }
     case 'recipe-shape':
     case 'entry-shape':
     case 'input-shape':

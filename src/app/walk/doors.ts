@@ -1,3 +1,4 @@
+import { writeBundle } from '@/core/format';
 import { FULL_KIT } from '@/core/kit';
 import { USUAL_SCHEDULE } from '@/core/plan';
 import { startOf } from '@/core/recipe';
@@ -122,6 +123,15 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     ...teacher((w) => [{ id: w.program }, [{ name: 'Sent', recipe: w.recipe }]]),
     ...anyTeacher((w) => [{ name: 'New' }, [{ name: 'Sent', recipe: w.recipe }]]),
   ],
+  'programs exportAll': anyTeacher(() => []),
+  'programs archiveFile': teacher(
+    (w) => [{ materials: [w.material], exercises: [w.exercise.id], programs: [w.program] }, true],
+    (w) => [{ materials: [w.material], exercises: [w.exercise.id], programs: [w.program] }, false],
+  ),
+  'import POST': anyTeacher(
+    () => [{ text: writeBundle({}), act: 'look' }],
+    () => [{ text: writeBundle({}), act: 'take' }],
+  ),
   'sheets POST': [
     {
       send: (w) => [sheet({ kind: 'week', student: w.id, program: null })],

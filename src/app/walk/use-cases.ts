@@ -50,6 +50,14 @@ function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown 
   return me.ok ? tried(me.value, world) : me;
 }
 
+const BUNDLE = { materials: [], exercises: [], programs: [] };
+
+const importedOf = ({ material, exercise, program }: World) => ({
+  materials: [material],
+  exercises: [exercise.id],
+  programs: [program],
+});
+
 const weekOf = ({ id }: World) => ({ kind: 'week', student: id, program: null }) as const;
 
 const exercisesOf = ({ recipe }: World) =>
@@ -142,6 +150,13 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   getRound: oneStudent(
     (me, w) => server.getRound(me, w.id),
     (me, w) => server.getRound(me, w.id, { now: { minutes: 5, on: 'pad' } }),
+  ),
+  exportStudio: anyTeacher((me) => server.exportStudio(me)),
+  lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),
+  importBundle: anyTeacher((me) => server.importBundle(me, BUNDLE)),
+  archiveImported: teacher(
+    (me, w) => server.archiveImported(me, importedOf(w), true),
+    (me, w) => server.archiveImported(me, importedOf(w), false),
   ),
   planSheets: [
     ...oneStudent((me, w) => server.planSheets(me, sayOnPaperIn('en-GB'), weekOf(w))),

@@ -1,3 +1,5 @@
+export { readBundle, writeBundle } from './bundle';
 export { FORMATS } from './registry';
+export type { Bundle, Bundled } from './bundle';
 export type { FormatId } from './registry';
 export type { Piece } from './piece';

@@ -76,6 +76,18 @@ export type Issue =
   | Issued<'rule', { what: 'clean' | 'lost' | 'plateau'; text: string }>
   | Issued<'item-twice'>
   | Issued<'after-missing', { name: string }>
+  | Issued<'file-large', { most: number }>
+  | Issued<'file-unreadable', { line: number }>
+  | Issued<'file-other'>
+  | Issued<'bundle-newer', { version: number; known: number }>
+  | Issued<
+      'bundle-part',
+      {
+        part: 'materials' | 'exercises' | 'programs' | 'file';
+        name: string;
+        misfits: readonly Misfit[];
+      }
+    >
   | Issued<'nobody-has-it', { name: string }>
   | Issued<'after-circle', { names: readonly string[] }>
   | Issued<'program-changed'>

@@ -4,7 +4,7 @@ import { Play, Repeat, Square } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { Part } from '@/audio';
 import { LIMBS } from '@/core/kit';
-import type { Exercise } from '@/core/recipe';
+import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { formatLoop, parseLoop } from '@/core/retype';
 import { sayLimb } from '@/words';
 import { Button, TypedField, useSpeech } from '../base';
@@ -17,6 +17,7 @@ export function Transport({
   exercise,
   name,
   says,
+  recipe,
   partOf,
   settings,
   playing,
@@ -30,6 +31,7 @@ export function Transport({
   name: string;
   /** The sentence, in words. */
   says: string;
+  recipe: ClosedRecipe;
   partOf: (exercise: Exercise, bars: number) => Part;
   settings: TransportSettings;
   playing: boolean;
@@ -139,6 +141,7 @@ export function Transport({
         <FilesPop
           name={name}
           piecesOf={() => [{ name, says, exercise, bpm: settings.tempo }]}
+          bundled={() => ({ exercises: [{ name, recipe }] })}
           sound={{ bars: fileBars, partOf: () => partOf(exercise, fileBars) }}
         />
       )}

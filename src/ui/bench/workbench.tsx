@@ -266,6 +266,7 @@ export function Workbench({
         exercise={nothing ? null : shown}
         name={draft.name || suggestName(say, recipe)}
         says={saySentence(say, recipe)}
+        recipe={recipe}
         partOf={(of, bars) => ({
           score: scoreFor(of, settings, bars),
           tempi: steadyTempo(tempoFor(of.meter, playedBpm(settings))),

@@ -3,7 +3,7 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
 import type { Part } from '@/audio';
-import { FORMATS, type FormatId, type Piece } from '@/core/format';
+import { FORMATS, writeBundle, type Bundled, type FormatId, type Piece } from '@/core/format';
 import { Button, buttonLook, Pop, PopRoot, PopTrigger, saveFile, useSpeech } from '../base';
 import { useWav } from './use-wav';
 
@@ -13,9 +13,12 @@ const IDS = Object.keys(FORMATS) as readonly FormatId[];
 export function FilesPop({
   name,
   piecesOf,
+  bundled,
   sound,
 }: {
   name: string;
+  /** All that it is, for another studio. */
+  bundled: () => Bundled;
   /** @returns null where one of them cannot be played, and that was said */
   piecesOf: () => readonly Piece[] | null;
   /** What is heard here; left out where nothing is. */
@@ -46,6 +49,17 @@ export function FilesPop({
               {say.t(`screen.common.format.${id}`)}
             </Button>
           ))}
+          <Button
+            className="flex-1"
+            onClick={() =>
+              saveFile(
+                new Blob([writeBundle(bundled())], { type: 'application/json' }),
+                `${name}.mivvel.json`,
+              )
+            }
+          >
+            {say.t('screen.common.format.bundle')}
+          </Button>
         </div>
         {sound && <WavFields name={name} {...sound} />}
       </Pop>

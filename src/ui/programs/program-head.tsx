@@ -108,7 +108,13 @@ export function ProgramHead({ desk, actions }: { desk: ProgramDesk; actions: Hea
           name={program.name}
           whatOf={() => ({ kind: 'program', program: program.id })}
         />
-        <FilesPop name={program.name} piecesOf={piecesOf} />
+        <FilesPop
+          name={program.name}
+          piecesOf={piecesOf}
+          bundled={() => ({
+            programs: [{ name: program.name, outline, recipes: program.recipes }],
+          })}
+        />
         {program.given.length > 0 && (
           <SheetButton
             look="quiet"

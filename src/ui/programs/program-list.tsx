@@ -4,6 +4,7 @@ import Link from 'next/link';
 import type { Issue } from '@/core/issue';
 import type { ProgramSummary } from '@/core/studio';
 import { Button, Field, useFormAction, useSpeech } from '../base';
+import { LibraryFiles, type FileActions } from './library-files';
 import { StarterList, type CopyStarter, type ShownStarter } from './starter-list';
 
 export function ProgramList({
@@ -11,11 +12,13 @@ export function ProgramList({
   starters,
   copy,
   create,
+  files,
 }: {
   programs: readonly ProgramSummary[];
   starters: readonly ShownStarter[];
   copy: CopyStarter;
   create: (before: readonly Issue[], form: FormData) => Promise<readonly Issue[]>;
+  files: FileActions;
 }) {
   const { say } = useSpeech();
   const ordered = [...programs].sort((a, b) => Number(b.template) - Number(a.template));
@@ -90,6 +93,7 @@ export function ProgramList({
         </table>
       )}
       <StarterList starters={starters} copy={copy} />
+      <LibraryFiles {...files} />
     </main>
   );
 }

@@ -230,7 +230,12 @@ export function RunBar({
           tempo={tempo}
           onTempo={onTempo}
         />
-        <FilesPop name={runName} piecesOf={piecesOf} sound={{ partOf: runPart }} />
+        <FilesPop
+          name={runName}
+          piecesOf={piecesOf}
+          bundled={() => ({ exercises: partOf(several ? part : order, 0) })}
+          sound={{ partOf: runPart }}
+        />
         <SheetButton
           look="quiet"
           name={named.trim() || runName}

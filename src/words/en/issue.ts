@@ -101,6 +101,16 @@ export const issue = {
   'item-twice': 'The same item stands here twice. Reload the page and do it again.',
   'after-missing':
     '{name} waits for something that is not in the program. Choose again what it comes after.',
+  'file-large':
+    'This file is larger than {most, number} million characters. Split it into several.',
+  'file-unreadable':
+    'Line {line, number} of this file cannot be read: it may be cut off. Take it anew from where it came.',
+  'file-other':
+    'This is not a file of Mivvel’s. Choose one that was taken from Mivvel, ending in .mivvel.json.',
+  'bundle-newer':
+    'This file is of format {version, number}; this Mivvel knows formats up to {known, number}. Update Mivvel, then import it.',
+  'bundle-part':
+    '{part, select, materials {Material} exercises {Exercise} programs {Program} other {File}} {name} is damaged: {what}. Nothing was imported; take the file anew from where it came.',
   'nobody-has-it':
     'Nobody has {name}, so there is no week to print. Give it to a student, or print the program itself.',
   'after-circle': '{circle}: none could ever begin. Let one of them wait for nothing.',

@@ -8,9 +8,11 @@ import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { outlineSchema, STARTER_IDS, type StarterId } from '@/core/program';
 import { parseId, type ProgramId } from '@/core/studio';
 import {
+  archiveImported,
   archiveProgram,
   copyStarter,
   createProgram,
+  exportStudio,
   followVersion,
   getProgram,
   giveProgram,
@@ -53,6 +55,18 @@ export const rename = teacherAction([ids.program, typedName], renameProgram, { c
 export const archive = teacherAction([ids.program, flag], archiveProgram, { changes: true });
 
 export const template = teacherAction([ids.program, flag], setTemplate);
+
+/** The studio's own material, exercises and programs as a file. */
+export const exportAll = teacherAction([], exportStudio);
+
+const imported = z.object({
+  materials: list(ids.material, 0, 5000),
+  exercises: list(ids.exercise, 0, 20_000),
+  programs: list(ids.program, 0, 1000),
+});
+
+/** Takes out what came with a file, or puts it back. */
+export const archiveFile = teacherAction([imported, flag], archiveImported, { changes: true });
 
 const change = z.object({ revision: z.int(), outline: outlineSchema });
 

@@ -3,7 +3,7 @@ import { writeLink } from '@/core/recipe';
 import { listPrograms } from '@/server';
 import { ProgramList } from '@/ui/programs';
 import { found, teacherVisit } from '../../viewer';
-import { copyAsOwn, create } from './actions';
+import { archiveFile, copyAsOwn, create, exportAll } from './actions';
 import { titled } from '../../language';
 
 export const generateMetadata = titled('programs');
@@ -23,6 +23,7 @@ export default async function ProgramsPage() {
       starters={starters}
       copy={copyAsOwn}
       create={create}
+      files={{ exportAll, archiveFile }}
     />
   );
 }

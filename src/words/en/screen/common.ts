@@ -28,7 +28,7 @@ export const common = {
   kit: 'Kit',
   ladders: 'Ladders',
   files: 'Files',
-  format: { musicxml: 'MusicXML', midi: 'MIDI' },
+  format: { musicxml: 'MusicXML', midi: 'MIDI', bundle: 'Mivvel' },
   wav: 'WAV',
   wavBars: 'WAV, {bars, plural, one {# bar} other {# bars}}',
   sheet: 'Sheet',
