@@ -117,3 +117,26 @@ test('a program goes to another studio as a file, and out again', async ({ page 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Cells for the revue' })).toBeHidden();
 });
+
+test('a plan is a calendar, and a log a table, for other programs', async ({ page }) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/students');
+  await page.getByRole('link', { name: /^Deniz/ }).click();
+  const textOf = async (name: string) => {
+    const asked = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    const download = await asked;
+    return {
+      name: download.suggestedFilename(),
+      text: await readFile(await download.path(), 'utf8'),
+    };
+  };
+  const log = await textOf('Log as CSV');
+  expect(log.name).toBe('Deniz.csv');
+  expect(log.text).toMatch(/^date,time,program,exercise,bpm,/);
+  expect(log.text.split('\r\n').length).toBeGreaterThan(20);
+  await page.getByRole('link', { name: 'plan', exact: true }).click();
+  const calendar = await textOf('Calendar file');
+  expect(calendar.name).toBe('Deniz.ics');
+  expect(calendar.text).toContain('BEGIN:VEVENT');
+});

@@ -32,6 +32,8 @@ function form(fields: Readonly<Record<string, string>>): FormData {
 export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'actions setStudioSpeech': anyTeacher(() => [PLAIN_SPEECH]),
   'plans setPlanOf': [{ send: (w) => [w.id, USUAL_SCHEDULE], may: ['teacher', 'student'] }],
+  'plans calendarOf': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
+  'plans logOf': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
   'stand moreToPlay': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
   'find findTargets': anyTeacher(() => []),
   'bench save': [

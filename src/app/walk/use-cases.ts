@@ -151,6 +151,8 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.getRound(me, w.id),
     (me, w) => server.getRound(me, w.id, { now: { minutes: 5, on: 'pad' } }),
   ),
+  exportCalendar: oneStudent((me, w) => server.exportCalendar(me, sayOnPaperIn('en-GB'), w.id)),
+  exportLog: oneStudent((me, w) => server.exportLog(me, w.id)),
   exportStudio: anyTeacher((me) => server.exportStudio(me)),
   lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),
   importBundle: anyTeacher((me) => server.importBundle(me, BUNDLE)),

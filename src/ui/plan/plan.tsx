@@ -16,7 +16,17 @@ import {
 } from '@/core/plan';
 import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
 import { sayDate, sayMissed, sayUnfit, sayCaution } from '@/words';
-import { Button, buttonLook, IssueWords, toastIssues, useKept, useSpeech, useUndo } from '../base';
+import {
+  attemptOrSay,
+  Button,
+  buttonLook,
+  IssueWords,
+  saveFile,
+  toastIssues,
+  useKept,
+  useSpeech,
+  useUndo,
+} from '../base';
 import { SheetButton } from '../sheets';
 import { Calendar, mondayOf, type Shown } from './calendar';
 import { DayPanel } from './day-panel';
@@ -38,11 +48,14 @@ export function Plan({
   plan,
   back,
   onSet,
+  calendar,
 }: {
   plan: StudentPlan;
   /** Where this was opened from; null for the student's own. */
   back: string | null;
   onSet: (schedule: Schedule) => Promise<Result<null>>;
+  /** The plan as a calendar file. */
+  calendar: () => Promise<Result<string>>;
 }) {
   const { say } = useSpeech();
   const undoable = useUndo();
@@ -72,6 +85,11 @@ export function Plan({
     setIssues(checked.ok ? [] : checked.issues);
     if (checked.ok) keep(next);
     return checked.ok;
+  }
+
+  async function saveCalendar() {
+    const done = await attemptOrSay(calendar);
+    if (done) saveFile(new Blob([done.value], { type: 'text/calendar' }), `${student.name}.ics`);
   }
 
   function move(from: Day, to: Day) {
@@ -116,6 +134,9 @@ export function Plan({
           </Link>
         )}
         <span className="ml-auto flex flex-wrap gap-2">
+          <Button look="quiet" onClick={() => void saveCalendar()}>
+            {say.t('screen.plan.calendar')}
+          </Button>
           <SheetButton
             look="quiet"
             name={student.name}

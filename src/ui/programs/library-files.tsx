@@ -106,6 +106,7 @@ export function LibraryFiles({ exportAll, archiveFile }: FileActions) {
           <input
             ref={input}
             type="file"
+            className="file:mr-2 file:h-8 file:rounded-sm file:border file:border-line file:bg-sheet file:px-3"
             accept=".json,application/json"
             onChange={(event) => void look(event.target.files?.[0])}
           />

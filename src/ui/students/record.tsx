@@ -16,7 +16,17 @@ import type {
   StudentRecord,
 } from '@/core/studio';
 import { sayVerdict, sayWhy } from '@/words';
-import { attemptOrSay, buttonLook, Choice, newId, toast, useSpeech, useUndo } from '../base';
+import {
+  attemptOrSay,
+  Button,
+  buttonLook,
+  Choice,
+  newId,
+  saveFile,
+  toast,
+  useSpeech,
+  useUndo,
+} from '../base';
 import { SheetButton } from '../sheets';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';
@@ -25,6 +35,8 @@ import { Tallies } from './tallies';
 import { WeakPlaces } from './weak-places';
 
 export interface RecordActions {
+  /** The log as a table. */
+  readonly csv: () => Promise<Result<string>>;
   readonly give: (program: ProgramId) => Promise<Result<unknown>>;
   readonly setKit: (kit: KitProfile) => Promise<Result<null>>;
   /** Puts an entry into the student's log. */
@@ -85,6 +97,11 @@ export function Record({
     return true;
   }
 
+  async function saveLog() {
+    const done = await attemptOrSay(actions.csv);
+    if (done) saveFile(new Blob([done.value], { type: 'text/csv' }), `${student.name}.csv`);
+  }
+
   async function judge(about: EntryId, verdict: Verdict) {
     const put = (to: Verdict | null) => {
       const id = newId<'entry'>();
@@ -112,6 +129,9 @@ export function Record({
           >
             {say.t('screen.common.weekOnPaper')}
           </SheetButton>
+        )}
+        {items.length > 0 && (
+          <Button onClick={() => void saveLog()}>{say.t('screen.students.logAsCsv')}</Button>
         )}
         <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
           {say.t('screen.common.plan')}

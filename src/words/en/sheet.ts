@@ -15,6 +15,7 @@ export const sheet = {
   now: 'now {rung}',
   ticks: 'c clean · s shaky · l lost, a letter for each try · a dot: planned for that day',
   minutes: '{minutes, number} min',
+  calendar: { title: 'Practise {minutes}', name: 'Practice, {name}' },
   view: {
     sheetOf: 'Sheet: {name}',
     paperSize: 'Paper',

@@ -1,7 +1,7 @@
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
 import { found, studentVisit } from '../../viewer';
-import { setPlanOf } from '../../plans';
+import { calendarOf, setPlanOf } from '../../plans';
 import { StudentBar } from '../student-bar';
 import { titled } from '../../language';
 
@@ -13,7 +13,12 @@ export default async function PlanPage() {
   return (
     <>
       <StudentBar who={name} />
-      <Plan plan={found(getPlan(me, id))} back={null} onSet={setPlanOf.bind(null, id)} />
+      <Plan
+        plan={found(getPlan(me, id))}
+        back={null}
+        onSet={setPlanOf.bind(null, id)}
+        calendar={calendarOf.bind(null, id)}
+      />
     </>
   );
 }

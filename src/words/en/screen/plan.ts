@@ -1,4 +1,5 @@
 export const plan = {
+  calendar: 'Calendar file',
   andHaveChangedPlaces: '{from} and {to} have changed places.',
   asUsual: 'as usual',
   at: 'at {rung}',

@@ -3,6 +3,7 @@ import { parseId } from '@/core/studio';
 import { getRecord, listPrograms } from '@/server';
 import { Record } from '@/ui/students';
 import { found, idOr404, teacherVisit } from '../../../viewer';
+import { logOf } from '../../../plans';
 import { earlierTries, giveTo, logFor, setStudentKit } from '../actions';
 
 type Params = { params: Promise<{ id: string }> };
@@ -30,6 +31,7 @@ export default async function StudentPage(params: Params) {
         setKit: setStudentKit.bind(null, id),
         log: logFor.bind(null, id),
         earlier: earlierTries.bind(null, id),
+        csv: logOf.bind(null, id),
       }}
     />
   );

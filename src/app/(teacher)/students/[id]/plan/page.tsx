@@ -4,7 +4,7 @@ import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
 import { found, idOr404, teacherVisit } from '../../../../viewer';
 import { sayNow } from '../../../../language';
-import { setPlanOf } from '../../../../plans';
+import { calendarOf, setPlanOf } from '../../../../plans';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -22,5 +22,13 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 export default async function StudentPlanPage(params: Params) {
   const plan = await load(params);
   const { id } = plan.student;
-  return <Plan key={id} plan={plan} back={`/students/${id}`} onSet={setPlanOf.bind(null, id)} />;
+  return (
+    <Plan
+      key={id}
+      plan={plan}
+      back={`/students/${id}`}
+      onSet={setPlanOf.bind(null, id)}
+      calendar={calendarOf.bind(null, id)}
+    />
+  );
 }

@@ -1,0 +1,1 @@
+export { writeCalendar } from './write-calendar';

@@ -1,0 +1,83 @@
+import { writeCalendar, writeCsv } from '@/core/format';
+import { ok, type Result } from '@/core/issue';
+import { foldItem } from '@/core/log';
+import { planDays } from '@/core/plan';
+import { clockOf, type PersonId } from '@/core/studio';
+import { sayCaution, sayMinutes, type Say } from '@/words';
+import { openStudent, type Student, type Teacher } from './authority';
+import { planOf } from './plans';
+import { progressOf } from './progress';
+
+/** A student's plan as a calendar, a day of practice an event.
+ * @returns issues of opening the student; text of a file */
+export function exportCalendar(
+  me: Teacher | Student,
+  say: Say,
+  studentId: PersonId,
+): Result<string> {
+  const opened = openStudent(me, studentId);
+  if (!opened.ok) return opened;
+  const { plan } = planOf({ now: me.now, store: opened.value });
+  const { works } = plan.planning;
+  const { name } = plan.student;
+  const days = planDays(plan.planning).days.flatMap(({ day, entries, seconds }) => {
+    const names = new Set(entries.flatMap(({ work }) => works[work]?.name ?? []));
+    if (names.size === 0) return [];
+    const title = say.t('sheet.calendar.title', { minutes: sayMinutes(say, seconds) });
+    const text = [...names, sayCaution(say)].join('\n');
+    return [{ id: `${studentId}-${day}`, day, title, text }];
+  });
+  return ok(writeCalendar(say.t('sheet.calendar.name', { name }), days, me.now()));
+}
+
+/** Columns of a log, by names that no language changes. */
+const LOG_COLUMNS = [
+  'date',
+  'time',
+  'program',
+  'exercise',
+  'bpm',
+  'rung',
+  'bars',
+  'seconds',
+  'verdict',
+  'judged-by',
+  'stopped',
+  'paper',
+  'suffered',
+  'broke-on-beat',
+  'remark',
+  'id',
+] as const;
+
+/** Every try of a student as a table, in the order of the log.
+ * @returns issues of opening the student; text of a file */
+export function exportLog(me: Teacher | Student, studentId: PersonId): Result<string> {
+  const opened = openStudent(me, studentId);
+  if (!opened.ok) return opened;
+  const store = opened.value;
+  const { zone } = store.studio();
+  const items = new Map(progressOf(store).items.map((one) => [one.item.id, one]));
+  const rows = foldItem(store.log.since(0)).flatMap((one) => {
+    if (one.kind !== 'try') return [];
+    const placed = items.get(one.itemId);
+    return [
+      {
+        date: one.day,
+        time: clockOf(one.at, zone),
+        program: placed?.program ?? '',
+        // What was taken back from the student has no name here any more.
+        exercise: placed?.item.name ?? one.itemId,
+        ...{ bpm: one.bpm, rung: one.rung, bars: one.bars, seconds: Math.round(one.seconds) },
+        ...{ verdict: one.verdict, 'judged-by': one.judgedBy },
+        ...{ stopped: one.stopped ? 'yes' : '', paper: one.paper ? 'yes' : '' },
+        suffered: one.suffered
+          .map(({ what, limb }) => (limb === null ? what : `${what} ${limb}`))
+          .join(' '),
+        'broke-on-beat': one.broke.map((beat) => beat + 1).join(' '),
+        ...{ remark: one.remark, id: one.id },
+      },
+    ];
+  });
+  return ok(writeCsv(LOG_COLUMNS, rows));
+}
