@@ -5,6 +5,7 @@ import { coldStart } from './cold-start';
 import { engraving } from './engrave';
 import { expandAndAnalyse } from './expand';
 import { families } from './families';
+import { files } from './files';
 import { benchFrames } from './frames';
 import { makePlacements } from './placements';
 import { planning } from './plan';
@@ -24,6 +25,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   variations: variationScreen,
   engrave: engraving,
   clicks,
+  files,
   start: coldStart,
   bundles,
 };

@@ -57,7 +57,7 @@ test('a program for everybody who has it; an exercise and a page of lines', asyn
   await lookAs(page, 'Maren');
   await page.goto('/programs');
   await page.getByRole('link', { name: /^Cells for the revue/ }).click();
-  await page.getByRole('button', { name: /^Weeks? for/ }).click();
+  await page.getByRole('button', { name: /^weeks? for/ }).click();
   const sheet = page.getByRole('dialog');
   await expect(sheet.getByRole('status')).toContainText('page');
   await expect(sheet.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
@@ -70,7 +70,7 @@ test('a program for everybody who has it; an exercise and a page of lines', asyn
     .getByRole('button', { name: /^line 1 / })
     .first()
     .click();
-  await page.getByRole('button', { name: 'Sheet', exact: true }).click();
+  await page.getByRole('button', { name: 'sheet', exact: true }).click();
   await expect(page.getByRole('dialog').locator('[data-page]')).toContainText('line 1');
 });
 

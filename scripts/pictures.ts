@@ -44,19 +44,6 @@ async function teacher(): Promise<void> {
   await page.locator('[data-staff] [data-glyph^=notehead]').first().waitFor();
   await page.mouse.click(640, 420);
   await take(page, 'bench');
-  await page.getByRole('button', { name: 'write', exact: true }).click();
-  await page.getByRole('application', { name: 'Lanes' }).focus();
-  for (const key of [
-    'ArrowRight',
-    'ArrowRight',
-    'ArrowRight',
-    'Shift+ArrowRight',
-    'Shift+ArrowRight',
-  ]) {
-    await page.keyboard.press(key);
-  }
-  await take(page, 'bench-writing');
-  await page.getByRole('button', { name: 'write', exact: true }).click();
   await page.getByRole('button', { name: 'Dark' }).click();
   await page.getByRole('button', { name: 'rows by limb' }).click();
   await page.mouse.move(10, 400);
@@ -100,6 +87,12 @@ async function teacher(): Promise<void> {
   await page.locator('[aria-label^="Tempo over time"] svg').waitFor();
   await page.locator('[aria-label^="Practice by day"] svg').waitFor();
   await take(page, 'student');
+  await page.getByRole('button', { name: 'Week on paper' }).click();
+  await page.getByRole('button', { name: 'Print', exact: true }).waitFor();
+  await page.setViewportSize({ width: 1280, height: 1160 });
+  await take(page, 'sheet');
+  await page.setViewportSize(DESK);
+  await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'enter a paper week' }).click();
   await page.locator('[data-cell="0 0"]:focus').waitFor();
   for (const key of [...'ccs', 'ArrowRight', ...'cc', 'Enter', ...'c'])

@@ -85,7 +85,7 @@ export function ProgramHead({ desk, actions }: { desk: ProgramDesk; actions: Hea
 
   return (
     <header className="col-span-2 mb-4">
-      <div className="flex items-baseline gap-4">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <Name key={program.name} program={program} rename={actions.rename} />
         <span role="status" className="text-sm text-soft">
           {desk.status !== 'fresh' && say.t(STATUS[desk.status])}{' '}

@@ -11,7 +11,7 @@ export const programs = {
   import: 'Import',
   leaveIt: 'Leave it',
   andMore: '{names} and {more, number} more',
-  weekForEach: '{count, plural, one {Week for # student} other {Weeks for # students}}',
+  weekForEach: '{count, plural, one {week for # student} other {weeks for # students}}',
   addARung: 'Add a rung',
   addAfter: '+ after…',
   addExercise: '+ exercise',

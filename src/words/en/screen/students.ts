@@ -1,5 +1,5 @@
 export const students = {
-  logAsCsv: 'Log as CSV',
+  logAsCsv: 'log as CSV',
   aPaperWeek: '{student}: a paper week',
   aRungLower: 'a rung lower',
   aTwist: 'a twist',
