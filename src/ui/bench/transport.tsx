@@ -6,7 +6,7 @@ import type { Part } from '@/audio';
 import { LIMBS } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { formatLoop, parseLoop } from '@/core/retype';
-import { sayLimb } from '@/words';
+import { sayLimb, saySentence } from '@/words';
 import { Button, TypedField, useSpeech } from '../base';
 import { LimbSign, type Subscribe } from '../marks';
 import { FilesPop, TempoField } from '../play';
@@ -16,7 +16,6 @@ import { loopIn, playedBpm, type TransportSettings } from './settings';
 export function Transport({
   exercise,
   name,
-  says,
   recipe,
   partOf,
   settings,
@@ -29,8 +28,6 @@ export function Transport({
   exercise: Exercise | null;
   /** Of the exercise, for its file. */
   name: string;
-  /** The sentence, in words. */
-  says: string;
   recipe: ClosedRecipe;
   partOf: (exercise: Exercise, bars: number) => Part;
   settings: TransportSettings;
@@ -140,7 +137,10 @@ export function Transport({
       {exercise && (
         <FilesPop
           name={name}
-          piecesOf={() => [{ name, says, exercise, bpm: settings.tempo }]}
+          piecesOf={() => {
+            const says = saySentence(say, recipe);
+            return [{ name, says, exercise, bpm: settings.tempo }];
+          }}
           bundled={() => ({ exercises: [{ name, recipe }] })}
           sound={{ bars: fileBars, partOf: () => partOf(exercise, fileBars) }}
         />

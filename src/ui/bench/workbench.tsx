@@ -24,7 +24,7 @@ import {
 } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { parseMeter, steadyTempo, tempoFor, type Bpm } from '@/core/time';
-import { saySentence, suggestName } from '@/words';
+import { suggestName } from '@/words';
 import { Trouble, useSpeech } from '../base';
 import { startHistory } from '../base/history';
 import { ScoreSheet, type RowKind } from '../marks';
@@ -265,7 +265,6 @@ export function Workbench({
       <Transport
         exercise={nothing ? null : shown}
         name={draft.name || suggestName(say, recipe)}
-        says={saySentence(say, recipe)}
         recipe={recipe}
         partOf={(of, bars) => ({
           score: scoreFor(of, settings, bars),
