@@ -1,6 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
+/** Puts another version of the code in place of this one. */
+const APART = ['src/server/roster.test.ts'];
+
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
@@ -15,11 +18,21 @@ export default defineConfig({
         test: { name: 'core', include: ['src/core/**/*.test.ts'], isolate: false },
       },
       {
+        // What these keep is kept by database file or by value, so that they share what was loaded, too.
         extends: true,
         test: {
           name: 'rooms',
-          include: ['src/**/*.test.ts', 'scripts/**/*.test.ts'],
-          exclude: ['src/core/**'],
+          include: ['src/{audio,db,paper,server,ui,words,workers}/**/*.test.ts'],
+          exclude: APART,
+          isolate: false,
+        },
+      },
+      {
+        // Walks and looks around the house: they put other things in place of what is there.
+        extends: true,
+        test: {
+          name: 'house',
+          include: ['src/*.test.ts', 'src/app/**/*.test.ts', 'scripts/**/*.test.ts', ...APART],
         },
       },
     ],

@@ -3,19 +3,19 @@ import { writeBundle, type Bundle } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
 import { copyOutline, itemsOf } from '@/core/program';
 import { recipeHash, type ClosedRecipe } from '@/core/recipe';
-import type { ExerciseId, ItemId, MaterialId, ProgramId } from '@/core/studio';
+import type {
+  BundleSummary,
+  ExerciseId,
+  Imported,
+  ItemId,
+  MaterialId,
+  ProgramId,
+} from '@/core/studio';
 import type { Teacher } from './authority';
 import { newId } from './context';
 import { archiveExercise } from './exercises';
 import { archiveMaterial, saveMaterial } from './materials';
 import { archiveProgram, getProgram } from './programs';
-
-/** What came in with a bundle, to be looked at, or taken out again. */
-export interface Imported {
-  readonly materials: readonly MaterialId[];
-  readonly exercises: readonly ExerciseId[];
-  readonly programs: readonly ProgramId[];
-}
 
 /** Everything that the studio made and that belongs to nobody, as a bundle: its own materials, exercises and
  * programs. Students and their logs stay here. */
@@ -116,15 +116,6 @@ export function archiveImported(
     }
     return ok(null);
   });
-}
-
-/** What a bundle would bring, before it is taken in. */
-export interface BundleSummary {
-  readonly materials: readonly string[];
-  readonly exercises: readonly string[];
-  /** Of them, those that the studio has by that name already, and that play the same. */
-  readonly known: readonly string[];
-  readonly programs: readonly { readonly name: string; readonly items: number }[];
 }
 
 export function lookIntoBundle(me: Teacher, bundle: Bundle): Result<BundleSummary> {

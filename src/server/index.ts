@@ -57,6 +57,4 @@ export type { Context } from './context';
 export type { Student, Teacher } from './authority';
 export type { PaperCell } from './paper';
 export type { SentExercise } from './families';
-export type { BundleSummary, Imported } from './bundles';
 export type { Now } from './plans';
-export type { SheetOf } from './sheets';

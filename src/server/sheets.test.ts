@@ -1,16 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { must, type Result } from '@/core/issue';
-import type { Look } from '@/core/print';
+import type { Look, SheetOf } from '@/core/print';
 import { sayOnPaperIn } from '@/words';
-import {
-  addStudent,
-  getRecord,
-  giveProgram,
-  makeSheets,
-  planSheets,
-  takeBack,
-  type SheetOf,
-} from '.';
+import { addStudent, getRecord, giveProgram, makeSheets, planSheets, takeBack } from '.';
 import { smallStudio, testContext } from './studio.fixture';
 
 const SAY = sayOnPaperIn('en-GB');

@@ -4,7 +4,7 @@ import { rungAt, startLadder } from '@/core/ladder';
 import { planDays } from '@/core/plan';
 import { itemsOf } from '@/core/program';
 import { parseLine } from '@/core/reading';
-import { expand, type ClosedRecipe } from '@/core/recipe';
+import { expand } from '@/core/recipe';
 import {
   itemKey,
   type Day,
@@ -14,36 +14,13 @@ import {
   type StudentPlan,
 } from '@/core/studio';
 import { bpm as toBpm, parseMeter, tempoFor } from '@/core/time';
-import type { Look, Page } from '@/core/print';
+import type { Look, Page, SheetOf } from '@/core/print';
 import { PdfWriter, sheetPages, type Sheet, type SheetItem, type SheetWeek } from '@/paper';
 import { sayRung, sayWhyToStudent, type Say } from '@/words';
 import { openStudent, type Student, type Teacher } from './authority';
 import { planOf } from './plans';
 import { getProgram } from './programs';
 import { practiceDay } from './standing';
-
-/** What is wanted on paper. */
-export type SheetOf =
-  | {
-      /** An exercise, or several: a family, what covers it, a run. */
-      readonly kind: 'exercises';
-      readonly title: string;
-      readonly entries: readonly { readonly name: string; readonly recipe: ClosedRecipe }[];
-      /** Beats a minute that they begin at; null says none. */
-      readonly bpm: number | null;
-    }
-  | {
-      readonly kind: 'line';
-      readonly name: string;
-      readonly text: string;
-      readonly meter: string;
-    }
-  /** A program as it is, for anybody. */
-  | { readonly kind: 'program'; readonly program: ProgramId }
-  /** A student's week, with everything on the stand, or one program's exercises written out. */
-  | { readonly kind: 'week'; readonly student: PersonId; readonly program: ProgramId | null }
-  /** A week for everybody who has a program. */
-  | { readonly kind: 'class'; readonly program: ProgramId };
 
 /** Sheets one after the other, so that whoever makes many can say how far they are, and stop. */
 interface SheetsToMake {

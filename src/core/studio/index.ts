@@ -25,9 +25,11 @@ export type { Speech } from './speech';
 export type {
   BatchAnswer,
   BreakWarning,
+  BundleSummary,
   Difference,
   DoneDay,
   EntryAnswer,
+  Imported,
   ExerciseName,
   FamilyName,
   Given,

@@ -7,6 +7,7 @@ import type {
   ExerciseId,
   FamilyId,
   ItemId,
+  MaterialId,
   PersonId,
   ProgramId,
   StudioId,
@@ -225,6 +226,22 @@ export interface Round {
   readonly day: Day;
   /** A day's noise, where it is too much. */
   readonly caution: Dose | null;
+}
+
+/** What came in with a bundle, to be looked at, or taken out again. */
+export interface Imported {
+  readonly materials: readonly MaterialId[];
+  readonly exercises: readonly ExerciseId[];
+  readonly programs: readonly ProgramId[];
+}
+
+/** What a bundle would bring, before it is taken in. */
+export interface BundleSummary {
+  readonly materials: readonly string[];
+  readonly exercises: readonly string[];
+  /** Of them, those that the studio has by that name already, and that play the same. */
+  readonly known: readonly string[];
+  readonly programs: readonly { readonly name: string; readonly items: number }[];
 }
 
 /** Names an item of a student. @example keyOf(item) // => 'assignment item' */

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
+import type { BundleSummary, Imported } from '@/core/studio';
 import {
   attempt,
   attemptOrSay,
@@ -13,21 +14,6 @@ import {
   useSpeech,
   useUndo,
 } from '../base';
-
-/** What came in with a file. */
-interface Imported {
-  readonly materials: readonly string[];
-  readonly exercises: readonly string[];
-  readonly programs: readonly string[];
-}
-
-/** What a file would bring. */
-interface Summary {
-  readonly materials: readonly string[];
-  readonly exercises: readonly string[];
-  readonly known: readonly string[];
-  readonly programs: readonly { readonly name: string; readonly items: number }[];
-}
 
 export interface FileActions {
   readonly exportAll: () => Promise<Result<string>>;
@@ -41,7 +27,7 @@ export function LibraryFiles({ exportAll, archiveFile }: FileActions) {
   const undoable = useUndo();
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<{ readonly name: string; readonly text: string } | null>(null);
-  const [summary, setSummary] = useState<Summary | null>(null);
+  const [summary, setSummary] = useState<BundleSummary | null>(null);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [busy, setBusy] = useState(false);
 
@@ -72,7 +58,7 @@ export function LibraryFiles({ exportAll, archiveFile }: FileActions) {
     if (!chosen) return setFile(null);
     const read = { name: chosen.name, text: await chosen.text() };
     setFile(read);
-    const answer = await send<Summary>(read.text, 'look');
+    const answer = await send<BundleSummary>(read.text, 'look');
     if (answer?.ok) setSummary(answer.value);
   }
 

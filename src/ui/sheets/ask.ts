@@ -1,20 +1,5 @@
 import type { Issue } from '@/core/issue';
-import type { Look, Page } from '@/core/print';
-import type { PersonId, ProgramId } from '@/core/studio';
-import type { ClosedRecipe } from '@/core/recipe';
-
-/** What is wanted on paper. */
-export type SheetOf =
-  | {
-      readonly kind: 'exercises';
-      readonly title: string;
-      readonly entries: readonly { readonly name: string; readonly recipe: ClosedRecipe }[];
-      readonly bpm: number | null;
-    }
-  | { readonly kind: 'line'; readonly name: string; readonly text: string; readonly meter: string }
-  | { readonly kind: 'program'; readonly program: ProgramId }
-  | { readonly kind: 'week'; readonly student: PersonId; readonly program: ProgramId | null }
-  | { readonly kind: 'class'; readonly program: ProgramId };
+import type { Look, Page, SheetOf } from '@/core/print';
 
 /** A line of the answer. */
 export interface Answered {

@@ -2,8 +2,8 @@
 
 import { Printer } from 'lucide-react';
 import { useRef, useState } from 'react';
+import type { SheetOf } from '@/core/print';
 import { buttonLook, loadLate, useSpeech } from '../base';
-import type { SheetOf } from './ask';
 
 const SheetView = loadLate(() => import('./sheet-view').then((file) => file.SheetView));
 

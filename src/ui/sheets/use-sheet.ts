@@ -2,10 +2,10 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Issue } from '@/core/issue';
-import type { Look, Page } from '@/core/print';
+import type { Look, Page, SheetOf } from '@/core/print';
 import { saveFile, toast } from '../base';
 import { usePaperSpeech } from './use-paper-speech';
-import { askForSheets, type SheetOf } from './ask';
+import { askForSheets } from './ask';
 
 interface Made {
   readonly pages: readonly Page[];

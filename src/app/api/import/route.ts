@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { readBundle } from '@/core/format';
 import type { Result } from '@/core/issue';
-import { importBundle, lookIntoBundle, type BundleSummary, type Imported } from '@/server';
+import type { BundleSummary, Imported } from '@/core/studio';
+import { importBundle, lookIntoBundle } from '@/server';
 import { teacherRoute } from '../../act';
 
 const sent = z.object({

@@ -1,8 +1,8 @@
 import * as z from 'zod/mini';
-import { lookSchema } from '@/core/print';
+import { lookSchema, type SheetOf } from '@/core/print';
 import { ok, type Result } from '@/core/issue';
 import { list, text } from '@/core/shape';
-import { getSpeech, makeSheets, planSheets, type SheetOf } from '@/server';
+import { getSpeech, makeSheets, planSheets } from '@/server';
 import { sayOnPaperIn } from '@/words';
 import { eitherStream } from '../../act';
 import { languageNow } from '../../language';
