@@ -2,7 +2,7 @@ import tone from '@tonejs/midi';
 import fc from 'fast-check';
 import { FORMATS, readBundle, writeBundle, type Piece } from '@/core/format';
 import { rungsOf, USUAL_COURSE } from '@/core/ladder';
-import type { Look } from '@/core/print';
+import { USUAL_LOOK } from '@/core/print';
 import { expand, type ClosedRecipe } from '@/core/recipe';
 import { RECIPES } from '@/core/recipe/recipes.fixture';
 import { bpm } from '@/core/time';
@@ -14,15 +14,6 @@ const ITEMS = 60;
 const STUDENTS = 20;
 const ITEMS_EACH = 8;
 const DAMAGED = 2000;
-
-const LOOK: Look = {
-  paper: 'a4',
-  large: false,
-  count: true,
-  sticking: true,
-  motions: false,
-  ladder: true,
-};
 
 interface Item extends Piece {
   readonly recipe: ClosedRecipe;
@@ -52,7 +43,7 @@ function sheetOf(items: readonly Item[], student: string): Sheet {
 async function pdfOf(sheets: readonly Sheet[]): Promise<number> {
   const file = new PdfWriter('Sheets', 'en');
   const say = sayOnPaperIn('en-GB');
-  for (const sheet of sheets) file.add(sheetPages(say, LOOK, sheet));
+  for (const sheet of sheets) file.add(sheetPages(say, USUAL_LOOK, sheet));
   return (await file.end()).length;
 }
 

@@ -26,7 +26,7 @@ export interface SheetItem {
   readonly exercise: Exercise;
   readonly cues: readonly CueLine[];
   /** Where it is begun, or goes on. */
-  readonly bpm: number | null;
+  readonly bpm: number;
   /** What it asks now, and why, in words; empty where it is nobody's yet. */
   readonly why: string;
   /** How it is practised; null leaves that to the player. */
@@ -77,10 +77,7 @@ export function itemBlocks(setting: Setting, item: SheetItem, gap: number): read
 
 function heading({ title, width }: Setting, { number, name, bpm, exercise }: SheetItem): Block {
   const words = number === null ? name : `${number}  ${name}`;
-  const tempo =
-    bpm === null
-      ? { marks: [], width: 0 }
-      : tempoMarks(tempoBeatTicks(exercise.meter), bpm, title * 0.75);
+  const tempo = tempoMarks(tempoBeatTicks(exercise.meter), bpm, title * 0.75);
   const block = textBlock([{ text: words, face: 'title' }], title, width - tempo.width - title);
   const right: Mark = {
     kind: 'group',

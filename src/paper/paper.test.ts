@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
 import { rungsOf, USUAL_COURSE } from '@/core/ladder';
-import { flow, PAPERS, type Look, type Page } from '@/core/print';
+import { flow, PAPERS, USUAL_LOOK, type Look, type Page } from '@/core/print';
 import { parseLine } from '@/core/reading';
 import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
 import { parseMeter } from '@/core/time';
@@ -15,14 +15,7 @@ import { measure } from './fonts';
 import { shortened, textBlock } from './setting';
 
 const SAY = sayOnPaperIn('en-GB');
-const LOOK: Look = {
-  paper: 'a4',
-  large: false,
-  count: true,
-  sticking: true,
-  motions: true,
-  ladder: true,
-};
+const LOOK: Look = { ...USUAL_LOOK, motions: true };
 
 const recipe = {
   ...toggleOstinato(blankRecipe(), 'rock-8ths'),

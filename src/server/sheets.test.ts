@@ -1,27 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { must, type Result } from '@/core/issue';
-import type { Look, SheetOf } from '@/core/print';
+import { USUAL_LOOK, type SheetOf } from '@/core/print';
 import { sayOnPaperIn } from '@/words';
 import { addStudent, getRecord, giveProgram, makeSheets, planSheets, takeBack } from '.';
 import { smallStudio, testContext } from './studio.fixture';
 
 const SAY = sayOnPaperIn('en-GB');
-const LOOK: Look = {
-  paper: 'a4',
-  large: false,
-  count: true,
-  sticking: true,
-  motions: false,
-  ladder: true,
-};
-
 function codes(result: Result<unknown>): string[] {
   return result.ok ? [] : result.issues.map((issue) => issue.code);
 }
 
 async function linesOf(me: Parameters<typeof planSheets>[0], what: SheetOf, as: 'pages' | 'pdf') {
   const lines: unknown[] = [];
-  for await (const line of makeSheets(SAY, LOOK, must(planSheets(me, SAY, what)), as)) {
+  for await (const line of makeSheets(SAY, USUAL_LOOK, must(planSheets(me, SAY, what)), as)) {
     lines.push(line);
   }
   return lines;

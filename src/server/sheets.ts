@@ -69,15 +69,12 @@ function exercisesSheet(
     const made = expand(recipe);
     if (!made.ok) return made;
     const number = entries.length > 1 ? index + 1 : null;
-    const cues = cuesOf(made.value, tempoFor(made.value.meter, toBpm(bpm ?? USUAL_BPM)));
+    const cues = cuesOf(made.value, tempoFor(made.value.meter, toBpm(bpm)));
     const exercise = made.value;
     items.push({ number, name, recipe, exercise, cues, bpm, why: '', practice: null });
   }
   return ok({ title, student: '', day, week: null, line: null, items });
 }
-
-/** Where no tempo is set, cues are looked for at this one. */
-const USUAL_BPM = 80;
 
 function lineSheet(day: Day, what: Extract<SheetOf, { kind: 'line' }>): Result<Sheet> {
   const { name, text, meter } = what;

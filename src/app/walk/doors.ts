@@ -1,5 +1,6 @@
 import { writeBundle } from '@/core/format';
 import { FULL_KIT } from '@/core/kit';
+import { USUAL_LOOK } from '@/core/print';
 import { USUAL_SCHEDULE } from '@/core/plan';
 import { startOf } from '@/core/recipe';
 import { PLAIN_SPEECH } from '@/core/studio';
@@ -157,15 +158,7 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
 };
 
 function sheet(what: object, as: 'pages' | 'pdf' = 'pages') {
-  const look = {
-    paper: 'a4',
-    large: false,
-    count: true,
-    sticking: true,
-    motions: true,
-    ladder: true,
-  };
-  return { what, look, as };
+  return { what, look: USUAL_LOOK, as };
 }
 
 /** Before anybody is known there is nothing to be refused. */

@@ -2,6 +2,7 @@ export { flow, MARGIN, roomAcross } from './flow';
 export { lookSchema } from './look-schema';
 export { lineBlocks, staffBlocks } from './notation';
 export { PAPERS } from './page';
+export { USUAL_LOOK } from './usual-look';
 export type { Block } from './flow';
 export type { SheetOf } from './sheet-of';
 export type { Look } from './look-schema';

@@ -8,8 +8,8 @@ export type SheetOf =
       readonly kind: 'exercises';
       readonly title: string;
       readonly entries: readonly { readonly name: string; readonly recipe: ClosedRecipe }[];
-      /** Beats a minute that they begin at; null says none. */
-      readonly bpm: number | null;
+      /** Beats a minute that they begin at. */
+      readonly bpm: number;
     }
   | {
       readonly kind: 'line';

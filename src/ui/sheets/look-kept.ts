@@ -1,9 +1,9 @@
-import { lookSchema, type Look } from '@/core/print';
+import { lookSchema, USUAL_LOOK, type Look } from '@/core/print';
 
 /** Letter where the language of the browser says so; A4 elsewhere. */
 function usualLook(): Look {
   const paper = /-(US|CA|MX|PH)$/.test(navigator.language) ? 'letter' : 'a4';
-  return { paper, large: false, count: true, sticking: true, motions: false, ladder: true };
+  return { ...USUAL_LOOK, paper };
 }
 
 const KEPT = 'mivvel paper';

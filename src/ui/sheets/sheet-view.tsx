@@ -11,7 +11,17 @@ import { PageView } from './page-view';
 import { usePaperSpeech } from './use-paper-speech';
 import { useSheet } from './use-sheet';
 
-const ROWS = ['count', 'sticking', 'motions', 'ladder', 'large'] as const;
+type Row = Exclude<keyof Look, 'paper'>;
+
+/** What can be chosen for a sheet, by what stands on it. */
+const ON_STAFF: readonly Row[] = ['count', 'sticking', 'motions'];
+const ROWS: Readonly<Record<SheetOf['kind'], readonly Row[]>> = {
+  line: ['large'],
+  exercises: [...ON_STAFF, 'large'],
+  program: [...ON_STAFF, 'ladder', 'large'],
+  week: [...ON_STAFF, 'ladder', 'large'],
+  class: [...ON_STAFF, 'ladder', 'large'],
+};
 
 /** A sheet as it will be printed, page by page; printed, or taken as a file. */
 export function SheetView({
@@ -76,7 +86,7 @@ export function SheetView({
                 </Button>
               ))}
             </span>
-            {ROWS.map((row) => (
+            {ROWS[what.kind].map((row) => (
               <label key={row} className="flex items-center gap-1.5">
                 <input
                   type="checkbox"

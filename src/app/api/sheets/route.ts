@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { lookSchema, type SheetOf } from '@/core/print';
 import { ok, type Result } from '@/core/issue';
-import { list, text } from '@/core/shape';
+import { amount, list, text } from '@/core/shape';
+import { FASTEST, SLOWEST } from '@/core/time';
 import { getSpeech, makeSheets, planSheets } from '@/server';
 import { sayOnPaperIn } from '@/words';
 import { eitherStream } from '../../act';
@@ -17,7 +18,7 @@ const wanted = z.object({
       kind: z.literal('exercises'),
       title: text(200),
       entries: list(z.object({ name: text(200), recipe: z.unknown() }), 1, MOST),
-      bpm: z.nullable(z.number()),
+      bpm: amount(SLOWEST, FASTEST),
     }),
     z.object({ kind: z.literal('line'), name: text(200), text: text(4000), meter: text(20) }),
     z.object({ kind: z.literal('program'), program: ids.program }),

@@ -3,9 +3,7 @@ import { heldSchema } from '../../materials';
 import { outlineSchema } from '../../program';
 import { keptRecipeSchema } from '../../recipe';
 import { list, text, typedText, whole } from '../../shape';
-
-/** The format of bundles that is written now. */
-export const BUNDLE_VERSION = 1;
+import { BUNDLE_VERSION } from './version';
 
 const name = typedText(80);
 

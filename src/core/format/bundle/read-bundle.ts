@@ -2,7 +2,8 @@ import { fail, misfitsOf, ok, type Issue, type Result } from '../../issue';
 import { checkOutline, itemsOf, type Outline } from '../../program';
 import { close, expand, type ClosedRecipe, type Recipe } from '../../recipe';
 import type { Held } from '../../materials';
-import { BUNDLE_VERSION, bundleSchema } from './bundle-schema';
+import { bundleSchema } from './bundle-schema';
+import { BUNDLE_VERSION } from './version';
 
 /** A bundle that was read: all of it can be played. */
 export interface Bundle {

@@ -1,6 +1,7 @@
 import type { Material } from '../../materials';
 import type { Outline } from '../../program';
 import type { ClosedRecipe } from '../../recipe';
+import { BUNDLE_VERSION } from './version';
 
 /** What goes into a bundle; what is left out is none. */
 export interface Bundled {
@@ -22,7 +23,7 @@ export interface Bundled {
 export function writeBundle({ materials = [], exercises = [], programs = [] }: Bundled): string {
   const bundle = {
     format: 'mivvel',
-    version: 1,
+    version: BUNDLE_VERSION,
     materials: materials.map(({ id, version, name, trains, meter, kind, content }) => {
       return { id, version, name, trains, meter, held: { kind, content } };
     }),

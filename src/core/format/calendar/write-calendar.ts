@@ -1,4 +1,4 @@
-import ical from 'ical-generator';
+import ical, { ICalEventTransparency } from 'ical-generator';
 import { daysAfter, type Day } from '../../calendar';
 
 /** A day of practice, as a calendar shows it. */
@@ -24,7 +24,7 @@ export function writeCalendar(name: string, days: readonly CalendarDay[], at: nu
       stamp: new Date(at),
       summary: title,
       description: text,
-      transparency: 'TRANSPARENT' as never,
+      transparency: ICalEventTransparency.TRANSPARENT,
     })),
   });
   return calendar.toString();

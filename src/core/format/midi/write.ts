@@ -32,8 +32,8 @@ interface Timed {
 /** Writes exercises one after the other as a Standard MIDI File, type 1: a first track with names, tempi and meters,
  * then one for each limb that plays, on channel 10 with keys of General MIDI Level 1. Its ticks are ours, 20160 to a quarter note, so that every place is exact. Swing sounds as it is played,
  * and so do grace notes, diddles and rolls.
- * @param rounds how often each exercise is played */
-export function writeMidi(title: string, pieces: readonly Piece[], rounds = 1): Uint8Array {
+ * Each exercise is played once. */
+export function writeMidi(title: string, pieces: readonly Piece[]): Uint8Array {
   const conductor: Timed[] = [{ at: 0, event: meta({ type: 'trackName', text: title }) }];
   const tracks = new Map<Limb, Timed[]>(LIMBS.map((limb) => [limb, []]));
   let from = 0;
@@ -44,13 +44,13 @@ export function writeMidi(title: string, pieces: readonly Piece[], rounds = 1): 
       { at: from, event: meta({ type: 'timeSignature', ...signature(exercise.meter) }) },
       { at: from, event: meta({ type: 'setTempo', microsecondsPerBeat: microseconds(tempo) }) },
     );
-    for (const { limb, at, key, velocity } of struckKeys(exercise, tempo, rounds)) {
+    for (const { limb, at, key, velocity } of struckKeys(exercise, tempo)) {
       const own = tracks.get(limb);
       const on = Math.max(0, Math.round(from + at));
       own?.push({ at: on, event: keyed('noteOn', key, velocity) });
       own?.push({ at: on + HELD, event: keyed('noteOff', key, 0) });
     }
-    from += exercise.cycleTicks * rounds;
+    from += exercise.cycleTicks;
   }
   const played = LIMBS.flatMap((limb): readonly MidiEvent[][] => {
     const own = tracks.get(limb) ?? [];
@@ -107,10 +107,10 @@ interface Struck {
 }
 
 /** Everything that limbs strike, grace notes before their notes included. */
-function struckKeys(exercise: Exercise, tempo: Tempo, rounds: number): readonly Struck[] {
-  const score = { ...scoreOf(exercise, { bars: exercise.bars * rounds }), countInBars: 0 };
+function struckKeys(exercise: Exercise, tempo: Tempo): readonly Struck[] {
+  const score = { ...scoreOf(exercise, { bars: exercise.bars }), countInBars: 0 };
   const found: Struck[] = [];
-  for (const event of eventsBetween(score, 0, exercise.cycleTicks * rounds)) {
+  for (const event of eventsBetween(score, 0, exercise.cycleTicks)) {
     if (event.kind !== 'stroke') continue;
     const { limb, at, dynamic, voice: id, ornament, graceMs } = event;
     const key = voice(id).midi;

@@ -2,7 +2,7 @@ import { isHand, levelDb, texture, voice, type Voice, type VoiceId } from '../..
 import { shapeBar } from '../../notation';
 import { gracesOf, type Stroke } from '../../pattern';
 import type { Exercise } from '../../recipe';
-import { gcd, tempoBeatTicks, TICKS_PER_QUARTER, type Feel, type Meter } from '../../time';
+import { gcd, tempoBeatTicks, TICKS_PER_QUARTER, type Meter } from '../../time';
 import type { Piece } from '../piece';
 import { velocityOf } from '../velocity';
 import { element, type Xml } from './xml';
@@ -126,13 +126,13 @@ function barLine(side: 'left' | 'right'): Xml {
   );
 }
 
-/** Name, sentence, tempo and a swing that is heard only, over the first bar. */
+/** Name, sentence and tempo, over the first bar. */
 function directions({ name, says, exercise, bpm }: Piece, named: boolean): readonly Xml[] {
   const beat = tempoBeatTicks(exercise.meter);
   const quartersAMinute = (bpm * beat) / TICKS_PER_QUARTER;
   const above = (type: Xml, sound: Xml | null = null) =>
     element('direction', [element('direction-type', [type]), sound], { placement: 'above' });
-  const words = [named ? name : '', says, swing(exercise.feel)].filter((one) => one !== '');
+  const words = [named ? name : '', says].filter((one) => one !== '');
   return [
     ...words.map((one) => above(element('words', one))),
     above(
@@ -140,10 +140,6 @@ function directions({ name, says, exercise, bpm }: Piece, named: boolean): reado
       element('sound', [], { tempo: quartersAMinute }),
     ),
   ];
-}
-
-function swing(feel: Feel): string {
-  return feel.kind === 'swung' ? `Swing ${feel.long}:${feel.short}` : '';
 }
 
 function beatUnit(ticks: number): readonly Xml[] {

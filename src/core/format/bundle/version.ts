@@ -1,0 +1,2 @@
+/** The format of bundles that is written now. */
+export const BUNDLE_VERSION = 1;
