@@ -159,7 +159,18 @@ export function sayIssue(say: Say, issue: Issue): string {
     case 'file-unreadable':
       return t('issue.file-unreadable', { line: issue.line });
     case 'file-other':
-      return t('issue.file-other');
+    case 'file-packed':
+    case 'file-entities':
+    case 'file-deep':
+    case 'file-frames':
+    case 'file-silent':
+      return t(`issue.${issue.code}`);
+    case 'file-encoding':
+      return t('issue.file-encoding', { encoding: issue.encoding });
+    case 'file-midi':
+      return t('issue.file-midi', { track: issue.track });
+    case 'file-long':
+      return t('issue.file-long', { bars: issue.bars, notes: issue.notes });
     case 'bundle-newer':
       return t('issue.bundle-newer', { version: issue.version, known: issue.known });
     case 'bundle-part': {

@@ -79,6 +79,15 @@ export type Issue =
   | Issued<'file-large', { most: number }>
   | Issued<'file-unreadable', { line: number }>
   | Issued<'file-other'>
+  | Issued<'file-encoding', { encoding: string }>
+  | Issued<'file-packed'>
+  | Issued<'file-entities'>
+  | Issued<'file-deep'>
+  /** Counted from 1; 0 for the head of the file. */
+  | Issued<'file-midi', { track: number }>
+  | Issued<'file-frames'>
+  | Issued<'file-silent'>
+  | Issued<'file-long', { bars: number; notes: number }>
   | Issued<'bundle-newer', { version: number; known: number }>
   | Issued<
       'bundle-part',

@@ -1,5 +1,13 @@
 import { formatGrid, type Stroke } from '../pattern';
-import { formatMeter, slotTicks, SUBDIVISION_IDS, type Feel, type Meter } from '../time';
+import {
+  formatMeter,
+  quarters,
+  slotTicks,
+  SUBDIVISION_IDS,
+  type Feel,
+  type Meter,
+  type SubdivisionId,
+} from '../time';
 import type { Lane, LaneMark, Ostinato } from './ostinato-schema';
 
 /** What an exercise plays, and how it is counted. */
@@ -11,7 +19,7 @@ interface Played {
 }
 
 /** What an exercise plays as an ostinato of its own: a lane for each limb and voice, on the coarsest
- * grid that holds it, as long as the cycle.
+ * grid that holds it, or on several in turn, as long as the cycle.
  * @returns null where nothing plays, or something lies on no grid that can be written */
 export function ostinatoOf(exercise: Played, name: string): Ostinato | null {
   const parts = new Map<string, Stroke[]>();
@@ -32,23 +40,80 @@ export function ostinatoOf(exercise: Played, name: string): Ostinato | null {
 
 function laneOf(strokes: readonly Stroke[], cycle: number): Lane | null {
   const [first] = strokes;
-  const slot = SUBDIVISION_IDS.find(
-    (id) =>
-      cycle % slotTicks(id) === 0 && strokes.every((stroke) => stroke.at % slotTicks(id) === 0),
-  );
-  if (!first || !slot) return null;
-  const width = slotTicks(slot);
-  const places = new Map(strokes.map((stroke) => [stroke.at / width, stroke]));
-  const slots = Array.from({ length: cycle / width }, (_, index) => places.get(index) ?? null);
-  const part = slots.slice(0, repeatedPart(slots.map(tokenOf)));
-  const grid = formatGrid(part.map((stroke) => stroke?.dynamic ?? null));
-  const marks = part.flatMap((stroke, index): LaneMark[] => {
-    if (!stroke?.ornament && !stroke?.texture) return [];
-    const { ornament, texture } = stroke;
-    return [{ slot: index, ...(ornament && { ornament }), ...(texture && { texture }) }];
+  const spans = first && (onOneGrid(strokes, cycle) ?? onSeveralGrids(strokes, cycle));
+  const [opening] = spans ?? [];
+  if (!first || !spans || !opening) return null;
+  const marks: LaneMark[] = [];
+  let before = 0;
+  const grids = spans.map(({ slots }) => {
+    slots.forEach((stroke, index) => {
+      if (!stroke?.ornament && !stroke?.texture) return;
+      const { ornament, texture } = stroke;
+      const slot = before + index;
+      marks.push({ slot, ...(ornament && { ornament }), ...(texture && { texture }) });
+    });
+    before += slots.length;
+    return formatGrid(slots.map((stroke) => stroke?.dynamic ?? null));
   });
+  const grid = grids.map((one, index) => (index === 0 ? one : ` ${spans[index]?.id}: ${one}`));
   const { limb, voice } = first;
-  return { limb, voice, slot, grid, ...(marks.length > 0 && { marks }) };
+  const lane = { limb, voice, slot: opening.id, grid: grid.join('') };
+  return { ...lane, ...(marks.length > 0 && { marks }) };
+}
+
+/** Slots of one length after each other. */
+interface Span {
+  readonly id: SubdivisionId;
+  readonly slots: readonly (Stroke | null)[];
+}
+
+/** The coarsest grid that holds all, its shortest part once. */
+function onOneGrid(strokes: readonly Stroke[], cycle: number): readonly Span[] | null {
+  const id = SUBDIVISION_IDS.find((one) => fits(strokes, 0, cycle, one));
+  if (!id) return null;
+  const slots = slotsOf(strokes, 0, cycle, id);
+  return [{ id, slots: slots.slice(0, repeatedPart(slots.map(tokenOf))) }];
+}
+
+/** Lengths over which a grid may hold, the usual one first. */
+const SPANS = [quarters(1), quarters(2), quarters(1, 2), quarters(3, 2)];
+
+/** A grid for each beat where it has to change; it goes on while it fits. */
+function onSeveralGrids(strokes: readonly Stroke[], cycle: number): readonly Span[] | null {
+  const spans: Span[] = [];
+  for (let at = 0; at < cycle;) {
+    const before = spans.at(-1)?.id;
+    const ids = before ? [before, ...SUBDIVISION_IDS] : SUBDIVISION_IDS;
+    const found = SPANS.flatMap((length) => {
+      const id = ids.find((one) => at + length <= cycle && fits(strokes, at, at + length, one));
+      return id ? [{ id, length }] : [];
+    })[0];
+    if (!found) return null;
+    const slots = slotsOf(strokes, at, at + found.length, found.id);
+    if (found.id === before) {
+      const last = spans.pop();
+      spans.push({ id: found.id, slots: [...(last?.slots ?? []), ...slots] });
+    } else spans.push({ id: found.id, slots });
+    at += found.length;
+  }
+  return spans;
+}
+
+function fits(strokes: readonly Stroke[], from: number, to: number, id: SubdivisionId): boolean {
+  const width = slotTicks(id);
+  const inside = strokes.filter(({ at }) => at >= from && at < to);
+  return (to - from) % width === 0 && inside.every(({ at }) => (at - from) % width === 0);
+}
+
+function slotsOf(
+  strokes: readonly Stroke[],
+  from: number,
+  to: number,
+  id: SubdivisionId,
+): readonly (Stroke | null)[] {
+  const width = slotTicks(id);
+  const places = new Map(strokes.map((stroke) => [(stroke.at - from) / width, stroke]));
+  return Array.from({ length: (to - from) / width }, (_, index) => places.get(index) ?? null);
 }
 
 /** Tells slots apart by all that is played there. */

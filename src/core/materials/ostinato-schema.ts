@@ -4,8 +4,11 @@ import { ornamentSchema } from '../pattern';
 import { whole, text, typedText, list } from '../shape';
 import { subdivisionSchema } from '../time';
 
+/** Most slots of a lane: 64 bars of twelve to the beat, with the grids that they change to. */
+const MOST_SLOTS = 4096;
+
 const laneMarkSchema = z.strictObject({
-  slot: whole(0, 4096),
+  slot: whole(0, MOST_SLOTS),
   ornament: z.optional(ornamentSchema),
   texture: z.optional(textureSchema),
 });
@@ -18,9 +21,9 @@ const laneSchema = z.strictObject({
   limb: limbSchema,
   voice: voiceSchema,
   slot: subdivisionSchema,
-  grid: text(400),
+  grid: text(MOST_SLOTS),
   /** Ornaments and textures, by slot counted through the whole grid. */
-  marks: z.optional(list(laneMarkSchema, 0, 400)),
+  marks: z.optional(list(laneMarkSchema, 0, MOST_SLOTS)),
 });
 
 export type Lane = Readonly<z.infer<typeof laneSchema>>;

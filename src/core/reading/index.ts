@@ -5,5 +5,5 @@ export { gapsAround, lineTicks, onsets } from './line';
 export { lineTextSchema } from './line-schema';
 export { formatLine, parseLine } from './shorthand';
 export { soundingTicks } from './value';
-export { writeLine } from './write-line';
+export { restsOf, writeLine } from './write-line';
 export type { LineSign, Onset, ReadingLine } from './line';

@@ -1,18 +1,20 @@
 import { barTicks, quarters, slotTicks, TICKS_PER_QUARTER, type Meter } from '../time';
 
 /** Grids that a tapped line is written on. */
-export type WritingGrid = '8' | '16' | '8t';
+export type WritingGrid = '8' | '16' | '8t' | '16t' | '32';
 
-/** Written values by their length in 16ths, longest first. */
+/** Written values by their length in 32nds, longest first. */
 const VALUES: readonly (readonly [number, string])[] = [
-  [16, '1'],
-  [12, '2.'],
-  [8, '2'],
-  [6, '4.'],
-  [4, '4'],
-  [3, '8.'],
-  [2, '8'],
-  [1, '16'],
+  [32, '1'],
+  [24, '2.'],
+  [16, '2'],
+  [12, '4.'],
+  [8, '4'],
+  [6, '8.'],
+  [4, '8'],
+  [3, '16.'],
+  [2, '16'],
+  [1, '32'],
 ];
 
 /** Triplet figures of a quarter by which of its three places sound. */
@@ -28,7 +30,7 @@ const TRIPLETS: Readonly<Record<string, string>> = {
 };
 
 /** Writes attacks as a line: each note lasts until the next one, tied over bar lines; in triplets
- * each quarter is a figure of its own.
+ * and sextuplets each quarter is a figure of its own.
  * @param places ticks from the start, rising, on the grid
  * @returns shorthand that `parseLine` reads back to the same attacks; rests alone without any
  * @example writeLine([0, 30240], meter44, 1, '8') // => '4. 2~8' */
@@ -38,12 +40,13 @@ export function writeLine(
   bars: number,
   grid: WritingGrid,
 ): string {
-  return grid === '8t' ? inTriplets(places, meter, bars) : inHalves(places, meter, bars);
+  if (grid === '8t') return inFigures(places, meter, bars, 3);
+  return grid === '16t' ? inFigures(places, meter, bars, 6) : inHalves(places, meter, bars);
 }
 
 function inHalves(places: readonly number[], meter: Meter, bars: number): string {
   const bar = barTicks(meter);
-  const slot = slotTicks('16');
+  const slot = slotTicks('32');
   const texts = Array.from({ length: bars }, () => [] as string[]);
   const spans = [
     ...((places[0] ?? 1) > 0 ? [{ from: 0, to: places[0] ?? bar * bars, rest: true }] : []),
@@ -62,26 +65,47 @@ function inHalves(places: readonly number[], meter: Meter, bars: number): string
   return texts.map((one) => one.join(' ')).join(' | ');
 }
 
-function values(sixteenths: number): readonly string[] {
+/** @param length in 32nds */
+function values(length: number): readonly string[] {
   const found: string[] = [];
-  for (let left = sixteenths; left > 0;) {
-    const [length, text] = VALUES.find(([one]) => one <= left) ?? [left, '16'];
+  for (let left = length; left > 0;) {
+    const [long, text] = VALUES.find(([one]) => one <= left) ?? [left, '32'];
     found.push(text);
-    left -= length;
+    left -= long;
   }
   return found;
 }
 
-function inTriplets(places: readonly number[], meter: Meter, bars: number): string {
+/** Rests that fill a length. @returns null for what no rests fill
+ * @example restsOf(30240) // => '4.r' */
+export function restsOf(ticks: number): string | null {
+  const length = ticks / slotTicks('32');
+  if (!Number.isInteger(length)) return null;
+  return values(length)
+    .map((one) => `${one}r`)
+    .join(' ');
+}
+
+function inFigures(places: readonly number[], meter: Meter, bars: number, parts: 3 | 6): string {
   const bar = barTicks(meter);
-  const third = quarters(1, 3);
+  const part = quarters(1, parts);
   return Array.from({ length: bars }, (_, index) =>
     Array.from({ length: bar / TICKS_PER_QUARTER }, (_beat, beat) => {
       const start = index * bar + beat * TICKS_PER_QUARTER;
       const hits = places
         .filter((at) => at >= start && at < start + TICKS_PER_QUARTER)
-        .map((at) => Math.round((at - start) / third));
-      return TRIPLETS[[...new Set(hits)].join('')] ?? '4r';
+        .map((at) => Math.round((at - start) / part));
+      const which = [...new Set(hits)];
+      return parts === 3 ? (TRIPLETS[which.join('')] ?? '4r') : sextuplet(which);
     }).join(' '),
   ).join(' | ');
+}
+
+/** The six places of a quarter; as triplets where those are enough. */
+function sextuplet(hits: readonly number[]): string {
+  if (hits.every((one) => one % 2 === 0)) {
+    return TRIPLETS[hits.map((one) => one / 2).join('')] ?? '4r';
+  }
+  const notes = [0, 1, 2, 3, 4, 5].map((one) => (hits.includes(one) ? '16' : '16r'));
+  return `6(${notes.join(' ')})`;
 }

@@ -106,7 +106,21 @@ export const issue = {
   'file-unreadable':
     'Line {line, number} of this file cannot be read: it may be cut off. Take it anew from where it came.',
   'file-other':
-    'This is not a file of Mivvel’s. Choose one that was taken from Mivvel, ending in .mivvel.json.',
+    'This file is none that Mivvel reads. Choose one that ends in .mivvel.json, .musicxml, .xml, .mxl, .mid or .csv.',
+  'file-encoding':
+    'The letters of this file are written as {encoding}, which is unknown here. Save it anew as UTF-8.',
+  'file-packed':
+    'This packed file is damaged, or there is no score in it. Save it anew, or as .musicxml.',
+  'file-entities':
+    'This file brings entities of its own, which are not read. Save it anew from a notation program.',
+  'file-deep':
+    'Elements of this file nest deeper than any score does. Save it anew from a notation program.',
+  'file-midi':
+    '{track, plural, =0 {This does not begin as a MIDI file does.} other {Track {track, number} of this MIDI file is cut off or damaged.}} Save it anew from where it came.',
+  'file-frames': 'This MIDI file counts time in frames a second, not in beats. Save it with beats.',
+  'file-silent': 'No part of this file has a note. Choose one in which something is played.',
+  'file-long':
+    'This file has more than {bars, number} bars or {notes, number} notes. Split it into several.',
   'bundle-newer':
     'This file is of format {version, number}; this Mivvel knows formats up to {known, number}. Update Mivvel, then import it.',
   'bundle-part':

@@ -1,1 +1,3 @@
+export { readMidi } from './read';
 export { writeMidi } from './write';
+export type { PlayedNote } from './read';

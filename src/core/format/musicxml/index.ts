@@ -1,1 +1,2 @@
 export { writeMusicXml } from './write';
+export { readMusicXml } from './read';

@@ -1,0 +1,220 @@
+import tone from '@tonejs/midi';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { must } from '../../issue';
+import { voice } from '../../kit';
+import { expand } from '../../recipe';
+import { slotTicks, TICKS_PER_QUARTER } from '../../time';
+import { SHIPPED_PIECES } from '../pieces.fixture';
+import {
+  draftsOf,
+  likelyChoice,
+  PLAYED_GRIDS,
+  putOn,
+  type Choice,
+  type PlayedGrid,
+} from '../score';
+import { readMidi, writeMidi } from '.';
+
+/** A file of an independent writer (@tonejs/midi), 480 ticks to a quarter note. */
+function file(notes: readonly (readonly [ticks: number, key: number])[], channel = 9): Uint8Array {
+  const midi = new tone.Midi();
+  const track = midi.addTrack();
+  track.channel = channel;
+  for (const [ticks, key] of notes) track.addNote({ midi: key, ticks, durationTicks: 20 });
+  return midi.toArray();
+}
+
+const textsOf = (bytes: Uint8Array, grid: PlayedGrid | null, choice: Partial<Choice> = {}) => {
+  const score = must(readMidi(bytes, grid));
+  const whole = { part: 0, as: 'line', voice: null, cut: 'whole', ...choice } as const;
+  return draftsOf(score, whole, score.grid).drafts.map((one) =>
+    one.kind === 'line' ? one.text : one.kind,
+  );
+};
+
+describe('readMidi', () => {
+  it.each([
+    ['8', [0, 720, 1200, 1440], '4. 4 8 4'],
+    ['8t', [0, 320, 480, 640, 800, 1440], '3(4 8) 3(8 8 8) 4r 4'],
+    ['16t', [0, 80, 160, 480], '6(16 16 16 16r 16r 16r) 4 4r 4r'],
+    ['32', [0, 60, 120, 240, 480], '32 32 16 8 2.'],
+  ] as const)('on %s: a line as it would be typed', (grid, ticks, text) => {
+    expect(textsOf(file(ticks.map((at) => [at, 38])), grid)).toEqual([text]);
+  });
+
+  it('notes of an independent writer lie on the nearest slot, each with how far it was off', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...PLAYED_GRIDS),
+        fc.uniqueArray(fc.nat(3800), { minLength: 1, maxLength: 40 }),
+        (grid, ticks) => {
+          const { notes } = must(readMidi(file(ticks.map((at) => [at, 36])), grid));
+          const slot = (480 * slotTicks(grid)) / TICKS_PER_QUARTER;
+          const bar = 1920 / slot;
+          const sorted = [...ticks].sort((a, b) => a - b);
+          expect(notes).toHaveLength(ticks.length);
+          notes.forEach((note, index) => {
+            const at = sorted[index] ?? 0;
+            const nearest = (note.bar - 1) * bar + note.slot;
+            expect(Math.abs(at - nearest * slot)).toBeLessThanOrEqual(slot / 2);
+            // 120 quarters a minute: 480 ticks are 500 ms.
+            expect(note.offMs).toBeCloseTo(((at - nearest * slot) * 500) / 480, -0.5);
+            expect(note.doubtful).toBe(Math.abs(at - nearest * slot) > slot * 0.3);
+          });
+        },
+      ),
+      { numRuns: 200, seed: 11 },
+    );
+  });
+
+  it('finds the coarsest grid on which nothing is doubtful', () => {
+    const played = (ticks: readonly number[]) =>
+      must(readMidi(file(ticks.map((at) => [at, 38])), null)).grid;
+    expect(played([4, 240, 476, 731])).toBe('8');
+    expect(played([0, 160, 325, 480])).toBe('8t');
+    expect(played([0, 118, 240, 365])).toBe('16');
+  });
+
+  it('what was written comes back: onsets, voices and limbs of all that ships', () => {
+    const plain = SHIPPED_PIECES.filter(
+      ({ exercise }) =>
+        exercise.feel.kind === 'straight' &&
+        exercise.strokes.every(
+          ({ ornament, at, tail }) => !ornament && !tail && at % slotTicks('32') === 0,
+        ),
+    );
+    expect(plain.length).toBeGreaterThan(40);
+    for (const piece of plain) {
+      const score = must(readMidi(writeMidi('All', [piece]), '32'));
+      const rows = score.parts[0]?.bars.flatMap(({ strokes }, bar) =>
+        strokes.map(({ at, limb, voice: id, dynamic }) =>
+          [at + bar * piece.exercise.barTicks, limb, id && voice(id).midi, dynamic].join(' '),
+        ),
+      );
+      const meant = piece.exercise.strokes.map(({ at, limb, voice: id, dynamic }) =>
+        [at, limb, voice(id).midi, dynamic].join(' '),
+      );
+      expect(rows?.sort()).toEqual(meant.sort());
+    }
+  });
+
+  it('drums become an exercise, markers cut it, anything else is a line', () => {
+    const two = SHIPPED_PIECES.filter(({ name }) => name === 'rock-8ths' || name === 'bossa');
+    const score = must(readMidi(writeMidi('Two', two), '16'));
+    const choice = likelyChoice(score, 0, score.grid);
+    const { drafts } = draftsOf(score, choice, score.grid);
+    expect(drafts.map(({ name, kind }) => `${name} ${kind}`)).toEqual(
+      two.map(({ name }) => `${name} exercise`),
+    );
+    const [first] = drafts;
+    if (first?.kind !== 'exercise') throw new Error(first?.kind);
+    const back = must(expand(first.recipe));
+    const rows = (all: readonly { at: number; limb: string; voice: string }[]) =>
+      all.map(({ at, limb, voice: id }) => `${at} ${limb} ${id}`).sort();
+    expect(rows(back.strokes)).toEqual(rows(two[0]?.exercise.strokes ?? []));
+    const melody = must(
+      readMidi(
+        file(
+          [
+            [0, 60],
+            [480, 64],
+          ],
+          0,
+        ),
+        '8',
+      ),
+    );
+    expect(likelyChoice(melody, 0, '8').as).toBe('line');
+  });
+
+  it('running status is read; the same note twice on a slot is one', () => {
+    const track = [0, 0x99, 38, 100, 0x60, 38, 90, 0x60, 38, 0, 0, 0xff, 0x2f, 0];
+    const head = [0x4d, 0x54, 0x68, 0x64, 0, 0, 0, 6, 0, 0, 0, 1, 0, 96];
+    const bytes = Uint8Array.from([
+      ...head,
+      0x4d,
+      0x54,
+      0x72,
+      0x6b,
+      0,
+      0,
+      0,
+      track.length,
+      ...track,
+    ]);
+    const { notes } = must(readMidi(bytes, '8'));
+    expect(notes.map(({ bar, slot }) => [bar, slot])).toEqual([
+      [1, 0],
+      [1, 2],
+    ]);
+    const twice = must(
+      readMidi(
+        file([
+          [0, 38],
+          [10, 38],
+        ]),
+        '8',
+      ),
+    );
+    const { left, drafts } = draftsOf(
+      twice,
+      { part: 0, as: 'exercise', voice: null, cut: 'whole' },
+      '8',
+    );
+    expect(drafts).toHaveLength(1);
+    expect(left).toContainEqual({ why: 'met', bars: ['1'], count: 1 });
+  });
+
+  const good = file([
+    [0, 38],
+    [480, 36],
+  ]);
+  const frames = Uint8Array.from(good);
+  frames[12] = 0xe7;
+  it.each([
+    ['cut off', good.subarray(0, good.length - 5), 'file-midi'],
+    ['empty', new Uint8Array(), 'file-midi'],
+    ['another file', new TextEncoder().encode('this is no music at all'), 'file-midi'],
+    ['frames a second', frames, 'file-frames'],
+    ['no notes', file([]), 'file-silent'],
+    [
+      'endless',
+      file([
+        [0, 38],
+        [480 * 4 * 3000, 38],
+      ]),
+      'file-long',
+    ],
+  ])('%s is refused, with what is wrong', (_, bytes, code) => {
+    const result = readMidi(bytes, null);
+    expect(result.ok ? [] : result.issues.map((one) => one.code)).toEqual([code]);
+  });
+
+  it('damaged files are refused or read, and nothing throws', () => {
+    const bytes = writeMidi('All', SHIPPED_PIECES.slice(0, 3));
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.nat(bytes.length - 1), fc.nat(255)), { maxLength: 6 }),
+        fc.nat(bytes.length),
+        (changes, length) => {
+          const altered = Uint8Array.from(bytes);
+          for (const [at, byte] of changes) altered[at] = byte;
+          readMidi(altered, null);
+          readMidi(altered.subarray(0, length), '16');
+        },
+      ),
+      { numRuns: 2000, seed: 5 },
+    );
+  });
+});
+
+describe('putOn', () => {
+  it.each([
+    [0.26, '16', 1, false],
+    [0.37, '16', 1, true],
+    [0.34, '8t', 1, false],
+  ] as const)('%d of a quarter on %s is slot %d', (at, grid, slot, doubtful) => {
+    expect(putOn(at, grid)).toMatchObject({ slot, doubtful });
+  });
+});
