@@ -16,6 +16,7 @@ export {
   sendToProgram,
 } from './families';
 export { archiveImported, exportStudio, importBundle, lookIntoBundle } from './bundles';
+export { importFile, lookIntoFile } from './imports';
 export { exportCalendar, exportLog } from './exports';
 export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { createTranslator } from 'use-intl/core';
 import { describe, expect, it } from 'vitest';
 import { enForStudents } from './en/for-students';
-import { enOnPaper } from './en/on-paper';
+import { enEverything } from './en/everything';
 
 const SRC = join(import.meta.dirname, '..');
 
@@ -26,7 +26,7 @@ function messagesOf(
   return Object.entries(node).flatMap(([key, inner]) => messagesOf(inner, [...path, key]));
 }
 
-const MESSAGES = messagesOf(enOnPaper);
+const MESSAGES = messagesOf(enEverything);
 
 /** Rooms whose parts stand on a student's screens. */
 const STUDENT_ROOMS = [
@@ -61,7 +61,7 @@ function argumentsOf(
 
 const t = createTranslator({
   locale: 'en-GB',
-  messages: enOnPaper as unknown as Record<string, never>,
+  messages: enEverything as unknown as Record<string, never>,
   onError: (error) => {
     throw error;
   },

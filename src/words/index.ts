@@ -41,6 +41,8 @@ export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety
 export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
+export { sayImportsIn } from './import-languages';
+export { sayLeft } from './imports';
 export { sayIssuesIn } from './issue-languages';
 export { sayOnPaperIn } from './paper-languages';
 export { sayStaff } from './staff';

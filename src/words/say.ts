@@ -1,7 +1,7 @@
 import { createTranslator } from 'use-intl/core';
 import { PLAIN_SPEECH, type Speech } from '@/core/studio';
 import { ownSyllables, SYLLABLES, type NoteNames, type Syllables } from '@/core/time';
-import type { enOnPaper } from './en/on-paper';
+import type { enEverything } from './en/everything';
 
 /** Languages by their tag. English is written with the day first; `en-XA` is English in other letters and
  * longer, to try the screens with. */
@@ -13,7 +13,7 @@ export function isLocale(tag: string | undefined): tag is Locale {
   return LOCALES.some((known) => known === tag);
 }
 
-function translatorOf(locale: Locale, messages: typeof enOnPaper) {
+function translatorOf(locale: Locale, messages: typeof enEverything) {
   return createTranslator({
     locale,
     messages,
@@ -41,7 +41,10 @@ export function speaker(languages: Readonly<Record<Locale, () => object>>): SayI
   return (locale, { notes, syllables } = PLAIN_SPEECH) => {
     let t = translators.get(locale);
     if (!t)
-      translators.set(locale, (t = translatorOf(locale, languages[locale]() as typeof enOnPaper)));
+      translators.set(
+        locale,
+        (t = translatorOf(locale, languages[locale]() as typeof enEverything)),
+      );
     return { t, locale, notes, syllables: syllablesOf(syllables) };
   };
 }
@@ -58,7 +61,7 @@ type Leaves<T, Path extends string = ''> = {
 }[keyof T & string];
 
 /** The key of a message. */
-export type Key = Leaves<typeof enOnPaper>;
+export type Key = Leaves<typeof enEverything>;
 
 /** Says each entry of a table of messages that need no facts. */
 export function sayEach<T extends Readonly<Record<string, Key>>>(

@@ -29,6 +29,8 @@ function form(fields: Readonly<Record<string, string>>): FormData {
   return made;
 }
 
+const NO_CHOICES = { grid: null, parts: null };
+
 /** Every action and route, by file and name; both ways where there are two. */
 export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'actions setStudioSpeech': anyTeacher(() => [PLAIN_SPEECH]),
@@ -132,8 +134,8 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     (w) => [{ materials: [w.material], exercises: [w.exercise.id], programs: [w.program] }, false],
   ),
   'import POST': anyTeacher(
-    () => [{ text: writeBundle({}), act: 'look' }],
-    () => [{ text: writeBundle({}), act: 'take' }],
+    () => [{ file: btoa(writeBundle({})), act: 'look', choices: NO_CHOICES }],
+    () => [{ file: btoa(writeBundle({})), act: 'take', choices: NO_CHOICES }],
   ),
   'sheets POST': [
     {

@@ -1,3 +1,4 @@
+import { writeBundle } from '@/core/format';
 import { FULL_KIT } from '@/core/kit';
 import type { Result } from '@/core/issue';
 import { USUAL_SCHEDULE } from '@/core/plan';
@@ -51,6 +52,10 @@ function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown 
 }
 
 const BUNDLE = { materials: [], exercises: [], programs: [] };
+
+const FILE = new TextEncoder().encode(writeBundle({}));
+
+const NO_CHOICES = { grid: null, parts: null };
 
 const importedOf = ({ material, exercise, program }: World) => ({
   materials: [material],
@@ -156,6 +161,8 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   exportStudio: anyTeacher((me) => server.exportStudio(me)),
   lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),
   importBundle: anyTeacher((me) => server.importBundle(me, BUNDLE)),
+  lookIntoFile: anyTeacher((me) => server.lookIntoFile(me, FILE, NO_CHOICES)),
+  importFile: anyTeacher((me) => server.importFile(me, FILE, NO_CHOICES)),
   archiveImported: teacher(
     (me, w) => server.archiveImported(me, importedOf(w), true),
     (me, w) => server.archiveImported(me, importedOf(w), false),

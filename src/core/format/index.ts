@@ -1,12 +1,17 @@
 export { readBundle, writeBundle } from './bundle';
 export { writeCalendar } from './calendar';
 export { writeCsv } from './csv';
-export { readMidi } from './midi';
-export { readMusicXml } from './musicxml';
-export { DRAFT_KINDS, draftsOf, likelyChoice, PLAYED_GRIDS, voicesOfPart } from './score';
-export { FORMATS } from './registry';
+export {
+  DRAFT_KINDS,
+  draftsOf,
+  fileChoicesSchema,
+  likelyChoice,
+  PLAYED_GRIDS,
+  voicesOfPart,
+} from './score';
+export { FORMATS, readMusic } from './registry';
 export type { Bundle, Bundled } from './bundle';
 export type { PlayedNote } from './midi';
-export type { Choice, Cut, Draft, DraftKind, Left, PlayedGrid } from './score';
-export type { FormatId } from './registry';
+export type { Choice, Draft, FileChoices, Left, PlayedGrid } from './score';
+export type { FormatId, Music } from './registry';
 export type { Piece } from './piece';

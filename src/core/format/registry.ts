@@ -1,14 +1,27 @@
 import { strToU8 } from 'fflate';
-import { writeMidi } from './midi';
-import { writeMusicXml } from './musicxml';
+import { fail, ok, type Result } from '../issue';
+import { isMidi, readMidi, writeMidi, type PlayedNote } from './midi';
+import { isMusicXml, readMusicXml, writeMusicXml } from './musicxml';
 import type { Piece } from './piece';
+import type { PlayedGrid, Score } from './score';
 
-/** An open format that exercises leave in. */
+/** Music that was read. */
+export interface Music {
+  readonly score: Score;
+  /** That what was played was put on; null where the file says written values. */
+  readonly grid: PlayedGrid | null;
+  readonly notes: readonly PlayedNote[];
+}
+
+/** An open format that exercises leave in, and music comes in. */
 interface Format {
   /** Its ending and its kind, as other programs know it. */
   readonly ending: string;
   readonly media: string;
   readonly write: (title: string, pieces: readonly Piece[]) => Uint8Array;
+  /** Whether a file begins as one of this format does. */
+  readonly is: (bytes: Uint8Array) => boolean;
+  readonly read: (bytes: Uint8Array, grid: PlayedGrid | null) => Result<Music>;
 }
 
 /** Each stands in a folder of its own; what it keeps and what it loses is said in docs/formats.md. */
@@ -17,8 +30,21 @@ export const FORMATS = {
     ending: 'musicxml',
     media: 'application/vnd.recordare.musicxml+xml',
     write: (title, pieces) => strToU8(writeMusicXml(title, pieces)),
+    is: isMusicXml,
+    read: (bytes) => {
+      const score = readMusicXml(bytes);
+      return score.ok ? ok({ score: score.value, grid: null, notes: [] }) : score;
+    },
   },
-  midi: { ending: 'mid', media: 'audio/midi', write: writeMidi },
+  midi: { ending: 'mid', media: 'audio/midi', write: writeMidi, is: isMidi, read: readMidi },
 } as const satisfies Readonly<Record<string, Format>>;
 
 export type FormatId = keyof typeof FORMATS;
+
+/** Reads music of any format here, whatever the file is called.
+ * @param grid for what was played; null takes the coarsest on which no note is doubtful
+ * @returns issues of the reader; `file-other` for what is none of them */
+export function readMusic(bytes: Uint8Array, grid: PlayedGrid | null): Result<Music> {
+  const format: Format | undefined = Object.values(FORMATS).find((one) => one.is(bytes));
+  return format ? format.read(bytes, grid) : fail({ code: 'file-other', path: [] });
+}

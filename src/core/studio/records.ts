@@ -1,6 +1,7 @@
 import type { Day } from '../calendar';
 import type { CrossingCount, StepPlace } from '../breaks';
 import type { Family } from '../family';
+import type { Choice, Draft, Left, PlayedGrid, PlayedNote } from '../format';
 import type {
   AssignmentId,
   EntryId,
@@ -243,6 +244,29 @@ export interface BundleSummary {
   readonly known: readonly string[];
   readonly programs: readonly { readonly name: string; readonly items: number }[];
 }
+
+/** A part of a file of music: what it would become, and what of it would not come in. */
+export interface PartLook {
+  readonly name: string;
+  readonly isKit: boolean;
+  readonly voices: readonly string[];
+  readonly choice: Choice;
+  readonly drafts: readonly Draft[];
+  readonly left: readonly Left[];
+}
+
+/** What a file would bring, before it is taken in. */
+export type FileLook =
+  | { readonly kind: 'bundle'; readonly summary: BundleSummary }
+  | {
+      readonly kind: 'music';
+      readonly grid: PlayedGrid | null;
+      /** Of what was played, those farthest from their slots first. */
+      readonly notes: readonly PlayedNote[];
+      readonly noteCount: number;
+      readonly doubtful: number;
+      readonly parts: readonly PartLook[];
+    };
 
 /** Names an item of a student. @example keyOf(item) // => 'assignment item' */
 export function itemKey({

@@ -6,6 +6,7 @@ import { SHIPPED, type Material, type MaterialKind } from '@/core/materials';
 import type { ClosedRecipe } from '@/core/recipe';
 import { sayMaterial, sayUse, type Say } from '@/words';
 import { Button, useSpeech } from '../base';
+import { ImportFile, type ArchiveFile } from '../imports';
 import { MaterialDetail } from './material-detail';
 import { MaterialEditor } from './material-editor';
 import {
@@ -32,12 +33,14 @@ export function Materials({
   own,
   exercises,
   actions,
+  archiveFile,
 }: {
   kind: string;
   chosen: string;
   own: readonly Material[];
   exercises: readonly Saved[];
   actions: MaterialActions;
+  archiveFile: ArchiveFile;
 }) {
   const [kind, setKind] = useState<ShelfKind>(
     firstKind in SHELF_NAMES ? (firstKind as ShelfKind) : 'ostinato',
@@ -47,6 +50,7 @@ export function Materials({
   const [archived, setArchived] = useState(false);
   const [chosen, setChosen] = useState<string | null>(firstChosen || null);
   const [draft, setDraft] = useState<MaterialDraft | null>(null);
+  const [importing, setImporting] = useState(false);
   const { say } = useSpeech();
   const sought = useDeferredValue(search.trim().toLowerCase());
 
@@ -66,12 +70,14 @@ export function Materials({
     setTrains(null);
     setChosen(id);
     setDraft(null);
+    setImporting(false);
     keepInAddress(next, id);
   }
 
   function choose(id: string) {
     setChosen(id);
     setDraft(null);
+    setImporting(false);
     keepInAddress(kind, id);
   }
 
@@ -100,6 +106,9 @@ export function Materials({
             </li>
           ))}
         </ul>
+        <Button className="mt-4" aria-pressed={importing} onClick={() => setImporting(!importing)}>
+          {say.t('screen.materials.importAFile')}
+        </Button>
       </nav>
       <section
         aria-label={say.t(SHELF_NAMES[kind])}
@@ -116,7 +125,13 @@ export function Materials({
               onChange={(event) => setSearch(event.target.value)}
             />
             {kind !== 'exercise' && (
-              <Button look="main" onClick={() => setDraft(newDraft(kind))}>
+              <Button
+                look="main"
+                onClick={() => {
+                  setImporting(false);
+                  setDraft(newDraft(kind));
+                }}
+              >
                 {say.t('screen.materials.new', { kind: say.t(KIND_NAMES[kind]) })}
               </Button>
             )}
@@ -172,7 +187,9 @@ export function Materials({
         aria-label={say.t('screen.materials.detail')}
         className="min-w-0 overflow-y-auto p-5"
       >
-        {draft ? (
+        {importing ? (
+          <ImportFile archive={archiveFile} />
+        ) : draft ? (
           <MaterialEditor
             key={draft.id ?? draft.kind}
             draft={draft}

@@ -4,7 +4,8 @@ import Link from 'next/link';
 import type { Issue } from '@/core/issue';
 import type { ProgramSummary } from '@/core/studio';
 import { Button, Field, useFormAction, useSpeech } from '../base';
-import { LibraryFiles, type FileActions } from './library-files';
+import { LibraryFiles, type FileActions } from '../imports';
+
 import { StarterList, type CopyStarter, type ShownStarter } from './starter-list';
 
 export function ProgramList({

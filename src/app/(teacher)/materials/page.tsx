@@ -1,6 +1,7 @@
 import { listExercises, listMaterials } from '@/server';
 import { Materials } from '@/ui/materials';
 import { found, teacherVisit } from '../../viewer';
+import { archiveFile } from '../programs/actions';
 import { archive, save } from './actions';
 import { titled } from '../../language';
 
@@ -21,6 +22,7 @@ export default async function MaterialsPage({ searchParams }: { searchParams: Pr
       own={found(listMaterials(me))}
       exercises={exercises.map(({ id, name, recipe }) => ({ id, name, recipe }))}
       actions={{ save, archive }}
+      archiveFile={archiveFile}
     />
   );
 }

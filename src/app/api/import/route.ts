@@ -1,24 +1,24 @@
 import * as z from 'zod/mini';
-import { readBundle } from '@/core/format';
+import { fileChoicesSchema } from '@/core/format';
 import type { Result } from '@/core/issue';
-import type { BundleSummary, Imported } from '@/core/studio';
-import { importBundle, lookIntoBundle } from '@/server';
+import type { FileLook, Imported } from '@/core/studio';
+import { importFile, lookIntoFile } from '@/server';
 import { teacherRoute } from '../../act';
 
 const sent = z.object({
-  /** The file as it is; whoever reads it says what is too long. */
-  text: z.string(),
+  /** The bytes of the file in Base64; whoever reads it says what is too much. */
+  file: z.string(),
   /** `look`: what it would bring; `take`: it comes in. */
   act: z.enum(['look', 'take']),
+  choices: fileChoicesSchema,
 });
 
-/** A bundle that comes in, whole or not at all. A route, for files are larger than an action may be. */
+/** A file that comes in, whole or not at all. A route, for files are larger than an action may be. */
 export const POST = teacherRoute(
   sent,
-  (me, { text, act }): Result<BundleSummary | Imported> => {
-    const bundle = readBundle(text);
-    if (!bundle.ok) return bundle;
-    return act === 'look' ? lookIntoBundle(me, bundle.value) : importBundle(me, bundle.value);
+  (me, { file, act, choices }): Result<FileLook | Imported> => {
+    const bytes = new Uint8Array(Buffer.from(file, 'base64'));
+    return act === 'look' ? lookIntoFile(me, bytes, choices) : importFile(me, bytes, choices);
   },
   { changes: true },
 );

@@ -1,3 +1,3 @@
-export { readMidi } from './read';
+export { isMidi, readMidi } from './read';
 export { writeMidi } from './write';
 export type { PlayedNote } from './read';

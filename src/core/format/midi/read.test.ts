@@ -26,9 +26,9 @@ function file(notes: readonly (readonly [ticks: number, key: number])[], channel
 }
 
 const textsOf = (bytes: Uint8Array, grid: PlayedGrid | null, choice: Partial<Choice> = {}) => {
-  const score = must(readMidi(bytes, grid));
+  const { score, grid: on } = must(readMidi(bytes, grid));
   const whole = { part: 0, as: 'line', voice: null, cut: 'whole', ...choice } as const;
-  return draftsOf(score, whole, score.grid).drafts.map((one) =>
+  return draftsOf(score, whole, on).drafts.map((one) =>
     one.kind === 'line' ? one.text : one.kind,
   );
 };
@@ -86,7 +86,7 @@ describe('readMidi', () => {
     );
     expect(plain.length).toBeGreaterThan(40);
     for (const piece of plain) {
-      const score = must(readMidi(writeMidi('All', [piece]), '32'));
+      const { score } = must(readMidi(writeMidi('All', [piece]), '32'));
       const rows = score.parts[0]?.bars.flatMap(({ strokes }, bar) =>
         strokes.map(({ at, limb, voice: id, dynamic }) =>
           [at + bar * piece.exercise.barTicks, limb, id && voice(id).midi, dynamic].join(' '),
@@ -100,10 +100,10 @@ describe('readMidi', () => {
   });
 
   it('drums become an exercise, markers cut it, anything else is a line', () => {
-    const two = SHIPPED_PIECES.filter(({ name }) => name === 'rock-8ths' || name === 'bossa');
-    const score = must(readMidi(writeMidi('Two', two), '16'));
-    const choice = likelyChoice(score, 0, score.grid);
-    const { drafts } = draftsOf(score, choice, score.grid);
+    const two = SHIPPED_PIECES.filter(({ name }) => name === 'rock-8ths' || name === 'rock-16ths');
+    const { score, grid } = must(readMidi(writeMidi('Two', two), '16'));
+    const choice = likelyChoice(score, 0, grid);
+    const { drafts } = draftsOf(score, choice, grid);
     expect(drafts.map(({ name, kind }) => `${name} ${kind}`)).toEqual(
       two.map(({ name }) => `${name} exercise`),
     );
@@ -125,7 +125,7 @@ describe('readMidi', () => {
         '8',
       ),
     );
-    expect(likelyChoice(melody, 0, '8').as).toBe('line');
+    expect(likelyChoice(melody.score, 0, '8').as).toBe('line');
   });
 
   it('running status is read; the same note twice on a slot is one', () => {
@@ -158,7 +158,7 @@ describe('readMidi', () => {
       ),
     );
     const { left, drafts } = draftsOf(
-      twice,
+      twice.score,
       { part: 0, as: 'exercise', voice: null, cut: 'whole' },
       '8',
     );

@@ -35,7 +35,8 @@ export interface PlayedNote {
   readonly doubtful: boolean;
 }
 
-export interface MidiScore extends Score {
+interface Played {
+  readonly score: Score;
   readonly grid: PlayedGrid;
   readonly notes: readonly PlayedNote[];
 }
@@ -54,12 +55,16 @@ interface Channel {
   readonly notes: Note[];
 }
 
+export function isMidi(bytes: Uint8Array): boolean {
+  return String.fromCharCode(...bytes.subarray(0, 4)) === 'MThd';
+}
+
 /** Reads a Standard MIDI File of type 0 or 1; each note is put on the nearest slot of a grid. Drums are one part,
  * whatever tracks they stand in; tracks that are called RH, LH, RF, LF say the limb.
  * @param grid null takes the coarsest on which no note is doubtful
  * @returns issues `file-large`; `file-midi` with the track that is damaged, or `frames` for a file in frames a second;
  * `file-silent`; `file-long` over 2,000 bars or 50,000 notes */
-export function readMidi(bytes: Uint8Array, grid: PlayedGrid | null): Result<MidiScore> {
+export function readMidi(bytes: Uint8Array, grid: PlayedGrid | null): Result<Played> {
   if (bytes.length > MOST_BYTES)
     return fail({ code: 'file-large', path: [], most: MOST_BYTES / 1e6 });
   const damaged = damagedTrack(bytes);
@@ -87,7 +92,7 @@ export function readMidi(bytes: Uint8Array, grid: PlayedGrid | null): Result<Mid
   const notes: PlayedNote[] = [];
   const parts = channels.map((channel, part) => partOf(channel, part, bars, chosen, msAt, notes));
   const [title] = all.filter(({ event }) => event.type === 'trackName');
-  return ok({ title: textIn(title?.event), parts, grid: chosen, notes });
+  return ok({ score: { title: textIn(title?.event), parts }, grid: chosen, notes });
 }
 
 interface Timed {

@@ -1,2 +1,2 @@
+export { isMusicXml, readMusicXml } from './read';
 export { writeMusicXml } from './write';
-export { readMusicXml } from './read';

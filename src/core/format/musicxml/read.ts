@@ -27,6 +27,13 @@ import { childOf, childrenOf, numberAt, readXml, textAt, type XmlNode } from './
 /** Largest score, in characters of XML. */
 const MOST_CHARACTERS = 20_000_000;
 
+/** Whether a file is packed, or begins with an element as XML does. */
+export function isMusicXml(bytes: Uint8Array): boolean {
+  if (isZip(bytes)) return true;
+  const head = textOf(bytes.subarray(0, 200));
+  return head.ok ? head.value.trimStart().startsWith('<') : true;
+}
+
 /** Reads MusicXML, packed or not, by parts or by bars. Ties are held, grace notes become ornaments, signs for repeats
  * are kept as signs.
  * @returns issues `file-large`, `file-packed`, `file-encoding`, `file-entities`, `file-deep`, `file-unreadable` with its line,

@@ -6,23 +6,9 @@ import { blankRecipe, expand, MOST_BARS, type ClosedRecipe } from '../../recipe'
 import { barTicks, formatMeter, tick } from '../../time';
 import type { PlayedGrid } from './played-grid';
 import { LeftOut, type Left, type Score, type ScoreBar, type ScorePart } from './score';
+import type { Choice } from './choice-schema';
 import { lineOfSigns } from './line-of-signs';
 import { playOrder } from './play-order';
-
-export const DRAFT_KINDS = ['line', 'ostinato', 'exercise'] as const;
-export type DraftKind = (typeof DRAFT_KINDS)[number];
-
-/** Where a part is cut: where something begins (at repeats, double bars, marks), nowhere, or every so many bars. */
-export type Cut = 'signs' | 'whole' | number;
-
-/** What is made of a part. */
-export interface Choice {
-  readonly part: number;
-  readonly as: DraftKind;
-  /** The voice that a line is taken from; null takes all that is struck. */
-  readonly voice: string | null;
-  readonly cut: Cut;
-}
 
 /** What would come in. */
 export type Draft = { readonly name: string; readonly meter: string; readonly bars: number } & (
@@ -44,10 +30,10 @@ const LONGEST_LINE = 2000;
  * @param grid that played notes were put on; null where the file says written values */
 export function draftsOf(score: Score, choice: Choice, grid: PlayedGrid | null): Drafts {
   const part = score.parts[choice.part];
-  if (!part) return { drafts: [], left: [] };
+  if (!part || choice.as === 'leave') return { drafts: [], left: [] };
   const left = new LeftOut();
   const sections = sectionsOf(part, choice.cut);
-  const called = part.name || score.title;
+  const called = (score.parts.length === 1 && score.title) || part.name || score.title;
   const drafts = sections.flatMap((bars, index): readonly Draft[] => {
     const [first] = bars;
     if (!first) return [];
@@ -57,8 +43,9 @@ export function draftsOf(score: Score, choice: Choice, grid: PlayedGrid | null):
       return [];
     };
     if (bars.every(({ strokes }) => strokes.length === 0)) return leave('empty');
-    const nth = sections.length > 1 ? ` ${index + 1}` : '';
-    const name = (first.begins && first.says) || `${called}${nth}`.trim() || String(index + 1);
+    const several = sections.length > 1;
+    const said = several && first.begins ? first.says : '';
+    const name = said || `${called}${several ? ` ${index + 1}` : ''}`.trim() || String(index + 1);
     const head = { name: name.slice(0, 80), meter: formatMeter(first.meter), bars: bars.length };
     if (choice.as === 'line') {
       const text = lineOf(bars, choice.voice, grid);
@@ -91,7 +78,7 @@ function countOrnaments(bars: readonly ScoreBar[], left: LeftOut): void {
   }
 }
 
-function sectionsOf(part: ScorePart, cut: Cut): readonly (readonly ScoreBar[])[] {
+function sectionsOf(part: ScorePart, cut: Choice['cut']): readonly (readonly ScoreBar[])[] {
   const sections: ScoreBar[][] = [];
   let before = -1;
   for (const index of playOrder(part.bars, cut === 'signs')) {

@@ -1,9 +1,11 @@
-export { draftsOf, DRAFT_KINDS, likelyChoice, voicesOfPart } from './drafts';
+export { DRAFT_KINDS, fileChoicesSchema } from './choice-schema';
+export { draftsOf, likelyChoice, voicesOfPart } from './drafts';
 export { voiceOfKey } from './drum-keys';
 export { playOrder } from './play-order';
 export { likelyGrid, PLAYED_GRIDS, putOn } from './played-grid';
 export { LeftOut, NO_REPEATS } from './score';
-export type { Choice, Cut, Draft, DraftKind } from './drafts';
+export type { Choice, FileChoices } from './choice-schema';
+export type { Draft, Drafts } from './drafts';
 export type { PlayedGrid } from './played-grid';
 export type {
   Left,

@@ -16,6 +16,7 @@ export const materials = {
   grade: 'grade {grade, number}',
   gradeOf8: 'grade {grade, number} of 8',
   hideArchived: 'hide archived',
+  importAFile: 'Import a file',
   kXXXOrK: 'K: x--x--x-, or K: 1 & 3 &; S: 2 4',
   kinds: 'Kinds',
   kits: 'Kits',

@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest';
+import { FORMATS, type FileChoices } from '@/core/format';
+import { must } from '@/core/issue';
+import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
+import { bpm } from '@/core/time';
+import { archiveImported, importFile, listExercises, listMaterials, lookIntoFile } from '.';
+import { smallStudio, testContext } from './studio.fixture';
+
+const LIKELY: FileChoices = { grid: null, parts: null };
+
+function rock(format: 'musicxml' | 'midi'): Uint8Array {
+  const exercise = must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')));
+  return FORMATS[format].write('Rock', [{ name: 'Rock', says: '', exercise, bpm: bpm(90) }]);
+}
+
+const teacher = () => smallStudio(testContext()).teacher;
+
+describe('importFile', () => {
+  it.each(['musicxml', 'midi'] as const)(
+    '%s: what was looked at comes in, and goes out again',
+    (format) => {
+      const me = teacher();
+      const before = must(listExercises(me)).length;
+      const look = must(lookIntoFile(me, rock(format), LIKELY));
+      if (look.kind !== 'music') throw new Error(look.kind);
+      expect(
+        look.parts.map(({ drafts }) => drafts.map(({ name, kind }) => `${name} ${kind}`)),
+      ).toEqual([['Rock exercise']]);
+      expect(must(listExercises(me))).toHaveLength(before);
+      const imported = must(importFile(me, rock(format), LIKELY));
+      expect(imported.exercises).toHaveLength(1);
+      expect(must(listExercises(me)).map(({ name }) => name)).toContain('Rock');
+      must(archiveImported(me, imported, true));
+      expect(must(listExercises(me))).toHaveLength(before);
+    },
+  );
+
+  it('a part becomes what was chosen for it', () => {
+    const me = teacher();
+    const parts = [{ part: 0, as: 'ostinato', voice: null, cut: 'whole' }] as const;
+    const { materials } = must(importFile(me, rock('midi'), { grid: '8', parts }));
+    const [material] = must(listMaterials(me));
+    expect(material?.id).toBe(materials[0]);
+    expect(
+      material?.kind === 'ostinato' &&
+        material.content.lanes.map(({ voice, grid }) => `${voice} ${grid}`),
+    ).toEqual(['hat x', 'bass x-', 'snare -X']);
+    const left = { ...parts[0], as: 'leave' } as const;
+    const nothing = must(importFile(me, rock('midi'), { grid: '8', parts: [left] }));
+    expect(nothing).toEqual({ materials: [], exercises: [], programs: [] });
+  });
+
+  it.each([
+    ['a text', 'something else'],
+    ['a bundle that is cut off', '{"format": "mivvel"'],
+  ])('%s is refused, and nothing comes in', (_, text) => {
+    const me = teacher();
+    const before = must(listMaterials(me)).length;
+    const bytes = new TextEncoder().encode(text);
+    expect(lookIntoFile(me, bytes, LIKELY).ok).toBe(false);
+    expect(importFile(me, bytes, LIKELY).ok).toBe(false);
+    expect(must(listMaterials(me))).toHaveLength(before);
+  });
+});

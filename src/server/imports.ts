@@ -1,0 +1,103 @@
+import {
+  draftsOf,
+  likelyChoice,
+  readBundle,
+  readMusic,
+  voicesOfPart,
+  type Bundle,
+  type Choice,
+  type FileChoices,
+  type Music,
+} from '@/core/format';
+import { ok, type Result } from '@/core/issue';
+import { recipeHash } from '@/core/recipe';
+import type { ExerciseId, FileLook, Imported, MaterialId, PartLook } from '@/core/studio';
+import type { Teacher } from './authority';
+import { importBundle, lookIntoBundle } from './bundles';
+import { newId } from './context';
+import { saveMaterial } from './materials';
+
+/** Most notes of a file that are shown with how far they were off. */
+const MOST_NOTES = 300;
+
+type Read =
+  | { readonly kind: 'bundle'; readonly bundle: Bundle }
+  | { readonly kind: 'music'; readonly music: Music };
+
+/** What it is shows in how it begins, whatever it is called. */
+function readFile(bytes: Uint8Array, choices: FileChoices): Result<Read> {
+  const begins = new TextDecoder().decode(bytes.subarray(0, 100)).replace(/^\uFEFF/, '');
+  if (/^\s*[{[]/.test(begins)) {
+    const bundle = readBundle(new TextDecoder().decode(bytes));
+    return bundle.ok ? ok({ kind: 'bundle', bundle: bundle.value }) : bundle;
+  }
+  const music = readMusic(bytes, choices.grid);
+  return music.ok ? ok({ kind: 'music', music: music.value }) : music;
+}
+
+/** What a file would bring: a bundle, or music with what its parts would become. Nothing is stored.
+ * @returns issues of whatever reads it */
+export function lookIntoFile(
+  me: Teacher,
+  bytes: Uint8Array,
+  choices: FileChoices,
+): Result<FileLook> {
+  const read = readFile(bytes, choices);
+  if (!read.ok) return read;
+  if (read.value.kind === 'bundle') {
+    const summary = lookIntoBundle(me, read.value.bundle);
+    return summary.ok ? ok({ kind: 'bundle', summary: summary.value }) : summary;
+  }
+  const { music } = read.value;
+  const { grid, notes } = music;
+  const farthest = [...notes].sort((a, b) => Math.abs(b.offMs) - Math.abs(a.offMs));
+  const parts = choicesOf(music, choices).map((choice): PartLook => {
+    const part = music.score.parts[choice.part];
+    const { name = '', isKit = false } = part ?? {};
+    const voices = part ? voicesOfPart(part) : [];
+    return { name, isKit, voices, choice, ...draftsOf(music.score, choice, grid) };
+  });
+  return ok({
+    ...{ kind: 'music', grid, parts, notes: farthest.slice(0, MOST_NOTES) },
+    ...{ noteCount: notes.length, doubtful: notes.filter((one) => one.doubtful).length },
+  });
+}
+
+function choicesOf({ score, grid }: Music, { parts }: FileChoices): readonly Choice[] {
+  return score.parts.map((_, part) => {
+    const chosen = parts?.find((one) => one.part === part);
+    return chosen ?? likelyChoice(score, part, grid);
+  });
+}
+
+/** Takes a file in, whole or not at all, as it was looked at with the same choices. */
+export function importFile(me: Teacher, bytes: Uint8Array, choices: FileChoices): Result<Imported> {
+  const read = readFile(bytes, choices);
+  if (!read.ok) return read;
+  if (read.value.kind === 'bundle') return importBundle(me, read.value.bundle);
+  const { music } = read.value;
+  const drafts = choicesOf(music, choices).flatMap(
+    (choice) => draftsOf(music.score, choice, music.grid).drafts,
+  );
+  return me.store.together(() => {
+    const materials: MaterialId[] = [];
+    const exercises: ExerciseId[] = [];
+    for (const draft of drafts) {
+      const { name, meter } = draft;
+      if (draft.kind === 'exercise') {
+        const id = newId<'exercise'>(me);
+        const { recipe } = draft;
+        const hash = recipeHash(recipe);
+        me.store.exercises.insert({ id, name, recipe, hash, updatedAt: me.now() });
+        exercises.push(id);
+        continue;
+      }
+      const content = draft.kind === 'line' ? { text: draft.text } : draft.ostinato;
+      const { kind } = draft;
+      const saved = saveMaterial(me, { id: null, kind, name, trains: '', meter, content });
+      if (!saved.ok) return saved;
+      materials.push(saved.value.id);
+    }
+    return ok({ materials, exercises, programs: [] });
+  });
+}

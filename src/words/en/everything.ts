@@ -1,0 +1,5 @@
+import { imports } from './imports';
+import { enOnPaper } from './on-paper';
+
+/** Every message that there is, wherever it is loaded. */
+export const enEverything = { ...enOnPaper, imports } as const;

@@ -1,0 +1,29 @@
+import type { Left } from '@/core/format';
+import { sayVoice } from './kit';
+import type { Say } from './say';
+
+/** Most bars that are named. */
+const MOST_BARS = 8;
+
+/** What does not come in as it stands, why, and where.
+ * @example sayLeft(say, { why: 'tempo', bars: ['4'], count: 1 }) // => 'tempo changes (bar 4)' */
+export function sayLeft(say: Say, left: Left): string {
+  const shown = left.bars.slice(0, MOST_BARS).join(', ');
+  const bars = left.bars.length > MOST_BARS ? `${shown} …` : shown;
+  const why = whyOf(say, left);
+  return bars === '' ? why : say.t('imports.leftIn', { why, bars });
+}
+
+function whyOf(say: Say, left: Left): string {
+  const { count } = left;
+  switch (left.why) {
+    case 'key':
+      return say.t('imports.left.key', { count, key: String(left.key ?? 'none') });
+    case 'nearest': {
+      const voice = sayVoice(say, left.voice);
+      return say.t('imports.left.nearest', { count, key: String(left.key), voice });
+    }
+    default:
+      return say.t(`imports.left.${left.why}`, { count });
+  }
+}
