@@ -1,3 +1,4 @@
+export { backUp, restore } from './backup';
 export { closeDb, openDb, theDb, together } from './connection';
 export { findViewer, listDoors, openStudioStore, studioStore } from './stores';
 export type { Db } from './connection';

@@ -1,12 +1,36 @@
-import { writeCalendar, writeCsv } from '@/core/format';
+import {
+  FORMATS,
+  piecesOf,
+  writeBundle,
+  writeCalendar,
+  writeCsv,
+  type FormatId,
+} from '@/core/format';
 import { ok, type Result } from '@/core/issue';
 import { foldItem } from '@/core/log';
 import { planDays } from '@/core/plan';
-import { clockOf, type PersonId } from '@/core/studio';
-import { sayCaution, sayMinutes, type Say } from '@/words';
+import { clockOf, type PersonId, type ProgramId } from '@/core/studio';
+import { sayCaution, sayMinutes, saySentence, type Say } from '@/words';
 import { openStudent, type Student, type Teacher } from './authority';
 import { planOf } from './plans';
+import { getProgram } from './programs';
 import { progressOf } from './progress';
+
+/** A program as a file: in one of the open formats, or as a bundle.
+ * @returns issues of opening it, and of exercises that cannot be played */
+export function exportProgram(
+  me: Teacher,
+  id: ProgramId,
+  format: FormatId | 'bundle',
+  say: Say,
+): Result<string | Uint8Array> {
+  const program = getProgram(me, id);
+  if (!program.ok) return program;
+  const { name, outline, recipes } = program.value;
+  if (format === 'bundle') return ok(writeBundle({ programs: [{ name, outline, recipes }] }));
+  const pieces = piecesOf(outline, recipes, (recipe) => saySentence(say, recipe));
+  return pieces.ok ? ok(FORMATS[format].write(name, pieces.value)) : pieces;
+}
 
 /** A student's plan as a calendar, a day of practice an event.
  * @returns issues of opening the student; text of a file */

@@ -17,7 +17,7 @@ export {
 } from './families';
 export { archiveImported, exportStudio, importBundle, lookIntoBundle } from './bundles';
 export { importFile, lookIntoFile } from './imports';
-export { exportCalendar, exportLog } from './exports';
+export { exportCalendar, exportLog, exportProgram } from './exports';
 export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { asEither, asStudent, asTeacher } from './authority';

@@ -21,6 +21,8 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'file-midi': { track: 2 },
   'file-frames': {},
   'file-silent': {},
+  'backup-damaged': {},
+  'backup-newer': {},
   'file-long': { bars: 2000, notes: 50_000 },
   'bundle-newer': { version: 2, known: 1 },
   'bundle-part': { part: 'exercises', name: 'Clave', misfits: [{ at: 'name', problem: 'long' }] },

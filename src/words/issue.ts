@@ -164,6 +164,8 @@ export function sayIssue(say: Say, issue: Issue): string {
     case 'file-deep':
     case 'file-frames':
     case 'file-silent':
+    case 'backup-damaged':
+    case 'backup-newer':
       return t(`issue.${issue.code}`);
     case 'file-encoding':
       return t('issue.file-encoding', { encoding: issue.encoding });

@@ -158,6 +158,10 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   ),
   exportCalendar: oneStudent((me, w) => server.exportCalendar(me, sayOnPaperIn('en-GB'), w.id)),
   exportLog: oneStudent((me, w) => server.exportLog(me, w.id)),
+  exportProgram: teacher(
+    (me, w) => server.exportProgram(me, w.program, 'midi', sayOnPaperIn('en-GB')),
+    (me, w) => server.exportProgram(me, w.program, 'bundle', sayOnPaperIn('en-GB')),
+  ),
   exportStudio: anyTeacher((me) => server.exportStudio(me)),
   lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),
   importBundle: anyTeacher((me) => server.importBundle(me, BUNDLE)),

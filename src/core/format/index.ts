@@ -9,6 +9,7 @@ export {
   PLAYED_GRIDS,
   voicesOfPart,
 } from './score';
+export { piecesOf } from './pieces-of';
 export { FORMATS, readMusic } from './registry';
 export type { Bundle, Bundled } from './bundle';
 export type { PlayedNote } from './midi';

@@ -87,6 +87,8 @@ export type Issue =
   | Issued<'file-midi', { track: number }>
   | Issued<'file-frames'>
   | Issued<'file-silent'>
+  | Issued<'backup-damaged'>
+  | Issued<'backup-newer'>
   | Issued<'file-long', { bars: number; notes: number }>
   | Issued<'bundle-newer', { version: number; known: number }>
   | Issued<

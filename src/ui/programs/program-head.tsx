@@ -2,12 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Piece } from '@/core/format';
+import { piecesOf, type Piece } from '@/core/format';
 import type { Issue, Result } from '@/core/issue';
-import { rungsOf } from '@/core/ladder';
 import { itemsOf } from '@/core/program';
-import { expand } from '@/core/recipe';
-import { bpm } from '@/core/time';
 import type { Program, ProgramId } from '@/core/studio';
 import { saySentence, type Say } from '@/words';
 import {
@@ -64,23 +61,12 @@ export function ProgramHead({ desk, actions }: { desk: ProgramDesk; actions: Hea
     if (done) desk.setProgram({ ...program, template: !template });
   }
 
-  /** Its exercises in order, each at its first tempo; what cannot be played is said. */
-  function piecesOf(): readonly Piece[] | null {
-    const made = itemsOf(outline).flatMap((item) => {
-      const recipe = program.recipes[item.id];
-      return recipe ? [{ item, recipe, exercise: expand(recipe) }] : [];
-    });
-    const issues = made.flatMap(({ exercise }) => (exercise.ok ? [] : exercise.issues));
-    if (issues.length > 0) {
-      toastIssues(issues);
-      return null;
-    }
-    return made.flatMap(({ item, recipe, exercise }): readonly Piece[] => {
-      if (!exercise.ok) return [];
-      const first = rungsOf(item.course.ladder)[0]?.bpm ?? bpm(60);
-      const says = saySentence(say, recipe);
-      return [{ name: item.name, says, exercise: exercise.value, bpm: first }];
-    });
+  /** What cannot be played is said. */
+  function pieces(): readonly Piece[] | null {
+    const made = piecesOf(outline, program.recipes, (recipe) => saySentence(say, recipe));
+    if (made.ok) return made.value;
+    toastIssues(made.issues);
+    return null;
   }
 
   return (
@@ -110,7 +96,7 @@ export function ProgramHead({ desk, actions }: { desk: ProgramDesk; actions: Hea
         />
         <FilesPop
           name={program.name}
-          piecesOf={piecesOf}
+          piecesOf={pieces}
           bundled={() => ({
             programs: [{ name: program.name, outline, recipes: program.recipes }],
           })}

@@ -118,6 +118,10 @@ export const issue = {
   'file-midi':
     '{track, plural, =0 {This does not begin as a MIDI file does.} other {Track {track, number} of this MIDI file is cut off or damaged.}} Save it anew from where it came.',
   'file-frames': 'This MIDI file counts time in frames a second, not in beats. Save it with beats.',
+  'backup-damaged':
+    'This is no studio file, or it is damaged. Nothing was changed; take another backup.',
+  'backup-newer':
+    'This backup is of a newer Mivvel. Update Mivvel, then restore it; nothing was changed.',
   'file-silent': 'No part of this file has a note. Choose one in which something is played.',
   'file-long':
     'This file has more than {bars, number} bars or {notes, number} notes. Split it into several.',

@@ -1,0 +1,209 @@
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import tone from '@tonejs/midi';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { closeDb, openDb } from '@/db';
+import { seedDemo } from '@/server/demo';
+import { cells } from '@/server/studio.fixture';
+import { runCommandLine } from './command-line';
+
+const NOW = Date.UTC(2026, 1, 2, 12);
+
+let data = '';
+let before: string | undefined;
+
+beforeAll(() => {
+  before = process.env.MIVVEL_DATA;
+  data = mkdtempSync(join(tmpdir(), 'mivvel-cli-'));
+  const db = openDb(join(data, 'mivvel.sqlite'));
+  seedDemo(db, NOW, 'UTC');
+  closeDb(db);
+});
+
+afterAll(() => {
+  process.env.MIVVEL_DATA = before;
+  rmSync(data, { recursive: true, force: true });
+});
+
+/** Runs a command as a shell does. */
+async function run(words: readonly string[], stdin: string | Uint8Array = '') {
+  const out: (string | Uint8Array)[] = [];
+  const err: string[] = [];
+  const code = await runCommandLine(
+    {
+      stdin: () => (typeof stdin === 'string' ? new TextEncoder().encode(stdin) : stdin),
+      out: (text) => out.push(text),
+      err: (text) => err.push(text),
+    },
+    words,
+  );
+  const bytes = Buffer.concat(out.map((one) => Buffer.from(one)));
+  const lines = bytes.toString('utf8').split('\n').filter(Boolean);
+  return { code, bytes, lines, err: err.join('') };
+}
+
+const json = (lines: readonly string[]) =>
+  lines.map((one) => JSON.parse(one) as Record<string, unknown>);
+
+describe('expand', () => {
+  it('a recipe is a line: sentence, strokes, all that is read back', async () => {
+    const { code, lines } = await run(['expand', '-'], JSON.stringify(cells()));
+    expect(code).toBe(0);
+    const [one] = json(lines);
+    expect(lines).toHaveLength(1);
+    expect(one).toMatchObject({
+      meter: '4/4',
+      bars: 1,
+      cycleTicks: 80640,
+      bpm: 60,
+      line: 'RLLKKL RLLK RL RLLK',
+    });
+    expect(one).toHaveProperty('lockUp');
+    expect(one?.['strokes']).toHaveLength(18);
+  });
+
+  it('a family is a line for each member, as many as asked for', async () => {
+    const family = {
+      base: {
+        ...cells(),
+        play: null,
+        as: { kind: 'verbatim', on: { limb: 'LH', voice: 'snare' } },
+      },
+      axes: [
+        { at: 'play', values: ['4 4 4 4', '2 2', '1'].map((text) => ({ content: { text } })) },
+      ],
+    };
+    const all = await run(['expand', '-'], JSON.stringify(family));
+    expect(all.err).toBe('');
+    expect(json(all.lines).map((one) => (one['strokes'] as unknown[]).length)).toEqual([6, 4, 3]);
+    expect((await run(['expand', '-', '--most', '2'], JSON.stringify(family))).lines).toHaveLength(
+      2,
+    );
+  });
+
+  it.each([
+    ['no JSON', '{"a":\n[', 'Line 2'],
+    ['no recipe', '{"version": 1, "kind": "song"}', 'kind'],
+  ])('%s ends with 1 and says where', async (_, text, says) => {
+    const { code, err } = await run(['expand', '-'], text);
+    expect(code).toBe(1);
+    expect(err).toContain(says);
+    const facts = await run(['expand', '-', '--json'], text);
+    expect(JSON.parse(facts.err)).toHaveProperty('issues');
+  });
+});
+
+describe('parse', () => {
+  it.each([
+    ['4. 4 8 4', ['line']],
+    ['K: x--x--x-', ['ostinato', 'ostinato', 'ostinato']],
+    ['RLLK RL', ['sticking', 'limbs']],
+  ])('%s may mean %j', async (text, kinds) => {
+    const { lines } = await run(['parse', text]);
+    expect([...new Set(json(lines).map((one) => one['kind']))]).toEqual([...new Set(kinds)]);
+  });
+
+  it('what means nothing ends with 1', async () => {
+    expect(await run(['parse', '?!'])).toMatchObject({ code: 1, lines: [] });
+  });
+});
+
+describe('on a studio’s folder', () => {
+  const program = 'Cells for the revue';
+
+  it('exports a program in each format, each read back', async () => {
+    const midi = await run(['export', '-d', data, '--program', program, '--format', 'midi']);
+    expect(new tone.Midi(midi.bytes).tracks.length).toBeGreaterThan(2);
+    const xml = await run(['export', '-d', data, '--program', program, '--format', 'musicxml']);
+    expect(xml.lines[0]).toContain('<?xml');
+    const checked = await run(['check', '-'], xml.bytes);
+    expect(checked.lines[0]).toMatch(/^Drums: \d+ bars, exercise, exercise, exercise/);
+    const pdf = join(data, 'program.pdf');
+    await run(['export', '-d', data, '--program', program, '--format', 'pdf', '--to', pdf]);
+    expect(readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-');
+    const bundle = await run(['export', '-d', data, '--program', program]);
+    const expanded = await run(['expand', '-'], bundle.bytes);
+    expect(json(expanded.lines).map((one) => one['name'])).toHaveLength(3);
+  });
+
+  it('imports what was looked at, once it is meant', async () => {
+    const xml = await run(['export', '-d', data, '--program', program, '--format', 'musicxml']);
+    const count = async () => {
+      const { lines } = await run(['export', '-d', data]);
+      const { exercises } = JSON.parse(lines.join('\n')) as { exercises: unknown[] };
+      return exercises.length;
+    };
+    const there = await count();
+    const words = ['import', '-', '-d', data, '--cut', 'signs'];
+    const dry = await run([...words, '--dry-run'], xml.bytes);
+    expect(dry.lines.filter((one) => one.startsWith('exercise: '))).toHaveLength(3);
+    expect(await count()).toBe(there);
+    const taken = await run(words, xml.bytes);
+    expect(taken.err).toContain('Came in: 0 programs, 3 exercises');
+    expect(await count()).toBe(there + 3);
+  });
+
+  it('plans, as text and as JSON', async () => {
+    const { lines } = await run(['plan', '-d', data, '--student', 'Deniz', '--json']);
+    const [day] = json(lines);
+    expect(day?.['day']).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+    expect(day).toHaveProperty('seconds');
+    expect((await run(['plan', '-d', data, '--student', 'Deniz'])).lines).toHaveLength(
+      lines.length,
+    );
+  });
+
+  it('backs up and restores; what was there is kept', async () => {
+    const backup = join(data, 'monday.sqlite');
+    expect(await run(['backup', backup, '-d', data])).toMatchObject({ code: 0 });
+    expect(await run(['backup', backup, '-d', data])).toMatchObject({ code: 1 });
+    await run(
+      ['import', '-', '-d', data],
+      JSON.stringify({
+        format: 'mivvel',
+        version: 1,
+        materials: [],
+        exercises: [{ name: 'Later', recipe: cells() }],
+        programs: [],
+      }),
+    );
+    const names = async () => (await run(['export', '-d', data])).bytes.toString();
+    expect(await names()).toContain('"Later"');
+    expect(await run(['restore', backup, '-d', data])).toMatchObject({ code: 0 });
+    expect(await names()).not.toContain('"Later"');
+    expect(readdirSync(data).filter((one) => one.startsWith('mivvel.before-'))).toHaveLength(1);
+    const broken = join(data, 'broken.sqlite');
+    writeFileSync(broken, readFileSync(backup).subarray(0, 5000));
+    const refused = await run(['restore', broken, '-d', data]);
+    expect(refused).toMatchObject({ code: 1 });
+    expect(await names()).toContain('"format": "mivvel"');
+  });
+
+  it.each([
+    [['export', '-d', '/nowhere'], 'mivvel.sqlite'],
+    [['plan', '--student', 'Nobody'], 'There is no student Nobody'],
+    [['export', '--program', 'None', '--format', 'midi'], 'There is no program None'],
+  ])('%j ends with 1 and says what there is', async (words, says) => {
+    const { code, err } = await run(words.includes('-d') ? words : [...words, '-d', data]);
+    expect(code).toBe(1);
+    expect(err).toContain(says);
+    expect(existsSync('/nowhere')).toBe(false);
+  });
+});
+
+describe('help', () => {
+  it.each(['expand', 'parse', 'check', 'export', 'import', 'plan', 'backup', 'restore'])(
+    '%s has an example',
+    async (name) => {
+      const { code, bytes } = await run([name, '--help']);
+      expect(code).toBe(0);
+      expect(bytes.toString()).toContain(`npm run -s mivvel -- ${name}`);
+    },
+  );
+
+  it('a wrong command ends with 2', async () => {
+    expect(await run(['frobnicate'])).toMatchObject({ code: 2 });
+    expect(await run(['export', '--format', 'mp3'])).toMatchObject({ code: 2 });
+  });
+});

@@ -1,0 +1,154 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  FORMATS,
+  fileChoicesSchema,
+  likelyChoice,
+  readMusic,
+  type FileChoices,
+  type FormatId,
+} from '@/core/format';
+import { USUAL_LOOK } from '@/core/print';
+import { planDays } from '@/core/plan';
+import { backUp, restore } from '@/db';
+import {
+  exportProgram,
+  exportStudio,
+  getPlan,
+  getSpeech,
+  importFile,
+  lookIntoFile,
+  makeSheets,
+  planSheets,
+  type Teacher,
+} from '@/server';
+import { sayImportsIn, sayLeft, sayMinutes, sayOnPaperIn } from '@/words';
+import { bytesFrom, Missing, need, writeTo, Wrong, type Io } from './io';
+import { openStudioOf, programOf, studentOf, type OnStudio } from './studio';
+
+/** What programs can be written as. */
+export const EXPORTS = [...Object.keys(FORMATS), 'pdf', 'bundle'] as const;
+
+interface Export extends OnStudio {
+  readonly format: FormatId | 'pdf' | 'bundle';
+  readonly program?: string;
+  readonly to: string;
+}
+
+/** Writes a program in a format, or without one the whole studio as a bundle. */
+export async function exportFrom(io: Io, options: Export): Promise<void> {
+  const me = openStudioOf(options);
+  if (options.program === undefined) {
+    if (options.format !== 'bundle') throw new Missing('Say which program with --program.');
+    writeTo(io, options.to, need(exportStudio(me)));
+    return;
+  }
+  const program = programOf(me, options.program);
+  if (options.format === 'pdf') writeTo(io, options.to, await pdfOf(me, program));
+  else writeTo(io, options.to, need(exportProgram(me, program, options.format, sayOf(me))));
+}
+
+function sayOf(me: Teacher) {
+  return sayOnPaperIn('en-GB', getSpeech(me));
+}
+
+async function pdfOf(me: Teacher, program: ReturnType<typeof programOf>): Promise<Uint8Array> {
+  const say = sayOf(me);
+  const planned = need(planSheets(me, say, { kind: 'program', program }));
+  for await (const line of makeSheets(say, USUAL_LOOK, planned, 'pdf')) {
+    if ('issues' in line) throw new Wrong(line.issues);
+    if ('pdf' in line) return Buffer.from(line.pdf, 'base64');
+  }
+  throw new Error('no file was made');
+}
+
+interface Import extends OnStudio {
+  readonly as?: string;
+  readonly cut?: string;
+  readonly grid?: string;
+  readonly dryRun?: true;
+  readonly json?: true;
+}
+
+/** Takes a file into a studio, or says what it would bring. */
+export function importInto(io: Io, file: string, options: Import): void {
+  const me = openStudioOf(options);
+  const bytes = bytesFrom(io, file);
+  const choices = choicesOf(bytes, options);
+  const look = need(lookIntoFile(me, bytes, choices), file);
+  if (options.json) io.out(`${JSON.stringify(look)}\n`);
+  else if (look.kind === 'bundle') {
+    const { programs, exercises, known, materials } = look.summary;
+    io.out(`Programs: ${programs.map(({ name }) => name).join(', ') || 'none'}\n`);
+    io.out(`Exercises: ${exercises.join(', ') || 'none'}\n`);
+    if (known.length > 0) io.out(`Here already: ${known.join(', ')}\n`);
+    io.out(`Materials: ${materials.join(', ') || 'none'}\n`);
+  } else {
+    const say = sayImportsIn('en-GB', getSpeech(me));
+    for (const { name, drafts, left } of look.parts) {
+      for (const draft of drafts) io.out(`${draft.kind}: ${draft.name}\n`);
+      for (const one of left) io.out(`${name}: ${sayLeft(say, one)}\n`);
+    }
+  }
+  if (options.dryRun) return;
+  const { materials, exercises, programs } = need(importFile(me, bytes, choices), file);
+  io.err(
+    `Came in: ${programs.length} programs, ${exercises.length} exercises, ${materials.length} materials.\n`,
+  );
+}
+
+function choicesOf(bytes: Uint8Array, { as, cut, grid }: Import): FileChoices {
+  const number = Number(cut);
+  const shape = {
+    grid: grid ?? null,
+    parts: null,
+  };
+  const read = fileChoicesSchema.safeParse(shape);
+  if (!read.success) throw new Missing(`${grid} is no grid. There are: 8, 8t, 16, 16t, 32.`);
+  const music = as === undefined && cut === undefined ? null : readMusic(bytes, read.data.grid);
+  if (!music?.ok) return read.data;
+  const { score } = music.value;
+  const parts = score.parts.map((_, part) => ({
+    ...likelyChoice(score, part, music.value.grid),
+    ...(as !== undefined && { as }),
+    ...(cut !== undefined && { cut: Number.isInteger(number) ? number : cut }),
+  }));
+  const chosen = fileChoicesSchema.safeParse({ ...shape, parts });
+  if (chosen.success) return chosen.data;
+  throw new Missing(
+    '--as is line, ostinato or exercise; --cut is signs, whole or a number of bars.',
+  );
+}
+
+/** Writes the dates of a student's plan, a line each. */
+export function planOfStudent(
+  io: Io,
+  options: OnStudio & { readonly student: string; readonly json?: true },
+): void {
+  const me = openStudioOf(options);
+  const say = sayOf(me);
+  const { planning } = need(getPlan(me, studentOf(me, options.student)));
+  for (const { day, seconds, entries } of planDays(planning).days) {
+    const of = [...new Set(entries.flatMap(({ work }) => planning.works[work]?.name ?? []))];
+    if (options.json) io.out(`${JSON.stringify({ day, seconds, exercises: of })}\n`);
+    else io.out(`${day}  ${sayMinutes(say, seconds)}  ${of.join(', ')}\n`);
+  }
+}
+
+/** Copies the studio's file, which may be in use. */
+export async function backUpTo(io: Io, to: string, { data }: OnStudio): Promise<void> {
+  const file = join(data, 'mivvel.sqlite');
+  if (!existsSync(file))
+    throw new Missing(`${data} holds no mivvel.sqlite. Give the folder of a studio with --data.`);
+  if (existsSync(to)) throw new Missing(`${to} is there already. Give the path of a new file.`);
+  await backUp(file, to);
+  io.err(`Backed up to ${to}.\n`);
+}
+
+/** Puts a backup in the place of the studio's file. */
+export function restoreFrom(io: Io, from: string, { data }: OnStudio, now: Date): void {
+  if (!existsSync(from)) throw new Missing(`${from} is not there.`);
+  const kept = `mivvel.before-${now.toISOString().replace(/[:.]/g, '-')}.sqlite`;
+  need(restore(from, data, kept), from);
+  io.err(`Restored from ${from}. What was there is kept as ${join(data, kept)}.\n`);
+}
