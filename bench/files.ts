@@ -35,7 +35,17 @@ function sheetOf(items: readonly Item[], student: string): Sheet {
   return {
     ...{ title: 'Program', student, day: '2026-03-02', week: null, line: null },
     items: items.map(({ name, recipe, exercise }, index) => ({
-      ...{ number: index + 1, name, recipe, exercise, cues: [], bpm: 80, why: '', practice },
+      ...{
+        number: index + 1,
+        name,
+        recipe,
+        exercise,
+        cues: [],
+        bpm: 80,
+        opens: null,
+        why: '',
+        practice,
+      },
     })),
   };
 }

@@ -1,6 +1,6 @@
 export { backUp, restore } from './backup';
 export { closeDb, openDb, theDb, together } from './connection';
-export { findViewer, listDoors, openStudioStore, studioStore } from './stores';
+export { findFeed, findViewer, listDoors, openStudioStore, studioStore } from './stores';
 export type { Db } from './connection';
 export type {
   Assigned,

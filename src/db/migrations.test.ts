@@ -246,6 +246,24 @@ describe('migrations', () => {
     expect(() => before.prepare(keep).run()).toThrow('UNIQUE');
   });
 
+  it('0012 doors: nobody has an address yet, and a secret one opens one calendar', () => {
+    const before = fileAfter(5);
+    before.exec(ENTRY);
+    for (const { tag } of journal.entries.slice(5, 12)) migrate(before, tag);
+    expect(() => before.prepare('select address from studio').all()).toThrow('no such column');
+    migrate(before, journal.entries[12]?.tag);
+    expect(before.prepare('select address from studio').pluck().get()).toBeNull();
+    const people = before.prepare('select id from person').pluck().all();
+    expect(before.prepare('select count(*) from person where feed is null').pluck().get()).toBe(
+      people.length,
+    );
+    before.prepare("update person set feed = 'x' where id = ?").run(people[0]);
+    const again = before.prepare(
+      "insert into person (id, studio_id, role, name, feed) select 'q', id, 'student', 'Q', 'x' from studio",
+    );
+    expect(() => again.run()).toThrow('UNIQUE');
+  });
+
   it('opening a file brings it up to date, and again changes nothing', () => {
     const { $client } = connectionOf(openDb(':memory:'));
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({

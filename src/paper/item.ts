@@ -12,6 +12,7 @@ import type { CueLine } from '@/core/progress';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { tempoBeatTicks } from '@/core/time';
 import { sayCueLine, sayDosage, sayLimb, sayLimbs, sentenceParts } from '@/words';
+import { codeMark } from './code';
 import { measure } from './fonts';
 import { ladderBlock } from './ladder';
 import { rule, textBlock, type Setting, type Span } from './setting';
@@ -27,6 +28,8 @@ export interface SheetItem {
   readonly cues: readonly CueLine[];
   /** Where it is begun, or goes on. */
   readonly bpm: number;
+  /** The address that a code opens; null prints none. */
+  readonly opens: string | null;
   /** What it asks now, and why, in words; empty where it is nobody's yet. */
   readonly why: string;
   /** How it is practised; null leaves that to the player. */
@@ -146,12 +149,17 @@ function readingBlocks({ say, look, text, width }: Setting, { exercise }: SheetI
   return blocks;
 }
 
+/** Width of a code, its margin included: 22 mm. */
+const CODE = 62;
+
 /** Ladder, dosage and rule; and, in any case, room for a tempo and a remark. */
 function practiceBlocks(
   setting: Setting,
-  { practice, exercise, why }: SheetItem,
+  { practice, exercise, why, opens }: SheetItem,
 ): readonly Block[] {
-  const { say, look, text, width } = setting;
+  const { say, look, text } = setting;
+  const code = opens === null ? null : codeMark(opens, setting.width - CODE, 0, CODE);
+  const width = setting.width - (code ? CODE + text : 0);
   const room = text * 2.2;
   const tempo = say.t('sheet.tempo');
   const remark = say.t('sheet.remark');
@@ -159,9 +167,10 @@ function practiceBlocks(
   const remarkAt = tempoWide + text * 7;
   const remarkWide = measure('text', text, remark) + text * 0.6;
   const lines: Block = {
-    height: room,
+    height: code ? Math.max(room, CODE) : room,
     gap: text * 0.4,
     marks: [
+      ...(code ? [code] : []),
       { kind: 'text', x: 0, y: room * 0.8, text: tempo, size: text, face: 'text', soft: true },
       rule(tempoWide, room * 0.82, text * 6),
       {
@@ -184,8 +193,8 @@ function practiceBlocks(
     say.t('sheet.rule', { clean, lost }),
   ].join(' · ');
   return [
-    textBlock([{ text: how }], text, width, { gap: text * 0.5 }),
-    ...(why === '' ? [] : [textBlock([{ text: why, soft: true }], text, width)]),
+    textBlock([{ text: how }], text, setting.width, { gap: text * 0.5 }),
+    ...(why === '' ? [] : [textBlock([{ text: why, soft: true }], text, setting.width)]),
     ladderBlock(setting, rungs, rung, tempoBeatTicks(exercise.meter)),
     lines,
   ];

@@ -1,7 +1,8 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import jsqr from 'jsqr';
 import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
 import { rungsOf, USUAL_COURSE } from '@/core/ladder';
@@ -15,6 +16,9 @@ import { measure } from './fonts';
 import { shortened, textBlock } from './setting';
 
 const SAY = sayOnPaperIn('en-GB');
+/** Its types have the function itself, its file has it as its default. */
+const decode = (jsqr as unknown as { default: typeof jsqr }).default;
+
 const LOOK: Look = { ...USUAL_LOOK, motions: true };
 
 const recipe = {
@@ -25,7 +29,7 @@ const recipe = {
 function item(number: number): SheetItem {
   return {
     ...{ number, name: `Exercise ${number}`, recipe, exercise: must(expand(recipe)), bpm: 72 },
-    ...{ cues: [{ kind: 'own', text: 'Breathe.' }], why: '1 of 3 clean at 72.' },
+    ...{ cues: [{ kind: 'own', text: 'Breathe.' }], why: '1 of 3 clean at 72.', opens: null },
     practice: { course: USUAL_COURSE, rungs: rungsOf(USUAL_COURSE.ladder), rung: 2 },
   };
 }
@@ -52,6 +56,24 @@ async function readPdf(pages: readonly Page[]) {
     fonts: run('pdffonts').trim().split('\n').slice(2),
     images: run('pdfimages', '-list').trim().split('\n').slice(2),
   };
+}
+
+/** The first page as a printer has it (poppler), at 200 dots an inch, in grey. */
+async function pictureOf(pages: readonly Page[]) {
+  const file = new PdfWriter('Sheet', 'en');
+  file.add(pages);
+  const folder = mkdtempSync(join(tmpdir(), 'mivvel-pdf-'));
+  const path = join(folder, 'sheet.pdf');
+  writeFileSync(path, await file.end());
+  execFileSync('pdftoppm', ['-gray', '-r', '200', '-singlefile', path, join(folder, 'page')]);
+  const bytes = readFileSync(join(folder, 'page.pgm'));
+  const [, wide = '0', high = '0'] =
+    /^P5\s+(\d+)\s+(\d+)\s+255\s/.exec(bytes.toString('latin1', 0, 40)) ?? [];
+  const [width, height] = [Number(wide), Number(high)];
+  const grey = bytes.subarray(bytes.length - width * height);
+  const rgba = new Uint8ClampedArray(width * height * 4);
+  grey.forEach((one, at) => rgba.set([one, one, one, 255], at * 4));
+  return { rgba, width, height };
 }
 
 describe('sheetPages, read back by poppler', () => {
@@ -89,6 +111,16 @@ describe('sheetPages, read back by poppler', () => {
         expect(pages.length).toBeGreaterThan(large ? 3 : 2);
       }
     }
+  });
+
+  it('has a code for each exercise where it has an address, which a decoder (jsqr) reads off the page', async () => {
+    const opens =
+      'http://192.168.1.20:3000/stand?item=abcdefghijklmnopqrstuvwxyz%20abcdefghijklmnopq';
+    const items = [{ ...item(1), opens }];
+    const picture = await pictureOf(sheetPages(SAY, LOOK, sheetOf(0, { items })));
+    expect(decode(picture.rgba, picture.width, picture.height)?.data).toBe(opens);
+    const without = await pictureOf(sheetPages(SAY, LOOK, sheetOf(1)));
+    expect(decode(without.rgba, without.width, without.height)).toBeNull();
   });
 
   it('has a week as a table in the order of days and rows', async () => {

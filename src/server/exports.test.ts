@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
 import { planDays } from '@/core/plan';
 import { sayOnPaperIn } from '@/words';
-import { exportCalendar, exportLog, getPlan } from '.';
+import { exportCalendar, exportLog, getAddress, getPlan, openFeed, readFeed, setAddress } from '.';
 import { about, log, smallStudio, testContext, tryOf } from './studio.fixture';
 
 const SAY = sayOnPaperIn('en-GB');
@@ -25,6 +25,43 @@ describe('exportCalendar', () => {
     );
     expect(events[0]?.description).toMatch(/^Cells\n.*hearing protection/);
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
+  });
+});
+
+describe('openFeed', () => {
+  it('is one secret address a student, until another one is made', () => {
+    const context = testContext();
+    const { teacher, student, id } = smallStudio(context);
+    const feed = must(openFeed(student, id, false));
+    expect(feed).toMatch(/^[a-z2-7]{32}$/);
+    expect(must(openFeed(teacher, id, false))).toBe(feed);
+    const reader = must(readFeed(context, feed));
+    expect(reader.store.id).toBe(id);
+    expect(must(exportCalendar(reader, SAY, id))).toContain('BEGIN:VEVENT');
+    const another = must(openFeed(student, id, true));
+    expect(another).not.toBe(feed);
+    expect(readFeed(context, feed).ok).toBe(false);
+    expect(readFeed(context, another).ok).toBe(true);
+    expect(readFeed(context, '').ok).toBe(false);
+  });
+});
+
+describe('setAddress', () => {
+  it.each([
+    ['http://192.168.1.20:3000/bench', 'http://192.168.1.20:3000'],
+    [' https://studio.example ', 'https://studio.example'],
+    ['', null],
+  ])('%j is kept as %j', (typed, kept) => {
+    const { teacher } = smallStudio(testContext());
+    expect(must(setAddress(teacher, typed))).toBe(kept);
+    expect(getAddress(teacher)).toBe(kept);
+  });
+
+  it.each(['studio', 'javascript:alert(1)', 'ftp://studio.example'])('%j is none', (typed) => {
+    const { teacher } = smallStudio(testContext());
+    const refused = setAddress(teacher, typed);
+    expect(refused).toMatchObject({ ok: false, issues: [{ code: 'address', text: typed }] });
+    expect(getAddress(teacher)).toBeNull();
   });
 });
 

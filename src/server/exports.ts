@@ -1,3 +1,5 @@
+import { randomBytes } from 'node:crypto';
+import { base32nopad } from '@scure/base';
 import {
   FORMATS,
   piecesOf,
@@ -10,8 +12,10 @@ import { ok, type Result } from '@/core/issue';
 import { foldItem } from '@/core/log';
 import { planDays } from '@/core/plan';
 import { clockOf, type PersonId, type ProgramId } from '@/core/studio';
+import { findFeed } from '@/db';
 import { sayCaution, sayMinutes, saySentence, type Say } from '@/words';
-import { openStudent, type Student, type Teacher } from './authority';
+import { asStudent, openStudent, type Student, type Teacher } from './authority';
+import type { Context } from './context';
 import { planOf } from './plans';
 import { getProgram } from './programs';
 import { progressOf } from './progress';
@@ -52,6 +56,31 @@ export function exportCalendar(
     return [{ id: `${studentId}-${day}`, day, title, text }];
   });
   return ok(writeCalendar(say.t('sheet.calendar.name', { name }), days, me.now()));
+}
+
+/** Letters of a secret address: 32 of 32 kinds, 160 bits. */
+const FEED_BYTES = 20;
+
+/** The secret part of the address at which a student's plan is a calendar; made when it is first asked for.
+ * @param anew makes another one, so that the one before opens nothing any more
+ * @returns issues of opening the student */
+export function openFeed(
+  me: Teacher | Student,
+  studentId: PersonId,
+  anew: boolean,
+): Result<string> {
+  const opened = openStudent(me, studentId);
+  if (!opened.ok) return opened;
+  const known = anew ? null : opened.value.feed();
+  if (known !== null) return ok(known);
+  const feed = base32nopad.encode(randomBytes(FEED_BYTES)).toLowerCase();
+  opened.value.setFeed(feed);
+  return ok(feed);
+}
+
+/** The plan that a secret address opens, to whoever knows it. @returns issue `not-yours` for any other */
+export function readFeed(context: Context, feed: string): Result<Student> {
+  return asStudent(context, findFeed(context.db, feed));
 }
 
 /** Columns of a log, by names that no language changes. */

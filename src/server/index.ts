@@ -17,7 +17,7 @@ export {
 } from './families';
 export { archiveImported, exportStudio, importBundle, lookIntoBundle } from './bundles';
 export { importFile, lookIntoFile } from './imports';
-export { exportCalendar, exportLog, exportProgram } from './exports';
+export { exportCalendar, exportLog, exportProgram, openFeed, readFeed } from './exports';
 export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { asEither, asStudent, asTeacher } from './authority';
@@ -44,7 +44,9 @@ export { listRoster, listStudents, warmRosters } from './roster';
 export { getRecord, getToday, listNotes, setKit } from './students';
 export {
   addStudent,
+  getAddress,
   getSpeech,
+  setAddress,
   getSteps,
   listDoors,
   openStudio,
@@ -53,6 +55,7 @@ export {
   viewerOf,
 } from './studios';
 export { makeSheets, planSheets } from './sheets';
+export type { SheetLine } from './sheets';
 export { listVersions } from './versions';
 export type { Context } from './context';
 export type { Student, Teacher } from './authority';

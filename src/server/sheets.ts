@@ -4,7 +4,7 @@ import { rungAt, startLadder } from '@/core/ladder';
 import { planDays } from '@/core/plan';
 import { itemsOf } from '@/core/program';
 import { parseLine } from '@/core/reading';
-import { expand } from '@/core/recipe';
+import { expand, writeLink, type ClosedRecipe } from '@/core/recipe';
 import {
   itemKey,
   type Day,
@@ -42,7 +42,8 @@ export function planSheets(me: Teacher | Student, say: Say, what: SheetOf): Resu
   }
   if (me.role === 'student') return fail({ code: 'not-yours', path: [], what: 'page' });
   const day = practiceDay(me);
-  if (what.kind === 'exercises') return one(what.title, () => exercisesSheet(day, what));
+  const { address } = me.store.studio();
+  if (what.kind === 'exercises') return one(what.title, () => exercisesSheet(address, day, what));
   if (what.kind === 'line') return one(what.name, () => lineSheet(day, what));
   const program = getProgram(me, what.program);
   if (!program.ok) return program;
@@ -61,6 +62,7 @@ export function planSheets(me: Teacher | Student, say: Say, what: SheetOf): Resu
 }
 
 function exercisesSheet(
+  address: string | null,
   day: Day,
   { title, entries, bpm }: Extract<SheetOf, { kind: 'exercises' }>,
 ): Result<Sheet> {
@@ -71,7 +73,8 @@ function exercisesSheet(
     const number = entries.length > 1 ? index + 1 : null;
     const cues = cuesOf(made.value, tempoFor(made.value.meter, toBpm(bpm)));
     const exercise = made.value;
-    items.push({ number, name, recipe, exercise, cues, bpm, why: '', practice: null });
+    const opens = recipeAddress(address, recipe);
+    items.push({ number, name, recipe, exercise, cues, bpm, opens, why: '', practice: null });
   }
   return ok({ title, student: '', day, week: null, line: null, items });
 }
@@ -102,6 +105,7 @@ function programSheet(me: Teacher, id: ProgramId, day: Day): Result<Sheet> {
     const cues = own.length > 0 ? own.map((text) => ({ kind: 'own', text }) as const) : derived;
     items.push({
       ...{ number: items.length + 1, name: item.name, recipe, exercise: made.value, cues, bpm },
+      opens: recipeAddress(me.store.studio().address, recipe),
       ...{ why: '', practice: { course, rungs, rung } },
     });
   }
@@ -128,6 +132,7 @@ function weekSheet(
   );
   const shown = items.filter(({ assignmentId }) => theirs.has(assignmentId));
   const [only] = shown;
+  const { address } = store.studio();
   const isOne = shown.every(({ program }) => program === only?.program);
   const written = shown.flatMap((item): readonly SheetItem[] => {
     const made = expand(item.plays);
@@ -137,6 +142,7 @@ function weekSheet(
       {
         ...{ number: items.indexOf(item) + 1, name: item.item.name, recipe: item.plays },
         ...{ exercise: made.value, cues: item.cues, bpm, why: sayWhyToStudent(say, item.why) },
+        opens: address && `${address}/stand?item=${encodeURIComponent(itemKey(item))}`,
         practice: { course: item.item.course, rungs, rung },
       },
     ];
@@ -149,6 +155,16 @@ function weekSheet(
     line: null,
     items: written,
   });
+}
+
+/** Longest address that a code is made of: one of more letters is too fine to be read off paper. */
+const LONGEST_ADDRESS = 600;
+
+/** Where an exercise is opened that stands on its own; null where that is not known, or too long for a code. */
+function recipeAddress(address: string | null, recipe: ClosedRecipe): string | null {
+  if (address === null) return null;
+  const opens = `${address}/bench?r=${writeLink(recipe)}`;
+  return opens.length > LONGEST_ADDRESS ? null : opens;
 }
 
 const DAYS = 7;
@@ -171,6 +187,8 @@ function weekOf(say: Say, { planning }: StudentPlan, items: readonly StandItem[]
 
 /** A line of what is answered while sheets are made. */
 export type SheetLine =
+  /** Where codes lead, which only a teacher sets; it comes first. */
+  | { readonly address: string | null }
   | { readonly done: number; readonly of: number; readonly pages?: readonly Page[] }
   | { readonly pdf: string }
   | { readonly issues: readonly Issue[] };

@@ -32,7 +32,7 @@ export function openStudio(
   }
   const zone = knownZone(input.zone);
   const id = newId<'studio'>(context);
-  const none = { speech: null, steps: null };
+  const none = { speech: null, steps: null, address: null };
   const store = db.openStudioStore(context.db, { id, name: name.value, zone, ...none });
   const personId = newId<'person'>(context);
   const person = { id: personId, name: teacher.value, about: '', kit: null };
@@ -66,6 +66,27 @@ export function getSpeech({ store }: Teacher | Student): Speech {
 export function setSpeech({ store }: Teacher, speech: Speech): Result<null> {
   store.setSpeech(speech);
   return ok(null);
+}
+
+/** Where the studio is reached by others; null where nobody has said so. */
+export function getAddress({ store }: Teacher): string | null {
+  return store.studio().address;
+}
+
+/** Sets where the studio is reached: what codes on paper lead to. Empty takes it away.
+ * @returns what is kept of it; issue `address` for anything but http or https and a host */
+export function setAddress({ store }: Teacher, text: string): Result<string | null> {
+  const typed = text.trim();
+  if (typed === '') {
+    store.setAddress(null);
+    return ok(null);
+  }
+  const url = URL.canParse(typed) ? new URL(typed) : null;
+  if (!url || !/^https?:$/.test(url.protocol)) {
+    return fail({ code: 'address', path: ['address'], text: typed });
+  }
+  store.setAddress(url.origin);
+  return ok(url.origin);
 }
 
 /** Kinds of steps in which the studio builds exercises, in its order. */

@@ -21,6 +21,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'file-midi': { track: 2 },
   'file-frames': {},
   'file-silent': {},
+  address: { text: 'studio' },
   'backup-damaged': {},
   'backup-newer': {},
   'file-long': { bars: 2000, notes: 50_000 },

@@ -167,6 +167,8 @@ export function sayIssue(say: Say, issue: Issue): string {
     case 'backup-damaged':
     case 'backup-newer':
       return t(`issue.${issue.code}`);
+    case 'address':
+      return t('issue.address', { text: issue.text });
     case 'file-encoding':
       return t('issue.file-encoding', { encoding: issue.encoding });
     case 'file-midi':

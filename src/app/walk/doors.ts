@@ -36,6 +36,10 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'actions setStudioSpeech': anyTeacher(() => [PLAIN_SPEECH]),
   'plans setPlanOf': [{ send: (w) => [w.id, USUAL_SCHEDULE], may: ['teacher', 'student'] }],
   'plans calendarOf': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
+  'plans feedOf': [
+    { send: (w) => [w.id, false], may: ['teacher', 'student'] },
+    { send: (w) => [w.id, true], may: ['teacher', 'student'] },
+  ],
   'plans logOf': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
   'stand moreToPlay': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
   'find findTargets': anyTeacher(() => []),
@@ -136,6 +140,10 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'import POST': anyTeacher(
     () => [{ file: btoa(writeBundle({})), act: 'look', choices: NO_CHOICES }],
     () => [{ file: btoa(writeBundle({})), act: 'take', choices: NO_CHOICES }],
+  ),
+  'address POST': anyTeacher(
+    () => [{ address: 'http://10.0.0.2:3000' }],
+    () => [{ address: '' }],
   ),
   'sheets POST': [
     {

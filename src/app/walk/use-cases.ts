@@ -157,6 +157,12 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.getRound(me, w.id, { now: { minutes: 5, on: 'pad' } }),
   ),
   exportCalendar: oneStudent((me, w) => server.exportCalendar(me, sayOnPaperIn('en-GB'), w.id)),
+  openFeed: oneStudent(
+    (me, w) => server.openFeed(me, w.id, false),
+    (me, w) => server.openFeed(me, w.id, true),
+  ),
+  getAddress: anyTeacher((me) => ({ ok: true, value: server.getAddress(me) })),
+  setAddress: anyTeacher((me) => server.setAddress(me, 'http://10.0.0.2:3000')),
   exportLog: oneStudent((me, w) => server.exportLog(me, w.id)),
   exportProgram: teacher(
     (me, w) => server.exportProgram(me, w.program, 'midi', sayOnPaperIn('en-GB')),
@@ -255,6 +261,7 @@ export const NO_USE_CASES = [
   'getSteps',
   'listDoors',
   'openStudio',
+  'readFeed',
   'viewerOf',
   'warmRosters',
 ];

@@ -56,8 +56,10 @@ async function answerOf(call: () => unknown): Promise<Result<unknown>> {
     const answer = await call();
     if (answer instanceof Response) {
       if (answer.headers.get('content-type') === 'application/x-ndjson') return linesOf(answer);
-      const body = (await answer.json()) as Result<{ answers?: { result: Result<unknown> }[] }>;
-      const first = body.ok ? body.value.answers?.[0]?.result : body;
+      const body = (await answer.json()) as Result<{
+        answers?: { result: Result<unknown> }[];
+      } | null>;
+      const first = body.ok ? body.value?.answers?.[0]?.result : body;
       return first ?? body;
     }
     const said = answer as

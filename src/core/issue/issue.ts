@@ -87,6 +87,7 @@ export type Issue =
   | Issued<'file-midi', { track: number }>
   | Issued<'file-frames'>
   | Issued<'file-silent'>
+  | Issued<'address', { text: string }>
   | Issued<'backup-damaged'>
   | Issued<'backup-newer'>
   | Issued<'file-long', { bars: number; notes: number }>

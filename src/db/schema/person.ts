@@ -20,6 +20,8 @@ export const person = sqliteTable(
     kit: checkedJson(kitSchema)(),
     /** When a student practises; null until somebody says so. */
     schedule: checkedJson(scheduleSchema)(),
+    /** Secret part of the address of the plan's calendar; null until somebody asks for one. */
+    feed: text().unique(),
     archivedAt: integer('archived_at'),
   },
   (table) => [index('person_by_studio').on(table.studioId)],

@@ -12,4 +12,6 @@ export const studio = sqliteTable('studio', {
   speech: checkedJson(speechSchema)(),
   /** Kinds of steps in which exercises are built; null is the usual ones. */
   steps: checkedJson(stepKindsSchema)(),
+  /** Where the app is reached by others, such as `http://192.168.1.20:3000`; null prints no codes. */
+  address: text(),
 });

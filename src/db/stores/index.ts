@@ -1,4 +1,4 @@
-export { findViewer, listDoors, openStudioStore, studioStore } from './stores';
+export { findFeed, findViewer, listDoors, openStudioStore, studioStore } from './stores';
 export type { Content } from './content';
 export type { NewEntry } from './log';
 export type { StoredMaterial } from './materials';

@@ -12,6 +12,7 @@ export interface Studio {
   readonly zone: string;
   readonly speech: Speech | null;
   readonly steps: readonly StepKind[] | null;
+  readonly address: string | null;
 }
 
 const columns = {
@@ -39,6 +40,10 @@ export function peopleOf(db: Connection, studioId: StudioId) {
 
     setSteps(steps: readonly StepKind[]): void {
       db.update(studio).set({ steps }).where(here).run();
+    },
+
+    setAddress(address: string | null): void {
+      db.update(studio).set({ address }).where(here).run();
     },
 
     /** Teachers first, then students, each in the order in which they came. */
@@ -78,6 +83,14 @@ export function peopleOf(db: Connection, studioId: StudioId) {
 
     setSchedule(of: PersonId, schedule: Schedule): void {
       db.update(person).set({ schedule }).where(one(of)).run();
+    },
+
+    feed(of: PersonId): string | null {
+      return db.select({ feed: person.feed }).from(person).where(one(of)).get()?.feed ?? null;
+    },
+
+    setFeed(of: PersonId, feed: string): void {
+      db.update(person).set({ feed }).where(one(of)).run();
     },
   };
 }

@@ -13,7 +13,14 @@ import { projectionsOf } from './projections';
 /** Everything of one studio, for its teacher; nothing of any other. */
 export function studioStore(db: Db, studioId: StudioId) {
   const connection = connectionOf(db);
-  const { insert, list, studio: here, setSpeech, setSteps } = peopleOf(connection, studioId);
+  const {
+    insert,
+    list,
+    studio: here,
+    setSpeech,
+    setSteps,
+    setAddress,
+  } = peopleOf(connection, studioId);
   return {
     id: studioId,
     /** Names the file, for what is kept of it; nothing can be opened with it. */
@@ -21,6 +28,7 @@ export function studioStore(db: Db, studioId: StudioId) {
     studio: here,
     setSpeech,
     setSteps,
+    setAddress,
     /** Does several things, all or none. */
     together: <T>(run: () => T): T => together(db, run),
     exercises: exercisesOf(connection, studioId),
@@ -62,6 +70,8 @@ function storeOf(db: Db, studioId: StudioId, student: Person) {
     schedule: () => people.schedule(studentId),
     setSchedule: (schedule: Parameters<typeof people.setSchedule>[1]) =>
       people.setSchedule(studentId, schedule),
+    feed: () => people.feed(studentId),
+    setFeed: (feed: string) => people.setFeed(studentId, feed),
     /** Assignments in force, oldest first. */
     given: () => programs.given(studentId),
     /** An assignment of this student's, in force or over. */
@@ -102,6 +112,16 @@ export function findViewer(db: Db, personId: PersonId): (Viewer & { name: string
   const found = row && peopleOf(connection, row.studioId).find(personId);
   if (!row || !found) return null;
   return { studioId: row.studioId, role: found.role, personId, name: found.name };
+}
+
+/** The student whose calendar a secret address opens; null where there is none such (any more). */
+export function findFeed(db: Db, feed: string): Viewer | null {
+  const found = connectionOf(db)
+    .select({ id: person.id })
+    .from(person)
+    .where(eq(person.feed, feed))
+    .get();
+  return found ? findViewer(db, found.id) : null;
 }
 
 /** A new studio, and its store. */

@@ -16,19 +16,10 @@ import {
 } from '@/core/plan';
 import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
 import { sayDate, sayMissed, sayUnfit, sayCaution } from '@/words';
-import {
-  attemptOrSay,
-  Button,
-  buttonLook,
-  IssueWords,
-  saveFile,
-  toastIssues,
-  useKept,
-  useSpeech,
-  useUndo,
-} from '../base';
+import { Button, buttonLook, IssueWords, toastIssues, useKept, useSpeech, useUndo } from '../base';
 import { SheetButton } from '../sheets';
 import { Calendar, mondayOf, type Shown } from './calendar';
+import { CalendarPop, type CalendarActions } from './calendar-pop';
 import { DayPanel } from './day-panel';
 import { ForecastPanel } from './forecast-panel';
 import { HoursTable } from './hours-table';
@@ -54,8 +45,7 @@ export function Plan({
   /** Where this was opened from; null for the student's own. */
   back: string | null;
   onSet: (schedule: Schedule) => Promise<Result<null>>;
-  /** The plan as a calendar file. */
-  calendar: () => Promise<Result<string>>;
+  calendar: CalendarActions;
 }) {
   const { say } = useSpeech();
   const undoable = useUndo();
@@ -85,11 +75,6 @@ export function Plan({
     setIssues(checked.ok ? [] : checked.issues);
     if (checked.ok) keep(next);
     return checked.ok;
-  }
-
-  async function saveCalendar() {
-    const done = await attemptOrSay(calendar);
-    if (done) saveFile(new Blob([done.value], { type: 'text/calendar' }), `${student.name}.ics`);
   }
 
   function move(from: Day, to: Day) {
@@ -134,9 +119,7 @@ export function Plan({
           </Link>
         )}
         <span className="ml-auto flex flex-wrap gap-2">
-          <Button look="quiet" onClick={() => void saveCalendar()}>
-            {say.t('screen.plan.calendar')}
-          </Button>
+          <CalendarPop name={student.name} {...calendar} />
           <SheetButton
             look="quiet"
             name={student.name}

@@ -3,6 +3,8 @@ import type { Look, Page, SheetOf } from '@/core/print';
 
 /** A line of the answer. */
 export interface Answered {
+  /** Where codes lead; it comes to a teacher alone. */
+  readonly address?: string | null;
   readonly done?: number;
   readonly of?: number;
   readonly pages?: readonly Page[];

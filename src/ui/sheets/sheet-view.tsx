@@ -6,6 +6,7 @@ import { createPortal, flushSync } from 'react-dom';
 import { Download, Printer } from 'lucide-react';
 import { PAPERS, type Look, type Page, type SheetOf } from '@/core/print';
 import { Button, Trouble } from '../base';
+import { CodeAddress } from './code-address';
 import { keepLook, readLook } from './look-kept';
 import { PageView } from './page-view';
 import { usePaperSpeech } from './use-paper-speech';
@@ -38,7 +39,7 @@ export function SheetView({
 }) {
   const say = usePaperSpeech();
   const [look, setLook] = useState(readLook);
-  const { made, make, stopMaking, file, stopFile, download } = useSheet(what, look);
+  const { made, address, make, stopMaking, file, stopFile, download } = useSheet(what, look);
   const [printing, setPrinting] = useState(false);
   const change = (changed: Partial<Look>) => {
     const next = { ...look, ...changed };
@@ -96,6 +97,9 @@ export function SheetView({
                 {words[row]}
               </label>
             ))}
+            {address !== undefined && what.kind !== 'line' && (
+              <CodeAddress address={address} onSet={() => void make()} />
+            )}
             <span className="ml-auto flex items-center gap-2">
               {wholly && (
                 <Button onClick={print}>

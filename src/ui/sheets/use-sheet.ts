@@ -22,6 +22,8 @@ const NOTHING: Made = { pages: [], done: 0, of: null, making: false, issues: [] 
 export function useSheet(what: SheetOf, look: Look) {
   const say = usePaperSpeech();
   const [made, setMade] = useState<Made>({ ...NOTHING, making: true });
+  /** Where codes lead; undefined for whoever may not set it. */
+  const [address, setAddress] = useState<string | null>();
   const [file, setFile] = useState<{ readonly done: number; readonly of: number | null } | null>(
     null,
   );
@@ -36,6 +38,10 @@ export function useSheet(what: SheetOf, look: Look) {
       for await (const line of askForSheets(what, look, 'pages', stop.signal)) {
         if (stop.signal.aborted) return;
         if (line.issues) return setMade({ ...NOTHING, issues: line.issues });
+        if (line.address !== undefined) {
+          setAddress(line.address);
+          continue;
+        }
         const { done = 0, of = null } = line;
         pages = [...pages, ...(line.pages ?? [])];
         setMade({ pages, done, of, making: of === null || done < of, issues: [] });
@@ -60,6 +66,7 @@ export function useSheet(what: SheetOf, look: Look) {
 
   return {
     made,
+    address,
     make,
     stopMaking() {
       stops.current.pages.abort();
@@ -77,7 +84,7 @@ export function useSheet(what: SheetOf, look: Look) {
         for await (const line of askForSheets(what, look, 'pdf', stop.signal)) {
           if (line.issues) setMade((before) => ({ ...before, issues: line.issues ?? [] }));
           else if (line.pdf !== undefined) save(line.pdf, name);
-          else setFile({ done: line.done ?? 0, of: line.of ?? null });
+          else if (line.done !== undefined) setFile({ done: line.done ?? 0, of: line.of ?? null });
         }
       } catch {
         if (stop.signal.aborted) return;

@@ -118,6 +118,7 @@ export const issue = {
   'file-midi':
     '{track, plural, =0 {This does not begin as a MIDI file does.} other {Track {track, number} of this MIDI file is cut off or damaged.}} Save it anew from where it came.',
   'file-frames': 'This MIDI file counts time in frames a second, not in beats. Save it with beats.',
+  address: '“{text}” is no address. Type it as a browser has it, such as http://192.168.1.20:3000.',
   'backup-damaged':
     'This is no studio file, or it is damaged. Nothing was changed; take another backup.',
   'backup-newer':

@@ -1,7 +1,7 @@
 import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
 import { found, studentVisit } from '../../viewer';
-import { calendarOf, setPlanOf } from '../../plans';
+import { calendarOf, feedOf, setPlanOf } from '../../plans';
 import { StudentBar } from '../student-bar';
 import { titled } from '../../language';
 
@@ -17,7 +17,7 @@ export default async function PlanPage() {
         plan={found(getPlan(me, id))}
         back={null}
         onSet={setPlanOf.bind(null, id)}
-        calendar={calendarOf.bind(null, id)}
+        calendar={{ file: calendarOf.bind(null, id), feed: feedOf.bind(null, id) }}
       />
     </>
   );

@@ -3,7 +3,15 @@ import { lookSchema, type SheetOf } from '@/core/print';
 import { ok, type Result } from '@/core/issue';
 import { amount, list, text } from '@/core/shape';
 import { FASTEST, SLOWEST } from '@/core/time';
-import { getSpeech, makeSheets, planSheets } from '@/server';
+import {
+  getAddress,
+  getSpeech,
+  makeSheets,
+  planSheets,
+  type SheetLine,
+  type Student,
+  type Teacher,
+} from '@/server';
 import { sayOnPaperIn } from '@/words';
 import { eitherStream } from '../../act';
 import { languageNow } from '../../language';
@@ -36,8 +44,16 @@ export const POST = eitherStream(wanted, async (me, { what, look, as }) => {
   const read = readWhat(what);
   if (!read.ok) return read;
   const planned = planSheets(me, say, read.value);
-  return planned.ok ? ok(makeSheets(say, look, planned.value, as)) : planned;
+  return planned.ok ? ok(answered(me, makeSheets(say, look, planned.value, as))) : planned;
 });
+
+async function* answered(
+  me: Teacher | Student,
+  lines: AsyncIterable<SheetLine>,
+): AsyncGenerator<SheetLine> {
+  if (me.role === 'teacher') yield { address: getAddress(me) };
+  yield* lines;
+}
 
 function readWhat(what: z.infer<typeof wanted>['what']): Result<SheetOf> {
   if (what.kind !== 'exercises') return ok(what);

@@ -1,5 +1,9 @@
 export const plan = {
-  calendar: 'Calendar file',
+  calendar: 'Calendar',
+  calendarFile: 'Calendar file',
+  calendarAddress: 'Address for a calendar program',
+  whoHasItReads: 'Whoever has this address reads the plan.',
+  anotherAddress: 'Another address; this one ends',
   andHaveChangedPlaces: '{from} and {to} have changed places.',
   asUsual: 'as usual',
   at: 'at {rung}',

@@ -4,7 +4,7 @@ import { getPlan } from '@/server';
 import { Plan } from '@/ui/plan';
 import { found, idOr404, teacherVisit } from '../../../../viewer';
 import { sayNow } from '../../../../language';
-import { calendarOf, setPlanOf } from '../../../../plans';
+import { calendarOf, feedOf, setPlanOf } from '../../../../plans';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -28,7 +28,7 @@ export default async function StudentPlanPage(params: Params) {
       plan={plan}
       back={`/students/${id}`}
       onSet={setPlanOf.bind(null, id)}
-      calendar={calendarOf.bind(null, id)}
+      calendar={{ file: calendarOf.bind(null, id), feed: feedOf.bind(null, id) }}
     />
   );
 }

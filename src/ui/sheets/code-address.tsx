@@ -1,0 +1,56 @@
+'use client';
+
+import { useState } from 'react';
+import type { Issue, Result } from '@/core/issue';
+import { attempt, toast, Trouble } from '../base';
+import { usePaperSpeech } from './use-paper-speech';
+
+/** Where the codes on sheets lead: the address at which others reach the studio. Empty prints none.
+ * @param address what is set; null for none */
+export function CodeAddress({ address, onSet }: { address: string | null; onSet: () => void }) {
+  const say = usePaperSpeech();
+  const [text, setText] = useState(address ?? '');
+  const [issues, setIssues] = useState<readonly Issue[]>([]);
+
+  async function set() {
+    if (text.trim() === (address ?? '')) return;
+    const answer = await attempt(async () => {
+      const headers = { 'content-type': 'application/json' };
+      const body = JSON.stringify({ address: text });
+      const response = await fetch('/api/address', { method: 'POST', headers, body });
+      return (await response.json()) as Result<string | null>;
+    });
+    if (!answer) return void toast.error(say.t('sheet.view.addressNotSet'));
+    setIssues(answer.ok ? [] : answer.issues);
+    if (!answer.ok) return;
+    setText(answer.value ?? '');
+    onSet();
+  }
+
+  return (
+    <form
+      className="flex items-center gap-1.5"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void set();
+      }}
+    >
+      <label className="flex items-center gap-1.5">
+        {say.t('sheet.view.codesLeadTo')}
+        <input
+          className="field w-52"
+          inputMode="url"
+          placeholder={say.t('sheet.view.noCodes')}
+          list="here"
+          value={text}
+          onChange={({ target }) => setText(target.value)}
+          onBlur={() => void set()}
+        />
+      </label>
+      <datalist id="here">
+        <option value={window.location.origin} />
+      </datalist>
+      <Trouble issues={issues} />
+    </form>
+  );
+}
