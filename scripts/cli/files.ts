@@ -83,6 +83,9 @@ export function importInto(io: Io, file: string, options: Import): void {
     io.out(`Exercises: ${exercises.join(', ') || 'none'}\n`);
     if (known.length > 0) io.out(`Here already: ${known.join(', ')}\n`);
     io.out(`Materials: ${materials.join(', ') || 'none'}\n`);
+  } else if (look.kind === 'roster') {
+    for (const { name } of look.coming) io.out(`student: ${name}\n`);
+    for (const name of look.known) io.out(`here already: ${name}\n`);
   } else {
     const say = sayImportsIn('en-GB', getSpeech(me));
     for (const { name, drafts, left } of look.parts) {
@@ -91,10 +94,14 @@ export function importInto(io: Io, file: string, options: Import): void {
     }
   }
   if (options.dryRun) return;
-  const { materials, exercises, programs } = need(importFile(me, bytes, choices), file);
-  io.err(
-    `Came in: ${programs.length} programs, ${exercises.length} exercises, ${materials.length} materials.\n`,
-  );
+  const { people, materials, exercises, programs } = need(importFile(me, bytes, choices), file);
+  const counts = [
+    `${programs.length} programs`,
+    `${exercises.length} exercises`,
+    `${materials.length} materials`,
+    `${people.length} students`,
+  ];
+  io.err(`Came in: ${counts.join(', ')}.\n`);
 }
 
 function choicesOf(bytes: Uint8Array, { as, cut, grid }: Import): FileChoices {

@@ -16,6 +16,7 @@ import { newId } from './context';
 import { archiveExercise } from './exercises';
 import { archiveMaterial, saveMaterial } from './materials';
 import { archiveProgram, getProgram } from './programs';
+import { archiveStudent } from './rosters';
 
 /** Everything that the studio made and that belongs to nobody, as a bundle: its own materials, exercises and
  * programs. Students and their logs stay here. */
@@ -76,7 +77,7 @@ export function importBundle(me: Teacher, bundle: Bundle): Result<Imported> {
       me.store.programs.putContent(id, me.now(), content);
       return id;
     });
-    return ok({ materials: [...ids.values()], exercises, programs });
+    return ok({ people: [], materials: [...ids.values()], exercises, programs });
   });
 }
 
@@ -101,11 +102,12 @@ function renamed(recipe: ClosedRecipe, ids: ReadonlyMap<string, MaterialId>): Cl
  * @returns issue `not-found` for what the studio has not; then nothing is changed */
 export function archiveImported(
   me: Teacher,
-  { materials, exercises, programs }: Imported,
+  { people, materials, exercises, programs }: Imported,
   archived: boolean,
 ): Result<null> {
   return me.store.together(() => {
     const done = [
+      ...people.map((id) => () => archiveStudent(me, id, archived)),
       ...programs.map((id) => () => archiveProgram(me, id, archived)),
       ...exercises.map((id) => () => archiveExercise(me, id, archived)),
       ...materials.map((id) => () => archiveMaterial(me, id, archived)),

@@ -47,7 +47,7 @@ describe('importFile', () => {
     ).toEqual(['hat x', 'bass x-', 'snare -X']);
     const left = { ...parts[0], as: 'leave' } as const;
     const nothing = must(importFile(me, rock('midi'), { grid: '8', parts: [left] }));
-    expect(nothing).toEqual({ materials: [], exercises: [], programs: [] });
+    expect(nothing).toEqual({ people: [], materials: [], exercises: [], programs: [] });
   });
 
   it.each([

@@ -1,5 +1,6 @@
 import {
   draftsOf,
+  isMusic,
   likelyChoice,
   readBundle,
   readMusic,
@@ -16,20 +17,28 @@ import type { Teacher } from './authority';
 import { importBundle, lookIntoBundle } from './bundles';
 import { newId } from './context';
 import { saveMaterial } from './materials';
+import { importRoster, readRoster } from './rosters';
 
 /** Most notes of a file that are shown with how far they were off. */
 const MOST_NOTES = 300;
 
+type Roster = Extract<ReturnType<typeof readRoster>, { ok: true }>['value'];
+
 type Read =
   | { readonly kind: 'bundle'; readonly bundle: Bundle }
-  | { readonly kind: 'music'; readonly music: Music };
+  | { readonly kind: 'music'; readonly music: Music }
+  | ({ readonly kind: 'roster' } & Roster);
 
 /** What it is shows in how it begins, whatever it is called. */
-function readFile(bytes: Uint8Array, choices: FileChoices): Result<Read> {
+function readFile(me: Teacher, bytes: Uint8Array, choices: FileChoices): Result<Read> {
   const begins = new TextDecoder().decode(bytes.subarray(0, 100)).replace(/^\uFEFF/, '');
   if (/^\s*[{[]/.test(begins)) {
     const bundle = readBundle(new TextDecoder().decode(bytes));
     return bundle.ok ? ok({ kind: 'bundle', bundle: bundle.value }) : bundle;
+  }
+  if (!isMusic(bytes)) {
+    const roster = readRoster(me, bytes);
+    return roster.ok ? ok({ kind: 'roster', ...roster.value }) : roster;
   }
   const music = readMusic(bytes, choices.grid);
   return music.ok ? ok({ kind: 'music', music: music.value }) : music;
@@ -42,12 +51,13 @@ export function lookIntoFile(
   bytes: Uint8Array,
   choices: FileChoices,
 ): Result<FileLook> {
-  const read = readFile(bytes, choices);
+  const read = readFile(me, bytes, choices);
   if (!read.ok) return read;
   if (read.value.kind === 'bundle') {
     const summary = lookIntoBundle(me, read.value.bundle);
     return summary.ok ? ok({ kind: 'bundle', summary: summary.value }) : summary;
   }
+  if (read.value.kind === 'roster') return ok(read.value);
   const { music } = read.value;
   const { grid, notes } = music;
   const farthest = [...notes].sort((a, b) => Math.abs(b.offMs) - Math.abs(a.offMs));
@@ -72,9 +82,14 @@ function choicesOf({ score, grid }: Music, { parts }: FileChoices): readonly Cho
 
 /** Takes a file in, whole or not at all, as it was looked at with the same choices. */
 export function importFile(me: Teacher, bytes: Uint8Array, choices: FileChoices): Result<Imported> {
-  const read = readFile(bytes, choices);
+  const read = readFile(me, bytes, choices);
   if (!read.ok) return read;
   if (read.value.kind === 'bundle') return importBundle(me, read.value.bundle);
+  if (read.value.kind === 'roster') {
+    const people = importRoster(me, read.value.coming);
+    if (!people.ok) return people;
+    return ok({ people: people.value, materials: [], exercises: [], programs: [] });
+  }
   const { music } = read.value;
   const drafts = choicesOf(music, choices).flatMap(
     (choice) => draftsOf(music.score, choice, music.grid).drafts,
@@ -98,6 +113,6 @@ export function importFile(me: Teacher, bytes: Uint8Array, choices: FileChoices)
       if (!saved.ok) return saved;
       materials.push(saved.value.id);
     }
-    return ok({ materials, exercises, programs: [] });
+    return ok({ people: [], materials, exercises, programs: [] });
   });
 }

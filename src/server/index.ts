@@ -17,6 +17,7 @@ export {
 } from './families';
 export { archiveImported, exportStudio, importBundle, lookIntoBundle } from './bundles';
 export { importFile, lookIntoFile } from './imports';
+export { archiveStudent, exportRoster } from './rosters';
 export { exportCalendar, exportLog, exportProgram, openFeed, readFeed } from './exports';
 export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';

@@ -169,6 +169,20 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t(`issue.${issue.code}`);
     case 'address':
       return t('issue.address', { text: issue.text });
+    case 'csv-quotes':
+      return t('issue.csv-quotes', { line: issue.line });
+    case 'csv-rows':
+      return t('issue.csv-rows', { most: issue.most });
+    case 'csv-columns': {
+      const found = issue.found.filter((one) => one !== '').slice(0, 8);
+      const missing = issue.missing.join(', ');
+      return t('issue.csv-columns', { missing, found: found.join(', ') || 'none' });
+    }
+    case 'csv-cell': {
+      const { line, column, text } = issue;
+      const may = issue.may.join(', ') || 'none';
+      return t('issue.csv-cell', { line, column, text: text || 'none', may });
+    }
     case 'file-encoding':
       return t('issue.file-encoding', { encoding: issue.encoding });
     case 'file-midi':

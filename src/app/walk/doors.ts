@@ -132,10 +132,27 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     ...teacher((w) => [{ id: w.program }, [{ name: 'Sent', recipe: w.recipe }]]),
     ...anyTeacher((w) => [{ name: 'New' }, [{ name: 'Sent', recipe: w.recipe }]]),
   ],
+  'students rosterOf': anyTeacher(() => []),
   'programs exportAll': anyTeacher(() => []),
   'programs archiveFile': teacher(
-    (w) => [{ materials: [w.material], exercises: [w.exercise.id], programs: [w.program] }, true],
-    (w) => [{ materials: [w.material], exercises: [w.exercise.id], programs: [w.program] }, false],
+    (w) => [
+      {
+        people: [w.id],
+        materials: [w.material],
+        exercises: [w.exercise.id],
+        programs: [w.program],
+      },
+      true,
+    ],
+    (w) => [
+      {
+        people: [w.id],
+        materials: [w.material],
+        exercises: [w.exercise.id],
+        programs: [w.program],
+      },
+      false,
+    ],
   ),
   'import POST': anyTeacher(
     () => [{ file: btoa(writeBundle({})), act: 'look', choices: NO_CHOICES }],

@@ -57,7 +57,8 @@ const FILE = new TextEncoder().encode(writeBundle({}));
 
 const NO_CHOICES = { grid: null, parts: null };
 
-const importedOf = ({ material, exercise, program }: World) => ({
+const importedOf = ({ id, material, exercise, program }: World) => ({
+  people: [id],
   materials: [material],
   exercises: [exercise.id],
   programs: [program],
@@ -167,6 +168,11 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   exportProgram: teacher(
     (me, w) => server.exportProgram(me, w.program, 'midi', sayOnPaperIn('en-GB')),
     (me, w) => server.exportProgram(me, w.program, 'bundle', sayOnPaperIn('en-GB')),
+  ),
+  exportRoster: anyTeacher((me) => server.exportRoster(me)),
+  archiveStudent: teacher(
+    (me, w) => server.archiveStudent(me, w.id, true),
+    (me, w) => server.archiveStudent(me, w.id, false),
   ),
   exportStudio: anyTeacher((me) => server.exportStudio(me)),
   lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),

@@ -1,6 +1,6 @@
 export { readBundle, writeBundle } from './bundle';
 export { writeCalendar } from './calendar';
-export { writeCsv } from './csv';
+export { readCsv, writeCsv } from './csv';
 export {
   DRAFT_KINDS,
   draftsOf,
@@ -10,7 +10,7 @@ export {
   voicesOfPart,
 } from './score';
 export { piecesOf } from './pieces-of';
-export { FORMATS, readMusic } from './registry';
+export { FORMATS, isMusic, readMusic } from './registry';
 export type { Bundle, Bundled } from './bundle';
 export type { PlayedNote } from './midi';
 export type { Choice, Draft, FileChoices, Left, PlayedGrid } from './score';

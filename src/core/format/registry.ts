@@ -41,10 +41,19 @@ export const FORMATS = {
 
 export type FormatId = keyof typeof FORMATS;
 
+function formatOf(bytes: Uint8Array): Format | undefined {
+  return Object.values(FORMATS).find((one) => one.is(bytes));
+}
+
+/** Whether a file begins as music of any format here does. */
+export function isMusic(bytes: Uint8Array): boolean {
+  return formatOf(bytes) !== undefined;
+}
+
 /** Reads music of any format here, whatever the file is called.
  * @param grid for what was played; null takes the coarsest on which no note is doubtful
  * @returns issues of the reader; `file-other` for what is none of them */
 export function readMusic(bytes: Uint8Array, grid: PlayedGrid | null): Result<Music> {
-  const format: Format | undefined = Object.values(FORMATS).find((one) => one.is(bytes));
+  const format = formatOf(bytes);
   return format ? format.read(bytes, grid) : fail({ code: 'file-other', path: [] });
 }

@@ -87,6 +87,11 @@ export type Issue =
   | Issued<'file-midi', { track: number }>
   | Issued<'file-frames'>
   | Issued<'file-silent'>
+  | Issued<'csv-quotes', { line: number }>
+  | Issued<'csv-columns', { missing: readonly string[]; found: readonly string[] }>
+  | Issued<'csv-rows', { most: number }>
+  /** `may`: what can stand there, where that is a few words. */
+  | Issued<'csv-cell', { line: number; column: string; text: string; may: readonly string[] }>
   | Issued<'address', { text: string }>
   | Issued<'backup-damaged'>
   | Issued<'backup-newer'>

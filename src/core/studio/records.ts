@@ -231,6 +231,7 @@ export interface Round {
 
 /** What came in with a bundle, to be looked at, or taken out again. */
 export interface Imported {
+  readonly people: readonly PersonId[];
   readonly materials: readonly MaterialId[];
   readonly exercises: readonly ExerciseId[];
   readonly programs: readonly ProgramId[];
@@ -258,6 +259,12 @@ export interface PartLook {
 /** What a file would bring, before it is taken in. */
 export type FileLook =
   | { readonly kind: 'bundle'; readonly summary: BundleSummary }
+  | {
+      readonly kind: 'roster';
+      readonly coming: readonly { readonly name: string; readonly about: string }[];
+      /** Names that the studio has already; they are not taken twice. */
+      readonly known: readonly string[];
+    }
   | {
       readonly kind: 'music';
       readonly grid: PlayedGrid | null;

@@ -71,6 +71,12 @@ export function peopleOf(db: Connection, studioId: StudioId) {
         .run();
     },
 
+    /** @returns whether there is such a student */
+    archive(of: PersonId, archivedAt: number | null): boolean {
+      const student = and(one(of), eq(person.role, 'student'));
+      return db.update(person).set({ archivedAt }).where(student).run().changes > 0;
+    },
+
     setKit(of: PersonId, kit: KitProfile): void {
       db.update(person).set({ kit }).where(one(of)).run();
     },

@@ -20,6 +20,7 @@ export function studioStore(db: Db, studioId: StudioId) {
     setSpeech,
     setSteps,
     setAddress,
+    archive,
   } = peopleOf(connection, studioId);
   return {
     id: studioId,
@@ -37,6 +38,7 @@ export function studioStore(db: Db, studioId: StudioId) {
     programs: programsOf(connection, studioId),
     projections: projectionsOf(connection, studioId),
     addPerson: insert,
+    archivePerson: archive,
     /** In the order in which they came. */
     students: () =>
       list().flatMap((one) => (one.role === 'student' ? [storeOf(db, studioId, one)] : [])),

@@ -1,13 +1,13 @@
 'use client';
 
 import { useMemo, useRef } from 'react';
-import type { BundleSummary } from '@/core/studio';
+import type { BundleSummary, FileLook } from '@/core/studio';
 import { sayImportsIn, type Say } from '@/words';
 import { Button, Trouble, useSpeech } from '../base';
 import { MusicLook } from './music-look';
 import { useImport, type ArchiveFile } from './use-import';
 
-const ENDINGS = '.json,.musicxml,.xml,.mxl,.mid,.midi';
+const ENDINGS = '.json,.musicxml,.xml,.mxl,.mid,.midi,.csv,.txt';
 
 /** A file that comes in: chosen, looked into, and taken in or left. */
 export function ImportFile({ archive }: { archive: ArchiveFile }) {
@@ -53,11 +53,13 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
         <div className="flex flex-col gap-3 border-l-3 border-warm pl-3">
           {look.kind === 'bundle' ? (
             <BundleLook say={say} summary={look.summary} />
+          ) : look.kind === 'roster' ? (
+            <RosterLook say={say} look={look} />
           ) : (
             <MusicLook say={say} look={look} onChange={(next) => void change(next)} />
           )}
           <div className="flex gap-2">
-            {(look.kind === 'bundle' || look.parts.some(({ drafts }) => drafts.length > 0)) && (
+            {brings(look) ? (
               <Button
                 look="main"
                 aria-busy={busy !== null}
@@ -65,6 +67,8 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
               >
                 {say.t('imports.import')}
               </Button>
+            ) : (
+              <span className="self-center">{say.t('imports.nothingComes')}</span>
             )}
             <Button onClick={leave}>{say.t('imports.leaveIt')}</Button>
           </div>
@@ -76,6 +80,29 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
   function leaveInput() {
     if (input.current) input.current.value = '';
   }
+}
+
+/** Whether anything would come in. */
+function brings(look: FileLook): boolean {
+  switch (look.kind) {
+    case 'bundle': {
+      const { programs, exercises, materials } = look.summary;
+      return programs.length + exercises.length + materials.length > 0;
+    }
+    case 'roster':
+      return look.coming.length > 0;
+    case 'music':
+      return look.parts.some(({ drafts }) => drafts.length > 0);
+  }
+}
+
+function RosterLook({ say, look }: { say: Say; look: Extract<FileLook, { kind: 'roster' }> }) {
+  return (
+    <dl className="grid grid-cols-[8rem_1fr] gap-x-3">
+      <Row say={say} name={say.t('imports.students')} all={look.coming.map(({ name }) => name)} />
+      <Row say={say} name={say.t('imports.hereAlready')} all={look.known} />
+    </dl>
+  );
 }
 
 function BundleLook({ say, summary }: { say: Say; summary: BundleSummary }) {

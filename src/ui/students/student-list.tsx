@@ -2,10 +2,11 @@
 
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
-import { type Issue } from '@/core/issue';
+import type { Issue, Result } from '@/core/issue';
 import { type StudentSummary } from '@/core/studio';
 import { sayDay, sayNeed } from '@/words';
-import { Button, Field, issuesAt, useFormAction, useSpeech } from '../base';
+import { attemptOrSay, Button, Field, issuesAt, saveFile, useFormAction, useSpeech } from '../base';
+import { ImportFile, type ArchiveFile } from '../imports';
 
 interface Answer {
   readonly issues: readonly Issue[];
@@ -21,9 +22,11 @@ const MOST_NEEDS = 3;
 export function StudentList({
   students,
   add,
+  files,
 }: {
   students: readonly StudentSummary[];
   add: (before: Answer, form: FormData) => Promise<Answer>;
+  files: { readonly rosterOf: () => Promise<Result<string>>; readonly archiveFile: ArchiveFile };
 }) {
   const { say } = useSpeech();
   const { answer, pending, onSubmit } = useFormAction<Answer>(add, NONE);
@@ -31,6 +34,12 @@ export function StudentList({
   useEffect(() => {
     if (answer.added !== null) form.current?.reset();
   }, [answer]);
+  async function saveRoster() {
+    const done = await attemptOrSay(files.rosterOf);
+    if (!done) return;
+    const name = say.t('screen.students.students');
+    saveFile(new Blob([done.value], { type: 'text/csv' }), `${name}.csv`);
+  }
   return (
     <main className="in-hand mx-auto flex max-w-6xl flex-col gap-6 px-4 py-5 sm:px-6 sm:py-8">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
@@ -84,6 +93,10 @@ export function StudentList({
           </tbody>
         </table>
       )}
+      <section aria-label={say.t('screen.students.files')} className="flex flex-wrap gap-4">
+        <Button onClick={() => void saveRoster()}>{say.t('screen.students.rosterAsCsv')}</Button>
+        <ImportFile archive={files.archiveFile} />
+      </section>
     </main>
   );
 }

@@ -9,6 +9,7 @@ export const imports = {
   imported: '{file} imported.',
   notImportedNoConnection: 'Not imported: no connection. The file stays chosen.',
   notRead: '{file} could not be read. Choose it again.',
+  students: 'Students',
   programs: 'Programs',
   withItems: '{name} ({items, plural, one {# exercise} other {# exercises}})',
   exercises: 'Exercises',

@@ -123,6 +123,13 @@ export const issue = {
     'This is no studio file, or it is damaged. Nothing was changed; take another backup.',
   'backup-newer':
     'This backup is of a newer Mivvel. Update Mivvel, then restore it; nothing was changed.',
+  'csv-quotes':
+    'A quote in line {line, number} of this table is not closed. Close it, or take it out.',
+  'csv-columns':
+    'The first line of this table has no column {missing}: it has {found, select, none {nothing} other {{found}}}. Name a column so.',
+  'csv-rows': 'This table has more than {most, number} rows. Split it into several.',
+  'csv-cell':
+    'Line {line, number}, {column}: {text, select, none {nothing stands there} other {“{text}” cannot be taken}}. {may, select, none {Write one that is neither empty nor too long.} other {Write one of {may}, or leave it empty.}}',
   'file-silent': 'No part of this file has a note. Choose one in which something is played.',
   'file-long':
     'This file has more than {bars, number} bars or {notes, number} notes. Split it into several.',

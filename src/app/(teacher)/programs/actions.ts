@@ -60,6 +60,7 @@ export const template = teacherAction([ids.program, flag], setTemplate);
 export const exportAll = teacherAction([], exportStudio);
 
 const imported = z.object({
+  people: list(ids.person, 0, 20_000),
   materials: list(ids.material, 0, 5000),
   exercises: list(ids.exercise, 0, 20_000),
   programs: list(ids.program, 0, 1000),

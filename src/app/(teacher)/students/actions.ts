@@ -6,7 +6,15 @@ import { text, list } from '@/core/shape';
 import { daySchema } from '@/core/calendar';
 import type { Issue } from '@/core/issue';
 import { kitSchema } from '@/core/kit';
-import { addStudent, appendEntry, giveProgram, listTries, logPaper, setKit } from '@/server';
+import {
+  addStudent,
+  appendEntry,
+  exportRoster,
+  giveProgram,
+  listTries,
+  logPaper,
+  setKit,
+} from '@/server';
 import { teacherAction, teacherForm } from '../../act';
 import { ids, typedName } from '../../shapes';
 
@@ -24,6 +32,9 @@ export async function add(_before: Answer, form: FormData): Promise<Answer> {
   revalidatePath('/students');
   return { issues: [], added: String(form.get('name')) };
 }
+
+/** The roster as a table. */
+export const rosterOf = teacherAction([], exportRoster);
 
 /** What a student plays on, and how. */
 export const setStudentKit = teacherAction([ids.person, kitSchema], setKit, {

@@ -1,1 +1,2 @@
+export { readCsv } from './read-csv';
 export { writeCsv } from './write-csv';

@@ -54,8 +54,8 @@ beforeAll(async () => {
 });
 
 describe('readMusicXml', () => {
-  it('what was written comes back stroke by stroke: all that ships, and 500 exercises', () => {
-    const random = fc.sample(RECIPES, { numRuns: 560, seed: 19 }).flatMap((recipe, index) => {
+  it('what was written comes back stroke by stroke: all that ships, and random exercises', () => {
+    const random = fc.sample(RECIPES, { numRuns: 160, seed: 19 }).flatMap((recipe, index) => {
       const made = expand(recipe);
       return made.ok ? [pieceOf(`Piece ${index}`, made.value)] : [];
     });
@@ -82,7 +82,7 @@ describe('readMusicXml', () => {
       expect(struck(rounds.flat())).toEqual(struck(piece.exercise.strokes));
       compared += 1;
     }
-    expect(compared).toBeGreaterThan(500);
+    expect(compared).toBeGreaterThan(150);
   });
 
   const struck = (strokes: readonly { readonly at: number; readonly voice: string }[]) =>
@@ -169,7 +169,7 @@ describe('readMusicXml', () => {
         );
         expect(ours).toEqual(theirs);
       }),
-      { numRuns: 60, seed: 7 },
+      { numRuns: 25, seed: 7 },
     );
   });
 
@@ -281,7 +281,7 @@ describe('readMusicXml', () => {
   });
 
   it('what unpacks to far more than it is, is stopped on the way', () => {
-    const bomb = zipSync({ 'score.xml': new Uint8Array(120_000_000) });
+    const bomb = zipSync({ 'score.xml': new Uint8Array(40_000_000) });
     expect(bomb.length).toBeLessThan(1_000_000);
     const before = process.memoryUsage().arrayBuffers;
     const result = readMusicXml(bomb);
@@ -309,7 +309,7 @@ describe('readMusicXml', () => {
           readMusicXml(cut);
         },
       ),
-      { numRuns: 1000, seed: 3 },
+      { numRuns: 600, seed: 3 },
     );
   });
 });

@@ -1,4 +1,6 @@
 export const students = {
+  files: 'Files',
+  rosterAsCsv: 'Students as CSV',
   logAsCsv: 'log as CSV',
   aPaperWeek: '{student}: a paper week',
   aRungLower: 'a rung lower',
