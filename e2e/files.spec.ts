@@ -29,6 +29,16 @@ test('a student’s week: looked at, changed, printed, downloaded', async ({ pag
   await sheet.getByRole('button', { name: 'A4' }).click();
   await expect(pages.first()).toHaveAttribute('viewBox', '0 0 595.28 841.89');
   await expect(sheet.getByRole('button', { name: 'Print', exact: true })).toBeVisible();
+  const codes = sheet.getByLabel('codes lead to');
+  await codes.fill('studio');
+  await codes.press('Enter');
+  await expect(sheet.getByRole('alert')).toContainText('“studio” is no address');
+  const boxes = () => pages.first().locator('path').count();
+  const without = await boxes();
+  await codes.fill('http://192.168.1.20:3000/bench');
+  await codes.press('Enter');
+  await expect(codes).toHaveValue('http://192.168.1.20:3000');
+  await expect.poll(boxes).toBeGreaterThan(without);
   const shown = await pages.count();
   await sheet.getByLabel('large print').check();
   await expect.poll(() => pages.count()).toBeGreaterThan(shown);
@@ -136,7 +146,96 @@ test('a plan is a calendar, and a log a table, for other programs', async ({ pag
   expect(log.text).toMatch(/^date,time,program,exercise,bpm,/);
   expect(log.text.split('\r\n').length).toBeGreaterThan(20);
   await page.getByRole('link', { name: 'plan', exact: true }).click();
+  await page.getByRole('button', { name: 'Calendar', exact: true }).click();
   const calendar = await textOf('Calendar file');
   expect(calendar.name).toBe('Deniz.ics');
   expect(calendar.text).toContain('BEGIN:VEVENT');
+  const field = page.getByLabel('Address for a calendar program');
+  await expect(field).toHaveValue(/\/calendar\/[a-z2-7]{32}\.ics$/);
+  const address = await field.inputValue();
+  const asked = await page.request.get(address);
+  expect(asked.headers()['content-type']).toContain('text/calendar');
+  // What was made for it differs in when it was made alone.
+  const dated = (text: string) => text.replace(/^DTSTAMP.*$/gm, '');
+  expect(dated(await asked.text())).toBe(dated(calendar.text));
+  await page.getByRole('button', { name: /^Another address/ }).click();
+  await expect(field).not.toHaveValue(address);
+  expect((await page.request.get(address)).status()).toBe(404);
+});
+
+test('what other programs wrote comes in as lines or exercises, after a look, and goes out again', async ({
+  page,
+}) => {
+  await openStudio(page, 'Mill Lane', 'Ines');
+  await page.goto('/materials');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  const input = page.getByLabel('Import a file', { exact: true }).last();
+  const bar = (signs: string) => `<measure number="1">${signs}</measure>`;
+  const note = (type: string, length: number) =>
+    `<note><unpitched><display-step>C</display-step><display-octave>5</display-octave></unpitched><duration>${length}</duration><voice>1</voice><type>${type}</type></note>`;
+  const xml = `<score-partwise><part-list><score-part id="P1"><part-name>Snare</part-name></score-part></part-list><part id="P1">${bar(
+    `<attributes><divisions>2</divisions></attributes>${note('half', 4)}${note('quarter', 2)}${note('eighth', 1).repeat(2)}`,
+  )}${bar(`${note('quarter', 2)}<note><rest/><duration>6</duration><voice>1</voice></note>`)}</part></score-partwise>`;
+  const file = (name: string, content: string | Buffer) => {
+    return { name, mimeType: '', buffer: Buffer.from(content) };
+  };
+  await input.setInputFiles(file('cut.musicxml', xml.slice(0, -30)));
+  const detail = page.getByRole('region', { name: 'Detail' });
+  await expect(detail.getByRole('alert')).toContainText('cannot be read');
+  await input.setInputFiles(file('page.musicxml', xml));
+  const snare = page.getByRole('region', { name: 'Snare' });
+  await expect(snare).toContainText('4/4, 2 bars');
+  await snare.getByLabel('Snare: cut').selectOption('1');
+  await expect(snare).toContainText('Comes in: 2');
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByText('page.musicxml imported.')).toBeVisible();
+  await page.getByRole('button', { name: 'Lines', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Snare 2/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: /^Snare 2/ })).toBeHidden();
+
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  const midi = new tone.Midi();
+  const track = midi.addTrack();
+  track.channel = 9;
+  for (const [midiKey, ticks] of [
+    [36, 0],
+    [38, 484],
+    [54, 500],
+    [36, 960],
+    [38, 1560],
+  ] as const) {
+    track.addNote({ midi: midiKey, ticks, durationTicks: 20 });
+  }
+  await input.setInputFiles(file('take.mid', Buffer.from(midi.toArray())));
+  await expect(page.getByText('5 notes, none doubtful')).toBeVisible();
+  await page.getByLabel('Put on').selectOption({ label: '8ths' });
+  await expect(page.getByText('5 notes, 1 doubtful, farthest 125 ms')).toBeVisible();
+  await expect(page.getByText('1 note of key 54, which is no voice here (bar 1)')).toBeVisible();
+  await page.getByText('Each note, the farthest first').click();
+  await expect(page.getByRole('row', { name: /125 early|125 late/ })).toContainText('doubtful');
+  await page.getByRole('button', { name: 'Import', exact: true }).click();
+  await page.getByRole('button', { name: 'Exercises', exact: true }).click();
+  await expect(page.getByRole('link', { name: /^take/ })).toBeVisible();
+});
+
+test('students come in as a table, and go out as one', async ({ page }) => {
+  await openStudio(page, 'Ferry Road', 'Tom');
+  await page.goto('/students');
+  const files = page.getByRole('region', { name: 'Files' });
+  const input = files.getByLabel('Import a file');
+  const table = (text: string) => ({ name: 'class.csv', mimeType: '', buffer: Buffer.from(text) });
+  await input.setInputFiles(table('name;handedness\nAda;both\n'));
+  await expect(files.getByRole('alert')).toContainText(
+    'Line 2, handedness: “both” cannot be taken',
+  );
+  await input.setInputFiles(table('Name;About\nAda;beginner\nBo;\n'));
+  await expect(files).toContainText('Ada, Bo');
+  await files.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Ada' })).toBeVisible();
+  const asked = page.waitForEvent('download');
+  await files.getByRole('button', { name: 'Students as CSV' }).click();
+  expect(await readFile(await (await asked).path(), 'utf8')).toContain('\r\nAda,beginner,,\r\n');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Ada' })).toBeHidden();
 });

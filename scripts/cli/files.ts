@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import {
   FORMATS,
   fileChoicesSchema,
@@ -75,7 +75,8 @@ export function importInto(io: Io, file: string, options: Import): void {
   const me = openStudioOf(options);
   const bytes = bytesFrom(io, file);
   const choices = choicesOf(bytes, options);
-  const look = need(lookIntoFile(me, bytes, choices), file);
+  const sent = { name: basename(file), bytes };
+  const look = need(lookIntoFile(me, sent, choices), file);
   if (options.json) io.out(`${JSON.stringify(look)}\n`);
   else if (look.kind === 'bundle') {
     const { programs, exercises, known, materials } = look.summary;
@@ -94,7 +95,7 @@ export function importInto(io: Io, file: string, options: Import): void {
     }
   }
   if (options.dryRun) return;
-  const { people, materials, exercises, programs } = need(importFile(me, bytes, choices), file);
+  const { people, materials, exercises, programs } = need(importFile(me, sent, choices), file);
   const counts = [
     `${programs.length} programs`,
     `${exercises.length} exercises`,

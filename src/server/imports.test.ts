@@ -3,14 +3,16 @@ import { FORMATS, type FileChoices } from '@/core/format';
 import { must } from '@/core/issue';
 import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
 import { bpm } from '@/core/time';
+import type { SentFile } from './imports';
 import { archiveImported, importFile, listExercises, listMaterials, lookIntoFile } from '.';
 import { smallStudio, testContext } from './studio.fixture';
 
 const LIKELY: FileChoices = { grid: null, parts: null };
 
-function rock(format: 'musicxml' | 'midi'): Uint8Array {
+function rock(format: 'musicxml' | 'midi'): SentFile {
   const exercise = must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')));
-  return FORMATS[format].write('Rock', [{ name: 'Rock', says: '', exercise, bpm: bpm(90) }]);
+  const bytes = FORMATS[format].write('Rock', [{ name: 'Rock', says: '', exercise, bpm: bpm(90) }]);
+  return { name: `file.${FORMATS[format].ending}`, bytes };
 }
 
 const teacher = () => smallStudio(testContext()).teacher;
@@ -50,15 +52,30 @@ describe('importFile', () => {
     expect(nothing).toEqual({ people: [], materials: [], exercises: [], programs: [] });
   });
 
+  it('what has no title is called as its file', () => {
+    const { bytes } = rock('musicxml');
+    const text = new TextDecoder()
+      .decode(bytes)
+      .replace(/<work>.*?<\/work>|<part-name>.*?<\/part-name>/g, '');
+    const look = must(
+      lookIntoFile(
+        teacher(),
+        { name: 'take 3.musicxml', bytes: new TextEncoder().encode(text) },
+        LIKELY,
+      ),
+    );
+    expect(look.kind === 'music' && look.parts[0]?.drafts[0]?.name).toBe('take 3');
+  });
+
   it.each([
     ['a text', 'something else'],
     ['a bundle that is cut off', '{"format": "mivvel"'],
   ])('%s is refused, and nothing comes in', (_, text) => {
     const me = teacher();
     const before = must(listMaterials(me)).length;
-    const bytes = new TextEncoder().encode(text);
-    expect(lookIntoFile(me, bytes, LIKELY).ok).toBe(false);
-    expect(importFile(me, bytes, LIKELY).ok).toBe(false);
+    const file = { name: 'file', bytes: new TextEncoder().encode(text) };
+    expect(lookIntoFile(me, file, LIKELY).ok).toBe(false);
+    expect(importFile(me, file, LIKELY).ok).toBe(false);
     expect(must(listMaterials(me))).toHaveLength(before);
   });
 });

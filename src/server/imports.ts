@@ -22,6 +22,12 @@ import { importRoster, readRoster } from './rosters';
 /** Most notes of a file that are shown with how far they were off. */
 const MOST_NOTES = 300;
 
+/** A file as it was sent. */
+export interface SentFile {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+}
+
 type Roster = Extract<ReturnType<typeof readRoster>, { ok: true }>['value'];
 
 type Read =
@@ -30,7 +36,7 @@ type Read =
   | ({ readonly kind: 'roster' } & Roster);
 
 /** What it is shows in how it begins, whatever it is called. */
-function readFile(me: Teacher, bytes: Uint8Array, choices: FileChoices): Result<Read> {
+function readFile(me: Teacher, { name, bytes }: SentFile, choices: FileChoices): Result<Read> {
   const begins = new TextDecoder().decode(bytes.subarray(0, 100)).replace(/^\uFEFF/, '');
   if (/^\s*[{[]/.test(begins)) {
     const bundle = readBundle(new TextDecoder().decode(bytes));
@@ -41,17 +47,17 @@ function readFile(me: Teacher, bytes: Uint8Array, choices: FileChoices): Result<
     return roster.ok ? ok({ kind: 'roster', ...roster.value }) : roster;
   }
   const music = readMusic(bytes, choices.grid);
-  return music.ok ? ok({ kind: 'music', music: music.value }) : music;
+  if (!music.ok) return music;
+  const { score } = music.value;
+  // What has no title is called as its file.
+  const title = score.title || name.replace(/\.\w+$/, '');
+  return ok({ kind: 'music', music: { ...music.value, score: { ...score, title } } });
 }
 
 /** What a file would bring: a bundle, or music with what its parts would become. Nothing is stored.
  * @returns issues of whatever reads it */
-export function lookIntoFile(
-  me: Teacher,
-  bytes: Uint8Array,
-  choices: FileChoices,
-): Result<FileLook> {
-  const read = readFile(me, bytes, choices);
+export function lookIntoFile(me: Teacher, file: SentFile, choices: FileChoices): Result<FileLook> {
+  const read = readFile(me, file, choices);
   if (!read.ok) return read;
   if (read.value.kind === 'bundle') {
     const summary = lookIntoBundle(me, read.value.bundle);
@@ -81,8 +87,8 @@ function choicesOf({ score, grid }: Music, { parts }: FileChoices): readonly Cho
 }
 
 /** Takes a file in, whole or not at all, as it was looked at with the same choices. */
-export function importFile(me: Teacher, bytes: Uint8Array, choices: FileChoices): Result<Imported> {
-  const read = readFile(me, bytes, choices);
+export function importFile(me: Teacher, file: SentFile, choices: FileChoices): Result<Imported> {
+  const read = readFile(me, file, choices);
   if (!read.ok) return read;
   if (read.value.kind === 'bundle') return importBundle(me, read.value.bundle);
   if (read.value.kind === 'roster') {

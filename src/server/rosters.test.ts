@@ -4,7 +4,7 @@ import { archiveImported, exportRoster, importFile, listRoster, lookIntoFile } f
 import { smallStudio, testContext } from './studio.fixture';
 
 const LIKELY = { grid: null, parts: null };
-const bytes = (text: string) => new TextEncoder().encode(text);
+const bytes = (text: string) => ({ name: 'class.csv', bytes: new TextEncoder().encode(text) });
 const namesOf = (me: ReturnType<typeof smallStudio>['teacher']) =>
   must(listRoster(me)).map(({ name }) => name);
 

@@ -155,8 +155,8 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     ],
   ),
   'import POST': anyTeacher(
-    () => [{ file: btoa(writeBundle({})), act: 'look', choices: NO_CHOICES }],
-    () => [{ file: btoa(writeBundle({})), act: 'take', choices: NO_CHOICES }],
+    () => [{ name: 'a.json', file: btoa(writeBundle({})), act: 'look', choices: NO_CHOICES }],
+    () => [{ name: 'a.json', file: btoa(writeBundle({})), act: 'take', choices: NO_CHOICES }],
   ),
   'address POST': anyTeacher(
     () => [{ address: 'http://10.0.0.2:3000' }],

@@ -53,7 +53,7 @@ function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown 
 
 const BUNDLE = { materials: [], exercises: [], programs: [] };
 
-const FILE = new TextEncoder().encode(writeBundle({}));
+const FILE = { name: 'a.json', bytes: new TextEncoder().encode(writeBundle({})) };
 
 const NO_CHOICES = { grid: null, parts: null };
 

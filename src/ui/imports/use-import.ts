@@ -40,8 +40,9 @@ export function useImport(say: Say, archive: ArchiveFile) {
     setBusy(chosen.name);
     setIssues([]);
     const answer = await attempt(async () => {
+      const name = chosen.name.slice(-300);
       const headers = { 'content-type': 'application/json' };
-      const body = JSON.stringify({ file: chosen.base64, act, choices: with_ });
+      const body = JSON.stringify({ name, file: chosen.base64, act, choices: with_ });
       const { signal } = mine;
       const response = await fetch('/api/import', { method: 'POST', headers, body, signal });
       return (await response.json()) as Result<T>;

@@ -1,11 +1,13 @@
 import * as z from 'zod/mini';
 import { fileChoicesSchema } from '@/core/format';
 import type { Result } from '@/core/issue';
+import { text } from '@/core/shape';
 import type { FileLook, Imported } from '@/core/studio';
 import { importFile, lookIntoFile } from '@/server';
 import { teacherRoute } from '../../act';
 
 const sent = z.object({
+  name: text(300),
   /** The bytes of the file in Base64; whoever reads it says what is too much. */
   file: z.string(),
   /** `look`: what it would bring; `take`: it comes in. */
@@ -16,9 +18,9 @@ const sent = z.object({
 /** A file that comes in, whole or not at all. A route, for files are larger than an action may be. */
 export const POST = teacherRoute(
   sent,
-  (me, { file, act, choices }): Result<FileLook | Imported> => {
-    const bytes = new Uint8Array(Buffer.from(file, 'base64'));
-    return act === 'look' ? lookIntoFile(me, bytes, choices) : importFile(me, bytes, choices);
+  (me, { name, file, act, choices }): Result<FileLook | Imported> => {
+    const sentFile = { name, bytes: new Uint8Array(Buffer.from(file, 'base64')) };
+    return act === 'look' ? lookIntoFile(me, sentFile, choices) : importFile(me, sentFile, choices);
   },
   { changes: true },
 );
