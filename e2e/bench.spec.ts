@@ -151,25 +151,26 @@ test('a line completes from the shipped ones', async ({ page }) => {
   await expect(page.getByTestId('line-reading')).toHaveText('S S S S');
 });
 
-for (const [typed, says] of [
-  ['4. 4 9 4', 'Bar 1: “9” is not a note value.'],
-  ['4 4 4 | 4', 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
-  ['4 4 4 4 | 4 4 4 4 8', 'Bar 2 holds 9 8ths, an 8th more than a bar of 4/4.'],
-  ['3(8 8) 4 4 4', 'is not a tuplet'],
-  ['4 4 4 4~', 'has no note to hold on to'],
-] as const) {
-  test(`the line ${typed} is refused where it was typed, and kept`, async ({ page }) => {
-    const line = page.getByLabel('Reading line');
+test('a line that cannot be read is refused where it was typed, and kept', async ({ page }) => {
+  const line = page.getByLabel('Reading line');
+  const trouble = page.getByRole('group', { name: 'Play' }).getByRole('alert');
+  for (const [typed, says] of [
+    ['4. 4 9 4', 'Bar 1: “9” is not a note value.'],
+    ['4 4 4 | 4', 'Bar 1 holds 3 quarters, a quarter short of a bar of 4/4.'],
+    ['4 4 4 4 | 4 4 4 4 8', 'Bar 2 holds 9 8ths, an 8th more than a bar of 4/4.'],
+    ['3(8 8) 4 4 4', 'is not a tuplet'],
+    ['4 4 4 4~', 'has no note to hold on to'],
+  ] as const) {
     await line.fill('4 4 4 4');
+    await expect(trouble).toBeHidden();
     await line.fill(typed);
-    const trouble = page.getByRole('group', { name: 'Play' }).getByRole('alert');
     await expect(trouble).toContainText(says);
     await expect(line).toHaveValue(typed);
     await expect(line).toHaveAttribute('aria-invalid', 'true');
-    await line.fill('4 4 4 4');
-    await expect(trouble).toBeHidden();
-  });
-}
+  }
+  await line.fill('4 4 4 4');
+  await expect(trouble).toBeHidden();
+});
 
 test('an unknown voice, meter and feel are refused where they were typed', async ({ page }) => {
   await page.getByLabel('Reading line').fill('4 4 4 4');
@@ -403,22 +404,22 @@ test('the palette finds an exercise by name', async ({ page }) => {
   await expect(page.getByLabel('Exercise name')).toHaveValue('Slow waltz');
 });
 
-for (const [way, typed, reads] of [
-  ['as written', '4. 4 8 4', 'S S S S'],
-  ['accents in 16ths', '4. 4 8 4', 'RLRLRL RLRL RL RLRL'],
-  ['accents in triplets', '4. 4 8 4', 'RLRLR LRL R LRL'],
-  ['line in one hand', '4. 4 8 4', 'SSS SS S SS'],
-  ['line on cymbal and bass drum', '4. 4 8 4', 'CrKSS CrKS CrK CrKS'],
-  ['left-hand triplets', '8 4. 8 4.', 'SS KSSS SS KSSS'],
-] as const) {
-  test(`the line reads ${way}`, async ({ page }) => {
+test('a line reads as it is interpreted', async ({ page }) => {
+  for (const [way, typed, reads] of [
+    ['as written', '4. 4 8 4', 'S S S S'],
+    ['accents in 16ths', '4. 4 8 4', 'RLRLRL RLRL RL RLRL'],
+    ['accents in triplets', '4. 4 8 4', 'RLRLR LRL R LRL'],
+    ['line in one hand', '4. 4 8 4', 'SSS SS S SS'],
+    ['line on cymbal and bass drum', '4. 4 8 4', 'CrKSS CrKS CrK CrKS'],
+    ['left-hand triplets', '8 4. 8 4.', 'SS KSSS SS KSSS'],
+  ] as const) {
     await page.getByLabel('Reading line').fill(typed);
     await page.getByLabel('Reading line').press('Escape');
     await phrase(page, 'Interpretation', way);
     await expect(page.getByTestId('line-reading')).toHaveText(reads);
     await expect(page.locator('[data-staff] [data-glyph^=notehead]').first()).toBeVisible();
-  });
-}
+  }
+});
 
 test('a swung ride is written in triplets under what fills triplets', async ({ page }) => {
   await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');

@@ -14,9 +14,12 @@ export function checkFile(io: Io, file: string, options: { readonly bpm: string 
   const json = jsonFrom(here, file);
   const { format, axes } = (json ?? {}) as { format?: unknown; axes?: unknown };
   if (format === 'mivvel') {
-    const { materials, exercises, programs } = need(readBundle(JSON.stringify(json)), file);
+    const { materials, exercises, families, programs } = need(
+      readBundle(JSON.stringify(json)),
+      file,
+    );
     io.out(
-      `Bundle: ${programs.length} programs, ${exercises.length} exercises, ${materials.length} materials.\n`,
+      `Bundle: ${programs.length} programs, ${exercises.length} exercises, ${families.length} families, ${materials.length} materials.\n`,
     );
   } else if (axes !== undefined) {
     const { size } = familyFrom(json as object, file);

@@ -79,9 +79,10 @@ export function importInto(io: Io, file: string, options: Import): void {
   const look = need(lookIntoFile(me, sent, choices), file);
   if (options.json) io.out(`${JSON.stringify(look)}\n`);
   else if (look.kind === 'bundle') {
-    const { programs, exercises, known, materials } = look.summary;
+    const { programs, exercises, known, families, materials } = look.summary;
     io.out(`Programs: ${programs.map(({ name }) => name).join(', ') || 'none'}\n`);
     io.out(`Exercises: ${exercises.join(', ') || 'none'}\n`);
+    io.out(`Families: ${families.join(', ') || 'none'}\n`);
     if (known.length > 0) io.out(`Here already: ${known.join(', ')}\n`);
     io.out(`Materials: ${materials.join(', ') || 'none'}\n`);
   } else if (look.kind === 'roster') {
@@ -95,10 +96,14 @@ export function importInto(io: Io, file: string, options: Import): void {
     }
   }
   if (options.dryRun) return;
-  const { people, materials, exercises, programs } = need(importFile(me, sent, choices), file);
+  const { people, materials, exercises, families, programs } = need(
+    importFile(me, sent, choices),
+    file,
+  );
   const counts = [
     `${programs.length} programs`,
     `${exercises.length} exercises`,
+    `${families.length} families`,
     `${materials.length} materials`,
     `${people.length} students`,
   ];

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { readBundle, writeBundle } from '@/core/format';
+import { flowFamily } from '@/core/family';
 import { must } from '@/core/issue';
 import { itemsOf } from '@/core/program';
 import { recipeHash } from '@/core/recipe';
 import {
   archiveImported,
   exportStudio,
+  getFamily,
   importBundle,
   listExerciseNames,
   listMaterials,
@@ -13,6 +15,7 @@ import {
   getProgram,
   lookIntoBundle,
   saveExercise,
+  saveFamily,
   saveMaterial,
 } from '.';
 import { cells, smallStudio, testContext } from './studio.fixture';
@@ -34,6 +37,8 @@ function studios() {
   const own = { id, version, content: { ...content, name: 'My line' } };
   const recipe = { ...cells(), play: own };
   must(saveExercise(from, { id: null, name: 'On my line', recipe }));
+  const family = { ...flowFamily(), base: { ...flowFamily().base, play: own } };
+  must(saveFamily(from, { id: null, name: 'Flows on my line', family }));
   return { from, to, id };
 }
 
@@ -46,6 +51,7 @@ describe('importBundle', () => {
       materials: ['My line'],
       exercises: ['On my line'],
       known: ['Cells'],
+      families: ['Flows on my line', 'Cells, displaced'],
       programs: [{ name: 'Autumn', items: 1 }],
     });
     const imported = must(importBundle(to, bundle));
@@ -55,6 +61,9 @@ describe('importBundle', () => {
     expect(material?.id).not.toBe(id);
     const [exercise] = to.store.exercises.list();
     expect(exercise?.recipe.play).toMatchObject({ id: material?.id, version: 1 });
+    const [familyId] = imported.families;
+    const family = familyId && must(getFamily(to, familyId)).family;
+    expect(family?.base.play).toMatchObject({ id: material?.id, version: 1 });
     const [programId] = imported.programs;
     const program = programId && must(getProgram(to, programId));
     const [item] = program ? itemsOf(program.outline) : [];

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import type { Family } from '@/core/family';
 import { writeBundle, type Bundle } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
 import { copyOutline, itemsOf } from '@/core/program';
@@ -6,6 +7,7 @@ import { recipeHash, type ClosedRecipe } from '@/core/recipe';
 import type {
   BundleSummary,
   ExerciseId,
+  FamilyId,
   Imported,
   ItemId,
   MaterialId,
@@ -14,19 +16,21 @@ import type {
 import type { Teacher } from './authority';
 import { newId } from './context';
 import { archiveExercise } from './exercises';
+import { archiveFamily, saveFamily } from './families';
 import { archiveMaterial, saveMaterial } from './materials';
 import { archiveProgram, getProgram } from './programs';
 import { archiveStudent } from './rosters';
 
-/** Everything that the studio made and that belongs to nobody, as a bundle: its own materials, exercises and
- * programs. Students and their logs stay here. */
+/** Everything that the studio made and that belongs to nobody, as a bundle: its own materials, exercises,
+ * families and programs. Students and their logs stay here. */
 export function exportStudio(me: Teacher): Result<string> {
   const programs = me.store.programs.list().flatMap(({ id }) => {
     const program = getProgram(me, id);
     return program.ok ? [program.value] : [];
   });
   const materials = me.store.materials.list().filter(({ archived }) => !archived);
-  return ok(writeBundle({ materials, exercises: me.store.exercises.list(), programs }));
+  const families = me.store.families.list().flatMap(({ id }) => me.store.families.find(id) ?? []);
+  return ok(writeBundle({ materials, exercises: me.store.exercises.list(), families, programs }));
 }
 
 /** Takes a bundle in, whole or not at all. Everything gets ids of its own, so that nothing that is here changes; an
@@ -54,6 +58,12 @@ export function importBundle(me: Teacher, bundle: Bundle): Result<Imported> {
       return id;
     };
     for (const { name, recipe } of bundle.exercises) exerciseOf(name, renamed(recipe, ids));
+    const families: FamilyId[] = [];
+    for (const { name, family } of bundle.families) {
+      const saved = saveFamily(me, { id: null, name, family: renamed(family, ids) });
+      if (!saved.ok) return saved;
+      families.push(saved.value.id);
+    }
     const programs = bundle.programs.map(({ name, outline, recipes }): ProgramId => {
       const copied = copyOutline(outline, me.now(), () => randomBytes(12));
       const before = itemsOf(outline);
@@ -77,15 +87,18 @@ export function importBundle(me: Teacher, bundle: Bundle): Result<Imported> {
       me.store.programs.putContent(id, me.now(), content);
       return id;
     });
-    return ok({ people: [], materials: [...ids.values()], exercises, programs });
+    return ok({ people: [], materials: [...ids.values()], exercises, families, programs });
   });
 }
 
 const keyOf = ({ name, hash }: { readonly name: string; readonly hash: string }) =>
   `${hash} ${name}`;
 
-/** A recipe whose ingredients name the materials that came with it by their ids here. */
-function renamed(recipe: ClosedRecipe, ids: ReadonlyMap<string, MaterialId>): ClosedRecipe {
+/** A recipe or a family whose ingredients name the materials that came with it by their ids here. */
+function renamed<Made extends ClosedRecipe | Family>(
+  recipe: Made,
+  ids: ReadonlyMap<string, MaterialId>,
+): Made {
   if (ids.size === 0) return recipe;
   const walk = (value: unknown): unknown => {
     if (Array.isArray(value)) return value.map(walk);
@@ -95,20 +108,21 @@ function renamed(recipe: ClosedRecipe, ids: ReadonlyMap<string, MaterialId>): Cl
     const here = typeof id === 'string' && content !== undefined ? ids.get(id) : undefined;
     return here === undefined ? inner : { ...inner, id: here, version: 1 };
   };
-  return walk(recipe) as ClosedRecipe;
+  return walk(recipe) as Made;
 }
 
 /** Takes out what came with a bundle, or puts it back.
  * @returns issue `not-found` for what the studio has not; then nothing is changed */
 export function archiveImported(
   me: Teacher,
-  { people, materials, exercises, programs }: Imported,
+  { people, materials, exercises, families, programs }: Imported,
   archived: boolean,
 ): Result<null> {
   return me.store.together(() => {
     const done = [
       ...people.map((id) => () => archiveStudent(me, id, archived)),
       ...programs.map((id) => () => archiveProgram(me, id, archived)),
+      ...families.map((id) => () => archiveFamily(me, id, archived)),
       ...exercises.map((id) => () => archiveExercise(me, id, archived)),
       ...materials.map((id) => () => archiveMaterial(me, id, archived)),
     ];
@@ -141,6 +155,7 @@ export function lookIntoBundle(me: Teacher, bundle: Bundle): Result<BundleSummar
     materials: bundle.materials.map(({ name }) => name),
     exercises: exercises.filter((one) => !isHere(one)).map(({ name }) => name),
     known: exercises.filter(isHere).map(({ name }) => name),
+    families: bundle.families.map(({ name }) => name),
     programs: bundle.programs.map(({ name, outline }) => ({
       name,
       items: itemsOf(outline).length,

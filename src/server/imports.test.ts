@@ -49,7 +49,13 @@ describe('importFile', () => {
     ).toEqual(['hat x', 'bass x-', 'snare -X']);
     const left = { ...parts[0], as: 'leave' } as const;
     const nothing = must(importFile(me, rock('midi'), { grid: '8', parts: [left] }));
-    expect(nothing).toEqual({ people: [], materials: [], exercises: [], programs: [] });
+    expect(nothing).toEqual({
+      people: [],
+      materials: [],
+      exercises: [],
+      families: [],
+      programs: [],
+    });
   });
 
   it('what has no title is called as its file', () => {

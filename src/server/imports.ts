@@ -94,7 +94,7 @@ export function importFile(me: Teacher, file: SentFile, choices: FileChoices): R
   if (read.value.kind === 'roster') {
     const people = importRoster(me, read.value.coming);
     if (!people.ok) return people;
-    return ok({ people: people.value, materials: [], exercises: [], programs: [] });
+    return ok({ people: people.value, materials: [], exercises: [], families: [], programs: [] });
   }
   const { music } = read.value;
   const drafts = choicesOf(music, choices).flatMap(
@@ -119,6 +119,6 @@ export function importFile(me: Teacher, file: SentFile, choices: FileChoices): R
       if (!saved.ok) return saved;
       materials.push(saved.value.id);
     }
-    return ok({ people: [], materials, exercises, programs: [] });
+    return ok({ people: [], materials, exercises, families: [], programs: [] });
   });
 }

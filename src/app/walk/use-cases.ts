@@ -51,7 +51,7 @@ function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown 
   return me.ok ? tried(me.value, world) : me;
 }
 
-const BUNDLE = { materials: [], exercises: [], programs: [] };
+const BUNDLE = { materials: [], exercises: [], families: [], programs: [] };
 
 const FILE = { name: 'a.json', bytes: new TextEncoder().encode(writeBundle({})) };
 
@@ -61,6 +61,7 @@ const importedOf = ({ id, material, exercise, program }: World) => ({
   people: [id],
   materials: [material],
   exercises: [exercise.id],
+  families: [],
   programs: [program],
 });
 

@@ -14,7 +14,7 @@ export {
 } from './members';
 export { rangeOffers } from './ranges';
 export { familyOf } from './family-of';
-export { readFamily } from './schema';
+export { keptFamilySchema, readFamily } from './schema';
 export { flowFamily } from './flows';
 export { axisAt, orderAsWritten, standsAsWritten } from './written';
 export type { AxisValue, ClosedPart } from './axis';

@@ -104,6 +104,9 @@ const familySchema = z.strictObject({
   naming: text(80),
 });
 
+/** A family of any format inside something that is kept. */
+export const keptFamilySchema = z.pipe(z.transform(upgradeFamily), familySchema);
+
 type OpenFamily = z.infer<typeof familySchema>;
 type OpenAxis = OpenFamily['axes'][number];
 export type ChangeValue = z.infer<typeof changeValue>;

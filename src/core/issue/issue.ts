@@ -100,7 +100,7 @@ export type Issue =
   | Issued<
       'bundle-part',
       {
-        part: 'materials' | 'exercises' | 'programs' | 'file';
+        part: 'materials' | 'exercises' | 'families' | 'programs' | 'file';
         name: string;
         misfits: readonly Misfit[];
       }

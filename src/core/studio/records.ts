@@ -234,6 +234,7 @@ export interface Imported {
   readonly people: readonly PersonId[];
   readonly materials: readonly MaterialId[];
   readonly exercises: readonly ExerciseId[];
+  readonly families: readonly FamilyId[];
   readonly programs: readonly ProgramId[];
 }
 
@@ -243,6 +244,7 @@ export interface BundleSummary {
   readonly exercises: readonly string[];
   /** Of them, those that the studio has by that name already, and that play the same. */
   readonly known: readonly string[];
+  readonly families: readonly string[];
   readonly programs: readonly { readonly name: string; readonly items: number }[];
 }
 

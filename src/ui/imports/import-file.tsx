@@ -86,8 +86,8 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
 function brings(look: FileLook): boolean {
   switch (look.kind) {
     case 'bundle': {
-      const { programs, exercises, materials } = look.summary;
-      return programs.length + exercises.length + materials.length > 0;
+      const { programs, exercises, families, materials } = look.summary;
+      return [programs, exercises, families, materials].some((one) => one.length > 0);
     }
     case 'roster':
       return look.coming.length > 0;
@@ -114,6 +114,7 @@ function BundleLook({ say, summary }: { say: Say; summary: BundleSummary }) {
       <Row say={say} name={say.t('imports.programs')} all={programs} />
       <Row say={say} name={say.t('imports.exercises')} all={summary.exercises} />
       <Row say={say} name={say.t('imports.hereAlready')} all={summary.known} />
+      <Row say={say} name={say.t('imports.families')} all={summary.families} />
       <Row say={say} name={say.t('imports.materials')} all={summary.materials} />
     </dl>
   );

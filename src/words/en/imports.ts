@@ -13,6 +13,7 @@ export const imports = {
   programs: 'Programs',
   withItems: '{name} ({items, plural, one {# exercise} other {# exercises}})',
   exercises: 'Exercises',
+  families: 'Variations',
   hereAlready: 'Here already',
   materials: 'Materials',
   andMore: '{names} and {more, number} more',

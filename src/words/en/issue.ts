@@ -136,7 +136,7 @@ export const issue = {
   'bundle-newer':
     'This file is of format {version, number}; this Mivvel knows formats up to {known, number}. Update Mivvel, then import it.',
   'bundle-part':
-    '{part, select, materials {Material} exercises {Exercise} programs {Program} other {File}} {name} is damaged: {what}. Nothing was imported; take the file anew from where it came.',
+    '{part, select, materials {Material} exercises {Exercise} families {Family} programs {Program} other {File}} {name} is damaged: {what}. Nothing was imported; take the file anew from where it came.',
   'nobody-has-it':
     'Nobody has {name}, so there is no week to print. Give it to a student, or print the program itself.',
   'after-circle': '{circle}: none could ever begin. Let one of them wait for nothing.',

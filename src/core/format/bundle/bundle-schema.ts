@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { keptFamilySchema } from '../../family';
 import { heldSchema } from '../../materials';
 import { outlineSchema } from '../../program';
 import { keptRecipeSchema } from '../../recipe';
@@ -7,7 +8,8 @@ import { BUNDLE_VERSION } from './version';
 
 const name = typedText(80);
 
-/** Everything that a studio made and that belongs to nobody: exercises, programs and own materials. Recipes are
+/** Everything that a studio made and that belongs to nobody: exercises, families of variations, programs and
+ * own materials. Recipes are
  * closed, so that a bundle plays the same wherever it is opened. */
 export const bundleSchema = z.strictObject({
   format: z.literal('mivvel'),
@@ -26,6 +28,7 @@ export const bundleSchema = z.strictObject({
     5000,
   ),
   exercises: list(z.strictObject({ name, recipe: keptRecipeSchema }), 0, 5000),
+  families: list(z.strictObject({ name, family: keptFamilySchema }), 0, 1000),
   programs: list(
     z.strictObject({
       name,

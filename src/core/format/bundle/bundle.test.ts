@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { flowFamily } from '../../family';
 import { must } from '../../issue';
 import { USUAL_COURSE } from '../../ladder';
 import { SHIPPED } from '../../materials';
@@ -37,6 +38,16 @@ describe('readBundle', () => {
     );
   });
 
+  it('gives back families, and opens a bundle from before there were any', () => {
+    const families = [{ name: 'Nine flows', family: flowFamily() }];
+    expect(must(readBundle(writeBundle({ families }))).families).toEqual(families);
+    const { families: _, ...first } = JSON.parse(writeBundle({ programs: [program] })) as object & {
+      families: unknown;
+    };
+    const opened = must(readBundle(JSON.stringify({ ...first, version: 1 })));
+    expect(opened).toMatchObject({ families: [], programs: [program] });
+  });
+
   it('loses nothing of any exercise', () => {
     fc.assert(
       fc.property(fc.array(RECIPES, { maxLength: 4 }), (recipes) => {
@@ -62,7 +73,7 @@ describe('readBundle', () => {
     });
     expect(codes('{"a": 1}')).toEqual(['file-other']);
     expect(codes('null')).toEqual(['file-other']);
-    expect(codes(text.replace('"version": 1', '"version": 2'))).toEqual(['bundle-newer']);
+    expect(codes(text.replace('"version": 1', '"version": 3'))).toEqual(['bundle-newer']);
     expect(codes('['.repeat(100_000))).toEqual(['file-other']);
     expect(codes(' '.repeat(20_000_001))).toEqual(['file-large']);
     const damaged = text.replace('"name": "Pit grooves"', `"name": "${'x'.repeat(90)}"`);

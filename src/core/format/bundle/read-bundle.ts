@@ -1,3 +1,4 @@
+import { openFamily, readFamily, type Family } from '../../family';
 import { fail, misfitsOf, ok, type Issue, type Result } from '../../issue';
 import { checkOutline, itemsOf, type Outline } from '../../program';
 import { close, expand, type ClosedRecipe, type Recipe } from '../../recipe';
@@ -16,6 +17,7 @@ export interface Bundle {
     readonly held: Held;
   }[];
   readonly exercises: readonly { readonly name: string; readonly recipe: ClosedRecipe }[];
+  readonly families: readonly { readonly name: string; readonly family: Family }[];
   readonly programs: readonly {
     readonly name: string;
     readonly outline: Outline;
@@ -47,7 +49,7 @@ export function readBundle(text: string): Result<Bundle> {
   if (typeof version === 'number' && version > BUNDLE_VERSION) {
     return fail({ code: 'bundle-newer', path: ['version'], version, known: BUNDLE_VERSION });
   }
-  const read = bundleSchema.safeParse(json.value);
+  const read = bundleSchema.safeParse(upgradeBundle(json.value));
   if (!read.success) {
     return fail(
       ...read.error.issues.slice(0, MOST_ISSUES).map((issue): Issue => {
@@ -60,10 +62,17 @@ export function readBundle(text: string): Result<Bundle> {
   return closed(read.data);
 }
 
+/** A bundle of format 1 had no families. */
+function upgradeBundle(json: unknown): unknown {
+  const { version } = json as { version?: unknown };
+  return version === 1 ? { ...(json as object), version: BUNDLE_VERSION, families: [] } : json;
+}
+
 /** Closes every recipe, and sees that it can be played and that programs are whole. */
 function closed(read: {
   readonly materials: Bundle['materials'];
   readonly exercises: readonly { readonly name: string; readonly recipe: Recipe }[];
+  readonly families: readonly { readonly name: string; readonly family: unknown }[];
   readonly programs: readonly {
     readonly name: string;
     readonly outline: Outline;
@@ -83,6 +92,14 @@ function closed(read: {
     const made = closeAt(recipe, ['exercises', index]);
     return made ? [{ name, recipe: made }] : [];
   });
+  const families = read.families.flatMap(({ name, family }, index) => {
+    const made = readFamily(family);
+    const opened = made.ok ? openFamily(made.value) : made;
+    if (made.ok && opened.ok) return [{ name, family: made.value }];
+    const path = ['families', index];
+    if (!opened.ok) issues.push(...opened.issues.map((one) => ({ ...one, path })));
+    return [];
+  });
   const programs = read.programs.map(({ name, outline, recipes }, index) => {
     const path = ['programs', index];
     const checked = checkOutline(outline);
@@ -101,13 +118,14 @@ function closed(read: {
     return { name, outline, recipes: own };
   });
   if (issues.length > 0) return fail(...issues.slice(0, MOST_ISSUES));
-  return ok({ materials: read.materials, exercises, programs });
+  return ok({ materials: read.materials, exercises, families, programs });
 }
 
 type Part = Extract<Issue, { code: 'bundle-part' }>['part'];
 
 function placeOf([first]: readonly (string | number)[]): Part {
-  return first === 'materials' || first === 'exercises' || first === 'programs' ? first : 'file';
+  const parts = ['materials', 'exercises', 'families', 'programs'] as const;
+  return parts.find((one) => one === first) ?? 'file';
 }
 
 /** What the damaged part calls itself. */

@@ -1,3 +1,4 @@
+import type { Family } from '../../family';
 import type { Material } from '../../materials';
 import type { Outline } from '../../program';
 import type { ClosedRecipe } from '../../recipe';
@@ -12,6 +13,7 @@ export interface Bundled {
     readonly content: unknown;
   })[];
   readonly exercises?: readonly { readonly name: string; readonly recipe: ClosedRecipe }[];
+  readonly families?: readonly { readonly name: string; readonly family: Family }[];
   readonly programs?: readonly {
     readonly name: string;
     readonly outline: Outline;
@@ -20,7 +22,12 @@ export interface Bundled {
 }
 
 /** Writes a bundle of the format that is current; `readBundle` gives all of it back. */
-export function writeBundle({ materials = [], exercises = [], programs = [] }: Bundled): string {
+export function writeBundle({
+  materials = [],
+  exercises = [],
+  families = [],
+  programs = [],
+}: Bundled): string {
   const bundle = {
     format: 'mivvel',
     version: BUNDLE_VERSION,
@@ -28,6 +35,7 @@ export function writeBundle({ materials = [], exercises = [], programs = [] }: B
       return { id, version, name, trains, meter, held: { kind, content } };
     }),
     exercises: exercises.map(({ name, recipe }) => ({ name, recipe })),
+    families: families.map(({ name, family }) => ({ name, family })),
     programs: programs.map(({ name, outline, recipes }) => ({ name, outline, recipes })),
   };
   return `${JSON.stringify(bundle, null, 1)}\n`;

@@ -1,7 +1,7 @@
 export const programs = {
   files: 'Files',
   fileName: 'Studio',
-  everythingAsAFile: 'Materials, exercises and programs as a file',
+  everythingAsAFile: 'Materials, exercises, variations and programs as a file',
   weekForEach: '{count, plural, one {week for # student} other {weeks for # students}}',
   addARung: 'Add a rung',
   addAfter: '+ after…',
