@@ -73,7 +73,7 @@ describe('readBundle', () => {
     });
     expect(codes('{"a": 1}')).toEqual(['file-other']);
     expect(codes('null')).toEqual(['file-other']);
-    expect(codes(text.replace('"version": 1', '"version": 3'))).toEqual(['bundle-newer']);
+    expect(codes(text.replace('"version": 2', '"version": 3'))).toEqual(['bundle-newer']);
     expect(codes('['.repeat(100_000))).toEqual(['file-other']);
     expect(codes(' '.repeat(20_000_001))).toEqual(['file-large']);
     const damaged = text.replace('"name": "Pit grooves"', `"name": "${'x'.repeat(90)}"`);
