@@ -1,6 +1,15 @@
 import tone from '@tonejs/midi';
 import fc from 'fast-check';
-import { FORMATS, readBundle, writeBundle, type Piece } from '@/core/format';
+import {
+  draftsOf,
+  FORMATS,
+  likelyChoice,
+  readBundle,
+  readMusic,
+  writeBundle,
+  type Piece,
+} from '@/core/format';
+import { must } from '@/core/issue';
 import { rungsOf, USUAL_COURSE } from '@/core/ladder';
 import { USUAL_LOOK } from '@/core/print';
 import { expand, type ClosedRecipe } from '@/core/recipe';
@@ -14,6 +23,7 @@ const ITEMS = 60;
 const STUDENTS = 20;
 const ITEMS_EACH = 8;
 const DAMAGED = 2000;
+const LONG = 500;
 
 interface Item extends Piece {
   readonly recipe: ClosedRecipe;
@@ -118,6 +128,43 @@ export async function files(): Promise<Row[]> {
     measured: `${class_.toFixed(0)} ms, ${grown.toFixed(0)} MB more`,
     against: `${(class_ / program).toFixed(2)} × the ${ITEMS} items`,
   });
+  const long = itemsFor(ITEMS * 4, 9).reduce<readonly Item[]>((found, item) => {
+    const bars = found.reduce((sum, { exercise }) => sum + exercise.bars, 0);
+    return bars < LONG ? [...found, item] : found;
+  }, []);
+  for (const id of ['musicxml', 'midi'] as const) {
+    const file = FORMATS[id].write('Long', long);
+    const heap = process.memoryUsage().heapUsed;
+    const bars = long.reduce((sum, { exercise }) => sum + exercise.bars, 0);
+    const come = timed(() => {
+      const { score, grid } = must(readMusic(file, null));
+      draftsOf(score, likelyChoice(score, 0, grid), grid);
+    });
+    const more = Math.round((process.memoryUsage().heapUsed - heap) / 1_000_000);
+    rows.push({
+      what: `${bars} bars of ${id} (${Math.round(file.length / 1000)} KB) read and made exercises`,
+      measured: `${come.toFixed(0)} ms, ${more} MB more`,
+      against: against(come),
+    });
+    const short = FORMATS[id].write('Short', items.slice(0, 2));
+    const reads = timed(() => must(readMusic(short, null)));
+    const places = fc.sample(fc.tuple(fc.nat(short.length - 1), fc.nat(255)), {
+      numRuns: DAMAGED,
+      seed: 6,
+    });
+    const all = timed(() => {
+      for (const [at, byte] of places) {
+        const altered = Uint8Array.from(short);
+        altered[at] = byte;
+        readMusic(altered, null);
+      }
+    });
+    rows.push({
+      what: `${DAMAGED} damaged files of ${id}`,
+      measured: `${all.toFixed(0)} ms`,
+      against: `${(all / DAMAGED / reads).toFixed(2)} × one that is read, each`,
+    });
+  }
   const random = fc.sample(fc.tuple(fc.nat(bundle.length), fc.nat(200)), {
     numRuns: DAMAGED,
     seed: 5,

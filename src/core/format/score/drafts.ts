@@ -17,7 +17,7 @@ export type Draft = { readonly name: string; readonly meter: string; readonly ba
   | { readonly kind: 'exercise'; readonly recipe: ClosedRecipe }
 );
 
-export interface Drafts {
+interface Drafts {
   readonly drafts: readonly Draft[];
   readonly left: readonly Left[];
 }

@@ -5,7 +5,7 @@ export { playOrder } from './play-order';
 export { likelyGrid, PLAYED_GRIDS, putOn } from './played-grid';
 export { LeftOut, NO_REPEATS } from './score';
 export type { Choice, FileChoices } from './choice-schema';
-export type { Draft, Drafts } from './drafts';
+export type { Draft } from './drafts';
 export type { PlayedGrid } from './played-grid';
 export type {
   Left,
