@@ -1,4 +1,4 @@
-import { copyFileSync, existsSync, renameSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
@@ -24,6 +24,7 @@ export function restore(backup: string, folder: string, kept: string): Result<nu
   if (fault) return fault;
   const file = join(folder, 'mivvel.sqlite');
   const coming = `${file}.coming`;
+  mkdirSync(folder, { recursive: true });
   copyFileSync(backup, coming);
   if (existsSync(file)) {
     const old = new Database(file);

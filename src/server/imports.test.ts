@@ -75,6 +75,7 @@ describe('importFile', () => {
 
   it.each([
     ['a text', 'something else'],
+    ['a picture', '\u0089PNG\r\n\u001a\n\0\0\0\rIHDR'],
     ['a bundle that is cut off', '{"format": "mivvel"'],
   ])('%s is refused, and nothing comes in', (_, text) => {
     const me = teacher();

@@ -10,7 +10,7 @@ import {
   type FileChoices,
   type Music,
 } from '@/core/format';
-import { ok, type Result } from '@/core/issue';
+import { fail, ok, type Result } from '@/core/issue';
 import { recipeHash } from '@/core/recipe';
 import type { ExerciseId, FileLook, Imported, MaterialId, PartLook } from '@/core/studio';
 import type { Teacher } from './authority';
@@ -35,6 +35,13 @@ type Read =
   | { readonly kind: 'music'; readonly music: Music }
   | ({ readonly kind: 'roster' } & Roster);
 
+/** Whether a file may be a text: no letter of one is a zero, but for those of UTF-16, which begins with a mark. */
+function isText(bytes: Uint8Array): boolean {
+  const [first, second] = bytes;
+  const isWide = (first === 0xff && second === 0xfe) || (first === 0xfe && second === 0xff);
+  return isWide || !bytes.subarray(0, 1000).includes(0);
+}
+
 /** What it is shows in how it begins, whatever it is called. */
 function readFile(me: Teacher, { name, bytes }: SentFile, choices: FileChoices): Result<Read> {
   const begins = new TextDecoder().decode(bytes.subarray(0, 100)).replace(/^\uFEFF/, '');
@@ -43,6 +50,7 @@ function readFile(me: Teacher, { name, bytes }: SentFile, choices: FileChoices):
     return bundle.ok ? ok({ kind: 'bundle', bundle: bundle.value }) : bundle;
   }
   if (!isMusic(bytes)) {
+    if (!isText(bytes)) return fail({ code: 'file-other', path: [] });
     const roster = readRoster(me, bytes);
     return roster.ok ? ok({ kind: 'roster', ...roster.value }) : roster;
   }

@@ -58,6 +58,7 @@ export const imports = {
     slash: 'slashes that stand for a rhythm of one’s own',
     short: 'bars that are short are filled with rests',
     long: 'bars that are longer than their meter get one of their own length',
+    over: 'bars that are longer than their meter, by no whole beats: what lies over is left out',
     tempo: 'tempo changes',
     limb: '{count, plural, one {# note} other {# notes}} without a sticking: the hand that usually plays it',
     met: '{count, plural, one {# note} other {# notes}} of one limb on a slot that it plays already',

@@ -235,7 +235,6 @@ function partOf(
       ...{ number: String(index + 1), meter, begins, says, repeats: NO_REPEATS },
       ...{ strokes: inBars[index] ?? [], voices: new Map() },
     })),
-    quartersAMinute: 60_000 / msAt(0),
     left: left.all(),
   };
 }

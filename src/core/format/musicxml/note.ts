@@ -142,6 +142,9 @@ const BASES: Readonly<Record<string, number>> = {
   '64th': 64,
 };
 
+/** Most notes of a tuplet that is believed. */
+const MOST_OF_A_TUPLET = 64;
+
 /** The value that a note is written with. @returns null without one, or one longer or shorter than ours */
 export function writtenValue(note: XmlNode): {
   readonly base: number;
@@ -154,6 +157,8 @@ export function writtenValue(note: XmlNode): {
   const dots = childrenOf(note, 'dot').length;
   const played = numberAt(note, 'time-modification', 'actual-notes') ?? 1;
   const inTimeOf = numberAt(note, 'time-modification', 'normal-notes') ?? 1;
+  const fits = (one: number) => Number.isInteger(one) && one >= 1 && one <= MOST_OF_A_TUPLET;
+  if (!fits(played) || !fits(inTimeOf)) return null;
   const plain = quarters(4, base) * (2 - 0.5 ** dots);
   const tuplet = played === inTimeOf ? null : { played, inTimeOf };
   return { base, dots, tuplet, ticks: (plain * inTimeOf) / played };

@@ -262,6 +262,30 @@ describe('readMusicXml', () => {
     expect(must(read(byBars))).toEqual(must(read(xml)));
   });
 
+  it('numbers that nobody writes are not believed, and nothing throws', () => {
+    const wild = fc.constantFrom('1e300', '-5', '0', '1e-300', '3.7', '99999999999', 'x', '');
+    const time = (played: string, inTimeOf: string) =>
+      `<time-modification><actual-notes>${played}</actual-notes><normal-notes>${inTimeOf}</normal-notes></time-modification>`;
+    fc.assert(
+      fc.property(
+        fc.tuple(wild, wild, wild, wild, wild),
+        ([divisions, duration, back, played, inTimeOf]) => {
+          const odd = `<note><unpitched/><duration>${duration}</duration><voice>1</voice><type>quarter</type>${time(played, inTimeOf)}</note>`;
+          const xml = part([
+            FOUR.replace('12', divisions) + note(12) + odd,
+            `<backup><duration>${back}</duration></backup>${odd}${note(12)}`,
+          ]);
+          const score = read(xml);
+          if (!score.ok) return;
+          for (const as of ['line', 'exercise'] as const) {
+            draftsOf(score.value, { part: 0, as, voice: '1', cut: 'whole' }, null);
+          }
+        },
+      ),
+      { numRuns: 300, seed: 2 },
+    );
+  });
+
   const good = part([FOUR + note(48)]);
   it.each([
     ['cut off', good.slice(0, -40), 'file-unreadable'],

@@ -27,6 +27,9 @@ import { childOf, childrenOf, numberAt, readXml, textAt, type XmlNode } from './
 /** Largest score, in characters of XML. */
 const MOST_CHARACTERS = 20_000_000;
 
+/** Longest duration that is believed, in quarters. */
+const MOST_QUARTERS = 1000;
+
 /** Whether a file is packed, or begins with an element as XML does. */
 export function isMusicXml(bytes: Uint8Array): boolean {
   if (isZip(bytes)) return true;
@@ -93,7 +96,6 @@ function readPart(root: XmlNode, id: string, measures: readonly XmlNode[]): Scor
     name: (head && textAt(head, 'part-name')) || id,
     isKit,
     bars: bars.map((bar, index) => ({ ...bar, begins: beginsAt(bars, index) })),
-    quartersAMinute: reader.quartersAMinute,
     left: reader.left.all().filter(({ why }) => isKit || (why !== 'key' && why !== 'limb')),
   };
 }
@@ -117,7 +119,8 @@ interface Struck extends Omit<ScoreStroke, 'at'> {
 /** Reads the bars of a part one after the other: lengths, meter and styles hold until they change. */
 class PartReader {
   readonly left = new LeftOut();
-  quartersAMinute: number | null = null;
+  /** The first tempo that is said, in quarters a minute. */
+  private quartersAMinute: number | null = null;
   private divisions = 1;
   private meter: Meter = { count: 4, unit: 4, grouping: [4] };
   private passes: readonly number[] | null = null;
@@ -201,10 +204,13 @@ class PartReader {
     if (isShort) this.left.add({ why: 'short' }, number);
     const shift = isShort && pickup ? missing : 0;
     const over = missing < 0 ? longerMeter(this.meter, longest) : null;
-    if (missing < 0) this.left.add({ why: 'long' }, number);
+    if (missing < 0) this.left.add({ why: over ? 'long' : 'over' }, number);
+    const end = barTicks(over ?? this.meter);
     return {
       meter: over ?? this.meter,
-      strokes: struck.map((one) => ({ ...one, at: tick(Math.round(one.at) + shift) })),
+      strokes: struck
+        .map((one) => ({ ...one, at: tick(Math.round(one.at) + shift) }))
+        .filter((one) => one.at < end),
       voices: new Map(
         [...signs].map(([id, own]) => [
           id,
@@ -279,7 +285,8 @@ class PartReader {
   }
 
   private ticksOf(node: XmlNode): number {
-    return ((numberAt(node, 'duration') ?? 0) * TICKS_PER_QUARTER) / this.divisions;
+    const quarters = (numberAt(node, 'duration') ?? 0) / this.divisions;
+    return quarters >= 0 && quarters <= MOST_QUARTERS ? quarters * TICKS_PER_QUARTER : 0;
   }
 
   private attributes(node: XmlNode, number: string): void {

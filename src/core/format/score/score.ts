@@ -14,8 +14,6 @@ export interface ScorePart {
   readonly isKit: boolean;
   /** In the order written, signs for repeats not followed. */
   readonly bars: readonly ScoreBar[];
-  /** The first tempo that is said, in quarters a minute. */
-  readonly quartersAMinute: number | null;
   readonly left: readonly Left[];
 }
 
@@ -79,6 +77,7 @@ type Why =
         | 'slash'
         | 'short'
         | 'long'
+        | 'over'
         | 'tempo'
         | 'limb'
         | 'met'
