@@ -10,6 +10,7 @@ export default defineConfig({
     environment: 'node',
     setupFiles: ['./vitest.setup.ts'],
     testTimeout: 60_000,
+    hookTimeout: 60_000,
     maxWorkers: '100%',
     projects: [
       {

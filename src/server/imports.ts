@@ -57,9 +57,10 @@ function readFile(me: Teacher, { name, bytes }: SentFile, choices: FileChoices):
   const music = readMusic(bytes, choices.grid);
   if (!music.ok) return music;
   const { score } = music.value;
-  // What has no title is called as its file.
-  const title = score.title || name.replace(/\.\w+$/, '');
-  return ok({ kind: 'music', music: { ...music.value, score: { ...score, title } } });
+  // What has neither name nor title is called as its file.
+  const called = score.title || name.replace(/\.\w+$/, '');
+  const parts = score.parts.map((part) => ({ ...part, name: part.name || called }));
+  return ok({ kind: 'music', music: { ...music.value, score: { ...score, parts } } });
 }
 
 /** What a file would bring: a bundle, or music with what its parts would become. Nothing is stored.

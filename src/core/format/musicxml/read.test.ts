@@ -55,7 +55,7 @@ beforeAll(async () => {
 
 describe('readMusicXml', () => {
   it('what was written comes back stroke by stroke: all that ships, and random exercises', () => {
-    const random = fc.sample(RECIPES, { numRuns: 160, seed: 19 }).flatMap((recipe, index) => {
+    const random = fc.sample(RECIPES, { numRuns: 100, seed: 19 }).flatMap((recipe, index) => {
       const made = expand(recipe);
       return made.ok ? [pieceOf(`Piece ${index}`, made.value)] : [];
     });
@@ -82,7 +82,7 @@ describe('readMusicXml', () => {
       expect(struck(rounds.flat())).toEqual(struck(piece.exercise.strokes));
       compared += 1;
     }
-    expect(compared).toBeGreaterThan(150);
+    expect(compared).toBeGreaterThan(110);
   });
 
   const struck = (strokes: readonly { readonly at: number; readonly voice: string }[]) =>
@@ -333,7 +333,7 @@ describe('readMusicXml', () => {
           readMusicXml(cut);
         },
       ),
-      { numRuns: 600, seed: 3 },
+      { numRuns: 400, seed: 3 },
     );
   });
 });

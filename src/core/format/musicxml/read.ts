@@ -93,7 +93,7 @@ function readPart(root: XmlNode, id: string, measures: readonly XmlNode[]): Scor
   const bars = measures.map((one, index) => reader.bar(one, index));
   const isKit = bars.some(({ strokes }) => strokes.some(({ voice }) => voice !== null));
   return {
-    name: (head && textAt(head, 'part-name')) || id,
+    name: head ? textAt(head, 'part-name') : '',
     isKit,
     bars: bars.map((bar, index) => ({ ...bar, begins: beginsAt(bars, index) })),
     left: reader.left.all().filter(({ why }) => isKit || (why !== 'key' && why !== 'limb')),
