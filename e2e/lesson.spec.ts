@@ -51,7 +51,11 @@ test('in the lesson the teacher has the student’s Stand, judges, and writes wh
   await page.waitForURL('**/students/**');
   await page.getByRole('button', { name: /^Snare line over double-bass 16ths/ }).click();
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
-  await expect(row).toContainText('lost by the teacher');
+  // What was still on its way goes on by the held clock.
+  await expect(async () => {
+    await page.clock.runFor(500);
+    await expect(row).toContainText('lost by the teacher', { timeout: 1000 });
+  }).toPass();
   await expect(row).toContainText('tense, broke at beat 2');
   await expect(page.getByRole('textbox', { name: 'Watch for' })).toHaveValue('Heels down.');
   await lookAs(page, 'Deniz');
