@@ -2,6 +2,7 @@ import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSy
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import tone from '@tonejs/midi';
+import Database from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { closeDb, openDb } from '@/db';
 import { seedDemo } from '@/server/demo';
@@ -82,6 +83,12 @@ describe('expand', () => {
     );
   });
 
+  it('a count that is none ends with 1', async () => {
+    const { code, err } = await run(['expand', '-', '--most', 'few'], JSON.stringify(cells()));
+    expect(code).toBe(1);
+    expect(err).toContain('few');
+  });
+
   it.each([
     ['no JSON', '{"a":\n[', 'Line 2'],
     ['no recipe', '{"version": 1, "kind": "song"}', 'kind'],
@@ -158,6 +165,10 @@ describe('on a studio’s folder', () => {
     const backup = join(data, 'monday.sqlite');
     expect(await run(['backup', backup, '-d', data])).toMatchObject({ code: 0 });
     expect(await run(['backup', backup, '-d', data])).toMatchObject({ code: 1 });
+    // Somebody is still reading what stood before: the log beside the file cannot be emptied.
+    const reader = new Database(join(data, 'mivvel.sqlite'));
+    reader.exec('begin; select * from exercise');
+    reader.prepare('select * from exercise').all();
     await run(
       ['import', '-', '-d', data],
       JSON.stringify({
@@ -172,7 +183,13 @@ describe('on a studio’s folder', () => {
     expect(await names()).toContain('"Later"');
     expect(await run(['restore', backup, '-d', data])).toMatchObject({ code: 0 });
     expect(await names()).not.toContain('"Later"');
-    expect(readdirSync(data).filter((one) => one.startsWith('mivvel.before-'))).toHaveLength(1);
+    const kept = readdirSync(data).filter((one) => /^mivvel\.before-.*sqlite$/.test(one));
+    expect(kept).toHaveLength(1);
+    // What was there is whole, although the app has it open and all of it stood in the log beside the file.
+    const was = new Database(join(data, kept[0] ?? ''), { readonly: true });
+    expect(was.prepare("select name from exercise where name = 'Later'").all()).toHaveLength(1);
+    was.close();
+    reader.close();
     const broken = join(data, 'broken.sqlite');
     writeFileSync(broken, readFileSync(backup).subarray(0, 5000));
     const refused = await run(['restore', broken, '-d', data]);

@@ -46,7 +46,7 @@ function commands(io: Io): Command {
     program
       .command(name)
       .description(says)
-      .option('--json', 'what is wrong as JSON, too')
+      .option('--json', 'what is wrong, and what is found in words otherwise, as JSON')
       .exitOverride()
       .addHelpText('after', `\nExample:\n  ${EXAMPLE} ${example}`);
   const onStudio = (name: string, says: string, example: string) =>

@@ -5,7 +5,7 @@ import { itemsOf } from '@/core/program';
 import { close, expand, readRecipe, recipeHash, soundsAt, type ClosedRecipe } from '@/core/recipe';
 import { parseBpm, tempoFor } from '@/core/time';
 import { ENGLISH, saySentence } from '@/words';
-import { familyFrom, jsonFrom, need, type Io } from './io';
+import { familyFrom, jsonFrom, Missing, need, type Io } from './io';
 
 interface Named {
   readonly name: string;
@@ -21,6 +21,7 @@ export function expandFile(
 ): void {
   const bpm = need(parseBpm(options.bpm));
   const most = options.most === undefined ? Infinity : Number(options.most);
+  if (Number.isNaN(most)) throw new Missing(`--most ${options.most} is no number.`);
   let count = 0;
   for (const { name, recipe } of recipesIn(io, file)) {
     if (count >= most) return;

@@ -7,6 +7,7 @@ import {
   readMusic,
   type FileChoices,
   type FormatId,
+  type PlayedGrid,
 } from '@/core/format';
 import { USUAL_LOOK } from '@/core/print';
 import { planDays } from '@/core/plan';
@@ -65,7 +66,7 @@ async function pdfOf(me: Teacher, program: ReturnType<typeof programOf>): Promis
 interface Import extends OnStudio {
   readonly as?: string;
   readonly cut?: string;
-  readonly grid?: string;
+  readonly grid?: PlayedGrid;
   readonly dryRun?: true;
   readonly json?: true;
 }
@@ -111,26 +112,19 @@ export function importInto(io: Io, file: string, options: Import): void {
 }
 
 function choicesOf(bytes: Uint8Array, { as, cut, grid }: Import): FileChoices {
+  const likely: FileChoices = { grid: grid ?? null, parts: null };
+  const music = as === undefined && cut === undefined ? null : readMusic(bytes, likely.grid);
+  if (!music?.ok) return likely;
   const number = Number(cut);
-  const shape = {
-    grid: grid ?? null,
-    parts: null,
-  };
-  const read = fileChoicesSchema.safeParse(shape);
-  if (!read.success) throw new Missing(`${grid} is no grid. There are: 8, 8t, 16, 16t, 32.`);
-  const music = as === undefined && cut === undefined ? null : readMusic(bytes, read.data.grid);
-  if (!music?.ok) return read.data;
   const { score } = music.value;
   const parts = score.parts.map((_, part) => ({
     ...likelyChoice(score, part, music.value.grid),
     ...(as !== undefined && { as }),
     ...(cut !== undefined && { cut: Number.isInteger(number) ? number : cut }),
   }));
-  const chosen = fileChoicesSchema.safeParse({ ...shape, parts });
+  const chosen = fileChoicesSchema.safeParse({ ...likely, parts });
   if (chosen.success) return chosen.data;
-  throw new Missing(
-    '--as is line, ostinato or exercise; --cut is signs, whole or a number of bars.',
-  );
+  throw new Missing(`--cut ${cut} is none of signs, whole and a number of bars.`);
 }
 
 /** Writes the dates of a student's plan, a line each. */
@@ -159,9 +153,15 @@ export async function backUpTo(io: Io, to: string, { data }: OnStudio): Promise<
 }
 
 /** Puts a backup in the place of the studio's file. */
-export function restoreFrom(io: Io, from: string, { data }: OnStudio, now: Date): void {
+export async function restoreFrom(
+  io: Io,
+  from: string,
+  { data }: OnStudio,
+  now: Date,
+): Promise<void> {
   if (!existsSync(from)) throw new Missing(`${from} is not there.`);
   const kept = `mivvel.before-${now.toISOString().replace(/[:.]/g, '-')}.sqlite`;
-  need(restore(from, data, kept), from);
-  io.err(`Restored from ${from}. What was there is kept as ${join(data, kept)}.\n`);
+  need(await restore(from, data, kept), from);
+  const was = existsSync(join(data, kept)) ? ` What was there is kept as ${join(data, kept)}.` : '';
+  io.err(`Restored from ${from}.${was}\n`);
 }

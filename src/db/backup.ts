@@ -19,20 +19,15 @@ export async function backUp(file: string, to: string): Promise<void> {
  * @param folder holds `mivvel.sqlite`, or nothing yet  @param kept name of what was there
  * @returns issues `backup-damaged` for what is no studio file or not whole, `backup-newer` for one of a newer Mivvel; then
  * nothing is changed */
-export function restore(backup: string, folder: string, kept: string): Result<null> {
+export async function restore(backup: string, folder: string, kept: string): Promise<Result<null>> {
   const fault = faultOf(backup);
   if (fault) return fault;
   const file = join(folder, 'mivvel.sqlite');
   const coming = `${file}.coming`;
   mkdirSync(folder, { recursive: true });
   copyFileSync(backup, coming);
-  if (existsSync(file)) {
-    const old = new Database(file);
-    // All that was written goes into the file itself, so that it is whole where it is kept.
-    old.pragma('wal_checkpoint(TRUNCATE)');
-    old.close();
-    renameSync(file, join(folder, kept));
-  }
+  // What was written last may stand in the log beside the file alone: a backup has it, a copy has not.
+  if (existsSync(file)) await backUp(file, join(folder, kept));
   for (const rest of ['-wal', '-shm']) rmSync(`${file}${rest}`, { force: true });
   renameSync(coming, file);
   return ok(null);

@@ -6,7 +6,7 @@ import { startOf } from '@/core/recipe';
 import { PLAIN_SPEECH } from '@/core/studio';
 import { newId } from '@/server';
 import { about, decision, tryOf } from '@/server/studio.fixture';
-import type { ViewerName, World } from './world.fixture';
+import { importedOf, type ViewerName, type World } from './world.fixture';
 
 /** One way to knock at an action or a route: what is sent, and who is let in. */
 export interface Knock {
@@ -135,26 +135,8 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'students rosterOf': anyTeacher(() => []),
   'programs exportAll': anyTeacher(() => []),
   'programs archiveFile': teacher(
-    (w) => [
-      {
-        people: [w.id],
-        materials: [w.material],
-        exercises: [w.exercise.id],
-        families: [],
-        programs: [w.program],
-      },
-      true,
-    ],
-    (w) => [
-      {
-        people: [w.id],
-        materials: [w.material],
-        exercises: [w.exercise.id],
-        families: [],
-        programs: [w.program],
-      },
-      false,
-    ],
+    (w) => [importedOf(w), true],
+    (w) => [importedOf(w), false],
   ),
   'import POST': anyTeacher(
     () => [{ name: 'a.json', file: btoa(writeBundle({})), act: 'look', choices: NO_CHOICES }],

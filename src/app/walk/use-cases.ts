@@ -7,7 +7,7 @@ import * as server from '@/server';
 import type { Student, Teacher } from '@/server';
 import { about, decision, takenBack, tryOf } from '@/server/studio.fixture';
 import { sayOnPaperIn } from '@/words';
-import type { ViewerName, World } from './world.fixture';
+import { importedOf, type ViewerName, type World } from './world.fixture';
 
 /** One way to call something, and who may. Whoever may not is refused and changes nothing; whoever looks
  * only at what is their own sees nothing of the studio. */
@@ -56,14 +56,6 @@ const BUNDLE = { materials: [], exercises: [], families: [], programs: [] };
 const FILE = { name: 'a.json', bytes: new TextEncoder().encode(writeBundle({})) };
 
 const NO_CHOICES = { grid: null, parts: null };
-
-const importedOf = ({ id, material, exercise, program }: World) => ({
-  people: [id],
-  materials: [material],
-  exercises: [exercise.id],
-  families: [],
-  programs: [program],
-});
 
 const weekOf = ({ id }: World) => ({ kind: 'week', student: id, program: null }) as const;
 

@@ -129,3 +129,14 @@ export function idsOf(world: World): readonly string[] {
   const found = rowsOf(world).match(/"[0-9a-hjkmnp-tv-z]{22}"/g) ?? [];
   return [...new Set(found.map((id) => id.slice(1, -1)))];
 }
+
+/** What a file would have brought, of all that is here. */
+export function importedOf({ id, material, exercise, program }: World) {
+  return {
+    people: [id],
+    materials: [material],
+    exercises: [exercise.id],
+    families: [],
+    programs: [program],
+  };
+}

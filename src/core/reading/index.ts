@@ -2,7 +2,7 @@ export { barNumbers, barsOfText, partOfPage, textOfBars } from './bars';
 export { generateLine, makesSense } from './generate';
 export { gradeLine } from './grade';
 export { gapsAround, lineTicks, onsets } from './line';
-export { lineTextSchema } from './line-schema';
+export { lineTextSchema, MOST_LETTERS } from './line-schema';
 export { formatLine, parseLine } from './shorthand';
 export { soundingTicks } from './value';
 export { restsOf, writeLine } from './write-line';

@@ -9,7 +9,7 @@ export {
   withWrittenSwing,
 } from './blank';
 export { readAs, withFreeLimb, withPlay } from './free-limb';
-export { cellsOver, laneOver, lineOver, overThese } from './made-of';
+export { cellsOver, laneOver, lineOver, overOne, overThese } from './made-of';
 export { WAY_IN_IDS, WAYS_IN } from './ways-in';
 export type { WayIn } from './ways-in';
 export { isRecord } from './upgrades';

@@ -10,6 +10,16 @@ export function laneOver(name: string, lane: Lane): ClosedRecipe['over'][number]
   return { content: { name, meter: '4/4', swung: false, lanes: [lane] } };
 }
 
+/** An ostinato alone, in its own meter. */
+export function overOne(content: Ostinato): ClosedRecipe {
+  const { name, meter, swung, lanes } = content;
+  return {
+    ...blankRecipe(),
+    meter,
+    over: [{ content: { name, meter, swung, lanes: [...lanes] } }],
+  };
+}
+
 /** These shipped ostinatos under each other. */
 export function overThese(...ids: readonly string[]): ClosedRecipe {
   return ids.reduce<ClosedRecipe>((recipe, id) => toggleOstinato(recipe, id), blankRecipe());

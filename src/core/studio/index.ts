@@ -21,23 +21,20 @@ export type {
   StudioId,
 } from '../id';
 export type { PaperTick } from './paper';
+export type { BundleSummary, FileLook, Imported, PartLook } from './imported';
 export type { Speech } from './speech';
 export type {
   BatchAnswer,
   BreakWarning,
-  BundleSummary,
   Difference,
   DoneDay,
   EntryAnswer,
-  FileLook,
-  Imported,
   ExerciseName,
   FamilyName,
   Given,
   ItemRecord,
   Note,
   OpenTry,
-  PartLook,
   Person,
   PlanItem,
   Program,

@@ -49,7 +49,7 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
         )}
       </p>
       <Trouble issues={issues} />
-      {file && look && issues.length === 0 && (
+      {file && look && (
         <div className="flex flex-col gap-3 border-l-3 border-warm pl-3">
           {look.kind === 'bundle' ? (
             <BundleLook say={say} summary={look.summary} />

@@ -9,7 +9,7 @@ import {
   type FileChoices,
 } from '@/core/format';
 import { staffOrder } from '@/core/kit';
-import { blankRecipe, expand } from '@/core/recipe';
+import { expand, overOne } from '@/core/recipe';
 import type { FileLook, PartLook } from '@/core/studio';
 import { sayLeft, type Say } from '@/words';
 import { LineNotation, MiniLanes, readLine } from '../marks';
@@ -164,10 +164,7 @@ function Part({
 function DraftView({ say, draft }: { say: Say; draft: Draft }) {
   const exercise = useMemo(() => {
     if (draft.kind === 'line') return null;
-    const recipe =
-      draft.kind === 'exercise'
-        ? draft.recipe
-        : { ...blankRecipe(), meter: draft.meter, over: [{ content: draft.ostinato }] };
+    const recipe = draft.kind === 'exercise' ? draft.recipe : overOne(draft.ostinato);
     const made = expand(recipe);
     return made.ok ? made.value : null;
   }, [draft]);

@@ -32,7 +32,7 @@ export function useImport(say: Say, archive: ArchiveFile) {
   async function send<T>(
     chosen: Chosen,
     act: 'look' | 'take',
-    with_: FileChoices,
+    asked: FileChoices,
   ): Promise<Result<T> | null> {
     asking.current?.abort();
     const mine = new AbortController();
@@ -42,7 +42,7 @@ export function useImport(say: Say, archive: ArchiveFile) {
     const answer = await attempt(async () => {
       const name = chosen.name.slice(-300);
       const headers = { 'content-type': 'application/json' };
-      const body = JSON.stringify({ name, file: chosen.base64, act, choices: with_ });
+      const body = JSON.stringify({ name, file: chosen.base64, act, choices: asked });
       const { signal } = mine;
       const response = await fetch('/api/import', { method: 'POST', headers, body, signal });
       return (await response.json()) as Result<T>;
@@ -54,9 +54,11 @@ export function useImport(say: Say, archive: ArchiveFile) {
     return answer;
   }
 
-  async function lookInto(chosen: Chosen, with_: FileChoices) {
-    const answer = await send<FileLook>(chosen, 'look', with_);
-    if (answer?.ok) setLook(answer.value);
+  async function lookInto(chosen: Chosen, asked: FileChoices) {
+    const answer = await send<FileLook>(chosen, 'look', asked);
+    if (!answer?.ok) return;
+    setLook(answer.value);
+    setChoices(asked);
   }
 
   function forget() {
@@ -79,14 +81,11 @@ export function useImport(say: Say, archive: ArchiveFile) {
       if (base64 === null) return toast.error(say.t('imports.notRead', { file: chosen.name }));
       const read = { name: chosen.name, base64 };
       setFile(read);
-      setChoices(LIKELY);
       await lookInto(read, LIKELY);
     },
     /** Looks into it again, with other choices. */
     async change(next: FileChoices) {
-      if (!file) return;
-      setChoices(next);
-      await lookInto(file, next);
+      if (file) await lookInto(file, next);
     },
     async take() {
       if (!file || busy !== null) return;

@@ -68,6 +68,23 @@ describe('readMidi', () => {
     );
   });
 
+  it('what is a little early for the bar after the last one makes that bar', () => {
+    const { score, notes } = must(
+      readMidi(
+        file([
+          [0, 38],
+          [1905, 38],
+        ]),
+        '8',
+      ),
+    );
+    expect(notes.map(({ bar, slot }) => [bar, slot])).toEqual([
+      [1, 0],
+      [2, 0],
+    ]);
+    expect(score.parts[0]?.bars.map(({ strokes }) => strokes.length)).toEqual([1, 1]);
+  });
+
   it('finds the coarsest grid on which nothing is doubtful', () => {
     const played = (ticks: readonly number[]) =>
       must(readMidi(file(ticks.map((at) => [at, 38])), null)).grid;

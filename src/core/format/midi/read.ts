@@ -9,6 +9,7 @@ import {
   putOn,
   voiceOfKey,
   type PlayedGrid,
+  type Put,
   type Score,
   type ScoreBar,
   type ScorePart,
@@ -83,16 +84,41 @@ export function readMidi(bytes: Uint8Array, grid: PlayedGrid | null): Result<Pla
   const channels = channelsOf(tracks);
   const count = channels.reduce((sum, { notes }) => sum + notes.length, 0);
   if (count === 0) return fail({ code: 'file-silent', path: [] });
-  const bars = barsOf(all, end);
+  const places = channels.flatMap(({ notes }) => notes.map(({ at }) => at));
+  const chosen = grid ?? likelyGrid(places);
+  // A note a little early for the bar after the last one makes that bar.
+  const last = places.reduce((most, at) => Math.max(most, quarterOf(putOn(at, chosen), chosen)), 0);
+  const bars = barsOf(all, Math.max(end, last + NEAR));
   if (!bars || count > MOST_NOTES) {
     return fail({ code: 'file-long', path: [], bars: MOST_BARS, notes: MOST_NOTES });
   }
-  const chosen = grid ?? likelyGrid(channels.flatMap(({ notes }) => notes.map(({ at }) => at)));
-  const msAt = tempoAt(all);
-  const notes: PlayedNote[] = [];
-  const parts = channels.map((channel, part) => partOf(channel, part, bars, chosen, msAt, notes));
+  const tempi = all.filter(({ event }) => event.type === 'setTempo');
+  const take: Take = {
+    ...{ bars, grid: chosen, msAt: tempoAt(tempi), notes: [] },
+    tempoBars: tempi.map(({ at }) => bars.findLastIndex((bar) => bar.at <= at + NEAR) + 1),
+  };
+  const parts = channels.map((channel, part) => partOf(channel, part, take));
   const [title] = all.filter(({ event }) => event.type === 'trackName');
-  return ok({ score: { title: textIn(title?.event), parts }, grid: chosen, notes });
+  return ok({ score: { title: textIn(title?.event), parts }, grid: chosen, notes: take.notes });
+}
+
+/** Places of files are sums of fractions: these may be off by less, in quarters. */
+const NEAR = 0.001;
+
+function quarterOf({ slot }: Put, grid: PlayedGrid): number {
+  return (slot * slotTicks(grid)) / TICKS_PER_QUARTER;
+}
+
+/** What all parts of a file are read with. */
+interface Take {
+  readonly bars: readonly BarAt[];
+  readonly grid: PlayedGrid;
+  /** Milliseconds a quarter note at a place. */
+  readonly msAt: (at: number) => number;
+  /** Bars in which a tempo is said, from 1. */
+  readonly tempoBars: readonly number[];
+  /** Filled part by part. */
+  readonly notes: PlayedNote[];
 }
 
 interface Timed {
@@ -174,9 +200,9 @@ function barsOf(all: readonly Timed[], end: number): readonly BarAt[] | null {
   let meter: Meter = { count: 4, unit: 4, grouping: [4] };
   while (at < end || found.length === 0) {
     if (found.length >= MOST_BARS) return null;
-    const here = meters.findLast((one) => one.at <= at + 0.001);
+    const here = meters.findLast((one) => one.at <= at + NEAR);
     const length = barTicks((meter = here?.meter ?? meter)) / TICKS_PER_QUARTER;
-    const marker = markers.find((one) => one.at >= at - 0.001 && one.at < at + length - 0.001);
+    const marker = markers.find((one) => one.at >= at - NEAR && one.at < at + length - NEAR);
     const says = textIn(marker?.event).slice(0, 80);
     found.push({ at, meter, begins: found.length === 0 || marker !== undefined, says });
     at += length;
@@ -185,35 +211,29 @@ function barsOf(all: readonly Timed[], end: number): readonly BarAt[] | null {
 }
 
 /** Milliseconds a quarter note at a place; 120 a minute where nothing is said. */
-function tempoAt(all: readonly Timed[]): (at: number) => number {
-  const tempi = all.flatMap(({ at, event }) =>
-    event.type === 'setTempo' ? [{ at, ms: event.microsecondsPerBeat / 1000 }] : [],
-  );
-  return (at) => (tempi.findLast((one) => one.at <= at + 0.001) ?? tempi[0])?.ms ?? 500;
+function tempoAt(tempi: readonly Timed[]): Take['msAt'] {
+  return (at) => {
+    const { event } = tempi.findLast((one) => one.at <= at + NEAR) ?? tempi[0] ?? {};
+    return event?.type === 'setTempo' ? event.microsecondsPerBeat / 1000 : 500;
+  };
 }
 
-function partOf(
-  channel: Channel,
-  part: number,
-  bars: readonly BarAt[],
-  grid: PlayedGrid,
-  msAt: (at: number) => number,
-  played: PlayedNote[],
-): ScorePart {
+function partOf(channel: Channel, part: number, take: Take): ScorePart {
+  const { bars, grid } = take;
   const left = new LeftOut();
   const width = slotTicks(grid);
   const inBars: ScoreStroke[][] = bars.map(() => []);
   let bar = 0;
   for (const note of [...channel.notes].sort((a, b) => a.at - b.at)) {
     const put = putOn(note.at, grid);
-    const quarter = (put.slot * width) / TICKS_PER_QUARTER;
-    while (bar + 1 < bars.length && (bars[bar + 1]?.at ?? Infinity) <= quarter + 0.0001) bar += 1;
+    const quarter = quarterOf(put, grid);
+    while ((bars[bar + 1]?.at ?? Infinity) <= quarter + NEAR) bar += 1;
     // A note a little early belongs to the bar whose slot it was put on, so bars may only go on.
     const own = inBars[bar];
     const at = tick(Math.round((quarter - (bars[bar]?.at ?? 0)) * TICKS_PER_QUARTER));
-    const offMs = Math.round(put.off * msAt(note.at));
+    const offMs = Math.round(put.off * take.msAt(note.at));
     const slot = Math.round(at / width);
-    played.push({ part, bar: bar + 1, slot, key: note.key, offMs, doubtful: put.doubtful });
+    take.notes.push({ part, bar: bar + 1, slot, key: note.key, offMs, doubtful: put.doubtful });
     const drum = channel.isDrums ? voiceOfKey(note.key) : null;
     const number = String(bar + 1);
     if (!channel.isDrums) left.add({ why: 'pitch' });
@@ -227,7 +247,7 @@ function partOf(
       ornament: null,
     });
   }
-  if (msVaries(bars, msAt)) left.add({ why: 'tempo' });
+  for (const number of take.tempoBars) left.add({ why: 'tempo' }, String(number));
   return {
     name: channel.name,
     isKit: channel.isDrums,
@@ -237,8 +257,4 @@ function partOf(
     })),
     left: left.all(),
   };
-}
-
-function msVaries(bars: readonly BarAt[], msAt: (at: number) => number): boolean {
-  return new Set(bars.map(({ at }) => Math.round(msAt(at)))).size > 1;
 }

@@ -34,7 +34,7 @@ const HEADS: Readonly<Record<string, readonly string[]>> = {
   x: ['x', 'cross', 'circle-x'],
   diamond: ['diamond'],
   triangle: ['triangle', 'inverted triangle'],
-  slash: ['slashed', 'slash'],
+  slash: ['slashed'],
 };
 
 /** What a drum note strikes: by its instrument's name or key, else by where it stands and its head.

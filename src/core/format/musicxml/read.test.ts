@@ -213,6 +213,35 @@ describe('readMusicXml', () => {
     expect(linesOf(read(plain), { cut: 'signs' })).toEqual(['1', '2 2']);
   });
 
+  it('a tie over a cut is struck anew after it, and that is said', () => {
+    const tied = (type: string) => note(24).replace('<voice>', `<tie type="${type}"/><voice>`);
+    const score = read(part([FOUR + note(24) + tied('start'), tied('stop') + note(24)]));
+    const choice = { part: 0, as: 'line', voice: '1', cut: 1 } as const;
+    expect(linesOf(score, choice)).toEqual(['2 2', '2 2']);
+    const { left } = draftsOf(must(score), choice, null);
+    expect(left).toContainEqual({ why: 'tie', bars: ['1'], count: 1 });
+  });
+
+  it('names each bar of slashes, a tempo, and signs of loudness: none of them come in', () => {
+    const slash = (type: string) =>
+      `<attributes><measure-style><slash type="${type}"/></measure-style></attributes>`;
+    const said =
+      '<direction><direction-type><dynamics><p/></dynamics></direction-type></direction>';
+    const { left } = must(
+      read(
+        part([
+          `${FOUR}<direction><direction-type><words>Go</words></direction-type><sound tempo="90"/></direction>${said}${note(48)}`,
+          slash('start') + note(48),
+          note(48),
+          slash('stop') + note(48),
+        ]),
+      ),
+    ).parts[0] ?? { left: [] };
+    expect(left).toContainEqual({ why: 'slash', bars: ['2', '3'], count: 2 });
+    expect(left).toContainEqual({ why: 'tempo', bars: ['1'], count: 1 });
+    expect(left).toContainEqual({ why: 'loudness', bars: ['1'], count: 1 });
+  });
+
   it('a bar that repeats the one before it is played so', () => {
     const style = (type: string) =>
       `<attributes><measure-style><measure-repeat type="${type}">1</measure-repeat></measure-style></attributes>`;

@@ -1,8 +1,8 @@
 import { isHand, mirrorLimb, usualLimb, type Limb } from '../../kit';
 import { ostinatoOf, type Ostinato } from '../../materials';
 import { inTimeOrder, louderOf, makeStroke, type Stroke } from '../../pattern';
-import { parseLine, restsOf, writeLine } from '../../reading';
-import { blankRecipe, expand, MOST_BARS, type ClosedRecipe } from '../../recipe';
+import { MOST_LETTERS, parseLine, restsOf, writeLine } from '../../reading';
+import { expand, MOST_BARS, overOne, type ClosedRecipe } from '../../recipe';
 import { barTicks, formatMeter, tick } from '../../time';
 import type { PlayedGrid } from './played-grid';
 import { LeftOut, type Left, type Score, type ScoreBar, type ScorePart } from './score';
@@ -21,9 +21,6 @@ interface Drafts {
   readonly drafts: readonly Draft[];
   readonly left: readonly Left[];
 }
-
-/** Longest text of a reading line, in letters. */
-const LONGEST_LINE = 2000;
 
 /** Makes lines, ostinatos or exercises of a part. Where the meter changes, it is always cut. What is cut at repeats
  * is taken once, for an exercise goes round by itself; else repeats are written out, and so are endings.
@@ -48,9 +45,12 @@ export function draftsOf(score: Score, choice: Choice, grid: PlayedGrid | null):
     const name = said || `${called}${several ? ` ${index + 1}` : ''}`.trim() || String(index + 1);
     const head = { name: name.slice(0, 80), meter: formatMeter(first.meter), bars: bars.length };
     if (choice.as === 'line') {
-      const text = lineOf(bars, choice.voice, grid);
+      const whole = lineOf(bars, choice.voice, grid);
+      // What a cut parts is struck anew after it, as on a page that is cut.
+      const text = whole?.replace(/~$/, '') ?? null;
+      if (text !== whole) left.add({ why: 'tie' }, numbers.at(-1));
       if (text === null || !parseLine(text, first.meter).ok) return leave('value');
-      if (text.length > LONGEST_LINE) return leave('bars');
+      if (text.length > MOST_LETTERS) return leave('bars');
       return [{ ...head, kind: 'line', text }];
     }
     if (bars.length > MOST_BARS) return leave('bars');
@@ -60,7 +60,7 @@ export function draftsOf(score: Score, choice: Choice, grid: PlayedGrid | null):
     const ostinato = ostinatoOf(played, head.name);
     if (!ostinato) return leave('grid');
     if (choice.as === 'ostinato') return [{ ...head, kind: 'ostinato', ostinato }];
-    const recipe = { ...blankRecipe(), meter: head.meter, over: [{ content: ostinato }] };
+    const recipe = overOne(ostinato);
     return expand(recipe).ok ? [{ ...head, kind: 'exercise', recipe }] : leave('grid');
   });
   if (choice.as === 'line') countOrnaments(sections.flat(), left);

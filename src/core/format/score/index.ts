@@ -6,7 +6,7 @@ export { likelyGrid, PLAYED_GRIDS, putOn } from './played-grid';
 export { LeftOut, NO_REPEATS } from './score';
 export type { Choice, FileChoices } from './choice-schema';
 export type { Draft } from './drafts';
-export type { PlayedGrid } from './played-grid';
+export type { PlayedGrid, Put } from './played-grid';
 export type {
   Left,
   RepeatSigns,

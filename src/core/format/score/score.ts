@@ -79,6 +79,8 @@ type Why =
         | 'long'
         | 'over'
         | 'tempo'
+        | 'loudness'
+        | 'tie'
         | 'limb'
         | 'met'
         | 'value'
