@@ -55,6 +55,13 @@ const READERS = [
   'src/core/recipe/read-link.ts',
 ];
 
+/** Rules for components and hooks read every file anew; those stand in `ui` and `app` alone. */
+const NO_REACT = Object.fromEntries(
+  Object.keys(next[0].rules)
+    .filter((rule) => /^(react|react-hooks|jsx-a11y)\//.test(rule))
+    .map((rule) => [rule, 'off']),
+);
+
 const rooms = Object.entries(CLOSED_TO).map(([room, closed]) => ({
   files: [`src/${room}/**/*.{ts,tsx}`],
   rules: {
@@ -97,6 +104,7 @@ const config = [
       ],
     },
   },
+  { files: ['**/*'], ignores: ['src/{ui,app}/**', '**/*.tsx'], rules: NO_REACT },
   ...rooms,
   {
     files: ['src/core/**/*.ts'],

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
 import { expand } from '@/core/recipe';
 import { openDb } from '@/db';
@@ -20,12 +20,17 @@ function seeded() {
 }
 
 describe('the demo studio', () => {
+  let demo: ReturnType<typeof seeded>;
+  beforeAll(() => {
+    demo = seeded();
+  });
+
   it.each(Object.entries(EXERCISES))('%s can be played', (_, plan) => {
     expect(expand(recipeOf(plan)).ok).toBe(true);
   });
 
   it('has a past of six weeks, never a future, and one who is stuck', () => {
-    const { teacher } = seeded();
+    const { teacher } = demo;
     const rows = must(listStudents(teacher));
     expect(rows).toHaveLength(5);
     for (const { student } of rows) {
@@ -40,11 +45,10 @@ describe('the demo studio', () => {
   });
 
   it('comes out the same every time', () => {
-    const verdicts = () => {
-      const { context } = seeded();
+    const verdicts = ({ context }: typeof demo) => {
       const all = 'select kind, body, at from entry order by at, student_id, seq';
       return connectionOf(context.db).$client.prepare(all).all();
     };
-    expect(verdicts()).toEqual(verdicts());
+    expect(verdicts(seeded())).toEqual(verdicts(demo));
   });
 }, 60_000);

@@ -10,28 +10,34 @@ import { element, type Xml } from './xml';
 type BarVoice = ReturnType<typeof shapeBar>['hands'];
 type Sign = BarVoice['columns'][number]['sign'];
 
+interface Shaped {
+  readonly piece: Piece;
+  readonly bars: readonly (readonly BarVoice[])[];
+}
+
 /** Writes exercises one after the other as MusicXML 4.0 (score-partwise): one part, hands in voice 1 with stems up,
  * feet in voice 2 with stems down; each exercise between repeat signs, with its name and tempo. What the format
  * has no sign for is written as its nearest one: see docs/formats.md.
  * @param title of the score */
 export function writeMusicXml(title: string, pieces: readonly Piece[]): string {
   const voices = voicesIn(pieces);
-  const divisions = TICKS_PER_QUARTER / commonDivisor(pieces);
+  const shaped = pieces.map((piece) => ({ piece, bars: barsOf(piece.exercise) }));
+  const divisions = TICKS_PER_QUARTER / commonDivisor(shaped);
   let number = 0;
   let meter: Meter | null = null;
-  const measures = pieces.flatMap((piece) => {
+  const measures = shaped.flatMap(({ piece, bars }) => {
     const { exercise } = piece;
     const changed = meter === null || !sameMeter(meter, exercise.meter);
     const opening = number === 0 ? divisions : null;
     meter = exercise.meter;
-    return Array.from({ length: exercise.bars }, (_, bar) => {
+    return bars.map((voicesOfBar, bar) => {
       number += 1;
       const isFirst = bar === 0;
       const inside = [
         isFirst ? barLine('left') : null,
         isFirst && (changed || opening !== null) ? attributes(exercise.meter, opening) : null,
         ...(isFirst ? directions(piece, pieces.length > 1) : []),
-        ...notes(exercise, bar, divisions),
+        ...notes(exercise, voicesOfBar, divisions),
         bar === exercise.bars - 1 ? barLine('right') : null,
       ];
       return element('measure', inside, { number });
@@ -65,22 +71,23 @@ function voicesIn(pieces: readonly Piece[]): readonly Voice[] {
 }
 
 /** Of all lengths that are written, in ticks. */
-function commonDivisor(pieces: readonly Piece[]): number {
+function commonDivisor(shaped: readonly Shaped[]): number {
   let common: number = TICKS_PER_QUARTER;
-  for (const { exercise } of pieces) {
-    for (let bar = 0; bar < exercise.bars; bar += 1) {
-      for (const { columns } of voicesOfBar(exercise, bar)) {
-        for (const { sign } of columns) common = gcd(common, sign.ticks);
-      }
+  for (const { piece, bars } of shaped) {
+    for (const { columns } of bars.flat()) {
+      for (const { sign } of columns) common = gcd(common, sign.ticks);
     }
-    common = gcd(common, exercise.barTicks);
+    common = gcd(common, piece.exercise.barTicks);
   }
   return common;
 }
 
-function voicesOfBar(exercise: Exercise, bar: number): readonly BarVoice[] {
-  const { hands, feet } = shapeBar(exercise, bar);
-  return [hands, feet];
+/** Hands and feet of each bar, as notation writes them. */
+function barsOf(exercise: Exercise): Shaped['bars'] {
+  return Array.from({ length: exercise.bars }, (_, bar) => {
+    const { hands, feet } = shapeBar(exercise, bar);
+    return [hands, feet];
+  });
 }
 
 const instrumentId = (id: VoiceId) => `P1-${id}`;
@@ -161,12 +168,15 @@ const TYPES: Readonly<Record<number, string>> = {
 };
 
 /** The notes of a bar: the hands, then back to its start, and the feet. */
-function notes(exercise: Exercise, bar: number, divisions: number): readonly Xml[] {
+function notes(
+  exercise: Exercise,
+  voicesOfBar: readonly BarVoice[],
+  divisions: number,
+): readonly Xml[] {
   const inDivisions = (ticks: number) => (ticks * divisions) / TICKS_PER_QUARTER;
   const whole = inDivisions(exercise.barTicks);
-  const [hands, feet] = voicesOfBar(exercise, bar);
-  const written = [hands, feet].flatMap((one, index) =>
-    one && one.columns.length > 0 ? [{ one, nth: index + 1 }] : [],
+  const written = voicesOfBar.flatMap((one, index) =>
+    one.columns.length > 0 ? [{ one, nth: index + 1 }] : [],
   );
   if (written.length === 0) {
     const rest = element('rest', [], { measure: 'yes' });
