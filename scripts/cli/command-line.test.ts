@@ -134,6 +134,28 @@ describe('on a studio’s folder', () => {
     expect(json(expanded.lines).map((one) => one['name'])).toHaveLength(3);
   });
 
+  it('exports a program as sound: each exercise twice after a bar of count-in, and what rings on', async () => {
+    const wav = ['export', '-d', data, '--program', program, '--format', 'wav'];
+    const { code, bytes } = await run(wav);
+    expect(code).toBe(0);
+    expect(bytes.subarray(0, 4).toString() + bytes.subarray(8, 12).toString()).toBe('RIFFWAVE');
+    const frame = (seconds: number) => Math.ceil(seconds * 44_100);
+    // Ladders begin at 60, 55 and 50; three bars of four beats each.
+    const starts = [0, 12, 12 + (12 * 60) / 55];
+    expect((bytes.length - 44) / 2).toBe(frame(12 + (12 * 60) / 55 + (12 * 60) / 50 + 2));
+    const samples = new Int16Array(bytes.buffer.slice(bytes.byteOffset + 44));
+    const loudest = (from: number, to: number) =>
+      samples
+        .subarray(frame(from), frame(to))
+        .reduce((most, one) => Math.max(most, Math.abs(one)), 0);
+    for (const start of starts) expect(loudest(start, start + 0.01)).toBeGreaterThan(3000);
+    // Between the first clicks of the count-in nothing sounds.
+    expect(loudest(0.5, 0.99)).toBe(0);
+    const once = await run([...wav, '--times', '1']);
+    expect(once.bytes.length).toBeLessThan(bytes.length);
+    expect(await run([...wav, '--times', '0'])).toMatchObject({ code: 1 });
+  });
+
   it('imports what was looked at, once it is meant', async () => {
     const xml = await run(['export', '-d', data, '--program', program, '--format', 'musicxml']);
     const count = async () => {

@@ -87,6 +87,7 @@ function commands(io: Io): Command {
       new Option('--format <format>', 'what it is written as').choices(EXPORTS).default('bundle'),
     )
     .option('--program <name>', 'which program')
+    .option('--times <count>', 'how often each exercise sounds in a WAV file', '2')
     .option('--to <file>', 'where it is written; - is standard output', '-')
     .action((options: Parameters<typeof exportFrom>[1]) => exportFrom(io, options));
   onStudio(

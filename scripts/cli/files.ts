@@ -4,6 +4,7 @@ import {
   FORMATS,
   fileChoicesSchema,
   likelyChoice,
+  piecesOf,
   readMusic,
   type FileChoices,
   type FormatId,
@@ -16,6 +17,7 @@ import {
   exportProgram,
   exportStudio,
   getPlan,
+  getProgram,
   getSpeech,
   importFile,
   lookIntoFile,
@@ -28,11 +30,13 @@ import { bytesFrom, Missing, need, writeTo, Wrong, type Io } from './io';
 import { openStudioOf, programOf, studentOf, type OnStudio } from './studio';
 
 /** What programs can be written as. */
-export const EXPORTS = [...Object.keys(FORMATS), 'pdf', 'bundle'] as const;
+export const EXPORTS = [...Object.keys(FORMATS), 'pdf', 'wav', 'bundle'] as const;
 
 interface Export extends OnStudio {
-  readonly format: FormatId | 'pdf' | 'bundle';
+  readonly format: FormatId | 'pdf' | 'wav' | 'bundle';
   readonly program?: string;
+  /** How often each exercise sounds; digits. */
+  readonly times: string;
   readonly to: string;
 }
 
@@ -45,8 +49,29 @@ export async function exportFrom(io: Io, options: Export): Promise<void> {
     return;
   }
   const program = programOf(me, options.program);
-  if (options.format === 'pdf') writeTo(io, options.to, await pdfOf(me, program));
-  else writeTo(io, options.to, need(exportProgram(me, program, options.format, sayOf(me))));
+  const { format, times } = options;
+  if (format === 'pdf') writeTo(io, options.to, await pdfOf(me, program));
+  else if (format === 'wav') writeTo(io, options.to, await wavOf(me, program, times));
+  else writeTo(io, options.to, need(exportProgram(me, program, format, sayOf(me))));
+}
+
+/** Most that an exercise sounds over and over in a file. */
+const MOST_TIMES = 64;
+
+async function wavOf(
+  me: Teacher,
+  id: ReturnType<typeof programOf>,
+  typed: string,
+): Promise<Uint8Array> {
+  const times = Number(typed);
+  if (!Number.isInteger(times) || times < 1 || times > MOST_TIMES) {
+    throw new Missing(`--times ${typed} is no whole number from 1 to ${MOST_TIMES}.`);
+  }
+  const { outline, recipes } = need(getProgram(me, id));
+  const pieces = need(piecesOf(outline, recipes, () => ''));
+  // What sounds is loaded where something is to sound.
+  const { wavOfPieces } = await import('./sound');
+  return wavOfPieces(pieces, times);
 }
 
 function sayOf(me: Teacher) {

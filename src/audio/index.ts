@@ -5,6 +5,7 @@ import { tickerFor } from './ticker';
 
 export { setSoundDelayMs, soundDelayMs } from './delay';
 export { Player } from './player';
+export { loadRecordings } from './recordings';
 export { renderWav } from './render-wav';
 
 /** The drums come before the first touch asks for them, and after all that the screen itself needs. Ms. */

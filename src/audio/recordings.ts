@@ -23,12 +23,16 @@ export function fetchRecordings(): void {
 }
 
 /** The recorded drums, in mono at the rate of the context; null where they cannot be had or decoded: made
- * sounds take their place. */
-export async function loadRecordings(context: BaseAudioContext): Promise<Recordings | null> {
+ * sounds take their place.
+ * @param read the file of each */
+export async function loadRecordings(
+  context: BaseAudioContext,
+  read: (id: RecordingId) => Promise<ArrayBuffer> = fileOf,
+): Promise<Recordings | null> {
   try {
     const all = await Promise.all(
       RECORDINGS.map(async (id) => {
-        const file = await fileOf(id);
+        const file = await read(id);
         return [id, monoOf(await context.decodeAudioData(file.slice(0)))] as const;
       }),
     );

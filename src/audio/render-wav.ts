@@ -9,28 +9,40 @@ const SAMPLE_RATE = 44_100;
 /** What rings on after the last bar, in seconds. */
 const TAIL = 2;
 
-/** An exercise as it is played, its count-in included, as a WAV file: 16 bits, 44.1 kHz.
- * @param part of a length; one that loops has none (a caller's bug)
+/** Exercises as they are played, one after the other, each with its count-in, as a WAV file: 16 bits, 44.1 kHz.
+ * @param parts each of a length; one that loops has none (a caller's bug)
  * @param clickApart drums on the left channel, the click on the right; else one channel
+ * @param load the recorded drums, for a context
  * @throws RangeError on a part without an end */
-export async function renderWav(part: Part, clickApart: boolean): Promise<Blob> {
-  const { score, tempi } = part;
-  if (score.lengthTicks === null) throw new RangeError('what loops has no end');
-  const from = -score.countInBars * score.exercise.barTicks;
-  const began = secondsAt(tempi, from);
-  const seconds = secondsAt(tempi, score.lengthTicks) - began + TAIL;
+export async function renderWav(
+  parts: readonly Part[],
+  clickApart: boolean,
+  load: typeof loadRecordings = loadRecordings,
+): Promise<Blob> {
+  let seconds = 0;
+  const placed = parts.map(({ score, tempi }) => {
+    const { lengthTicks, countInBars, exercise } = score;
+    if (lengthTicks === null) throw new RangeError('what loops has no end');
+    const from = -countInBars * exercise.barTicks;
+    const downbeat = seconds - secondsAt(tempi, from);
+    seconds = downbeat + secondsAt(tempi, lengthTicks);
+    return { score, tempi, from, to: lengthTicks, downbeat };
+  });
   const channels = clickApart ? 2 : 1;
-  const context = new OfflineAudioContext(channels, Math.ceil(seconds * SAMPLE_RATE), SAMPLE_RATE);
+  const samples = Math.ceil((seconds + TAIL) * SAMPLE_RATE);
+  const context = new OfflineAudioContext(channels, samples, SAMPLE_RATE);
   const merger = clickApart ? new ChannelMergerNode(context, { numberOfInputs: 2 }) : null;
   const click = merger && new GainNode(context);
-  const sounder = sounderOf(context, await loadRecordings(context), click ?? undefined);
+  const sounder = sounderOf(context, await load(context), click ?? undefined);
   if (merger && click) {
     sounder.drums.connect(merger, 0, 0);
     click.connect(merger, 0, 1);
     merger.connect(context.destination);
   }
-  for (const event of eventsBetween(score, from, score.lengthTicks)) {
-    sounder.sound(event, secondsAt(tempi, event.at) - began);
+  for (const { score, tempi, from, to, downbeat } of placed) {
+    for (const event of eventsBetween(score, from, to)) {
+      sounder.sound(event, downbeat + secondsAt(tempi, event.at));
+    }
   }
   return wavOf(await context.startRendering());
 }

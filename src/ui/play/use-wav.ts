@@ -21,7 +21,7 @@ export function useWav(): {
       setMaking(true);
       try {
         const { renderWav } = await import('@/audio');
-        const file = await renderWav(part, clickApart);
+        const file = await renderWav([part], clickApart);
         if (mine === asked.current) saveFile(file, `${name}.wav`);
       } catch {
         if (mine === asked.current) toast.error(say.t('screen.common.wavCouldNotBeMade'));
