@@ -92,12 +92,13 @@ function commands(io: Io): Command {
     .action((options: Parameters<typeof exportFrom>[1]) => exportFrom(io, options));
   onStudio(
     'import <file>',
-    'Takes a bundle, MusicXML or MIDI into a studio, whole or not at all.',
+    'Takes a bundle, MusicXML, MIDI, or a table of students or tries into a studio, whole or not at all.',
     'import book.musicxml --as line --dry-run',
   )
     .addOption(new Option('--as <kind>', 'what its parts become').choices(DRAFT_KINDS))
     .option('--cut <where>', 'signs, whole, or every so many bars')
     .addOption(new Option('--grid <grid>', 'what played notes are put on').choices(PLAYED_GRIDS))
+    .option('--student <name>', 'whose a log is that does not say so')
     .option('--dry-run', 'says what it would bring, and brings nothing')
     .action((file: string, options: Parameters<typeof importInto>[2]) =>
       importInto(io, file, options),

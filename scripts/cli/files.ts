@@ -3,6 +3,7 @@ import { basename, join } from 'node:path';
 import {
   FORMATS,
   fileChoicesSchema,
+  LIKELY_CHOICES,
   likelyChoice,
   piecesOf,
   readMusic,
@@ -25,7 +26,7 @@ import {
   planSheets,
   type Teacher,
 } from '@/server';
-import { sayImportsIn, sayLeft, sayMinutes, sayOnPaperIn } from '@/words';
+import { sayImportsIn, sayLeft, sayMinutes, sayOnPaperIn, sayRowsLeft } from '@/words';
 import { bytesFrom, Missing, need, writeTo, Wrong, type Io } from './io';
 import { openStudioOf, programOf, studentOf, type OnStudio } from './studio';
 
@@ -92,6 +93,7 @@ interface Import extends OnStudio {
   readonly as?: string;
   readonly cut?: string;
   readonly grid?: PlayedGrid;
+  readonly student?: string;
   readonly dryRun?: true;
   readonly json?: true;
 }
@@ -100,7 +102,8 @@ interface Import extends OnStudio {
 export function importInto(io: Io, file: string, options: Import): void {
   const me = openStudioOf(options);
   const bytes = bytesFrom(io, file);
-  const choices = choicesOf(bytes, options);
+  const student = options.student === undefined ? null : studentOf(me, options.student);
+  const choices = { ...choicesOf(bytes, options), student };
   const sent = { name: basename(file), bytes };
   const look = need(lookIntoFile(me, sent, choices), file);
   if (options.json) io.out(`${JSON.stringify(look)}\n`);
@@ -114,6 +117,18 @@ export function importInto(io: Io, file: string, options: Import): void {
   } else if (look.kind === 'roster') {
     for (const { name } of look.coming) io.out(`student: ${name}\n`);
     for (const name of look.known) io.out(`here already: ${name}\n`);
+  } else if (look.kind === 'log') {
+    const say = sayImportsIn('en-GB', getSpeech(me));
+    for (const { student, exercise, tries, from, to, bpm, thenBpm } of look.coming) {
+      io.out(
+        `${student}: ${exercise}: ${tries} tries, ${from} – ${to}, ladder ${bpm} → ${thenBpm}\n`,
+      );
+    }
+    if (look.known > 0) io.out(`here already: ${look.known} tries\n`);
+    for (const one of look.left) io.out(`${sayRowsLeft(say, one)}\n`);
+    if (look.unsaid > 0 && choices.student === null) {
+      io.out(`${look.unsaid} rows say no student: say whose they are with --student\n`);
+    }
   } else {
     const say = sayImportsIn('en-GB', getSpeech(me));
     for (const { name, drafts, left } of look.parts) {
@@ -122,7 +137,7 @@ export function importInto(io: Io, file: string, options: Import): void {
     }
   }
   if (options.dryRun) return;
-  const { people, materials, exercises, families, programs } = need(
+  const { people, materials, exercises, families, programs, tries } = need(
     importFile(me, sent, choices),
     file,
   );
@@ -132,12 +147,13 @@ export function importInto(io: Io, file: string, options: Import): void {
     `${families.length} families`,
     `${materials.length} materials`,
     `${people.length} students`,
+    `${tries.reduce((sum, { ids }) => sum + ids.length, 0)} tries`,
   ];
   io.err(`Came in: ${counts.join(', ')}.\n`);
 }
 
 function choicesOf(bytes: Uint8Array, { as, cut, grid }: Import): FileChoices {
-  const likely: FileChoices = { grid: grid ?? null, parts: null };
+  const likely: FileChoices = { ...LIKELY_CHOICES, grid: grid ?? null };
   const music = as === undefined && cut === undefined ? null : readMusic(bytes, likely.grid);
   if (!music?.ok) return likely;
   const number = Number(cut);

@@ -4,14 +4,15 @@ import { writeBundle, type Bundle } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
 import { copyOutline, itemsOf } from '@/core/program';
 import { recipeHash, type ClosedRecipe } from '@/core/recipe';
-import type {
-  BundleSummary,
-  ExerciseId,
-  FamilyId,
-  Imported,
-  ItemId,
-  MaterialId,
-  ProgramId,
+import {
+  NOTHING_IMPORTED,
+  type BundleSummary,
+  type ExerciseId,
+  type FamilyId,
+  type Imported,
+  type ItemId,
+  type MaterialId,
+  type ProgramId,
 } from '@/core/studio';
 import type { Teacher } from './authority';
 import { newId } from './context';
@@ -19,6 +20,7 @@ import { archiveExercise } from './exercises';
 import { archiveFamily, saveFamily } from './families';
 import { archiveMaterial, saveMaterial } from './materials';
 import { archiveProgram, getProgram } from './programs';
+import { takeBackTries } from './log-tables';
 import { archiveStudent } from './rosters';
 
 /** Everything that the studio made and that belongs to nobody, as a bundle: its own materials, exercises,
@@ -87,7 +89,7 @@ export function importBundle(me: Teacher, bundle: Bundle): Result<Imported> {
       me.store.programs.putContent(id, me.now(), content);
       return id;
     });
-    return ok({ people: [], materials: [...ids.values()], exercises, families, programs });
+    return ok({ ...NOTHING_IMPORTED, materials: [...ids.values()], exercises, families, programs });
   });
 }
 
@@ -111,15 +113,20 @@ function renamed<Made extends ClosedRecipe | Family>(
   return walk(recipe) as Made;
 }
 
-/** Takes out what came with a bundle, or puts it back.
+/** Takes out what came with a file, or puts it back.
  * @returns issue `not-found` for what the studio has not; then nothing is changed */
 export function archiveImported(
   me: Teacher,
-  { people, materials, exercises, families, programs }: Imported,
+  { people, materials, exercises, families, programs, tries }: Imported,
   archived: boolean,
 ): Result<null> {
   return me.store.together(() => {
     const done = [
+      ...tries.map(
+        ({ student, ids }) =>
+          () =>
+            takeBackTries(me, student, ids, archived),
+      ),
       ...people.map((id) => () => archiveStudent(me, id, archived)),
       ...programs.map((id) => () => archiveProgram(me, id, archived)),
       ...families.map((id) => () => archiveFamily(me, id, archived)),

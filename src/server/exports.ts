@@ -1,24 +1,15 @@
 import { randomBytes } from 'node:crypto';
 import { base32nopad } from '@scure/base';
-import {
-  FORMATS,
-  piecesOf,
-  writeBundle,
-  writeCalendar,
-  writeCsv,
-  type FormatId,
-} from '@/core/format';
+import { FORMATS, piecesOf, writeBundle, writeCalendar, type FormatId } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
-import { foldItem } from '@/core/log';
 import { planDays } from '@/core/plan';
-import { clockOf, type PersonId, type ProgramId } from '@/core/studio';
+import type { PersonId, ProgramId } from '@/core/studio';
 import { findFeed } from '@/db';
 import { sayCaution, sayMinutes, saySentence, type Say } from '@/words';
 import { asStudent, openStudent, type Student, type Teacher } from './authority';
 import type { Context } from './context';
 import { planOf } from './plans';
 import { getProgram } from './programs';
-import { progressOf } from './progress';
 
 /** A program as a file: in one of the open formats, or as a bundle.
  * @returns issues of opening it, and of exercises that cannot be played */
@@ -81,56 +72,4 @@ export function openFeed(
 /** The plan that a secret address opens, to whoever knows it. @returns issue `not-yours` for any other */
 export function readFeed(context: Context, feed: string): Result<Student> {
   return asStudent(context, findFeed(context.db, feed));
-}
-
-/** Columns of a log, by names that no language changes. */
-const LOG_COLUMNS = [
-  'date',
-  'time',
-  'program',
-  'exercise',
-  'bpm',
-  'rung',
-  'bars',
-  'seconds',
-  'verdict',
-  'judged-by',
-  'stopped',
-  'paper',
-  'suffered',
-  'broke-on-beat',
-  'remark',
-  'id',
-] as const;
-
-/** Every try of a student as a table, in the order of the log.
- * @returns issues of opening the student; text of a file */
-export function exportLog(me: Teacher | Student, studentId: PersonId): Result<string> {
-  const opened = openStudent(me, studentId);
-  if (!opened.ok) return opened;
-  const store = opened.value;
-  const { zone } = store.studio();
-  const items = new Map(progressOf(store).items.map((one) => [one.item.id, one]));
-  const rows = foldItem(store.log.since(0)).flatMap((one) => {
-    if (one.kind !== 'try') return [];
-    const placed = items.get(one.itemId);
-    return [
-      {
-        date: one.day,
-        time: clockOf(one.at, zone),
-        program: placed?.program ?? '',
-        // What was taken back from the student has no name here any more.
-        exercise: placed?.item.name ?? one.itemId,
-        ...{ bpm: one.bpm, rung: one.rung, bars: one.bars, seconds: Math.round(one.seconds) },
-        ...{ verdict: one.verdict, 'judged-by': one.judgedBy },
-        ...{ stopped: one.stopped ? 'yes' : '', paper: one.paper ? 'yes' : '' },
-        suffered: one.suffered
-          .map(({ what, limb }) => (limb === null ? what : `${what} ${limb}`))
-          .join(' '),
-        'broke-on-beat': one.broke.map((beat) => beat + 1).join(' '),
-        ...{ remark: one.remark, id: one.id },
-      },
-    ];
-  });
-  return ok(writeCsv(LOG_COLUMNS, rows));
 }

@@ -1,13 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { FORMATS, type FileChoices } from '@/core/format';
+import { FORMATS, LIKELY_CHOICES } from '@/core/format';
 import { must } from '@/core/issue';
 import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
 import { bpm } from '@/core/time';
 import type { SentFile } from './imports';
 import { archiveImported, importFile, listExercises, listMaterials, lookIntoFile } from '.';
 import { smallStudio, testContext } from './studio.fixture';
-
-const LIKELY: FileChoices = { grid: null, parts: null };
 
 function rock(format: 'musicxml' | 'midi'): SentFile {
   const exercise = must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')));
@@ -23,13 +21,13 @@ describe('importFile', () => {
     (format) => {
       const me = teacher();
       const before = must(listExercises(me)).length;
-      const look = must(lookIntoFile(me, rock(format), LIKELY));
+      const look = must(lookIntoFile(me, rock(format), LIKELY_CHOICES));
       if (look.kind !== 'music') throw new Error(look.kind);
       expect(
         look.parts.map(({ drafts }) => drafts.map(({ name, kind }) => `${name} ${kind}`)),
       ).toEqual([['Rock exercise']]);
       expect(must(listExercises(me))).toHaveLength(before);
-      const imported = must(importFile(me, rock(format), LIKELY));
+      const imported = must(importFile(me, rock(format), LIKELY_CHOICES));
       expect(imported.exercises).toHaveLength(1);
       expect(must(listExercises(me)).map(({ name }) => name)).toContain('Rock');
       must(archiveImported(me, imported, true));
@@ -40,7 +38,9 @@ describe('importFile', () => {
   it('a part becomes what was chosen for it', () => {
     const me = teacher();
     const parts = [{ part: 0, as: 'ostinato', voice: null, cut: 'whole' }] as const;
-    const { materials } = must(importFile(me, rock('midi'), { grid: '8', parts }));
+    const { materials } = must(
+      importFile(me, rock('midi'), { ...LIKELY_CHOICES, grid: '8', parts }),
+    );
     const [material] = must(listMaterials(me));
     expect(material?.id).toBe(materials[0]);
     expect(
@@ -48,9 +48,12 @@ describe('importFile', () => {
         material.content.lanes.map(({ voice, grid }) => `${voice} ${grid}`),
     ).toEqual(['hat x', 'bass x-', 'snare -X']);
     const left = { ...parts[0], as: 'leave' } as const;
-    const nothing = must(importFile(me, rock('midi'), { grid: '8', parts: [left] }));
+    const nothing = must(
+      importFile(me, rock('midi'), { ...LIKELY_CHOICES, grid: '8', parts: [left] }),
+    );
     expect(nothing).toEqual({
       people: [],
+      tries: [],
       materials: [],
       exercises: [],
       families: [],
@@ -67,7 +70,7 @@ describe('importFile', () => {
       lookIntoFile(
         teacher(),
         { name: 'take 3.musicxml', bytes: new TextEncoder().encode(text) },
-        LIKELY,
+        LIKELY_CHOICES,
       ),
     );
     expect(look.kind === 'music' && look.parts[0]?.drafts[0]?.name).toBe('take 3');
@@ -81,8 +84,8 @@ describe('importFile', () => {
     const me = teacher();
     const before = must(listMaterials(me)).length;
     const file = { name: 'file', bytes: new TextEncoder().encode(text) };
-    expect(lookIntoFile(me, file, LIKELY).ok).toBe(false);
-    expect(importFile(me, file, LIKELY).ok).toBe(false);
+    expect(lookIntoFile(me, file, LIKELY_CHOICES).ok).toBe(false);
+    expect(importFile(me, file, LIKELY_CHOICES).ok).toBe(false);
     expect(must(listMaterials(me))).toHaveLength(before);
   });
 });

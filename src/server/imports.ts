@@ -12,11 +12,19 @@ import {
 } from '@/core/format';
 import { fail, ok, type Result } from '@/core/issue';
 import { recipeHash } from '@/core/recipe';
-import type { ExerciseId, FileLook, Imported, MaterialId, PartLook } from '@/core/studio';
+import {
+  NOTHING_IMPORTED,
+  type ExerciseId,
+  type FileLook,
+  type Imported,
+  type MaterialId,
+  type PartLook,
+} from '@/core/studio';
 import type { Teacher } from './authority';
 import { importBundle, lookIntoBundle } from './bundles';
 import { newId } from './context';
 import { saveMaterial } from './materials';
+import { importLog, isLogTable, readLog, type ReadLog } from './log-tables';
 import { importRoster, readRoster } from './rosters';
 
 /** Most notes of a file that are shown with how far they were off. */
@@ -33,6 +41,7 @@ type Roster = Extract<ReturnType<typeof readRoster>, { ok: true }>['value'];
 type Read =
   | { readonly kind: 'bundle'; readonly bundle: Bundle }
   | { readonly kind: 'music'; readonly music: Music }
+  | { readonly kind: 'log'; readonly log: ReadLog }
   | ({ readonly kind: 'roster' } & Roster);
 
 /** Whether a file may be a text: no letter of one is a zero, but for those of UTF-16, which begins with a mark. */
@@ -51,6 +60,10 @@ function readFile(me: Teacher, { name, bytes }: SentFile, choices: FileChoices):
   }
   if (!isMusic(bytes)) {
     if (!isText(bytes)) return fail({ code: 'file-other', path: [] });
+    if (isLogTable(bytes)) {
+      const log = readLog(me, bytes, choices.student);
+      return log.ok ? ok({ kind: 'log', log: log.value }) : log;
+    }
     const roster = readRoster(me, bytes);
     return roster.ok ? ok({ kind: 'roster', ...roster.value }) : roster;
   }
@@ -63,7 +76,8 @@ function readFile(me: Teacher, { name, bytes }: SentFile, choices: FileChoices):
   return ok({ kind: 'music', music: { ...music.value, score: { ...score, parts } } });
 }
 
-/** What a file would bring: a bundle, or music with what its parts would become. Nothing is stored.
+/** What a file would bring: a bundle, a table of students or of tries, or music with what its parts would become. Nothing
+ * is stored.
  * @returns issues of whatever reads it */
 export function lookIntoFile(me: Teacher, file: SentFile, choices: FileChoices): Result<FileLook> {
   const read = readFile(me, file, choices);
@@ -72,6 +86,7 @@ export function lookIntoFile(me: Teacher, file: SentFile, choices: FileChoices):
     const summary = lookIntoBundle(me, read.value.bundle);
     return summary.ok ? ok({ kind: 'bundle', summary: summary.value }) : summary;
   }
+  if (read.value.kind === 'log') return ok(read.value.log.look);
   if (read.value.kind === 'roster') return ok(read.value);
   const { music } = read.value;
   const { grid, notes } = music;
@@ -103,7 +118,11 @@ export function importFile(me: Teacher, file: SentFile, choices: FileChoices): R
   if (read.value.kind === 'roster') {
     const people = importRoster(me, read.value.coming);
     if (!people.ok) return people;
-    return ok({ people: people.value, materials: [], exercises: [], families: [], programs: [] });
+    return ok({ ...NOTHING_IMPORTED, people: people.value });
+  }
+  if (read.value.kind === 'log') {
+    const tries = importLog(me, read.value.log);
+    return tries.ok ? ok({ ...NOTHING_IMPORTED, tries: tries.value }) : tries;
   }
   const { music } = read.value;
   const drafts = choicesOf(music, choices).flatMap(
@@ -128,6 +147,6 @@ export function importFile(me: Teacher, file: SentFile, choices: FileChoices): R
       if (!saved.ok) return saved;
       materials.push(saved.value.id);
     }
-    return ok({ people: [], materials, exercises, families: [], programs: [] });
+    return ok({ ...NOTHING_IMPORTED, materials, exercises });
   });
 }

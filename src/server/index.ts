@@ -18,7 +18,8 @@ export {
 export { archiveImported, exportStudio, importBundle, lookIntoBundle } from './bundles';
 export { importFile, lookIntoFile } from './imports';
 export { archiveStudent, exportRoster } from './rosters';
-export { exportCalendar, exportLog, exportProgram, openFeed, readFeed } from './exports';
+export { exportCalendar, exportProgram, openFeed, readFeed } from './exports';
+export { exportLog, takeBackTries } from './log-tables';
 export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { asEither, asStudent, asTeacher } from './authority';

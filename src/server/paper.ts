@@ -1,14 +1,5 @@
 import { fail, ok, type Issue, type Result } from '@/core/issue';
-import {
-  dosageNow,
-  followEvent,
-  planTry,
-  rungAt,
-  startFollowing,
-  type Following,
-} from '@/core/ladder';
 import { foldItem, type Body } from '@/core/log';
-import { playedOn } from '@/core/progress';
 import {
   typedTicks,
   type AssignmentId,
@@ -19,9 +10,9 @@ import {
   type PersonId,
   type SessionId,
 } from '@/core/studio';
-import { bpm as toBpm } from '@/core/time';
 import type { StudentStore } from '@/db';
 import { openStudent, type Teacher } from './authority';
+import { LadderThen } from './ladder-then';
 import { allOrNone } from './log';
 import { progressOf, type PlacedProgress } from './progress';
 import { practiceDay } from './standing';
@@ -122,32 +113,13 @@ function triesOf(
   store: StudentStore,
   { placed, ticks, day, ids }: ReadCell,
 ): readonly { readonly id: EntryId; readonly body: Body<'try'> }[] {
-  const { item, fitted, given } = placed;
-  const following: Following = {
-    course: item.course,
-    facts: fitted.facts,
-    startBpm: given.starts[item.id],
-  };
+  const { item } = placed;
   const before = foldItem(store.log.ofItem(item.id)).filter(
     (one) => one.day <= day && !ids.includes(one.id),
   );
-  const followed = startFollowing(following);
-  for (const one of before) {
-    if (one.kind === 'cue' || (one.kind === 'decided' && one.takenBack)) continue;
-    followEvent(followed, one, following);
-  }
+  const ladder = new LadderThen(placed, before);
   return ticks.map((tick, index) => {
-    const { state } = followed;
-    const rung = rungAt(state.rungs, state.rung);
-    const bpm = tick.bpm ?? state.bpm;
-    const plays = playedOn(fitted, rung, state.variation);
-    const { bars, seconds } = plays
-      ? planTry(plays, { ...rung, bpm: toBpm(bpm) }, dosageNow(state, item.course.dosage))
-      : { bars: 1, seconds: 0 };
-    const rungKey = bpm === state.bpm ? rung.key : null;
-    const body = { bpm, rung: rungKey, verdict: tick.verdict, bars, seconds, paper: true };
     const id = ids[index] as EntryId;
-    followEvent(followed, { kind: 'try', id, day, ...body, suffered: [], broke: [] }, following);
-    return { id, body };
+    return { id, body: { ...ladder.try(id, day, tick), paper: true } };
   });
 }

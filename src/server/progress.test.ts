@@ -14,7 +14,7 @@ type Step =
   | { readonly does: 'try'; readonly verdict: Verdict; readonly onRung: boolean }
   | { readonly does: 'say'; readonly back: number; readonly beat: number }
   | { readonly does: 'move'; readonly rung: number }
-  | { readonly does: 'undo'; readonly back: number }
+  | { readonly does: 'undo'; readonly back: number; readonly ofTries: boolean }
   | { readonly does: 'sleep' | 'look' | 'paper' };
 
 const steps: fc.Arbitrary<Step> = fc.oneof(
@@ -44,8 +44,12 @@ const steps: fc.Arbitrary<Step> = fc.oneof(
     arbitrary: fc.record({ does: fc.constant('move' as const), rung: fc.nat({ max: 8 }) }),
   },
   {
-    weight: 1,
-    arbitrary: fc.record({ does: fc.constant('undo' as const), back: fc.nat({ max: 3 }) }),
+    weight: 2,
+    arbitrary: fc.record({
+      does: fc.constant('undo' as const),
+      back: fc.nat({ max: 20 }),
+      ofTries: fc.boolean(),
+    }),
   },
   { weight: 2, arbitrary: fc.record({ does: fc.constantFrom('sleep' as const, 'look' as const) }) },
   { weight: 1, arbitrary: fc.record({ does: fc.constant('paper' as const) }) },
@@ -79,7 +83,8 @@ describe('what a log comes to', () => {
           } else if (step.does === 'move') {
             decided.push(put(decision(studio, { does: 'move', rung: step.rung }), teacher));
           } else if (step.does === 'undo') {
-            const of = decided.at(-1 - (step.back % Math.max(1, decided.length)));
+            const taken = step.ofTries ? tries : decided;
+            const of = taken.at(-1 - (step.back % Math.max(1, taken.length)));
             if (of) decided.push(put(takenBack(of, teacher), teacher));
           } else {
             const ids = [newId<'entry'>(teacher)];

@@ -58,21 +58,37 @@ const STUDENTS = new Projection<null, StudentLog>(1000);
 class StudentLog {
   /** The last entry that is counted in. */
   seq = 0;
+  readonly #tries: Logged<'try'>[] = [];
   readonly #days = new Map<Day, DoneDay>();
   readonly #notes: Logged<'note'>[] = [];
   readonly #away: Logged<'taken-back'>[] = [];
+  /** Until something of an item is taken back. */
+  #daysKnown = true;
 
   count(entry: Logged): void {
     this.seq = entry.seq;
     if (entry.kind === 'note') this.#notes.push(entry);
-    if (entry.kind === 'taken-back' && entry.itemId === null) this.#away.push(entry);
+    if (entry.kind === 'taken-back') {
+      this.#away.push(entry);
+      this.#daysKnown &&= entry.itemId === null;
+    }
     if (entry.kind !== 'try') return;
-    const { day, body } = entry;
+    this.#tries.push(entry);
+    this.#countDay(entry);
+  }
+
+  #countDay({ day, body }: Logged<'try'>): void {
     const { tries, seconds } = this.#days.get(day) ?? { tries: 0, seconds: 0 };
     this.#days.set(day, { day, tries: tries + 1, seconds: seconds + body.seconds });
   }
 
   days(): readonly DoneDay[] {
+    if (!this.#daysKnown) {
+      const away = takenBackIds(this.#away);
+      this.#days.clear();
+      for (const one of this.#tries) if (!away.has(one.id)) this.#countDay(one);
+      this.#daysKnown = true;
+    }
     return [...this.#days.values()].sort((a, b) => (a.day < b.day ? -1 : 1));
   }
 
@@ -158,6 +174,6 @@ function takes(progress: ItemProgress, entry: Logged): boolean {
   const event = eventOf(entry);
   if (event) return progress.add(event);
   const { about } = entry;
-  if (about === null || !isAbout(entry.kind, 'try')) return false;
+  if (about === null || entry.kind === 'taken-back' || !isAbout(entry.kind, 'try')) return false;
   return progress.change(about, (to) => addTo(to, entry));
 }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { LIKELY_CHOICES } from '@/core/format';
 import { must } from '@/core/issue';
 import { archiveImported, exportRoster, importFile, listRoster, lookIntoFile } from '.';
 import { smallStudio, testContext } from './studio.fixture';
 
-const LIKELY = { grid: null, parts: null };
+const LIKELY = LIKELY_CHOICES;
 const bytes = (text: string) => ({ name: 'class.csv', bytes: new TextEncoder().encode(text) });
 const namesOf = (me: ReturnType<typeof smallStudio>['teacher']) =>
   must(listRoster(me)).map(({ name }) => name);

@@ -1,4 +1,5 @@
 import type { Left } from '@/core/format';
+import type { LogLook } from '@/core/studio';
 import { sayVoice } from './kit';
 import type { Say } from './say';
 
@@ -12,6 +13,25 @@ export function sayLeft(say: Say, left: Left): string {
   const bars = left.bars.length > MOST_BARS ? `${shown} …` : shown;
   const why = whyOf(say, left);
   return bars === '' ? why : say.t('imports.leftIn', { why, bars });
+}
+
+/** Most lines that are named. */
+const MOST_LINES = 8;
+
+const ROWS_LEFT = {
+  student: 'imports.noSuchStudent',
+  exercise: 'imports.noSuchExercise',
+  several: 'imports.severalExercises',
+} as const;
+
+/** Rows of a log that have no place, and what to do. */
+export function sayRowsLeft(say: Say, { why, name, lines }: LogLook['left'][number]): string {
+  const shown = lines.slice(0, MOST_LINES).join(', ');
+  return say.t(ROWS_LEFT[why], {
+    name,
+    lines: shown,
+    more: Math.max(0, lines.length - MOST_LINES),
+  });
 }
 
 function whyOf(say: Say, left: Left): string {

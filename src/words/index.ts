@@ -42,7 +42,7 @@ export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
 export { sayImportsIn } from './import-languages';
-export { sayLeft } from './imports';
+export { sayLeft, sayRowsLeft } from './imports';
 export { sayIssuesIn } from './issue-languages';
 export { sayOnPaperIn } from './paper-languages';
 export { sayStaff } from './staff';

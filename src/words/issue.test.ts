@@ -24,6 +24,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'csv-quotes': { line: 3 },
   'csv-columns': { missing: ['name'], found: ['a', 'b'] },
   'csv-rows': { most: 20_000 },
+  'csv-form': { line: 3, column: 'date', text: '12.3.', like: '2026-03-12' },
   'csv-cell': { line: 3, column: 'handedness', text: 'both', may: ['right', 'mirrored'] },
   address: { text: 'studio' },
   'backup-damaged': {},

@@ -178,6 +178,10 @@ export function sayIssue(say: Say, issue: Issue): string {
       const missing = issue.missing.join(', ');
       return t('issue.csv-columns', { missing, found: found.join(', ') || 'none' });
     }
+    case 'csv-form': {
+      const { line, column, text, like } = issue;
+      return t('issue.csv-form', { line, column, text: text || 'none', like });
+    }
     case 'csv-cell': {
       const { line, column, text } = issue;
       const may = issue.may.join(', ') || 'none';

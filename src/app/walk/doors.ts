@@ -1,4 +1,4 @@
-import { writeBundle } from '@/core/format';
+import { LIKELY_CHOICES, writeBundle } from '@/core/format';
 import { FULL_KIT } from '@/core/kit';
 import { USUAL_LOOK } from '@/core/print';
 import { USUAL_SCHEDULE } from '@/core/plan';
@@ -28,8 +28,6 @@ function form(fields: Readonly<Record<string, string>>): FormData {
   for (const [name, value] of Object.entries(fields)) made.set(name, value);
   return made;
 }
-
-const NO_CHOICES = { grid: null, parts: null };
 
 /** Every action and route, by file and name; both ways where there are two. */
 export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
@@ -139,8 +137,8 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     (w) => [importedOf(w), false],
   ),
   'import POST': anyTeacher(
-    () => [{ name: 'a.json', file: btoa(writeBundle({})), act: 'look', choices: NO_CHOICES }],
-    () => [{ name: 'a.json', file: btoa(writeBundle({})), act: 'take', choices: NO_CHOICES }],
+    () => [{ name: 'a.json', file: btoa(writeBundle({})), act: 'look', choices: LIKELY_CHOICES }],
+    () => [{ name: 'a.json', file: btoa(writeBundle({})), act: 'take', choices: LIKELY_CHOICES }],
   ),
   'address POST': anyTeacher(
     () => [{ address: 'http://10.0.0.2:3000' }],

@@ -1,4 +1,4 @@
-import { writeBundle } from '@/core/format';
+import { LIKELY_CHOICES, writeBundle } from '@/core/format';
 import { FULL_KIT } from '@/core/kit';
 import type { Result } from '@/core/issue';
 import { USUAL_SCHEDULE } from '@/core/plan';
@@ -54,8 +54,6 @@ function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown 
 const BUNDLE = { materials: [], exercises: [], families: [], programs: [] };
 
 const FILE = { name: 'a.json', bytes: new TextEncoder().encode(writeBundle({})) };
-
-const NO_CHOICES = { grid: null, parts: null };
 
 const weekOf = ({ id }: World) => ({ kind: 'week', student: id, program: null }) as const;
 
@@ -170,8 +168,12 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   exportStudio: anyTeacher((me) => server.exportStudio(me)),
   lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),
   importBundle: anyTeacher((me) => server.importBundle(me, BUNDLE)),
-  lookIntoFile: anyTeacher((me) => server.lookIntoFile(me, FILE, NO_CHOICES)),
-  importFile: anyTeacher((me) => server.importFile(me, FILE, NO_CHOICES)),
+  lookIntoFile: anyTeacher((me) => server.lookIntoFile(me, FILE, LIKELY_CHOICES)),
+  importFile: anyTeacher((me) => server.importFile(me, FILE, LIKELY_CHOICES)),
+  takeBackTries: teacher(
+    (me, w) => server.takeBackTries(me, w.id, [w.tryId], true),
+    (me, w) => server.takeBackTries(me, w.id, [w.tryId], false),
+  ),
   archiveImported: teacher(
     (me, w) => server.archiveImported(me, importedOf(w), true),
     (me, w) => server.archiveImported(me, importedOf(w), false),

@@ -1,6 +1,6 @@
 import { familyOf } from '@/core/family';
 import { must } from '@/core/issue';
-import type { PersonId, Viewer } from '@/core/studio';
+import { NOTHING_IMPORTED, type PersonId, type Viewer } from '@/core/studio';
 import { openDb } from '@/db';
 import { connectionOf } from '@/db/connection';
 import {
@@ -131,12 +131,13 @@ export function idsOf(world: World): readonly string[] {
 }
 
 /** What a file would have brought, of all that is here. */
-export function importedOf({ id, material, exercise, program }: World) {
+export function importedOf({ id, material, exercise, program, tryId }: World) {
   return {
+    ...NOTHING_IMPORTED,
+    tries: [{ student: id, ids: [tryId] }],
     people: [id],
     materials: [material],
     exercises: [exercise.id],
-    families: [],
     programs: [program],
   };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { clockOf, dayOf, daysAfter, daysBetween, weekdayOf } from '.';
+import { clockOf, dayOf, daysAfter, daysBetween, instantOf, weekdayOf } from '.';
 
 describe('days', () => {
   it('are those of the zone', () => {
@@ -21,6 +21,20 @@ describe('days', () => {
     expect(clockOf(before, 'Europe/Lisbon')).toBe('00:30');
     expect(clockOf(before + 3600_000, 'Europe/Lisbon')).toBe('02:30');
     expect(clockOf(Date.UTC(2026, 0, 1), 'Europe/Lisbon')).toBe('00:00');
+  });
+
+  it('and a time are an instant: clocks show them then', () => {
+    expect(instantOf('2026-03-29', '18:30', 'Europe/Lisbon')).toBe(Date.UTC(2026, 2, 29, 17, 30));
+    const minutes = fc.integer({ min: 29_000_000, max: 31_000_000 });
+    const zones = fc.constantFrom('Europe/Lisbon', 'Asia/Kolkata', 'Pacific/Chatham', 'UTC');
+    fc.assert(
+      fc.property(minutes, zones, (minute, zone) => {
+        const shown = (at: number) => [dayOf(at, zone), clockOf(at, zone)] as const;
+        const meant = shown(minute * 60_000);
+        expect(shown(instantOf(...meant, zone))).toEqual(meant);
+      }),
+      { seed: 3 },
+    );
   });
 
   it('so many after, and so many between, agree', () => {

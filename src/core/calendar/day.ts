@@ -24,6 +24,20 @@ export function clockOf(epochMs: number, zone: string): string {
   return new Intl.DateTimeFormat('en-GB', of).format(epochMs);
 }
 
+/** The instant at which clocks of a zone show a date and a time; where the clock is set back, one of the two, and where
+ * it is set forward over it, the one an hour beside.
+ * @param clock `18:30`  @param zone an IANA name  @returns epoch ms  @throws RangeError on an unknown zone
+ * @example instantOf('2026-03-29', '18:30', 'Europe/Lisbon') // => Date.UTC(2026, 2, 29, 17, 30) */
+export function instantOf(day: Day, clock: string, zone: string): number {
+  const meant = Date.parse(`${day}T${clock}Z`);
+  let at = meant;
+  // What is off at first is the zone; where the clock changes in between, what is off then is the change.
+  for (let turn = 0; turn < 2; turn += 1) {
+    at += meant - Date.parse(`${dayOf(at, zone)}T${clockOf(at, zone)}Z`);
+  }
+  return at;
+}
+
 /** @example daysAfter('2026-02-27', 2) // => '2026-03-01' */
 export function daysAfter(day: Day, days: number): Day {
   return new Date(Date.parse(`${day}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);

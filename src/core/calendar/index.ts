@@ -5,6 +5,7 @@ export {
   dayOf,
   daysAfter,
   daysBetween,
+  instantOf,
   WEEKDAYS,
   weekdayOf,
 } from './day';

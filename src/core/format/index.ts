@@ -5,6 +5,7 @@ export {
   DRAFT_KINDS,
   draftsOf,
   fileChoicesSchema,
+  LIKELY_CHOICES,
   likelyChoice,
   PLAYED_GRIDS,
   voicesOfPart,
@@ -12,6 +13,7 @@ export {
 export { piecesOf } from './pieces-of';
 export { FORMATS, isMusic, readMusic } from './registry';
 export type { Bundle, Bundled } from './bundle';
+export type { CsvRow } from './csv';
 export type { PlayedNote } from './midi';
 export type { Choice, Draft, FileChoices, Left, PlayedGrid } from './score';
 export type { FormatId, Music } from './registry';

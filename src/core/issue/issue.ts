@@ -91,6 +91,8 @@ export type Issue =
   | Issued<'csv-columns', { missing: readonly string[]; found: readonly string[] }>
   | Issued<'csv-rows', { most: number }>
   /** `may`: what can stand there, where that is a few words. */
+  /** `like`: how it is to be written. */
+  | Issued<'csv-form', { line: number; column: string; text: string; like: string }>
   | Issued<'csv-cell', { line: number; column: string; text: string; may: readonly string[] }>
   | Issued<'address', { text: string }>
   | Issued<'backup-damaged'>

@@ -128,7 +128,7 @@ export function takenBackIds(
   return new Set([...by.keys()].filter(isBack));
 }
 
-/** An item's log as it stands after all its entries, in the order that counts.
+/** An item's log as it stands after all its entries, in the order that counts: tries that were taken back are not in it.
  * @param entries in any order; an entry that comes twice (the same id) counts once */
 export function foldItem(entries: readonly Logged[]): readonly ItemEvent[] {
   const events: ItemEvent[] = [];
@@ -141,12 +141,12 @@ export function foldItem(entries: readonly Logged[]): readonly ItemEvent[] {
     if (event) events.push(event);
     else if (entry.about !== null) about.push(entry);
   }
-  if (about.length > 0) addAll(events, about);
-  return events.sort(inOrder);
+  const standing = about.length > 0 ? withAll(events, about) : events;
+  return standing.sort(inOrder);
 }
 
-/** Puts what entries say about others to them. */
-function addAll(events: ItemEvent[], about: readonly Logged[]): void {
+/** With what entries say about others, and without the tries that they take back. */
+function withAll(events: ItemEvent[], about: readonly Logged[]): ItemEvent[] {
   const places = new Map(about.map((one) => [one.about, -1]));
   events.forEach(({ id }, index) => places.has(id) && places.set(id, index));
   for (const entry of about) {
@@ -154,9 +154,11 @@ function addAll(events: ItemEvent[], about: readonly Logged[]): void {
     const to = events[index];
     if (to?.kind === 'try') events[index] = addTo(to, entry);
   }
-  for (const id of takenBackIds(about.filter((one) => one.kind === 'taken-back'))) {
+  const away = takenBackIds(about.filter((one) => one.kind === 'taken-back'));
+  for (const id of away) {
     const index = places.get(id) ?? -1;
     const to = events[index];
     if (to?.kind === 'decided') events[index] = { ...to, takenBack: true };
   }
+  return away.size > 0 ? events.filter(({ kind, id }) => kind !== 'try' || !away.has(id)) : events;
 }

@@ -72,11 +72,11 @@ export const KINDS = {
     by: ['teacher'],
     about: 'student',
   },
-  /** Takes what was decided or written back; what was taken back itself stands again. */
+  /** Takes what was played, decided or written back; what was taken back itself stands again. */
   'taken-back': {
     body: z.strictObject({}),
     by: ['teacher'],
-    about: ['decided', 'note', 'taken-back'],
+    about: ['try', 'decided', 'note', 'taken-back'],
   },
 } as const satisfies Readonly<Record<string, KindOfEntry>>;
 

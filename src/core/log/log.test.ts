@@ -132,6 +132,15 @@ describe('foldItem', () => {
     expect([...takenBackIds(once)]).toEqual([idOf(1)]);
   });
 
+  it('a try that was taken back is in the log no more, until that is taken back', () => {
+    const played = logged('try', 1, PLAYED);
+    const broke = logged('broke', 2, { beat: 1 }, { about: idOf(1) });
+    const back = logged('taken-back', 3, {}, { about: idOf(1) });
+    const again = logged('taken-back', 4, {}, { about: idOf(3) });
+    expect(foldItem([played, broke, back])).toEqual([]);
+    expect(foldItem([played, broke, back, again])).toMatchObject([{ id: idOf(1), broke: [1] }]);
+  });
+
   const tries = fc.array(
     fc.record({
       day: fc.constantFrom('2026-01-05', '2026-01-06', '2026-01-07'),

@@ -1,14 +1,26 @@
 import type { Choice, Draft, Left, PlayedGrid, PlayedNote } from '../format';
-import type { ExerciseId, FamilyId, MaterialId, PersonId, ProgramId } from '../id';
+import type { Day } from '../calendar';
+import type { EntryId, ExerciseId, FamilyId, MaterialId, PersonId, ProgramId } from '../id';
 
-/** What came in with a bundle, to be looked at, or taken out again. */
+/** What came in with a file, to be looked at, or taken out again. */
 export interface Imported {
   readonly people: readonly PersonId[];
   readonly materials: readonly MaterialId[];
   readonly exercises: readonly ExerciseId[];
   readonly families: readonly FamilyId[];
   readonly programs: readonly ProgramId[];
+  readonly tries: readonly { readonly student: PersonId; readonly ids: readonly EntryId[] }[];
 }
+
+/** A file of which nothing came in. */
+export const NOTHING_IMPORTED: Imported = {
+  people: [],
+  materials: [],
+  exercises: [],
+  families: [],
+  programs: [],
+  tries: [],
+};
 
 /** What a bundle would bring, before it is taken in. */
 export interface BundleSummary {
@@ -30,9 +42,38 @@ export interface PartLook {
   readonly left: readonly Left[];
 }
 
+/** A table of tries: what would come into whose log, and what would not. */
+export interface LogLook {
+  readonly kind: 'log';
+  /** Rows that do not say whose they are. */
+  readonly unsaid: number;
+  /** Who may be meant. */
+  readonly students: readonly { readonly id: PersonId; readonly name: string }[];
+  /** By student and exercise. */
+  readonly coming: readonly {
+    readonly student: string;
+    readonly exercise: string;
+    readonly tries: number;
+    readonly from: Day;
+    readonly to: Day;
+    /** Where the ladder stands, and where it would then, in bpm. */
+    readonly bpm: number;
+    readonly thenBpm: number;
+  }[];
+  /** Tries that are in the log already. */
+  readonly known: number;
+  /** Rows that have no place: nobody of that name, nothing of that name with this student, or several of it. */
+  readonly left: readonly {
+    readonly why: 'student' | 'exercise' | 'several';
+    readonly name: string;
+    readonly lines: readonly number[];
+  }[];
+}
+
 /** What a file would bring, before it is taken in. */
 export type FileLook =
   | { readonly kind: 'bundle'; readonly summary: BundleSummary }
+  | LogLook
   | {
       readonly kind: 'roster';
       readonly coming: readonly { readonly name: string; readonly about: string }[];

@@ -1,7 +1,16 @@
-export { clockOf, dayOf, daysAfter, daysBetween, WEEKDAYS, weekdayOf } from '../calendar';
+export {
+  clockOf,
+  dayOf,
+  daysAfter,
+  daysBetween,
+  instantOf,
+  WEEKDAYS,
+  weekdayOf,
+} from '../calendar';
 export { isDue } from './due';
 export { afterId, idSchema, makeId, parseId } from '../id';
 export { PLAIN_SPEECH } from './plain-speech';
+export { NOTHING_IMPORTED } from './imported';
 export { itemKey } from './records';
 export { speechSchema } from './speech';
 export { afterEntries } from './local';
@@ -21,7 +30,7 @@ export type {
   StudioId,
 } from '../id';
 export type { PaperTick } from './paper';
-export type { BundleSummary, FileLook, Imported, PartLook } from './imported';
+export type { BundleSummary, FileLook, Imported, LogLook, PartLook } from './imported';
 export type { Speech } from './speech';
 export type {
   BatchAnswer,

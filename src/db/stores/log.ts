@@ -1,5 +1,12 @@
-import { and, asc, desc, eq, inArray, isNotNull, lt, or, sql } from 'drizzle-orm';
-import { readBody, type Author, type Body, type EntryKind, type Logged } from '@/core/log';
+import { and, asc, desc, eq, inArray, isNotNull, lt, or } from 'drizzle-orm';
+import {
+  readBody,
+  takenBackIds,
+  type Author,
+  type Body,
+  type EntryKind,
+  type Logged,
+} from '@/core/log';
 import type {
   AssignmentId,
   Day,
@@ -109,7 +116,8 @@ export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
         .map((row) => ({ ...row, body: readBody(row.kind, JSON.parse(row.body)) }) as Placed);
     },
 
-    /** Tries of an item before a place in its log, latest first, with what was said about them. */
+    /** Tries of an item before a place in its log, latest first, with what was said about them, and all of the item
+     * that was taken back. */
     triesBefore(
       itemId: ItemId,
       before: { readonly day: Day; readonly seq: number } | null,
@@ -134,7 +142,10 @@ export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
         .select()
         .from(entry)
         .where(
-          and(mine, eq(entry.itemId, itemId), isNotNull(entry.about), inArray(entry.about, ids)),
+          and(
+            ...[mine, eq(entry.itemId, itemId), isNotNull(entry.about)],
+            or(inArray(entry.about, ids), eq(entry.kind, 'taken-back')),
+          ),
         )
         .orderBy(asc(entry.seq))
         .all();
@@ -176,12 +187,21 @@ export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
   };
 }
 
-/** What anybody of the studio ever practised, by recipe hash. */
+/** What anybody of the studio ever practised, by recipe hash; tries that were taken back do not count. */
 export function practisedIn(db: Connection, studioId: StudioId): string[] {
-  return db
-    .selectDistinct({ hash: entry.hash })
-    .from(entry)
-    .where(and(eq(entry.studioId, studioId), sql`${entry.hash} is not null`))
-    .all()
-    .flatMap((row) => row.hash ?? []);
+  const away = takenBackIds(
+    db
+      .select({ id: entry.id, about: entry.about })
+      .from(entry)
+      .where(and(eq(entry.studioId, studioId), eq(entry.kind, 'taken-back')))
+      .all(),
+  );
+  const played = and(eq(entry.studioId, studioId), isNotNull(entry.hash));
+  const { id, hash } = entry;
+  const rows: readonly { readonly id?: EntryId; readonly hash: string | null }[] =
+    away.size > 0
+      ? db.select({ id, hash }).from(entry).where(played).all()
+      : db.selectDistinct({ hash }).from(entry).where(played).all();
+  const standing = rows.filter((row) => row.id === undefined || !away.has(row.id));
+  return [...new Set(standing.flatMap((row) => row.hash ?? []))];
 }

@@ -4,6 +4,7 @@ import { useMemo, useRef } from 'react';
 import type { BundleSummary, FileLook } from '@/core/studio';
 import { sayImportsIn, type Say } from '@/words';
 import { Button, Trouble, useSpeech } from '../base';
+import { LogLook } from './log-look';
 import { MusicLook } from './music-look';
 import { useImport, type ArchiveFile } from './use-import';
 
@@ -14,7 +15,10 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
   const { say: sayHere, speech } = useSpeech();
   const say = useMemo(() => sayImportsIn(sayHere.locale, speech), [sayHere.locale, speech]);
   const input = useRef<HTMLInputElement>(null);
-  const { file, look, issues, busy, choose, change, take, forget } = useImport(say, archive);
+  const { file, look, choices, issues, busy, choose, change, take, forget } = useImport(
+    say,
+    archive,
+  );
 
   function leave() {
     if (input.current) input.current.value = '';
@@ -53,6 +57,13 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
         <div className="flex flex-col gap-3 border-l-3 border-warm pl-3">
           {look.kind === 'bundle' ? (
             <BundleLook say={say} summary={look.summary} />
+          ) : look.kind === 'log' ? (
+            <LogLook
+              say={say}
+              look={look}
+              student={choices.student}
+              onStudent={(student) => void change({ ...choices, student })}
+            />
           ) : look.kind === 'roster' ? (
             <RosterLook say={say} look={look} />
           ) : (
@@ -89,6 +100,7 @@ function brings(look: FileLook): boolean {
       const { programs, exercises, families, materials } = look.summary;
       return [programs, exercises, families, materials].some((one) => one.length > 0);
     }
+    case 'log':
     case 'roster':
       return look.coming.length > 0;
     case 'music':

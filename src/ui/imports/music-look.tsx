@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import {
   DRAFT_KINDS,
+  LIKELY_CHOICES,
   PLAYED_GRIDS,
   type Choice,
   type Draft,
@@ -39,7 +40,11 @@ export function MusicLook({
   const { grid, parts } = look;
   const all = parts.map(({ choice }) => choice);
   const changed = (choice: Choice) =>
-    onChange({ grid, parts: all.map((one) => (one.part === choice.part ? choice : one)) });
+    onChange({
+      ...LIKELY_CHOICES,
+      grid,
+      parts: all.map((one) => (one.part === choice.part ? choice : one)),
+    });
   return (
     <>
       {grid !== null && (
@@ -47,7 +52,7 @@ export function MusicLook({
           say={say}
           look={look}
           grids={PLAYED_GRIDS}
-          onGrid={(next) => onChange({ grid: next, parts: all })}
+          onGrid={(next) => onChange({ ...LIKELY_CHOICES, grid: next, parts: all })}
         />
       )}
       {parts.map((part, index) => (

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import type { FileChoices } from '@/core/format';
+import { LIKELY_CHOICES, type FileChoices } from '@/core/format';
 import type { Issue, Result } from '@/core/issue';
 import type { FileLook, Imported } from '@/core/studio';
 import type { Say } from '@/words';
@@ -16,14 +16,12 @@ interface Chosen {
   readonly base64: string;
 }
 
-const LIKELY: FileChoices = { grid: null, parts: null };
-
 /** A file on its way in: looked into, its choices changed, taken in with a way back, or left. */
 export function useImport(say: Say, archive: ArchiveFile) {
   const router = useRouter();
   const undoable = useUndo();
   const [file, setFile] = useState<Chosen | null>(null);
-  const [choices, setChoices] = useState<FileChoices>(LIKELY);
+  const [choices, setChoices] = useState<FileChoices>(LIKELY_CHOICES);
   const [look, setLook] = useState<FileLook | null>(null);
   const [issues, setIssues] = useState<readonly Issue[]>([]);
   const [busy, setBusy] = useState<string | null>(null);
@@ -72,6 +70,7 @@ export function useImport(say: Say, archive: ArchiveFile) {
   return {
     file,
     look,
+    choices,
     issues,
     busy,
     forget,
@@ -81,7 +80,7 @@ export function useImport(say: Say, archive: ArchiveFile) {
       if (base64 === null) return toast.error(say.t('imports.notRead', { file: chosen.name }));
       const read = { name: chosen.name, base64 };
       setFile(read);
-      await lookInto(read, LIKELY);
+      await lookInto(read, LIKELY_CHOICES);
     },
     /** Looks into it again, with other choices. */
     async change(next: FileChoices) {

@@ -17,6 +17,24 @@ export const imports = {
   hereAlready: 'Here already',
   materials: 'Materials',
   andMore: '{names} and {more, number} more',
+  logOf:
+    '{count, plural, one {The row without a name is of} other {The # rows without a name are of}}',
+  nobodyYet: 'nobody yet',
+  studentColumn: 'Student',
+  exerciseColumn: 'Exercise',
+  triesColumn: 'Tries',
+  datesColumn: 'From – to',
+  ladderColumn: 'Ladder',
+  fromTo: '{from} – {to}',
+  ladderStays: 'stays at {bpm, number}',
+  ladderMoves: '{bpm, number}, then {then, number}',
+  triesKnown: '{count, plural, one {# try is} other {# tries are}} in the log already.',
+  noSuchStudent:
+    'no student is called {name} (line {lines}{more, plural, =0 {} other { and # more}}): add them first, or name them as here',
+  noSuchExercise:
+    'no exercise of theirs is called {name} (line {lines}{more, plural, =0 {} other { and # more}}): give them its program first',
+  severalExercises:
+    'several of their exercises are called {name} (line {lines}{more, plural, =0 {} other { and # more}}): say which in a column “program”',
   nothingComes: 'Nothing of this file would come in.',
   partNth: 'Part {part, number}',
   as: 'As',

@@ -128,6 +128,8 @@ export const issue = {
   'csv-columns':
     'The first line of this table has no column {missing}: it has {found, select, none {nothing} other {{found}}}. Name a column so.',
   'csv-rows': 'This table has more than {most, number} rows. Split it into several.',
+  'csv-form':
+    'Line {line, number}, {column}: {text, select, none {nothing stands there} other {“{text}” cannot be taken}}. Write it like {like}.',
   'csv-cell':
     'Line {line, number}, {column}: {text, select, none {nothing stands there} other {“{text}” cannot be taken}}. {may, select, none {Write one that is neither empty nor too long.} other {Write one of {may}, or leave it empty.}}',
   'file-silent': 'No part of this file has a note. Choose one in which something is played.',

@@ -63,6 +63,7 @@ const imported = z.object({
   people: list(ids.person, 0, 20_000),
   materials: list(ids.material, 0, 5000),
   exercises: list(ids.exercise, 0, 20_000),
+  tries: list(z.object({ student: ids.person, ids: list(ids.entry, 0, 5000) }), 0, 5000),
   families: list(ids.family, 0, 1000),
   programs: list(ids.program, 0, 1000),
 });

@@ -1,2 +1,3 @@
 export { readCsv } from './read-csv';
 export { writeCsv } from './write-csv';
+export type { CsvRow } from './read-csv';

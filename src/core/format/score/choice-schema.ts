@@ -1,4 +1,5 @@
 import * as z from 'zod/mini';
+import { idSchema } from '../../id';
 import { list, text, whole } from '../../shape';
 import { PLAYED_GRIDS } from './played-grid';
 
@@ -14,11 +15,12 @@ const choiceSchema = z.strictObject({
   cut: z.union([z.enum(['signs', 'whole']), whole(1, 500)]),
 });
 
-/** What is made of the parts of a file, and the grid that played notes are put on; null leaves it to what is
- * likely. */
+/** What is made of the parts of a file, the grid that played notes are put on, and whose a log is that does not say so;
+ * null leaves it to what is likely, and such a log out. */
 export const fileChoicesSchema = z.strictObject({
   grid: z.nullable(z.enum(PLAYED_GRIDS)),
   parts: z.nullable(list(choiceSchema, 0, 1000)),
+  student: z.nullable(idSchema<'person'>()),
 });
 
 export type Choice = Readonly<z.infer<typeof choiceSchema>>;

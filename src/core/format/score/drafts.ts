@@ -6,7 +6,7 @@ import { expand, MOST_BARS, overOne, type ClosedRecipe } from '../../recipe';
 import { barTicks, formatMeter, tick } from '../../time';
 import type { PlayedGrid } from './played-grid';
 import { LeftOut, type Left, type Score, type ScoreBar, type ScorePart } from './score';
-import type { Choice } from './choice-schema';
+import type { Choice, FileChoices } from './choice-schema';
 import { lineOfSigns } from './line-of-signs';
 import { playOrder } from './play-order';
 
@@ -145,6 +145,9 @@ function struckIn(bars: readonly ScoreBar[], left: LeftOut): readonly Stroke[] {
   });
   return [...found.values()].sort(inTimeOrder);
 }
+
+/** All of it left to what is likely. */
+export const LIKELY_CHOICES: FileChoices = { grid: null, parts: null, student: null };
 
 /** What a part is offered as first: drums as an exercise, anything else as a line; cut where something begins, or, where
  * that is too long, every so many bars. */

@@ -1,5 +1,5 @@
 export { DRAFT_KINDS, fileChoicesSchema } from './choice-schema';
-export { draftsOf, likelyChoice, voicesOfPart } from './drafts';
+export { draftsOf, likelyChoice, LIKELY_CHOICES, voicesOfPart } from './drafts';
 export { voiceOfKey } from './drum-keys';
 export { playOrder } from './play-order';
 export { likelyGrid, PLAYED_GRIDS, putOn } from './played-grid';
