@@ -143,7 +143,7 @@ test('a plan is a calendar, and a log a table, for other programs', async ({ pag
   };
   const log = await textOf('Log as CSV');
   expect(log.name).toBe('Deniz.csv');
-  expect(log.text).toMatch(/^date,time,program,exercise,bpm,/);
+  expect(log.text).toMatch(/^student,date,time,program,exercise,bpm,/);
   expect(log.text.split('\r\n').length).toBeGreaterThan(20);
   await page.getByRole('link', { name: 'plan', exact: true }).click();
   await page.getByRole('button', { name: 'Calendar', exact: true }).click();
@@ -217,6 +217,36 @@ test('what other programs wrote comes in as lines or exercises, after a look, an
   await page.getByRole('button', { name: 'Import', exact: true }).click();
   await page.getByRole('button', { name: 'Exercises', exact: true }).click();
   await expect(page.getByRole('link', { name: /^take/ })).toBeVisible();
+});
+
+test('a log comes in as a table, into the log of whoever it is of, and out again', async ({
+  page,
+}) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/students');
+  const files = page.getByRole('region', { name: 'Files' });
+  const input = files.getByLabel('Import a file');
+  const table = (text: string) => ({ name: 'book.csv', mimeType: '', buffer: Buffer.from(text) });
+  await input.setInputFiles(table('date,exercise,bpm,verdict\n1.3.,Cells,60,good\n'));
+  await expect(files.getByRole('alert')).toContainText('Line 2, date: “1.3.” cannot be taken.');
+  const name = 'Snare line over samba feet';
+  const rows = `2026-01-05,${name},60,clean\n2026-01-06,${name},60,lost\n2026-01-06,Waltz,60,\n`;
+  await input.setInputFiles(table(`date,exercise,bpm,verdict\n${rows}`));
+  await expect(files).toContainText('Nothing of this file would come in.');
+  await files.getByLabel('The 3 rows without a name are of').selectOption('Deniz');
+  await expect(files.getByRole('row', { name })).toContainText('5 Jan 2026 – 6 Jan 2026');
+  await expect(files).toContainText('no exercise of theirs is called Waltz (line 4)');
+  await files.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByText('book.csv imported.')).toBeVisible();
+  const pastOf = async () => {
+    const asked = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Log as CSV' }).click();
+    return (await readFile(await (await asked).path(), 'utf8')).match(/,2026-01-0[56],/g)?.length;
+  };
+  await page.getByRole('link', { name: /^Deniz/ }).click();
+  expect(await pastOf()).toBe(2);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(pastOf).toBeUndefined();
 });
 
 test('students come in as a table, and go out as one', async ({ page }) => {

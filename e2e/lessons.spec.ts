@@ -272,6 +272,10 @@ test.describe('in the demo studio', () => {
     await lookAs(page, 'Maren');
     await page.goto('/students');
     await page.getByRole('link', { name: 'Bruno' }).click();
+    const earlier = page.getByText(/^earlier tries, \d+ more$/);
+    const first = page.getByRole('button', { name: /^Snare line over foot quarters/ });
+    await first.click();
+    const before = (await earlier.textContent()) ?? '';
     await page.getByRole('link', { name: 'enter a paper week' }).click();
     const cell = page.locator('[data-cell="1 0"]');
     await expect(page.locator('[data-cell="0 0"]')).toBeFocused();
@@ -286,6 +290,10 @@ test.describe('in the demo studio', () => {
     await cell.fill('80 c');
     await page.keyboard.press('Control+Enter');
     await expect(page.getByText('3 tries in the log.')).toBeVisible();
+    await first.click();
+    await expect(earlier).not.toHaveText(before);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(earlier).toHaveText(before);
   });
 
   test('a note for the student stands on Today until it is taken away', async ({ page }) => {

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { FORMATS, LIKELY_CHOICES } from '@/core/format';
 import { must } from '@/core/issue';
 import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
+import { NOTHING_IMPORTED } from '@/core/studio';
 import { bpm } from '@/core/time';
 import type { SentFile } from './imports';
 import { archiveImported, importFile, listExercises, listMaterials, lookIntoFile } from '.';
@@ -51,14 +52,7 @@ describe('importFile', () => {
     const nothing = must(
       importFile(me, rock('midi'), { ...LIKELY_CHOICES, grid: '8', parts: [left] }),
     );
-    expect(nothing).toEqual({
-      people: [],
-      tries: [],
-      materials: [],
-      exercises: [],
-      families: [],
-      programs: [],
-    });
+    expect(nothing).toEqual(NOTHING_IMPORTED);
   });
 
   it('what has no title is called as its file', () => {

@@ -105,6 +105,7 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'students giveTo': teacher((w) => [w.fellow, w.program]),
   'students logFor': teacher((w) => [w.id, decision(w, { does: 'move', rung: 2 })]),
   'students earlierTries': teacher((w) => [w.id, w.item, { day: '2026-01-05', seq: 99 }]),
+  'students takeBackPaper': teacher((w) => [w.id, [w.tryId]]),
   'students storePaper': teacher((w) => [
     w.id,
     newId<'session'>(w.context),

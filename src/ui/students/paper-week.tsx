@@ -16,7 +16,7 @@ import {
   type StudentRecord,
 } from '@/core/studio';
 import { sayDay, sayIssue, sayRung, sayDate, sayWeekday } from '@/words';
-import { attempt, Button, issuesAt, newId, toast, useSpeech } from '../base';
+import { attempt, attemptOrSay, Button, issuesAt, newId, toast, useSpeech, useUndo } from '../base';
 
 export interface TypedCell {
   readonly assignmentId: AssignmentId;
@@ -31,12 +31,15 @@ export interface TypedCell {
 export function PaperWeek({
   record: { student, items, today },
   store,
+  takeBack,
 }: {
   record: StudentRecord;
   store: (session: SessionId, cells: readonly TypedCell[]) => Promise<Result<number>>;
+  takeBack: (tries: EntryId[]) => Promise<Result<null>>;
 }) {
   const { say } = useSpeech();
   const router = useRouter();
+  const undoable = useUndo();
   const [last, setLast] = useState(today);
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
   const [issues, setIssues] = useState<readonly Issue[]>([]);
@@ -74,7 +77,10 @@ export function PaperWeek({
     if (!answer) return void toast.error(say.t('screen.students.notSavedNoConnectionWhatYou'));
     setIssues(answer.ok ? [] : answer.issues);
     if (!answer.ok) return;
-    toast.success(say.t('screen.students.triesInTheLog', { count: answer.value }));
+    undoable(say.t('screen.students.triesInTheLog', { count: answer.value }), async () => {
+      const done = await attemptOrSay(() => takeBack(cells.flatMap((one) => one.ids)));
+      if (done) router.refresh();
+    });
     router.push(`/students/${student.id}`);
   }
 

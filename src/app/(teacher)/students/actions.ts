@@ -13,6 +13,7 @@ import {
   giveProgram,
   listTries,
   logPaper,
+  takeBackTries,
   setKit,
 } from '@/server';
 import { teacherAction, teacherForm } from '../../act';
@@ -66,6 +67,13 @@ const cells = list(
   }),
   0,
   2000,
+);
+
+/** Takes tries back out of the log. */
+export const takeBackPaper = teacherAction(
+  [ids.person, list(ids.entry, 0, 5000)],
+  (me, student, tries) => takeBackTries(me, student, tries, true),
+  { changes: true },
 );
 
 /** Puts a typed paper week into the log. */

@@ -3,7 +3,7 @@ import { parseId } from '@/core/studio';
 import { getRecord } from '@/server';
 import { PaperWeek } from '@/ui/students';
 import { found, idOr404, teacherVisit } from '../../../../viewer';
-import { storePaper } from '../../actions';
+import { storePaper, takeBackPaper } from '../../actions';
 import { sayNow } from '../../../../language';
 
 type Params = { params: Promise<{ id: string }> };
@@ -21,5 +21,12 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 
 export default async function PaperPage(params: Params) {
   const record = await load(params);
-  return <PaperWeek record={record} store={storePaper.bind(null, record.student.id)} />;
+  const { id: student } = record.student;
+  return (
+    <PaperWeek
+      record={record}
+      store={storePaper.bind(null, student)}
+      takeBack={takeBackPaper.bind(null, student)}
+    />
+  );
 }
