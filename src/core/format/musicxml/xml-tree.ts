@@ -1,4 +1,4 @@
-import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { SaxesParser } from 'saxes';
 import { fail, ok, type Result } from '../../issue';
 
 /** An element with what stands in it, in order. */
@@ -12,59 +12,53 @@ export interface XmlNode {
 /** Deepest nesting; a score needs a dozen. */
 const DEEPEST = 60;
 
-const ATTRIBUTES = ':@';
-const TEXT = '#text';
+interface Growing extends XmlNode {
+  readonly children: Growing[];
+  text: string;
+}
 
-const PARSER = new XMLParser({
-  preserveOrder: true,
-  ignoreAttributes: false,
-  attributeNamePrefix: '',
-  parseTagValue: false,
-  parseAttributeValue: false,
-  trimValues: true,
-  ignoreDeclaration: true,
-  ignorePiTags: true,
-  htmlEntities: true,
-  maxNestedTags: DEEPEST,
-});
-
-type Parsed = Readonly<Record<string, unknown>>;
+/** What ends the reading of a file that is well-formed so far. */
+class Refused extends Error {
+  constructor(readonly code: 'file-entities' | 'file-deep') {
+    super(code);
+  }
+}
 
 /** Reads XML. Entities that a file brings along are refused: they are how a small file becomes an endless one.
  * @returns the outermost element; issues `file-entities`, `file-deep`, and `file-unreadable` with its line */
 export function readXml(text: string): Result<XmlNode> {
-  if (/<!ENTITY|<!DOCTYPE[^>[]*\[/i.test(text)) return fail({ code: 'file-entities', path: [] });
-  if (depthOf(text) > DEEPEST) return fail({ code: 'file-deep', path: [] });
-  const valid = XMLValidator.validate(text);
-  if (valid !== true) {
-    return fail({ code: 'file-unreadable', path: [], line: valid.err.line });
-  }
+  const parser = new SaxesParser();
+  const open: Growing[] = [];
+  let root: XmlNode | null = null;
+  parser.on('doctype', (doctype) => {
+    if (doctype.includes('[')) throw new Refused('file-entities');
+  });
+  parser.on('opentag', ({ name, attributes }) => {
+    const node: Growing = { name, attributes, children: [], text: '' };
+    if (open.push(node) > DEEPEST) throw new Refused('file-deep');
+    open.at(-2)?.children.push(node);
+    root ??= node;
+  });
+  parser.on('closetag', () => {
+    const node = open.pop();
+    if (node) node.text = node.text.trim();
+  });
+  const add = (more: string) => {
+    const node = open.at(-1);
+    if (node) node.text += more;
+  };
+  parser.on('text', add);
+  parser.on('cdata', add);
+  parser.on('error', (error) => {
+    throw error;
+  });
   try {
-    const [root] = (PARSER.parse(text) as readonly Parsed[]).flatMap(nodeOf);
-    return root ? ok(root) : fail({ code: 'file-other', path: [] });
-  } catch {
-    return fail({ code: 'file-unreadable', path: [], line: 1 });
+    parser.write(text).close();
+  } catch (error) {
+    if (error instanceof Refused) return fail({ code: error.code, path: [] });
+    return fail({ code: 'file-unreadable', path: [], line: parser.line });
   }
-}
-
-function nodeOf(parsed: Parsed): readonly XmlNode[] {
-  const name = Object.keys(parsed).find((key) => key !== ATTRIBUTES);
-  if (name === undefined || name === TEXT) return [];
-  const inside = parsed[name] as readonly Parsed[];
-  const text = inside.flatMap((one) => (TEXT in one ? [String(one[TEXT])] : [])).join('');
-  const attributes = (parsed[ATTRIBUTES] ?? {}) as Readonly<Record<string, string>>;
-  return [{ name, attributes, text, children: inside.flatMap(nodeOf) }];
-}
-
-/** How deep elements nest, without reading what they are. */
-function depthOf(text: string): number {
-  let depth = 0;
-  let deepest = 0;
-  for (const [tag] of text.matchAll(/<\/?[A-Za-z_][^<>]*>/g)) {
-    if (tag.startsWith('</')) depth -= 1;
-    else if (!tag.endsWith('/>')) deepest = Math.max(deepest, (depth += 1));
-  }
-  return deepest;
+  return root ? ok(root) : fail({ code: 'file-other', path: [] });
 }
 
 export function childOf(node: XmlNode, name: string): XmlNode | undefined {
