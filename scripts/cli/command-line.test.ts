@@ -154,6 +154,10 @@ describe('on a studio’s folder', () => {
     const once = await run([...wav, '--times', '1']);
     expect(once.bytes.length).toBeLessThan(bytes.length);
     expect(await run([...wav, '--times', '0'])).toMatchObject({ code: 1 });
+    const long = await run([...wav, '--times', '1000']);
+    expect(long).toMatchObject({ code: 1, lines: [] });
+    // 12,012 beats: 4,004 of 1 s, of 60/55 s and of 1.2 s.
+    expect(long.err).toContain('220 minutes');
   });
 
   it('imports what was looked at, once it is meant', async () => {

@@ -56,17 +56,14 @@ export async function exportFrom(io: Io, options: Export): Promise<void> {
   else writeTo(io, options.to, need(exportProgram(me, program, format, sayOf(me))));
 }
 
-/** Most that an exercise sounds over and over in a file. */
-const MOST_TIMES = 64;
-
 async function wavOf(
   me: Teacher,
   id: ReturnType<typeof programOf>,
   typed: string,
 ): Promise<Uint8Array> {
   const times = Number(typed);
-  if (!Number.isInteger(times) || times < 1 || times > MOST_TIMES) {
-    throw new Missing(`--times ${typed} is no whole number from 1 to ${MOST_TIMES}.`);
+  if (!Number.isInteger(times) || times < 1) {
+    throw new Missing(`--times ${typed} is no whole number from 1 up.`);
   }
   const { outline, recipes } = need(getProgram(me, id));
   const pieces = need(piecesOf(outline, recipes, () => ''));

@@ -40,6 +40,8 @@ export class Placing {
     string,
     { readonly of: Omit<Left, 'lines'>; readonly lines: number[] }
   >();
+  /** Ids that rows before came with. */
+  readonly #seen = new Set<EntryId>();
   #known = 0;
 
   constructor(
@@ -56,7 +58,7 @@ export class Placing {
 
   place(store: StudentStore, one: ReadTry): void {
     const { items, stands } = this.#studentOf(store);
-    if (one.id && stands.has(one.id)) {
+    if (one.id && (stands.has(one.id) || this.#seen.has(one.id))) {
       this.#known += 1;
       return;
     }
@@ -68,6 +70,7 @@ export class Placing {
     const [placed] = found;
     if (!placed) return this.leave('exercise', one.exercise, one.line);
     if (found.length > 1) return this.leave('several', one.exercise, one.line);
+    if (one.id) this.#seen.add(one.id);
     const coming = this.#comingOf(store, placed);
     const made = this.#entriesOf(store, one, coming);
     coming.entries.push(...made);

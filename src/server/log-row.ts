@@ -76,9 +76,13 @@ export function tryOfRow({ line, of }: Row, today: Day, issues: Issue[]): ReadTr
   if (!isDay || day > today || new Date(`${day}T00:00Z`).toISOString().slice(0, 10) !== day) {
     wrong('date', today);
   }
-  const clock = text('time') || USUAL_CLOCK;
-  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(clock)) wrong('time', '18:30');
-  if (text('exercise') === '') wrong('exercise', '…');
+  // As spreadsheets write it, too: 9:05, 18:30:00.
+  const clock =
+    /^([01]?\d|2[0-3]):[0-5]\d(?=(:[0-5]\d)?$)/.exec(text('time') || USUAL_CLOCK)?.[0] ?? '';
+  if (clock === '') wrong('time', '18:30');
+  if (text('exercise') === '') {
+    issues.push({ code: 'csv-cell', path: [], line, column: 'exercise', text: '', may: [] });
+  }
   const bpm = number('bpm', 20, 400);
   const verdict = choice('verdict', VERDICTS);
   const by = choice('judged-by', ['student', 'teacher']) ?? 'teacher';
@@ -99,7 +103,15 @@ export function tryOfRow({ line, of }: Row, today: Day, issues: Issue[]): ReadTr
   };
   if (issues.length > before) return null;
   return {
-    ...{ line, day, clock, by, said, student: text('student'), program: text('program') },
+    ...{
+      line,
+      day,
+      clock: clock.padStart(5, '0'),
+      by,
+      said,
+      student: text('student'),
+      program: text('program'),
+    },
     ...{ exercise: text('exercise'), suffered: suffered ?? [], id: parseId<'entry'>(text('id')) },
     ...{ broke: broke.map((beat) => beat - 1), remark: text('remark').slice(0, 300) },
   };

@@ -117,6 +117,12 @@ describe('a table of tries', () => {
       ...{ bars: 12, stopped: true, verdict: 'shaky', judgedBy: 'student', broke: [2] },
       ...{ suffered: [{ what: 'flam', limb: 'LH' }], remark: '=a;"b"' },
     });
+    // The same row twice in one file is one.
+    const [head, first] = csv.split('\r\n');
+    const twice = [head, first, first]
+      .join('\r\n')
+      .replaceAll(/,[0-9a-z]{22}\r?\n?/g, `,${'0'.repeat(22)}\r\n`);
+    expect(look(w, twice)).toMatchObject({ coming: [{ tries: 1 }], known: 1 });
     // What was taken back may come again.
     const again = must(importFile(w.teacher, file(csv.replaceAll('Ines', 'Omar')), LIKELY_CHOICES));
     must(archiveImported(w.teacher, again, true));
@@ -138,6 +144,22 @@ Ines,2025-12-02,waltz,60
         { why: 'exercise', name: 'Waltz', lines: [4, 5] },
       ],
     });
+  });
+
+  it('whose they are is not guessed where several have a name', () => {
+    const w = world();
+    must(addStudent(w.teacher, { name: 'INES', about: '' }));
+    expect(look(w, 'student,date,exercise,bpm\nInes,2025-12-01,Cells,60\n')).toMatchObject({
+      coming: [],
+      left: [{ why: 'students', name: 'Ines', lines: [2] }],
+    });
+  });
+
+  it.each(['9:05', '09:05:00'])('a time as spreadsheets write it: %s', (time) => {
+    const w = world();
+    const text = `date,time,exercise,bpm\n2025-12-01,${time},Cells,60\n`;
+    must(importFile(w.teacher, file(text), { ...LIKELY_CHOICES, student: w.id }));
+    expect(itemOf(w, w.id).latest[0]?.at).toBe(Date.UTC(2025, 11, 1, 9, 5));
   });
 
   it.each([

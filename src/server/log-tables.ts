@@ -73,11 +73,12 @@ export function readLog(me: Teacher, bytes: Uint8Array, student: PersonId | null
   if (issues.length > 0) return fail(...issues.slice(0, 10));
   const stores = me.store.students();
   const chosen = stores.find(({ id }) => id === student);
-  const byName = new Map(stores.map((one) => [keyOf(one.person.name), one]));
+  const named = (name: string) => stores.filter(({ person }) => keyOf(person.name) === keyOf(name));
   const placing = new Placing(me, zone);
   for (const one of rows.sort(byTime)) {
-    const store = one.student === '' ? chosen : byName.get(keyOf(one.student));
-    if (store) placing.place(store, one);
+    const [store, another] = one.student === '' ? [chosen] : named(one.student);
+    if (another) placing.leave('students', one.student, one.line);
+    else if (store) placing.place(store, one);
     else if (one.student !== '') placing.leave('student', one.student, one.line);
   }
   const students = stores.map(({ id, person }) => ({ id, name: person.name }));

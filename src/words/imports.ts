@@ -20,6 +20,7 @@ const MOST_LINES = 8;
 
 const ROWS_LEFT = {
   student: 'imports.noSuchStudent',
+  students: 'imports.severalStudents',
   exercise: 'imports.noSuchExercise',
   several: 'imports.severalExercises',
 } as const;

@@ -62,9 +62,9 @@ export interface LogLook {
   }[];
   /** Tries that are in the log already. */
   readonly known: number;
-  /** Rows that have no place: nobody of that name, nothing of that name with this student, or several of it. */
+  /** Rows that have no place: nobody of that name or several, nothing of that name with this student or several. */
   readonly left: readonly {
-    readonly why: 'student' | 'exercise' | 'several';
+    readonly why: 'student' | 'students' | 'exercise' | 'several';
     readonly name: string;
     readonly lines: readonly number[];
   }[];

@@ -31,6 +31,8 @@ export const imports = {
   triesKnown: '{count, plural, one {# try is} other {# tries are}} in the log already.',
   noSuchStudent:
     'no student is called {name} (line {lines}{more, plural, =0 {} other { and # more}}): add them first, or name them as here',
+  severalStudents:
+    'several students are called {name} (line {lines}{more, plural, =0 {} other { and # more}}): import them without the column “student”, and say whose they are',
   noSuchExercise:
     'no exercise of theirs is called {name} (line {lines}{more, plural, =0 {} other { and # more}}): give them its program first',
   severalExercises:
