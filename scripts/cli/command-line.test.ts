@@ -101,6 +101,24 @@ describe('expand', () => {
   });
 });
 
+describe('export --from', () => {
+  const from = (format: string, ...more: readonly string[]) =>
+    run(['export', '--from', '-', '--format', format, ...more], JSON.stringify(cells()));
+
+  it('writes the exercises of a file without any studio', async () => {
+    const midi = await from('midi', '--bpm', '72');
+    expect(new tone.Midi(midi.bytes).header.tempos[0]?.bpm).toBeCloseTo(72, 3);
+    const checked = await run(['check', '-'], (await from('musicxml')).bytes);
+    expect(checked.lines[0]).toMatch(/^Drums: 1 bars?, exercise/);
+    const bundle = await from('bundle');
+    expect((await run(['expand', '-'], bundle.bytes)).lines).toHaveLength(1);
+    // A bar of count-in and one of the exercise at 120, and what rings on.
+    const wav = await from('wav', '--bpm', '120', '--times', '1');
+    expect((wav.bytes.length - 44) / 2).toBe(6 * 44_100);
+    expect(await from('pdf')).toMatchObject({ code: 1 });
+  });
+});
+
 describe('parse', () => {
   it.each([
     ['4. 4 8 4', ['line']],

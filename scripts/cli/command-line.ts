@@ -80,13 +80,15 @@ function commands(io: Io): Command {
     .action((file: string, options: { bpm: string }) => checkFile(io, file, options));
   onStudio(
     'export',
-    'A program as a file; without one the whole studio as a bundle.',
+    'A program, or the exercises of a file, as a file; without either the whole studio as a bundle.',
     'export --program "Winter" --format pdf --to winter.pdf',
   )
     .addOption(
       new Option('--format <format>', 'what it is written as').choices(EXPORTS).default('bundle'),
     )
     .option('--program <name>', 'which program')
+    .option('--from <file>', 'exercises of a file instead: a recipe, a family or a bundle')
+    .option('--bpm <bpm>', 'their tempo', '60')
     .option('--times <count>', 'how often each exercise sounds in a WAV file', '2')
     .option('--to <file>', 'where it is written; - is standard output', '-')
     .action((options: Parameters<typeof exportFrom>[1]) => exportFrom(io, options));

@@ -1,16 +1,9 @@
 import { difficultyPoints, readBack } from '@/core/analysis';
-import { memberAt, memberKey, memberRecipe } from '@/core/family';
-import { readBundle } from '@/core/format';
-import { itemsOf } from '@/core/program';
-import { close, expand, readRecipe, recipeHash, soundsAt, type ClosedRecipe } from '@/core/recipe';
+import { expand, recipeHash, soundsAt } from '@/core/recipe';
 import { parseBpm, tempoFor } from '@/core/time';
 import { ENGLISH, saySentence } from '@/words';
-import { familyFrom, jsonFrom, Missing, need, type Io } from './io';
-
-interface Named {
-  readonly name: string;
-  readonly recipe: ClosedRecipe;
-}
+import { Missing, need, type Io } from './io';
+import { recipesIn } from './recipes-in';
 
 /** Writes each exercise of a file as a line of JSON: its sentence, its strokes, and all that is read back of it.
  * @param options `most` ends a family early */
@@ -45,26 +38,4 @@ export function expandFile(
     };
     io.out(`${JSON.stringify(line)}\n`);
   }
-}
-
-/** A recipe, a family (`base` and `axes`), or everything in a bundle. */
-function* recipesIn(io: Io, file: string): Generator<Named> {
-  const json = jsonFrom(io, file);
-  const { format, axes } = (json ?? {}) as { format?: unknown; axes?: unknown };
-  if (format === 'mivvel') {
-    const bundle = need(readBundle(JSON.stringify(json)), file);
-    yield* bundle.exercises;
-    for (const { outline, recipes } of bundle.programs) {
-      for (const { id, name } of itemsOf(outline)) {
-        const recipe = recipes[id];
-        if (recipe) yield { name, recipe };
-      }
-    }
-  } else if (axes !== undefined) {
-    const family = familyFrom(json as object, file);
-    for (let index = 0; index < family.size; index += 1) {
-      const member = memberAt(family, index);
-      yield { name: memberKey(family, member), recipe: memberRecipe(family, member) };
-    }
-  } else yield { name: '', recipe: need(close(need(readRecipe(json), file)), file) };
 }

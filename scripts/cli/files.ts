@@ -8,10 +8,14 @@ import {
   piecesOf,
   readMusic,
   type FileChoices,
+  writeBundle,
   type FormatId,
+  type Piece,
   type PlayedGrid,
 } from '@/core/format';
 import { USUAL_LOOK } from '@/core/print';
+import { expand } from '@/core/recipe';
+import { parseBpm } from '@/core/time';
 import { planDays } from '@/core/plan';
 import { backUp, restore } from '@/db';
 import {
@@ -26,8 +30,17 @@ import {
   planSheets,
   type Teacher,
 } from '@/server';
-import { sayImportsIn, sayLeft, sayMinutes, sayOnPaperIn, sayRowsLeft } from '@/words';
+import {
+  ENGLISH,
+  sayImportsIn,
+  sayLeft,
+  sayMinutes,
+  sayOnPaperIn,
+  sayRowsLeft,
+  saySentence,
+} from '@/words';
 import { bytesFrom, Missing, need, writeTo, Wrong, type Io } from './io';
+import { recipesIn } from './recipes-in';
 import { openStudioOf, programOf, studentOf, type OnStudio } from './studio';
 
 /** What programs can be written as. */
@@ -36,13 +49,18 @@ export const EXPORTS = [...Object.keys(FORMATS), 'pdf', 'wav', 'bundle'] as cons
 interface Export extends OnStudio {
   readonly format: FormatId | 'pdf' | 'wav' | 'bundle';
   readonly program?: string;
+  /** A file of exercises, which needs no studio. */
+  readonly from?: string;
+  /** Of what comes from a file; digits. */
+  readonly bpm: string;
   /** How often each exercise sounds; digits. */
   readonly times: string;
   readonly to: string;
 }
 
-/** Writes a program in a format, or without one the whole studio as a bundle. */
+/** Writes a program, or the exercises of a file, in a format; without either the whole studio as a bundle. */
 export async function exportFrom(io: Io, options: Export): Promise<void> {
+  if (options.from !== undefined) return exportRecipes(io, options.from, options);
   const me = openStudioOf(options);
   if (options.program === undefined) {
     if (options.format !== 'bundle') throw new Missing('Say which program with --program.');
@@ -52,21 +70,43 @@ export async function exportFrom(io: Io, options: Export): Promise<void> {
   const program = programOf(me, options.program);
   const { format, times } = options;
   if (format === 'pdf') writeTo(io, options.to, await pdfOf(me, program));
-  else if (format === 'wav') writeTo(io, options.to, await wavOf(me, program, times));
-  else writeTo(io, options.to, need(exportProgram(me, program, format, sayOf(me))));
+  else if (format === 'wav') {
+    const { outline, recipes } = need(getProgram(me, program));
+    const pieces = need(piecesOf(outline, recipes, () => ''));
+    writeTo(io, options.to, await wavOf(pieces, times));
+  } else writeTo(io, options.to, need(exportProgram(me, program, format, sayOf(me))));
 }
 
-async function wavOf(
-  me: Teacher,
-  id: ReturnType<typeof programOf>,
-  typed: string,
-): Promise<Uint8Array> {
+async function exportRecipes(
+  io: Io,
+  from: string,
+  { format, bpm: typed, times, to }: Export,
+): Promise<void> {
+  const bpm = need(parseBpm(typed));
+  const named = [...recipesIn(io, from)];
+  const title = basename(from).replace(/\.\w+$/, '');
+  if (format === 'bundle') {
+    const exercises = named.map(({ name, recipe }) => ({ name: name || title, recipe }));
+    return writeTo(io, to, writeBundle({ exercises }));
+  }
+  if (format === 'pdf')
+    throw new Missing('A sheet is made of a program: say which with --program.');
+  const pieces = named.map(({ name, recipe }) => ({
+    ...{ name: name || title, says: saySentence(ENGLISH, recipe), bpm },
+    exercise: need(expand(recipe), name),
+  }));
+  writeTo(
+    io,
+    to,
+    format === 'wav' ? await wavOf(pieces, times) : FORMATS[format].write(title, pieces),
+  );
+}
+
+async function wavOf(pieces: readonly Piece[], typed: string): Promise<Uint8Array> {
   const times = Number(typed);
   if (!Number.isInteger(times) || times < 1) {
     throw new Missing(`--times ${typed} is no whole number from 1 up.`);
   }
-  const { outline, recipes } = need(getProgram(me, id));
-  const pieces = need(piecesOf(outline, recipes, () => ''));
   // What sounds is loaded where something is to sound.
   const { wavOfPieces } = await import('./sound');
   return wavOfPieces(pieces, times);
