@@ -168,8 +168,9 @@ export function importInto(io: Io, file: string, options: Import): void {
     }
   } else {
     const say = sayImportsIn('en-GB', getSpeech(me));
-    for (const { name, drafts, left } of look.parts) {
+    for (const { name, drafts, count, left } of look.parts) {
       for (const draft of drafts) io.out(`${draft.kind}: ${draft.name}\n`);
+      if (count > drafts.length) io.out(`and ${count - drafts.length} more\n`);
       for (const one of left) io.out(`${name}: ${sayLeft(say, one)}\n`);
     }
   }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FORMATS, LIKELY_CHOICES } from '@/core/format';
+import { SHIPPED_PIECES } from '@/core/format/pieces.fixture';
 import { must } from '@/core/issue';
 import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
 import { NOTHING_IMPORTED } from '@/core/studio';
@@ -81,5 +82,15 @@ describe('importFile', () => {
     expect(lookIntoFile(me, file, LIKELY_CHOICES).ok).toBe(false);
     expect(importFile(me, file, LIKELY_CHOICES).ok).toBe(false);
     expect(must(listMaterials(me))).toHaveLength(before);
+  });
+
+  it('shows the first of many, and says how many come', () => {
+    const me = smallStudio(testContext()).teacher;
+    const bytes = FORMATS.musicxml.write('All', SHIPPED_PIECES.slice(0, 20));
+    const file = { name: 'all.musicxml', bytes };
+    const look = must(lookIntoFile(me, file, LIKELY_CHOICES));
+    const [part] = look.kind === 'music' ? look.parts : [];
+    expect([part?.drafts.length, part?.count]).toEqual([12, 20]);
+    expect(must(importFile(me, file, LIKELY_CHOICES)).exercises).toHaveLength(20);
   });
 });

@@ -30,6 +30,9 @@ import { importRoster, readRoster } from './rosters';
 /** Most notes of a file that are shown with how far they were off. */
 const MOST_NOTES = 300;
 
+/** Most that is shown of what a part becomes. */
+const MOST_DRAFTS = 12;
+
 /** A file as it was sent. */
 export interface SentFile {
   readonly name: string;
@@ -95,7 +98,9 @@ export function lookIntoFile(me: Teacher, file: SentFile, choices: FileChoices):
     const part = music.score.parts[choice.part];
     const { name = '', isKit = false } = part ?? {};
     const voices = part ? voicesOfPart(part) : [];
-    return { name, isKit, voices, choice, ...draftsOf(music.score, choice, grid) };
+    const { drafts, left } = draftsOf(music.score, choice, grid);
+    const shown = drafts.slice(0, MOST_DRAFTS);
+    return { name, isKit, voices, choice, left, drafts: shown, count: drafts.length };
   });
   return ok({
     ...{ kind: 'music', grid, parts, notes: farthest.slice(0, MOST_NOTES) },

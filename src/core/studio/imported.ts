@@ -38,7 +38,10 @@ export interface PartLook {
   readonly isKit: boolean;
   readonly voices: readonly string[];
   readonly choice: Choice;
+  /** The first of what comes in. */
   readonly drafts: readonly Draft[];
+  /** How many come in. */
+  readonly count: number;
   readonly left: readonly Left[];
 }
 

@@ -18,10 +18,7 @@ import { PlayedNotes } from './played-notes';
 
 type Music = Extract<FileLook, { kind: 'music' }>;
 
-/** Most of what comes in that is drawn for each part. */
-const MOST_DRAWN = 12;
-
-/** Most bars of each that are drawn. */
+/** Most bars of each draft that are drawn. */
 const MOST_BARS = 4;
 
 /** Bars of the cuts that are offered. */
@@ -80,10 +77,10 @@ function Part({
   nth: number;
   onChange: (choice: Choice) => void;
 }) {
-  const { choice, drafts, left, voices, isKit } = part;
+  const { choice, drafts, count, left, voices, isKit } = part;
   const name = part.name || say.t('imports.partNth', { part: nth });
   const kinds = [...DRAFT_KINDS.filter((one) => isKit || one === 'line'), 'leave' as const];
-  const more = drafts.length - MOST_DRAWN;
+  const more = count - drafts.length;
   return (
     <section aria-label={name} className="flex flex-col gap-2">
       <div className="flex flex-wrap items-center gap-2">
@@ -139,11 +136,11 @@ function Part({
           </select>
         )}
         {choice.as !== 'leave' && (
-          <span className="text-soft">{say.t('imports.comes', { count: drafts.length })}</span>
+          <span className="text-soft">{say.t('imports.comes', { count })}</span>
         )}
       </div>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(24rem,1fr))] gap-x-6 gap-y-2">
-        {drafts.slice(0, MOST_DRAWN).map((draft, index) => (
+        {drafts.map((draft, index) => (
           <li key={index} className="min-w-0 overflow-hidden">
             <span className="mr-2">{draft.name}</span>
             <span className="text-sm text-soft">{say.t('imports.inBars', draft)}</span>
