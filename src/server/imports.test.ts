@@ -85,7 +85,7 @@ describe('importFile', () => {
   });
 
   it('shows the first of many, and says how many come', () => {
-    const me = smallStudio(testContext()).teacher;
+    const me = teacher();
     const bytes = FORMATS.musicxml.write('All', SHIPPED_PIECES.slice(0, 20));
     const file = { name: 'all.musicxml', bytes };
     const look = must(lookIntoFile(me, file, LIKELY_CHOICES));
