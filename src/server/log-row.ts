@@ -30,6 +30,9 @@ type Row = CsvRow<(typeof LOG_COLUMNS)[number]>;
 /** An hour for what has only a date. */
 const USUAL_CLOCK = '17:00';
 
+/** Longest texts, in letters. */
+const LONGEST = { exercise: 80, rung: 200, remark: 300 } as const;
+
 /** A row of a table as a try. */
 export interface ReadTry {
   readonly line: number;
@@ -80,8 +83,11 @@ export function tryOfRow({ line, of }: Row, today: Day, issues: Issue[]): ReadTr
   const clock =
     /^([01]?\d|2[0-3]):[0-5]\d(?=(:[0-5]\d)?$)/.exec(text('time') || USUAL_CLOCK)?.[0] ?? '';
   if (clock === '') wrong('time', '18:30');
-  if (text('exercise') === '') {
-    issues.push({ code: 'csv-cell', path: [], line, column: 'exercise', text: '', may: [] });
+  for (const column of ['exercise', 'rung', 'remark'] as const) {
+    const cell = text(column);
+    const isMissing = column === 'exercise' && cell === '';
+    if (!isMissing && cell.length <= LONGEST[column]) continue;
+    issues.push({ code: 'csv-cell', path: [], line, column, text: cell.slice(0, 40), may: [] });
   }
   const bpm = number('bpm', 20, 400);
   const verdict = choice('verdict', VERDICTS);
@@ -95,7 +101,7 @@ export function tryOfRow({ line, of }: Row, today: Day, issues: Issue[]): ReadTr
   const said = {
     ...{ bpm, verdict },
     // A column of rungs knows them; without one it is the rung of that date.
-    ...(of.rung !== undefined && { rung: of.rung.slice(0, 200) || null }),
+    ...(of.rung !== undefined && { rung: of.rung || null }),
     ...(text('bars') !== '' && { bars: Math.round(number('bars', 0, 100_000)) }),
     ...(text('seconds') !== '' && { seconds: number('seconds', 0, 86_400) }),
     ...(choice('stopped', ['yes', 'no']) === 'yes' && { stopped: true }),
@@ -113,7 +119,7 @@ export function tryOfRow({ line, of }: Row, today: Day, issues: Issue[]): ReadTr
       program: text('program'),
     },
     ...{ exercise: text('exercise'), suffered: suffered ?? [], id: parseId<'entry'>(text('id')) },
-    ...{ broke: broke.map((beat) => beat - 1), remark: text('remark').slice(0, 300) },
+    ...{ broke: broke.map((beat) => beat - 1), remark: text('remark') },
   };
 }
 

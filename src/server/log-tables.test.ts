@@ -179,6 +179,13 @@ Ines,2025-12-02,waltz,60
     expect(itemOf(w, w.id).count).toBe(0);
   });
 
+  it('a remark that is too long is not cut', () => {
+    const w = world();
+    const text = `date,exercise,bpm,remark\n2025-12-01,Cells,60,${'a'.repeat(301)}\n`;
+    const refused = importFile(w.teacher, file(text), { ...LIKELY_CHOICES, student: w.id });
+    expect(refused.ok ? [] : refused.issues).toMatchObject([{ line: 2, column: 'remark' }]);
+  });
+
   it('is taken as one by its columns, else as a list of students', () => {
     const w = world();
     const found = must(lookIntoFile(w.teacher, file('name\nIda\n'), LIKELY_CHOICES));
