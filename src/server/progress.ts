@@ -2,7 +2,7 @@ import type { KitProfile } from '@/core/kit';
 import { addTo, eventOf, foldItem, isAbout, takenBackIds, type Logged } from '@/core/log';
 import { fittedOf, ItemProgress, type Fitted, type ItemSums } from '@/core/progress';
 import type { ClosedRecipe } from '@/core/recipe';
-import type { Day, DoneDay, ItemId, ItemRecord, Note, ProgramId } from '@/core/studio';
+import type { Day, DoneDay, EntryId, ItemId, ItemRecord, Note, ProgramId } from '@/core/studio';
 import type { Assigned, StudentStore } from '@/db';
 import { Projection } from './projection';
 
@@ -58,37 +58,24 @@ const STUDENTS = new Projection<null, StudentLog>(1000);
 class StudentLog {
   /** The last entry that is counted in. */
   seq = 0;
-  readonly #tries: Logged<'try'>[] = [];
   readonly #days = new Map<Day, DoneDay>();
   readonly #notes: Logged<'note'>[] = [];
   readonly #away: Logged<'taken-back'>[] = [];
-  /** Until something of an item is taken back. */
-  #daysKnown = true;
+
+  /** @param gone tries that do not count */
+  constructor(private readonly gone: ReadonlySet<EntryId>) {}
 
   count(entry: Logged): void {
     this.seq = entry.seq;
     if (entry.kind === 'note') this.#notes.push(entry);
-    if (entry.kind === 'taken-back') {
-      this.#away.push(entry);
-      this.#daysKnown &&= entry.itemId === null;
-    }
-    if (entry.kind !== 'try') return;
-    this.#tries.push(entry);
-    this.#countDay(entry);
-  }
-
-  #countDay({ day, body }: Logged<'try'>): void {
+    if (entry.kind === 'taken-back' && entry.itemId === null) this.#away.push(entry);
+    if (entry.kind !== 'try' || this.gone.has(entry.id)) return;
+    const { day, body } = entry;
     const { tries, seconds } = this.#days.get(day) ?? { tries: 0, seconds: 0 };
     this.#days.set(day, { day, tries: tries + 1, seconds: seconds + body.seconds });
   }
 
   days(): readonly DoneDay[] {
-    if (!this.#daysKnown) {
-      const away = takenBackIds(this.#away);
-      this.#days.clear();
-      for (const one of this.#tries) if (!away.has(one.id)) this.#countDay(one);
-      this.#daysKnown = true;
-    }
     return [...this.#days.values()].sort((a, b) => (a.day < b.day ? -1 : 1));
   }
 
@@ -126,11 +113,16 @@ export function forgetProgress({ file, id }: StudentStore): void {
  * @param held what the student has; asked for when left out */
 export function progressOf(store: StudentStore, held?: Held): Progress {
   const { file, log, person, id } = store;
-  // Only erasing somebody takes entries out of a log; then all of it is read anew.
+  // Only erasing somebody takes entries out of a log; then all of it is read anew, as where tries are taken back.
   if ((STUDENTS.peek(file, id)?.seq ?? 0) > log.latest()) forgetProgress(store);
-  const mine = STUDENTS.get(file, id, null, () => new StudentLog());
+  let entries = log.since(STUDENTS.peek(file, id)?.seq ?? 0);
+  if (STUDENTS.peek(file, id) && takesTriesBack(store, entries)) {
+    forgetProgress(store);
+    entries = log.since(0);
+  }
+  const mine = STUDENTS.get(file, id, null, () => new StudentLog(goneOf(entries)));
   const first = mine.seq === 0;
-  const fresh = byItem(log.since(mine.seq), mine);
+  const fresh = byItem(entries, mine);
   const nameOf = (item: ItemId) => `${id} ${item}`;
   for (const [item, entries] of fresh) {
     const known = ITEMS.peek(file, nameOf(item));
@@ -145,13 +137,25 @@ export function progressOf(store: StudentStore, held?: Held): Progress {
     const { programId, version } = given;
     const from = { programId, version, revision, kit: person.kit, startBpm };
     const { sums } = ITEMS.get(file, nameOf(item.id), from, () => {
-      const entries = first ? (fresh.get(item.id) ?? []) : log.ofItem(item.id);
+      const own = first ? (fresh.get(item.id) ?? []) : log.ofItem(item.id);
       const following = { course: item.course, facts: fitted.facts, startBpm };
-      return new ItemProgress({ item: item.id, recipe, fitted, following }, foldItem(entries));
+      return new ItemProgress({ item: item.id, recipe, fitted, following }, foldItem(own));
     });
     return { ...place, fitted, sums };
   });
   return { items, days: mine.days(), notes: mine.notes() };
+}
+
+function goneOf(entries: readonly Logged[]): ReadonlySet<EntryId> {
+  return takenBackIds(entries.filter((one) => one.kind === 'taken-back'));
+}
+
+/** Whether tries are taken back, or stand again: how long somebody practised is then counted anew. */
+function takesTriesBack({ log }: StudentStore, entries: readonly Logged[]): boolean {
+  const abouts = entries.flatMap(({ kind, itemId, about }) =>
+    kind === 'taken-back' && itemId !== null && about !== null ? [about] : [],
+  );
+  return log.find(abouts).some(({ kind }) => kind !== 'decided');
 }
 
 function byItem(
