@@ -23,7 +23,7 @@ export function checkFile(io: Io, file: string, options: Asked): void {
   const json = jsonFrom(here, file);
   const { format, axes } = (json ?? {}) as { format?: unknown; axes?: unknown };
   if (format === 'mivvel') {
-    const { materials, exercises, families, programs } = need(
+    const { materials, exercises, families, programs, students } = need(
       readBundle(JSON.stringify(json)),
       file,
     );
@@ -32,6 +32,7 @@ export function checkFile(io: Io, file: string, options: Asked): void {
       exercises: exercises.length,
       families: families.length,
       materials: materials.length,
+      students: students.length,
     };
     const said = Object.entries(counts).map(([what, count]) => `${count} ${what}`);
     say({ kind: 'bundle', ...counts }, `Bundle: ${said.join(', ')}.`);

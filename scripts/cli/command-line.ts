@@ -87,6 +87,8 @@ function commands(io: Io): Command {
       new Option('--format <format>', 'what it is written as').choices(EXPORTS).default('bundle'),
     )
     .option('--program <name>', 'which program')
+    .option('--students', 'the studio with its students and their logs')
+    .option('--student <name>', 'one student with their programs and log')
     .option('--from <file>', 'exercises of a file instead: a recipe, a family or a bundle')
     .option('--bpm <bpm>', 'their tempo', '60')
     .option('--times <count>', 'how often each exercise sounds in a WAV file', '2')

@@ -20,6 +20,7 @@ import { planDays } from '@/core/plan';
 import { backUp, restore } from '@/db';
 import {
   exportProgram,
+  exportStudent,
   exportStudio,
   getPlan,
   getProgram,
@@ -49,6 +50,9 @@ export const EXPORTS = [...Object.keys(FORMATS), 'pdf', 'wav', 'bundle'] as cons
 interface Export extends OnStudio {
   readonly format: FormatId | 'pdf' | 'wav' | 'bundle';
   readonly program?: string;
+  /** Who goes into a bundle, with their log; or everybody. */
+  readonly student?: string;
+  readonly students?: true;
   /** A file of exercises, which needs no studio. */
   readonly from?: string;
   /** Of what comes from a file; digits. */
@@ -64,7 +68,10 @@ export async function exportFrom(io: Io, options: Export): Promise<void> {
   const me = openStudioOf(options);
   if (options.program === undefined) {
     if (options.format !== 'bundle') throw new Missing('Say which program with --program.');
-    writeTo(io, options.to, need(exportStudio(me)));
+    const whole = () => exportStudio(me, options.students === true);
+    const { student } = options;
+    const one = student === undefined ? whole() : exportStudent(me, studentOf(me, student));
+    writeTo(io, options.to, need(one));
     return;
   }
   const program = programOf(me, options.program);
@@ -145,7 +152,9 @@ export function importInto(io: Io, file: string, options: Import): void {
   const look = need(lookIntoFile(me, sent, choices), file);
   if (options.json) io.out(`${JSON.stringify(look)}\n`);
   else if (look.kind === 'bundle') {
-    const { programs, exercises, known, families, materials } = look.summary;
+    const { programs, exercises, known, families, materials, students } = look.summary;
+    for (const { name, tries } of students) io.out(`student: ${name}, ${tries} tries\n`);
+    for (const name of look.summary.knownStudents) io.out(`student here already: ${name}\n`);
     io.out(`Programs: ${programs.map(({ name }) => name).join(', ') || 'none'}\n`);
     io.out(`Exercises: ${exercises.join(', ') || 'none'}\n`);
     io.out(`Families: ${families.join(', ') || 'none'}\n`);

@@ -1,5 +1,5 @@
 import { memberAt, memberKey, memberRecipe } from '@/core/family';
-import { readBundle } from '@/core/format';
+import { latestOf, readBundle } from '@/core/format';
 import { itemsOf } from '@/core/program';
 import { close, readRecipe, type ClosedRecipe } from '@/core/recipe';
 import { familyFrom, jsonFrom, need, type Io } from './io';
@@ -16,7 +16,7 @@ export function* recipesIn(io: Io, file: string): Generator<Named> {
   if (format === 'mivvel') {
     const bundle = need(readBundle(JSON.stringify(json)), file);
     yield* bundle.exercises;
-    for (const { outline, recipes } of bundle.programs) {
+    for (const { outline, recipes } of bundle.programs.map(latestOf)) {
       for (const { id, name } of itemsOf(outline)) {
         const recipe = recipes[id];
         if (recipe) yield { name, recipe };

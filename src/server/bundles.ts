@@ -1,8 +1,7 @@
-import { randomBytes } from 'node:crypto';
 import type { Family } from '@/core/family';
-import { writeBundle, type Bundle } from '@/core/format';
+import { latestOf, type Bundle, type BundledProgram } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
-import { copyOutline, itemsOf } from '@/core/program';
+import { itemsOf, renameItems } from '@/core/program';
 import { recipeHash, type ClosedRecipe } from '@/core/recipe';
 import {
   NOTHING_IMPORTED,
@@ -12,28 +11,16 @@ import {
   type Imported,
   type ItemId,
   type MaterialId,
-  type ProgramId,
 } from '@/core/studio';
 import type { Teacher } from './authority';
+import { importStudents, tellStudents, triesIn, type Arrived } from './bundled-students';
 import { newId } from './context';
 import { archiveExercise } from './exercises';
 import { archiveFamily, saveFamily } from './families';
 import { archiveMaterial, saveMaterial } from './materials';
-import { archiveProgram, getProgram } from './programs';
+import { archiveProgram } from './programs';
 import { takeBackTries } from './log-tables';
 import { archiveStudent } from './rosters';
-
-/** Everything that the studio made and that belongs to nobody, as a bundle: its own materials, exercises,
- * families and programs. Students and their logs stay here. */
-export function exportStudio(me: Teacher): Result<string> {
-  const programs = me.store.programs.list().flatMap(({ id }) => {
-    const program = getProgram(me, id);
-    return program.ok ? [program.value] : [];
-  });
-  const materials = me.store.materials.list().filter(({ archived }) => !archived);
-  const families = me.store.families.list().flatMap(({ id }) => me.store.families.find(id) ?? []);
-  return ok(writeBundle({ materials, exercises: me.store.exercises.list(), families, programs }));
-}
 
 /** Takes a bundle in, whole or not at all. Everything gets ids of its own, so that nothing that is here changes; an
  * exercise that the studio has by the same name, and that plays the same, is not taken twice.
@@ -41,9 +28,10 @@ export function exportStudio(me: Teacher): Result<string> {
 export function importBundle(me: Teacher, bundle: Bundle): Result<Imported> {
   return me.store.together(() => {
     const ids = new Map<string, MaterialId>();
-    for (const { id, name, held, trains, meter } of bundle.materials) {
+    // Lists begin with the latest; what is made later here is later here too.
+    for (const { id, version, name, held, trains, meter } of bundle.materials.toReversed()) {
       const input = { id: null, kind: held.kind, name, trains, meter };
-      const saved = saveMaterial(me, { ...input, content: held.content });
+      const saved = saveMaterial(me, { ...input, content: held.content }, version);
       if (!saved.ok) return saved;
       ids.set(id, saved.value.id);
     }
@@ -59,38 +47,86 @@ export function importBundle(me: Teacher, bundle: Bundle): Result<Imported> {
       exercises.push(id);
       return id;
     };
-    for (const { name, recipe } of bundle.exercises) exerciseOf(name, renamed(recipe, ids));
+    /** By their ids in the bundle. */
+    const arrived = new Map<string, ExerciseId>();
+    for (const { id, name, archived, recipe } of bundle.exercises.toReversed()) {
+      if (!archived) arrived.set(id, exerciseOf(name, renamed(recipe, ids)));
+      else arrived.set(id, archivedExercise(me, name, renamed(recipe, ids)));
+    }
     const families: FamilyId[] = [];
-    for (const { name, family } of bundle.families) {
+    for (const { name, family } of bundle.families.toReversed()) {
       const saved = saveFamily(me, { id: null, name, family: renamed(family, ids) });
       if (!saved.ok) return saved;
       families.push(saved.value.id);
     }
-    const programs = bundle.programs.map(({ name, outline, recipes }): ProgramId => {
-      const copied = copyOutline(outline, me.now(), () => randomBytes(12));
-      const before = itemsOf(outline);
-      const own: Record<ItemId, ClosedRecipe> = {};
-      const places = new Map<ItemId, { exerciseId: ExerciseId; hash: string }>();
-      itemsOf(copied).forEach((item, index) => {
-        const written = recipes[before[index]?.id ?? ''];
-        if (!written) return;
-        const recipe = renamed(written, ids);
-        own[item.id] = recipe;
-        const exerciseId = exerciseOf(item.name, recipe);
-        places.set(item.id, { exerciseId, hash: recipeHash(recipe) });
-      });
-      const sections = copied.sections.map((section) => ({
-        ...section,
-        items: section.items.map((item) => ({ ...item, ...places.get(item.id) })),
-      }));
-      const id = newId<'program'>(me);
-      me.store.programs.insert({ id, name, createdAt: me.now() });
-      const content = { version: 1, revision: 1, outline: { sections }, recipes: own };
-      me.store.programs.putContent(id, me.now(), content);
-      return id;
-    });
-    return ok({ ...NOTHING_IMPORTED, materials: [...ids.values()], exercises, families, programs });
+    const programs = new Map<string, Arrived>();
+    for (const program of bundle.programs.toReversed()) {
+      const exerciseFor = (was: string, name: string, recipe: ClosedRecipe): ExerciseId => {
+        const id = arrived.get(was) ?? exerciseOf(name, recipe);
+        arrived.set(was, id);
+        return id;
+      };
+      programs.set(program.id, importProgram(me, program, ids, exerciseFor, arrived));
+    }
+    const people = importStudents(me, bundle.students, programs);
+    const came = { people, materials: [...ids.values()], exercises, families };
+    const shown = bundle.programs.filter(({ archived }) => !archived);
+    const ownIds = shown.flatMap(({ id }) => programs.get(id)?.id ?? []);
+    return ok({ ...NOTHING_IMPORTED, ...came, programs: ownIds });
   });
+}
+
+/** An exercise that only what was given holds: in no list here either. */
+function archivedExercise(me: Teacher, name: string, recipe: ClosedRecipe): ExerciseId {
+  const id = newId<'exercise'>(me);
+  const hash = recipeHash(recipe);
+  me.store.exercises.insert({ id, name, recipe, hash, updatedAt: me.now() });
+  me.store.exercises.update(id, { archivedAt: me.now() });
+  return id;
+}
+
+/** Takes a program in with all its versions, its items under ids of their own.
+ * @param exerciseFor what an item is made of, by its id in the bundle; made where the bundle has it not */
+function importProgram(
+  me: Teacher,
+  { name, template, archived, versions, gone }: BundledProgram,
+  materials: ReadonlyMap<string, MaterialId>,
+  exerciseFor: (was: string, name: string, recipe: ClosedRecipe) => ExerciseId,
+  exercises: ReadonlyMap<string, ExerciseId>,
+): Arrived {
+  const id = newId<'program'>(me);
+  const items = new Map<ItemId, ItemId>();
+  const held = versions.flatMap(({ outline }) => itemsOf(outline));
+  for (const item of [...held, ...gone]) {
+    if (!items.has(item.id)) items.set(item.id, newId<'item'>(me));
+  }
+  me.store.programs.insert({ id, name, createdAt: me.now() });
+  const archivedAt = archived ? me.now() : null;
+  me.store.programs.update(id, { template, archivedAt });
+  // The latest first: what it is made of now is what its exercises are.
+  versions.toReversed().forEach(({ version, outline, recipes }, index) => {
+    const own: Record<ItemId, ClosedRecipe> = {};
+    const sections = renameItems(outline, items).sections.map((section, at) => ({
+      ...section,
+      items: section.items.map((item, place) => {
+        const was = outline.sections[at]?.items[place];
+        const written = was && recipes[was.id];
+        if (!written) throw new Error(`${item.name} has no recipe`);
+        const recipe = renamed(written, materials);
+        own[item.id] = recipe;
+        const exerciseId = exerciseFor(was.exerciseId, item.name, recipe);
+        return { ...item, exerciseId, hash: recipeHash(recipe) };
+      }),
+    }));
+    const revision = versions.length - index;
+    const content = { version, revision, outline: { sections }, recipes: own };
+    me.store.programs.putContent(id, me.now(), content);
+  });
+  for (const { id: was, exercise } of gone) {
+    const [item, exerciseId] = [items.get(was), exercises.get(exercise)];
+    if (item && exerciseId) me.store.programs.addItem(id, { id: item, exerciseId });
+  }
+  return { id, items };
 }
 
 const keyOf = ({ name, hash }: { readonly name: string; readonly hash: string }) =>
@@ -108,7 +144,7 @@ function renamed<Made extends ClosedRecipe | Family>(
     const inner = Object.fromEntries(Object.entries(value).map(([key, one]) => [key, walk(one)]));
     const { id, content } = inner;
     const here = typeof id === 'string' && content !== undefined ? ids.get(id) : undefined;
-    return here === undefined ? inner : { ...inner, id: here, version: 1 };
+    return here === undefined ? inner : { ...inner, id: here };
   };
   return walk(recipe) as Made;
 }
@@ -143,29 +179,37 @@ export function archiveImported(
 
 export function lookIntoBundle(me: Teacher, bundle: Bundle): Result<BundleSummary> {
   const here = new Set(me.store.exercises.names().map(keyOf));
-  const isHere = ({ name, recipe }: Bundle['exercises'][number]) =>
+  const isHere = ({ name, recipe }: Pick<Bundle['exercises'][number], 'name' | 'recipe'>) =>
     here.has(keyOf({ name, hash: recipeHash(recipe) }));
-  const inPrograms = bundle.programs.flatMap(({ outline, recipes }) =>
-    itemsOf(outline).flatMap(({ id, name }) => {
-      const recipe = recipes[id];
-      return recipe ? [{ name, recipe }] : [];
-    }),
+  const listed = bundle.exercises.filter(({ archived }) => !archived);
+  const ids = new Set(bundle.exercises.map(({ id }) => id));
+  const inPrograms = bundle.programs.flatMap(({ versions }) =>
+    versions.toReversed().flatMap(({ outline, recipes }) =>
+      itemsOf(outline).flatMap(({ id, name, exerciseId }) => {
+        const recipe = recipes[id];
+        if (!recipe || ids.has(exerciseId)) return [];
+        ids.add(exerciseId);
+        return [{ name, recipe }];
+      }),
+    ),
   );
   const all = new Map(
-    [...bundle.exercises, ...inPrograms].map((one) => [
+    [...listed, ...inPrograms].map((one) => [
       keyOf({ name: one.name, hash: recipeHash(one.recipe) }),
       one,
     ]),
   );
   const exercises = [...all.values()];
+  const { coming, known } = tellStudents(me, bundle.students);
   return ok({
     materials: bundle.materials.map(({ name }) => name),
     exercises: exercises.filter((one) => !isHere(one)).map(({ name }) => name),
     known: exercises.filter(isHere).map(({ name }) => name),
     families: bundle.families.map(({ name }) => name),
-    programs: bundle.programs.map(({ name, outline }) => ({
-      name,
-      items: itemsOf(outline).length,
-    })),
+    programs: bundle.programs
+      .filter(({ archived }) => !archived)
+      .map((one) => ({ name: one.name, items: itemsOf(latestOf(one).outline).length })),
+    students: coming.map((one) => ({ name: one.name, tries: triesIn(one) })),
+    knownStudents: known,
   });
 }

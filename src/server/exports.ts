@@ -1,12 +1,13 @@
 import { randomBytes } from 'node:crypto';
 import { base32nopad } from '@scure/base';
-import { FORMATS, piecesOf, writeBundle, writeCalendar, type FormatId } from '@/core/format';
+import { FORMATS, piecesOf, writeCalendar, type FormatId } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
 import { planDays } from '@/core/plan';
 import type { PersonId, ProgramId } from '@/core/studio';
 import { findFeed } from '@/db';
 import { sayCaution, sayMinutes, saySentence, type Say } from '@/words';
 import { asStudent, openStudent, type Student, type Teacher } from './authority';
+import { exportBundleOf } from './bundles-out';
 import type { Context } from './context';
 import { planOf } from './plans';
 import { getProgram } from './programs';
@@ -22,7 +23,7 @@ export function exportProgram(
   const program = getProgram(me, id);
   if (!program.ok) return program;
   const { name, outline, recipes } = program.value;
-  if (format === 'bundle') return ok(writeBundle({ programs: [{ name, outline, recipes }] }));
+  if (format === 'bundle') return exportBundleOf(me, id);
   const pieces = piecesOf(outline, recipes, (recipe) => saySentence(say, recipe));
   return pieces.ok ? ok(FORMATS[format].write(name, pieces.value)) : pieces;
 }

@@ -15,7 +15,8 @@ export {
   saveFamily,
   sendToProgram,
 } from './families';
-export { archiveImported, exportStudio, importBundle, lookIntoBundle } from './bundles';
+export { archiveImported, importBundle, lookIntoBundle } from './bundles';
+export { exportStudent, exportStudio } from './bundles-out';
 export { importFile, lookIntoFile } from './imports';
 export { archiveStudent, exportRoster } from './rosters';
 export { exportCalendar, exportProgram, openFeed, readFeed } from './exports';

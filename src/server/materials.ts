@@ -37,6 +37,7 @@ function gradeOf(held: Held, meterText: string | null): number | null {
 }
 
 /** Saves a material: a new version of the one with this id, or a new one.
+ * @param first number of the first version of a new one: one that came from elsewhere goes on there
  * @returns issues of its content: a grid, line, sticking, cell or rule that cannot be read */
 export function saveMaterial(
   me: Teacher,
@@ -48,6 +49,7 @@ export function saveMaterial(
     meter: string | null;
     content: unknown;
   },
+  first = 1,
 ): Result<{ id: MaterialId; version: number }> {
   const name = readName(input.name, WHAT);
   if (!name.ok) return name;
@@ -60,7 +62,7 @@ export function saveMaterial(
     return fail({ code: 'not-found', path: ['id'], what: input.kind });
   }
   const id = found ? found.id : newId<'material'>(me);
-  const version = (found?.version ?? 0) + 1;
+  const version = found ? found.version + 1 : first;
   me.store.together(() => {
     if (!found) {
       me.store.materials.insert({ id, kind: input.kind });

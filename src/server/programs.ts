@@ -39,8 +39,9 @@ export function listPrograms(me: Teacher): Result<readonly ProgramSummary[]> {
   );
 }
 
-function contentOf(me: Teacher, id: ProgramId): Content {
-  const found = me.store.programs.content(id);
+/** What a program holds: its latest version where none is named. */
+export function contentOf(me: Teacher, id: ProgramId, version?: number): Content {
+  const found = me.store.programs.content(id, version);
   return found ?? { version: 1, revision: 0, outline: EMPTY_OUTLINE, recipes: {} };
 }
 

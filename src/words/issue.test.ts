@@ -31,6 +31,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'backup-newer': {},
   'file-long': { bars: 2000, notes: 50_000 },
   'bundle-newer': { version: 2, known: 1 },
+  'bundle-large': { most: 20 },
   'bundle-part': { part: 'exercises', name: 'Clave', misfits: [{ at: 'name', problem: 'long' }] },
   'nobody-has-it': { name: 'Clave' },
   'after-circle': { names: ['Clave', 'Cells'] },

@@ -193,6 +193,8 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.file-midi', { track: issue.track });
     case 'file-long':
       return t('issue.file-long', { bars: issue.bars, notes: issue.notes });
+    case 'bundle-large':
+      return t('issue.bundle-large', { most: issue.most });
     case 'bundle-newer':
       return t('issue.bundle-newer', { version: issue.version, known: issue.known });
     case 'bundle-part': {

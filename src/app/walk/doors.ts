@@ -132,7 +132,8 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     ...anyTeacher((w) => [{ name: 'New' }, [{ name: 'Sent', recipe: w.recipe }]]),
   ],
   'students rosterOf': anyTeacher(() => []),
-  'programs exportAll': anyTeacher(() => []),
+  'programs exportAll': [...anyTeacher(() => [false]), ...anyTeacher(() => [true])],
+  'students studentAsFile': teacher((w) => [w.id]),
   'programs archiveFile': teacher(
     (w) => [importedOf(w), true],
     (w) => [importedOf(w), false],

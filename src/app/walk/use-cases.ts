@@ -51,7 +51,7 @@ function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown 
   return me.ok ? tried(me.value, world) : me;
 }
 
-const BUNDLE = { materials: [], exercises: [], families: [], programs: [] };
+const BUNDLE = { materials: [], exercises: [], families: [], programs: [], students: [] };
 
 const FILE = { name: 'a.json', bytes: new TextEncoder().encode(writeBundle({})) };
 
@@ -165,7 +165,11 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.archiveStudent(me, w.id, true),
     (me, w) => server.archiveStudent(me, w.id, false),
   ),
-  exportStudio: anyTeacher((me) => server.exportStudio(me)),
+  exportStudio: [
+    ...anyTeacher((me) => server.exportStudio(me, false)),
+    ...anyTeacher((me) => server.exportStudio(me, true)),
+  ],
+  exportStudent: teacher((me, w) => server.exportStudent(me, w.id)),
   lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),
   importBundle: anyTeacher((me) => server.importBundle(me, BUNDLE)),
   lookIntoFile: anyTeacher((me) => server.lookIntoFile(me, FILE, LIKELY_CHOICES)),

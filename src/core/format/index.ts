@@ -1,4 +1,4 @@
-export { readBundle, writeBundle } from './bundle';
+export { latestOf, MOST_CHARACTERS, programNow, readBundle, writeBundle } from './bundle';
 export { writeCalendar } from './calendar';
 export { readCsv, writeCsv } from './csv';
 export {
@@ -12,7 +12,7 @@ export {
 } from './score';
 export { piecesOf } from './pieces-of';
 export { FORMATS, isMusic, readMusic } from './registry';
-export type { Bundle, Bundled } from './bundle';
+export type { Bundle, Bundled, BundledProgram, BundledStudent } from './bundle';
 export type { CsvRow } from './csv';
 export type { PlayedNote } from './midi';
 export type { Choice, Draft, FileChoices, Left, PlayedGrid } from './score';

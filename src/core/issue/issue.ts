@@ -99,10 +99,12 @@ export type Issue =
   | Issued<'backup-newer'>
   | Issued<'file-long', { bars: number; notes: number }>
   | Issued<'bundle-newer', { version: number; known: number }>
+  /** `most`: million characters. */
+  | Issued<'bundle-large', { most: number }>
   | Issued<
       'bundle-part',
       {
-        part: 'materials' | 'exercises' | 'families' | 'programs' | 'file';
+        part: 'materials' | 'exercises' | 'families' | 'programs' | 'students' | 'file';
         name: string;
         misfits: readonly Misfit[];
       }

@@ -8,6 +8,7 @@ export {
   outlineSchema,
   startsSchema,
   placeItem,
+  renameItems,
   withItem,
   withoutItems,
 } from './outline';

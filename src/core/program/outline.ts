@@ -139,6 +139,12 @@ export function placeItem(outline: Outline, id: ItemId, sectionId: string, index
  * @param nowMs epoch ms  @param random twelve bytes each time */
 export function copyOutline(outline: Outline, nowMs: number, random: () => Uint8Array): Outline {
   const ids = new Map(itemsOf(outline).map((item) => [item.id, makeId<'item'>(nowMs, random())]));
+  return renameItems(outline, ids);
+}
+
+/** The same outline with its items under other ids; what waits for what is kept.
+ * @param ids by the ids of now; what is none of them keeps its own */
+export function renameItems(outline: Outline, ids: ReadonlyMap<ItemId, ItemId>): Outline {
   const sections = outline.sections.map((section) => ({
     ...section,
     items: section.items.map((item) => ({

@@ -30,6 +30,10 @@ export interface BundleSummary {
   readonly known: readonly string[];
   readonly families: readonly string[];
   readonly programs: readonly { readonly name: string; readonly items: number }[];
+  /** Who comes with how many tries. */
+  readonly students: readonly { readonly name: string; readonly tries: number }[];
+  /** Names that the studio has already; they and their logs are left. */
+  readonly knownStudents: readonly string[];
 }
 
 /** A part of a file of music: what it would become, and what of it would not come in. */

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNotNull, lt, or } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, inArray, isNotNull, lt, or } from 'drizzle-orm';
 import {
   readBody,
   takenBackIds,
@@ -62,9 +62,12 @@ const PREPARED = new WeakMap<Connection, Prepared>();
 
 interface RawStatement {
   all(...values: readonly unknown[]): unknown[];
+  run(...values: readonly unknown[]): unknown;
 }
 
-type Prepared = Readonly<Record<'since' | 'item' | 'latest', RawStatement>>;
+type Prepared = Readonly<
+  Record<'since' | 'item' | 'latest' | 'beginSession' | 'insert', RawStatement>
+>;
 
 function preparedFor(db: Connection): Prepared {
   let found = PREPARED.get(db);
@@ -76,6 +79,13 @@ function preparedFor(db: Connection): Prepared {
         .raw(),
       since: prepare('studio_id = ? and student_id = ? and seq > ? order by seq'),
       item: prepare('studio_id = ? and student_id = ? and item_id = ? order by day, seq'),
+      beginSession: db.$client.prepare(
+        'insert or ignore into session (id, studio_id, student_id, started_at, day) values (?, ?, ?, ?, ?)',
+      ),
+      insert: db.$client.prepare(
+        `insert into entry (id, studio_id, student_id, assignment_id, item_id, session_id, kind, about, "by", at, day,
+         hash, body) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+      ),
     };
     PREPARED.set(db, found);
   }
@@ -89,6 +99,13 @@ export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
     /** Entries that were stored after the one with this number, as they were stored. */
     since(seq: number): readonly Logged[] {
       return (preparedFor(db).since.all(studioId, studentId, seq) as Raw[]).map(loggedOf);
+    },
+
+    /** The whole log as it was stored, with where each entry belongs. */
+    whole(): readonly NewEntry[] {
+      const { seq: _, studioId: __, studentId: ___, ...of } = getTableColumns(entry);
+      const rows = db.select(of).from(entry).where(mine).orderBy(asc(entry.seq)).all();
+      return rows.map((row) => ({ ...row, body: readBody(row.kind, JSON.parse(row.body)) }));
     },
 
     /** All entries of an item. */
@@ -172,17 +189,12 @@ export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
     },
 
     /** Stores an entry; the first of a sitting begins it. */
-    insert({ body, ...row }: NewEntry): void {
-      const { sessionId, at, day } = row;
-      if (sessionId !== null) {
-        db.insert(session)
-          .values({ id: sessionId, studioId, studentId, startedAt: at, day })
-          .onConflictDoNothing()
-          .run();
-      }
-      db.insert(entry)
-        .values({ ...row, studioId, studentId, body: JSON.stringify(body) })
-        .run();
+    insert({ body, id, assignmentId, itemId, sessionId, ...row }: NewEntry): void {
+      const { kind, about, by, at, day, hash } = row;
+      const { beginSession, insert } = preparedFor(db);
+      if (sessionId !== null) beginSession.run(sessionId, studioId, studentId, at, day);
+      const place = [studioId, studentId, assignmentId, itemId, sessionId] as const;
+      insert.run(id, ...place, kind, about, by, at, day, hash, JSON.stringify(body));
     },
   };
 }

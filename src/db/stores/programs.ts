@@ -1,5 +1,14 @@
 import { and, asc, desc, eq, inArray, isNull, max } from 'drizzle-orm';
-import type { AssignmentId, Given, PersonId, Program, ProgramId, StudioId } from '@/core/studio';
+import type {
+  AssignmentId,
+  ExerciseId,
+  Given,
+  ItemId,
+  PersonId,
+  Program,
+  ProgramId,
+  StudioId,
+} from '@/core/studio';
 import type { Starts } from '@/core/program';
 import type { Connection } from '../connection';
 import { assignment, person, program, programItem, programVersion } from '../schema';
@@ -12,6 +21,12 @@ const named = { id: program.id, name: program.name, template: program.template }
 /** An assignment in force. */
 export interface Assigned extends Given {
   readonly programId: ProgramId;
+}
+
+/** From when to when a student has a program, in epoch ms; null while they have it. */
+interface Term {
+  readonly givenAt: number;
+  readonly endedAt: number | null;
 }
 
 const columns = {
@@ -51,6 +66,17 @@ export function programsOf(db: Connection, studioId: StudioId) {
         .all();
     },
 
+    /** Archived ones too, latest first. */
+    listAll(): (NamedProgram & { readonly archived: boolean })[] {
+      const rows = db
+        .select({ ...named, archivedAt: program.archivedAt })
+        .from(program)
+        .where(eq(program.studioId, studioId))
+        .orderBy(desc(program.id))
+        .all();
+      return rows.map(({ archivedAt, ...row }) => ({ ...row, archived: archivedAt !== null }));
+    },
+
     /** Archived ones too: a student keeps what was given. */
     find(of: ProgramId): NamedProgram | null {
       return db.select(named).from(program).where(one(of)).get() ?? null;
@@ -85,6 +111,27 @@ export function programsOf(db: Connection, studioId: StudioId) {
       return readContent(db, studioId, of, version);
     },
 
+    /** Numbers of a program's versions, the latest last. */
+    versions(of: ProgramId): number[] {
+      const { version } = programVersion;
+      const here = and(eq(programVersion.studioId, studioId), eq(programVersion.programId, of));
+      const rows = db.select({ version }).from(programVersion).where(here).orderBy(asc(version));
+      return rows.all().map((row) => row.version);
+    },
+
+    /** Every item that a program has, or had. */
+    items(of: ProgramId): { readonly id: ItemId; readonly exerciseId: ExerciseId }[] {
+      const { id, exerciseId } = programItem;
+      const here = and(eq(programItem.studioId, studioId), eq(programItem.programId, of));
+      return db.select({ id, exerciseId }).from(programItem).where(here).orderBy(asc(id)).all();
+    },
+
+    addItem(of: ProgramId, row: { readonly id: ItemId; readonly exerciseId: ExerciseId }): void {
+      db.insert(programItem)
+        .values({ ...row, studioId, programId: of })
+        .run();
+    },
+
     /** Stores a version: over the one with this number, or as a new one. Its items get their rows. */
     putContent(of: ProgramId, madeAt: number, content: Content): void {
       const { version, revision, outline } = content;
@@ -111,6 +158,18 @@ export function programsOf(db: Connection, studioId: StudioId) {
     given(studentId?: PersonId): Assigned[] {
       const of = studentId === undefined ? undefined : eq(assignment.studentId, studentId);
       return given(and(isNull(assignment.endedAt), of));
+    },
+
+    /** What a student was ever given, in force or over, oldest first. */
+    everGiven(studentId: PersonId): (Omit<Assigned, 'student'> & Term)[] {
+      const { studentId: _, studentName: __, ...of } = columns;
+      const { givenAt, endedAt } = assignment;
+      return db
+        .select({ ...of, givenAt, endedAt })
+        .from(assignment)
+        .where(and(eq(assignment.studioId, studioId), eq(assignment.studentId, studentId)))
+        .orderBy(asc(assignment.id))
+        .all();
     },
 
     /** An assignment, in force or over. */

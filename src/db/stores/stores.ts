@@ -76,6 +76,8 @@ function storeOf(db: Db, studioId: StudioId, student: Person) {
     setFeed: (feed: string) => people.setFeed(studentId, feed),
     /** Assignments in force, oldest first. */
     given: () => programs.given(studentId),
+    /** Assignments in force or over, oldest first. */
+    everGiven: () => programs.everGiven(studentId),
     /** An assignment of this student's, in force or over. */
     findGiven: (id: Parameters<typeof programs.findGiven>[0]) => {
       const given = programs.findGiven(id);

@@ -97,8 +97,8 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
 function brings(look: FileLook): boolean {
   switch (look.kind) {
     case 'bundle': {
-      const { programs, exercises, families, materials } = look.summary;
-      return [programs, exercises, families, materials].some((one) => one.length > 0);
+      const { programs, exercises, families, materials, students } = look.summary;
+      return [programs, exercises, families, materials, students].some((one) => one.length > 0);
     }
     case 'log':
     case 'roster':
@@ -121,8 +121,13 @@ function BundleLook({ say, summary }: { say: Say; summary: BundleSummary }) {
   const programs = summary.programs.map(({ name, items }) =>
     say.t('imports.withItems', { name, items }),
   );
+  const students = summary.students.map(({ name, tries }) =>
+    say.t('imports.withTries', { name, tries }),
+  );
   return (
     <dl className="grid grid-cols-[8rem_1fr] gap-x-3">
+      <Row say={say} name={say.t('imports.students')} all={students} />
+      <Row say={say} name={say.t('imports.studentsLeft')} all={summary.knownStudents} />
       <Row say={say} name={say.t('imports.programs')} all={programs} />
       <Row say={say} name={say.t('imports.exercises')} all={summary.exercises} />
       <Row say={say} name={say.t('imports.hereAlready')} all={summary.known} />

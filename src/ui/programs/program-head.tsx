@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { piecesOf, type Piece } from '@/core/format';
+import { piecesOf, programNow, type Piece } from '@/core/format';
 import type { Issue, Result } from '@/core/issue';
 import { itemsOf } from '@/core/program';
 import type { Program, ProgramId } from '@/core/studio';
@@ -97,9 +97,7 @@ export function ProgramHead({ desk, actions }: { desk: ProgramDesk; actions: Hea
         <FilesPop
           name={program.name}
           piecesOf={pieces}
-          bundled={() => ({
-            programs: [{ name: program.name, outline, recipes: program.recipes }],
-          })}
+          bundled={() => ({ programs: [programNow({ ...program, outline })] })}
         />
         {program.given.length > 0 && (
           <SheetButton

@@ -37,6 +37,7 @@ import { WeakPlaces } from './weak-places';
 export interface RecordActions {
   /** The log as a table. */
   readonly csv: () => Promise<Result<string>>;
+  readonly bundle: () => Promise<Result<string>>;
   readonly give: (program: ProgramId) => Promise<Result<unknown>>;
   readonly setKit: (kit: KitProfile) => Promise<Result<null>>;
   /** Puts an entry into the student's log. */
@@ -102,6 +103,12 @@ export function Record({
     if (done) saveFile(new Blob([done.value], { type: 'text/csv' }), `${student.name}.csv`);
   }
 
+  async function saveStudent() {
+    const done = await attemptOrSay(actions.bundle);
+    const kind = { type: 'application/json' };
+    if (done) saveFile(new Blob([done.value], kind), `${student.name}.mivvel.json`);
+  }
+
   async function judge(about: EntryId, verdict: Verdict) {
     const put = (to: Verdict | null) => {
       const id = newId<'entry'>();
@@ -133,6 +140,9 @@ export function Record({
         {items.length > 0 && (
           <Button onClick={() => void saveLog()}>{say.t('screen.students.logAsCsv')}</Button>
         )}
+        <Button onClick={() => void saveStudent()}>
+          {say.t('screen.students.withLogAsAFile')}
+        </Button>
         <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
           {say.t('screen.common.plan')}
         </Link>

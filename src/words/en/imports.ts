@@ -12,6 +12,8 @@ export const imports = {
   students: 'Students',
   programs: 'Programs',
   withItems: '{name} ({items, plural, one {# exercise} other {# exercises}})',
+  withTries: '{name} ({tries, plural, one {# try} other {# tries}})',
+  studentsLeft: 'Left: students here already',
   exercises: 'Exercises',
   families: 'Variations',
   hereAlready: 'Here already',

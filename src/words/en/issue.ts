@@ -135,10 +135,12 @@ export const issue = {
   'file-silent': 'No part of this file has a note. Choose one in which something is played.',
   'file-long':
     'This file has more than {bars, number} bars or {notes, number} notes. Split it into several.',
+  'bundle-large':
+    'Students’ logs make this file longer than {most, number} million characters, more than can be read again. Export students one by one, or make a backup.',
   'bundle-newer':
     'This file is of format {version, number}; this Mivvel knows formats up to {known, number}. Update Mivvel, then import it.',
   'bundle-part':
-    '{part, select, materials {Material} exercises {Exercise} families {Family} programs {Program} other {File}} {name} is damaged: {what}. Nothing was imported; take the file anew from where it came.',
+    '{part, select, materials {Material} exercises {Exercise} families {Family} programs {Program} students {Student} other {File}} {name} is damaged: {what}. Nothing was imported; take the file anew from where it came.',
   'nobody-has-it':
     'Nobody has {name}, so there is no week to print. Give it to a student, or print the program itself.',
   'after-circle': '{circle}: none could ever begin. Let one of them wait for nothing.',

@@ -56,8 +56,8 @@ export const archive = teacherAction([ids.program, flag], archiveProgram, { chan
 
 export const template = teacherAction([ids.program, flag], setTemplate);
 
-/** The studio's own material, exercises and programs as a file. */
-export const exportAll = teacherAction([], exportStudio);
+/** What the studio made as a file, and who learns there. */
+export const exportAll = teacherAction([flag], exportStudio);
 
 const imported = z.object({
   people: list(ids.person, 0, 20_000),

@@ -10,6 +10,7 @@ import {
   addStudent,
   appendEntry,
   exportRoster,
+  exportStudent,
   giveProgram,
   listTries,
   logPaper,
@@ -36,6 +37,9 @@ export async function add(_before: Answer, form: FormData): Promise<Answer> {
 
 /** The roster as a table. */
 export const rosterOf = teacherAction([], exportRoster);
+
+/** A student with what they were given and their log, as a file. */
+export const studentAsFile = teacherAction([ids.person], exportStudent);
 
 /** What a student plays on, and how. */
 export const setStudentKit = teacherAction([ids.person, kitSchema], setKit, {

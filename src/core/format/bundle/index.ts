@@ -1,4 +1,5 @@
-export { readBundle } from './read-bundle';
-export { writeBundle } from './write-bundle';
-export type { Bundle } from './read-bundle';
+export { latestOf, MOST_CHARACTERS, readBundle } from './read-bundle';
+export { programNow, writeBundle } from './write-bundle';
+export type { Bundle, BundledProgram } from './read-bundle';
+export type { BundledStudent } from './read-students';
 export type { Bundled } from './write-bundle';

@@ -1,9 +1,13 @@
+import type * as z from 'zod/mini';
+import type { ItemId } from '../../id';
 import { openFamily, readFamily, type Family } from '../../family';
 import { fail, misfitsOf, ok, type Issue, type Result } from '../../issue';
 import { checkOutline, itemsOf, type Outline } from '../../program';
 import { close, expand, type ClosedRecipe, type Recipe } from '../../recipe';
 import type { Held } from '../../materials';
 import { bundleSchema } from './bundle-schema';
+import { readStudents, type BundledStudent } from './read-students';
+import { upgradeBundle } from './upgrade';
 import { BUNDLE_VERSION } from './version';
 
 /** A bundle that was read: all of it can be played. */
@@ -16,17 +20,44 @@ export interface Bundle {
     readonly meter: string | null;
     readonly held: Held;
   }[];
-  readonly exercises: readonly { readonly name: string; readonly recipe: ClosedRecipe }[];
-  readonly families: readonly { readonly name: string; readonly family: Family }[];
-  readonly programs: readonly {
+  readonly exercises: readonly {
+    readonly id: string;
     readonly name: string;
-    readonly outline: Outline;
-    readonly recipes: Readonly<Record<string, ClosedRecipe>>;
+    readonly archived: boolean;
+    readonly recipe: ClosedRecipe;
   }[];
+  readonly families: readonly { readonly name: string; readonly family: Family }[];
+  readonly programs: readonly BundledProgram[];
+  readonly students: readonly BundledStudent[];
+}
+
+export interface BundledProgram {
+  readonly id: string;
+  readonly name: string;
+  readonly template: boolean;
+  readonly archived: boolean;
+  /** The latest last; at least one. */
+  readonly versions: readonly BundledVersion[];
+  /** Items that no version holds any more, by the exercise that they were. */
+  readonly gone: readonly { readonly id: ItemId; readonly exercise: string }[];
+}
+
+export interface BundledVersion {
+  readonly version: number;
+  readonly outline: Outline;
+  /** By item. */
+  readonly recipes: Readonly<Record<string, ClosedRecipe>>;
+}
+
+/** What a program holds now. */
+export function latestOf({ versions }: Pick<BundledProgram, 'versions'>): BundledVersion {
+  const latest = versions.at(-1);
+  if (!latest) throw new RangeError('a program without a version');
+  return latest;
 }
 
 /** Largest bundle, in characters: a studio of some thousand exercises. */
-const MOST_CHARACTERS = 20_000_000;
+export const MOST_CHARACTERS = 20_000_000;
 
 /** Deepest nesting; a recipe needs a dozen. */
 const DEEPEST = 60;
@@ -62,23 +93,8 @@ export function readBundle(text: string): Result<Bundle> {
   return closed(read.data);
 }
 
-/** A bundle of format 1 had no families. */
-function upgradeBundle(json: unknown): unknown {
-  const { version } = json as { version?: unknown };
-  return version === 1 ? { ...(json as object), version: BUNDLE_VERSION, families: [] } : json;
-}
-
 /** Closes every recipe, and sees that it can be played and that programs are whole. */
-function closed(read: {
-  readonly materials: Bundle['materials'];
-  readonly exercises: readonly { readonly name: string; readonly recipe: Recipe }[];
-  readonly families: readonly { readonly name: string; readonly family: unknown }[];
-  readonly programs: readonly {
-    readonly name: string;
-    readonly outline: Outline;
-    readonly recipes: Readonly<Record<string, Recipe>>;
-  }[];
-}): Result<Bundle> {
+function closed(read: z.output<typeof bundleSchema>): Result<Bundle> {
   const issues: Issue[] = [];
   const closeAt = (recipe: Recipe, path: readonly (string | number)[]): ClosedRecipe | null => {
     const made = close(recipe);
@@ -88,9 +104,9 @@ function closed(read: {
       issues.push(...played.issues.map((one) => ({ ...one, path: [...path, ...one.path] })));
     return null;
   };
-  const exercises = read.exercises.flatMap(({ name, recipe }, index) => {
+  const exercises = read.exercises.flatMap(({ recipe, ...one }, index) => {
     const made = closeAt(recipe, ['exercises', index]);
-    return made ? [{ name, recipe: made }] : [];
+    return made ? [{ ...one, recipe: made }] : [];
   });
   const families = read.families.flatMap(({ name, family }, index) => {
     const made = readFamily(family);
@@ -100,31 +116,43 @@ function closed(read: {
     if (!opened.ok) issues.push(...opened.issues.map((one) => ({ ...one, path })));
     return [];
   });
-  const programs = read.programs.map(({ name, outline, recipes }, index) => {
-    const path = ['programs', index];
-    const checked = checkOutline(outline);
-    if (!checked.ok) issues.push(...checked.issues);
-    const own: Record<string, ClosedRecipe> = {};
-    for (const item of itemsOf(outline)) {
-      const recipe = recipes[item.id];
-      const made = recipe && closeAt(recipe, [...path, item.id]);
-      if (made) own[item.id] = made;
-      if (!recipe) {
-        const misfits = [{ at: item.name, problem: 'kind' as const }];
-        const missing = { part: 'programs' as const, name, misfits };
-        issues.push({ code: 'bundle-part', path: [...path, item.id], ...missing });
-      }
+  const ids = new Set(exercises.map(({ id }) => id));
+  for (const [index, { name, gone }] of read.programs.entries()) {
+    for (const { exercise } of gone.filter((one) => !ids.has(one.exercise))) {
+      const misfits = [{ at: exercise, problem: 'kind' as const }];
+      const path = ['programs', index, 'gone'];
+      issues.push({ code: 'bundle-part', path, part: 'programs', name, misfits });
     }
-    return { name, outline, recipes: own };
-  });
+  }
+  const programs = read.programs.map(({ versions, ...program }, index) => ({
+    ...program,
+    versions: versions.map(({ version, outline, recipes }) => {
+      const path = ['programs', index, 'versions', version];
+      const checked = checkOutline(outline);
+      if (!checked.ok) issues.push(...checked.issues);
+      const own: Record<string, ClosedRecipe> = {};
+      for (const item of itemsOf(outline)) {
+        const recipe = recipes[item.id];
+        const made = recipe && closeAt(recipe, [...path, item.id]);
+        if (made) own[item.id] = made;
+        if (!recipe) {
+          const misfits = [{ at: item.name, problem: 'kind' as const }];
+          const missing = { part: 'programs' as const, name: program.name, misfits };
+          issues.push({ code: 'bundle-part', path: [...path, item.id], ...missing });
+        }
+      }
+      return { version, outline, recipes: own };
+    }),
+  }));
+  const students = readStudents(read.students, programs, issues);
   if (issues.length > 0) return fail(...issues.slice(0, MOST_ISSUES));
-  return ok({ materials: read.materials, exercises, families, programs });
+  return ok({ materials: read.materials, exercises, families, programs, students });
 }
 
 type Part = Extract<Issue, { code: 'bundle-part' }>['part'];
 
 function placeOf([first]: readonly (string | number)[]): Part {
-  const parts = ['materials', 'exercises', 'families', 'programs'] as const;
+  const parts = ['materials', 'exercises', 'families', 'programs', 'students'] as const;
   return parts.find((one) => one === first) ?? 'file';
 }
 

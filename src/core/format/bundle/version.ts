@@ -1,2 +1,2 @@
 /** The format of bundles that is written now. */
-export const BUNDLE_VERSION = 2;
+export const BUNDLE_VERSION = 3;

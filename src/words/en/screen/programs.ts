@@ -1,7 +1,9 @@
 export const programs = {
   files: 'Files',
   fileName: 'Studio',
+  fileNameWithStudents: 'Studio with students',
   everythingAsAFile: 'Materials, exercises, variations and programs as a file',
+  studioAsAFile: 'All that and students with their logs',
   weekForEach: '{count, plural, one {week for # student} other {weeks for # students}}',
   addARung: 'Add a rung',
   addAfter: '+ after…',

@@ -2,6 +2,7 @@ export const students = {
   files: 'Files',
   rosterAsCsv: 'Students as CSV',
   logAsCsv: 'log as CSV',
+  withLogAsAFile: 'student as a file',
   aPaperWeek: '{student}: a paper week',
   aRungLower: 'a rung lower',
   aTwist: 'a twist',

@@ -4,7 +4,7 @@ import { getRecord, listPrograms } from '@/server';
 import { Record } from '@/ui/students';
 import { found, idOr404, teacherVisit } from '../../../viewer';
 import { logOf } from '../../../plans';
-import { earlierTries, giveTo, logFor, setStudentKit } from '../actions';
+import { earlierTries, giveTo, logFor, setStudentKit, studentAsFile } from '../actions';
 
 type Params = { params: Promise<{ id: string }> };
 
@@ -32,6 +32,7 @@ export default async function StudentPage(params: Params) {
         log: logFor.bind(null, id),
         earlier: earlierTries.bind(null, id),
         csv: logOf.bind(null, id),
+        bundle: studentAsFile.bind(null, id),
       }}
     />
   );
