@@ -128,6 +128,39 @@ test('a program goes to another studio as a file, and out again', async ({ page 
   await expect(page.getByRole('link', { name: 'Cells for the revue' })).toBeHidden();
 });
 
+test('a studio goes with its students and their logs into another one, and out again', async ({
+  page,
+}) => {
+  await lookAs(page, 'Maren');
+  await page.goto('/programs');
+  const files = page.getByRole('region', { name: 'Files' });
+  const asked = page.waitForEvent('download');
+  await files.getByRole('button', { name: 'All that and students with their logs' }).click();
+  const download = await asked;
+  expect(download.suggestedFilename()).toBe('Studio with students.mivvel.json');
+  const path = await download.path();
+  const written = JSON.parse(await readFile(path, 'utf8')) as { students: { name: string }[] };
+  expect(written.students.map(({ name }) => name)).toContain('Pia');
+  await openStudio(page, 'Quay Street', 'Jonna');
+  await page.goto('/programs');
+  await files.getByLabel('Import a file').setInputFiles(path);
+  await expect(files).toContainText(/Pia \(\d+ tries\)/);
+  await files.getByRole('button', { name: 'Import', exact: true }).click();
+  await expect(page.getByRole('link', { name: /^Cells for the revue/ })).toBeVisible();
+  await page.goto('/students');
+  await page.getByRole('link', { name: /^Pia/ }).click();
+  await expect(page.getByRole('heading', { name: 'Pia' })).toBeVisible();
+  const again = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Files' }).click();
+  await page.getByRole('button', { name: 'Student, programs and log' }).click();
+  const student = JSON.parse(await readFile(await (await again).path(), 'utf8')) as typeof written;
+  expect(student.students.map(({ name }) => name)).toEqual(['Pia']);
+  // Who is here already is not taken twice.
+  await page.goto('/programs');
+  await files.getByLabel('Import a file').setInputFiles(path);
+  await expect(files).toContainText('Left: students here already');
+});
+
 test('a plan is a calendar, and a log a table, for other programs', async ({ page }) => {
   await lookAs(page, 'Maren');
   await page.goto('/students');
@@ -141,7 +174,9 @@ test('a plan is a calendar, and a log a table, for other programs', async ({ pag
       text: await readFile(await download.path(), 'utf8'),
     };
   };
+  await page.getByRole('button', { name: 'Files' }).click();
   const log = await textOf('Log as CSV');
+  await page.keyboard.press('Escape');
   expect(log.name).toBe('Deniz.csv');
   expect(log.text).toMatch(/^student,date,time,program,exercise,bpm,/);
   expect(log.text.split('\r\n').length).toBeGreaterThan(20);
@@ -239,9 +274,12 @@ test('a log comes in as a table, into the log of whoever it is of, and out again
   await files.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByText('book.csv imported.')).toBeVisible();
   const pastOf = async () => {
+    await page.getByRole('button', { name: 'Files' }).click();
     const asked = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Log as CSV' }).click();
-    return (await readFile(await (await asked).path(), 'utf8')).match(/,2026-01-0[56],/g)?.length;
+    const path = await (await asked).path();
+    await page.keyboard.press('Escape');
+    return (await readFile(path, 'utf8')).match(/,2026-01-0[56],/g)?.length;
   };
   await page.getByRole('link', { name: /^Deniz/ }).click();
   expect(await pastOf()).toBe(2);

@@ -152,6 +152,18 @@ describe('on a studio’s folder', () => {
     expect(json(expanded.lines).map((one) => one['name'])).toHaveLength(3);
   });
 
+  it('exports the studio with its students, or one of them, and says who is in it', async () => {
+    const whole = await run(['export', '-d', data, '--students']);
+    const [said] = (await run(['check', '-'], whole.bytes)).lines;
+    expect(said).toMatch(/[1-9]\d* students\.$/);
+    const one = await run(['export', '-d', data, '--student', 'Pia']);
+    expect((await run(['check', '-'], one.bytes)).lines[0]).toContain('1 student');
+    const look = await run(['import', '-', '-d', data, '--dry-run'], one.bytes);
+    expect(look.lines.join('\n')).toContain('Pia');
+    const none = await run(['export', '-d', data]);
+    expect((await run(['check', '-'], none.bytes)).lines[0]).toContain('0 students');
+  });
+
   it('exports a program as sound: each exercise twice after a bar of count-in, and what rings on', async () => {
     const wav = ['export', '-d', data, '--program', program, '--format', 'wav'];
     const { code, bytes } = await run(wav);

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRef, useState } from 'react';
 import type { Result } from '@/core/issue';
 import { attemptOrSay, Button, saveFile, useSpeech } from '../base';
 import { ImportFile } from './late';
@@ -13,13 +14,26 @@ export interface FileActions {
 /** The studio as one file, without its students or with them, and files that come in. */
 export function LibraryFiles({ exportAll, archiveFile }: FileActions) {
   const { say } = useSpeech();
+  const [writing, setWriting] = useState<string | null>(null);
+  /** The file that is waited for; what was stopped comes to nothing. */
+  const asked = useRef<object | null>(null);
+
+  function stop() {
+    asked.current = null;
+    setWriting(null);
+  }
 
   async function save(withStudents: boolean) {
-    const done = await attemptOrSay(() => exportAll(withStudents));
-    if (!done) return;
     const name = say.t(
       withStudents ? 'screen.programs.fileNameWithStudents' : 'screen.programs.fileName',
     );
+    const mine = { name };
+    asked.current = mine;
+    setWriting(name);
+    const done = await attemptOrSay(() => exportAll(withStudents));
+    if (asked.current !== mine) return;
+    stop();
+    if (!done) return;
     saveFile(new Blob([done.value], { type: 'application/json' }), `${name}.mivvel.json`);
   }
 
@@ -31,6 +45,16 @@ export function LibraryFiles({ exportAll, archiveFile }: FileActions) {
         </Button>
         <Button onClick={() => void save(true)}>{say.t('screen.programs.studioAsAFile')}</Button>
       </div>
+      <p role="status" className="flex items-center gap-3 text-soft empty:hidden">
+        {writing !== null && (
+          <>
+            {say.t('screen.programs.writingFile', { file: writing })}
+            <Button look="quiet" onClick={stop}>
+              {say.t('screen.common.stop')}
+            </Button>
+          </>
+        )}
+      </p>
       <ImportFile archive={archiveFile} />
     </section>
   );

@@ -16,28 +16,16 @@ import type {
   StudentRecord,
 } from '@/core/studio';
 import { sayVerdict, sayWhy } from '@/words';
-import {
-  attemptOrSay,
-  Button,
-  buttonLook,
-  Choice,
-  newId,
-  saveFile,
-  toast,
-  useSpeech,
-  useUndo,
-} from '../base';
+import { attemptOrSay, buttonLook, Choice, newId, toast, useSpeech, useUndo } from '../base';
 import { SheetButton } from '../sheets';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';
 import { Notes } from './notes';
+import { StudentFiles, type StudentFileActions } from './student-files';
 import { Tallies } from './tallies';
 import { WeakPlaces } from './weak-places';
 
-export interface RecordActions {
-  /** The log as a table. */
-  readonly csv: () => Promise<Result<string>>;
-  readonly bundle: () => Promise<Result<string>>;
+export interface RecordActions extends StudentFileActions {
   readonly give: (program: ProgramId) => Promise<Result<unknown>>;
   readonly setKit: (kit: KitProfile) => Promise<Result<null>>;
   /** Puts an entry into the student's log. */
@@ -98,17 +86,6 @@ export function Record({
     return true;
   }
 
-  async function saveLog() {
-    const done = await attemptOrSay(actions.csv);
-    if (done) saveFile(new Blob([done.value], { type: 'text/csv' }), `${student.name}.csv`);
-  }
-
-  async function saveStudent() {
-    const done = await attemptOrSay(actions.bundle);
-    const kind = { type: 'application/json' };
-    if (done) saveFile(new Blob([done.value], kind), `${student.name}.mivvel.json`);
-  }
-
   async function judge(about: EntryId, verdict: Verdict) {
     const put = (to: Verdict | null) => {
       const id = newId<'entry'>();
@@ -121,7 +98,7 @@ export function Record({
 
   return (
     <main className="in-hand mx-auto max-w-[86rem] px-4 py-4 sm:px-6 sm:py-6">
-      <header className="mb-5 flex flex-wrap items-baseline gap-x-4 gap-y-2">
+      <header className="mb-5 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="font-serif text-3xl">{student.name}</h1>
         <p className="min-w-40 flex-1 truncate text-soft">{student.about}</p>
         {items.length > 0 && (
@@ -137,12 +114,7 @@ export function Record({
             {say.t('screen.common.weekOnPaper')}
           </SheetButton>
         )}
-        {items.length > 0 && (
-          <Button onClick={() => void saveLog()}>{say.t('screen.students.logAsCsv')}</Button>
-        )}
-        <Button onClick={() => void saveStudent()}>
-          {say.t('screen.students.withLogAsAFile')}
-        </Button>
+        <StudentFiles student={student} actions={actions} hasLog={items.length > 0} />
         <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
           {say.t('screen.common.plan')}
         </Link>

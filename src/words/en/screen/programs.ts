@@ -3,6 +3,7 @@ export const programs = {
   fileName: 'Studio',
   fileNameWithStudents: 'Studio with students',
   everythingAsAFile: 'Materials, exercises, variations and programs as a file',
+  writingFile: 'Writing {file}…',
   studioAsAFile: 'All that and students with their logs',
   weekForEach: '{count, plural, one {week for # student} other {weeks for # students}}',
   addARung: 'Add a rung',

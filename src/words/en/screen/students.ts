@@ -1,8 +1,8 @@
 export const students = {
   files: 'Files',
   rosterAsCsv: 'Students as CSV',
-  logAsCsv: 'log as CSV',
-  withLogAsAFile: 'student as a file',
+  logAsCsv: 'Log as CSV',
+  withLogAsAFile: 'Student, programs and log',
   aPaperWeek: '{student}: a paper week',
   aRungLower: 'a rung lower',
   aTwist: 'a twist',
