@@ -17,8 +17,7 @@ async function downloadedPages(page: Page): Promise<readonly string[]> {
 }
 
 test('a student’s week: looked at, changed, printed, downloaded', async ({ page }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await page.getByRole('link', { name: /^Pia/ }).click();
   await page.getByRole('button', { name: 'Week on paper' }).click();
   const sheet = page.getByRole('dialog', { name: 'Sheet: Pia' });
@@ -64,8 +63,7 @@ test('a student’s week: looked at, changed, printed, downloaded', async ({ pag
 });
 
 test('a program for everybody who has it; an exercise and a page of lines', async ({ page }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/programs');
+  await lookAs(page, 'Maren', '/programs');
   await page.getByRole('link', { name: /^Cells for the revue/ }).click();
   await page.getByRole('button', { name: /^weeks? for/ }).click();
   const sheet = page.getByRole('dialog');
@@ -85,8 +83,7 @@ test('a program for everybody who has it; an exercise and a page of lines', asyn
 });
 
 test('a program as MusicXML and as MIDI, its exercises one after the other', async ({ page }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/programs');
+  await lookAs(page, 'Maren', '/programs');
   await page.getByRole('link', { name: /^Cells for the revue/ }).click();
   await page.getByRole('button', { name: 'Files' }).click();
   const fileOf = async (name: string) => {
@@ -107,8 +104,7 @@ test('a program as MusicXML and as MIDI, its exercises one after the other', asy
 });
 
 test('a program goes to another studio as a file, and out again', async ({ page }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/programs');
+  await lookAs(page, 'Maren', '/programs');
   await page.getByRole('link', { name: /^Cells for the revue/ }).click();
   await page.getByRole('button', { name: 'Files' }).click();
   const asked = page.waitForEvent('download');
@@ -128,42 +124,46 @@ test('a program goes to another studio as a file, and out again', async ({ page 
   await expect(page.getByRole('link', { name: 'Cells for the revue' })).toBeHidden();
 });
 
-test('a studio goes with its students and their logs into another one, and out again', async ({
-  page,
-}) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/programs');
-  const files = page.getByRole('region', { name: 'Files' });
-  const asked = page.waitForEvent('download');
-  await files.getByRole('button', { name: 'All that and students with their logs' }).click();
-  const download = await asked;
-  expect(download.suggestedFilename()).toBe('Studio with students.mivvel.json');
-  const path = await download.path();
-  const written = JSON.parse(await readFile(path, 'utf8')) as { students: { name: string }[] };
-  expect(written.students.map(({ name }) => name)).toContain('Pia');
-  await openStudio(page, 'Quay Street', 'Jonna');
-  await page.goto('/programs');
-  await files.getByLabel('Import a file').setInputFiles(path);
-  await expect(files).toContainText(/Pia \(\d+ tries\)/);
-  await files.getByRole('button', { name: 'Import', exact: true }).click();
-  await expect(page.getByRole('link', { name: /^Cells for the revue/ })).toBeVisible();
-  await page.goto('/students');
-  await page.getByRole('link', { name: /^Pia/ }).click();
-  await expect(page.getByRole('heading', { name: 'Pia' })).toBeVisible();
-  const again = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Files' }).click();
-  await page.getByRole('button', { name: 'Student, programs and log' }).click();
-  const student = JSON.parse(await readFile(await (await again).path(), 'utf8')) as typeof written;
-  expect(student.students.map(({ name }) => name)).toEqual(['Pia']);
-  // Who is here already is not taken twice.
-  await page.goto('/programs');
-  await files.getByLabel('Import a file').setInputFiles(path);
-  await expect(files).toContainText('Left: students here already');
+test.describe('with a file of its own', () => {
+  test.use({ ground: 'demo' });
+
+  test('a studio goes with its students and their logs into another one, and out again', async ({
+    page,
+  }) => {
+    await lookAs(page, 'Maren', '/programs');
+    const files = page.getByRole('region', { name: 'Files' });
+    const asked = page.waitForEvent('download');
+    await files.getByRole('button', { name: 'All that and students with their logs' }).click();
+    const download = await asked;
+    expect(download.suggestedFilename()).toBe('Studio with students.mivvel.json');
+    const path = await download.path();
+    const written = JSON.parse(await readFile(path, 'utf8')) as { students: { name: string }[] };
+    expect(written.students.map(({ name }) => name)).toContain('Pia');
+    await openStudio(page, 'Quay Street', 'Jonna');
+    await page.goto('/programs');
+    await files.getByLabel('Import a file').setInputFiles(path);
+    await expect(files).toContainText(/Pia \(\d+ tries\)/);
+    await files.getByRole('button', { name: 'Import', exact: true }).click();
+    await expect(page.getByRole('link', { name: /^Cells for the revue/ })).toBeVisible();
+    await page.goto('/students');
+    await page.getByRole('link', { name: /^Pia/ }).click();
+    await expect(page.getByRole('heading', { name: 'Pia' })).toBeVisible();
+    const again = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Files' }).click();
+    await page.getByRole('button', { name: 'Student, programs and log' }).click();
+    const student = JSON.parse(
+      await readFile(await (await again).path(), 'utf8'),
+    ) as typeof written;
+    expect(student.students.map(({ name }) => name)).toEqual(['Pia']);
+    // Who is here already is not taken twice.
+    await page.goto('/programs');
+    await files.getByLabel('Import a file').setInputFiles(path);
+    await expect(files).toContainText('Left: students here already');
+  });
 });
 
 test('a plan is a calendar, and a log a table, for other programs', async ({ page }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await page.getByRole('link', { name: /^Deniz/ }).click();
   const textOf = async (name: string) => {
     const asked = page.waitForEvent('download');
@@ -257,8 +257,7 @@ test('what other programs wrote comes in as lines or exercises, after a look, an
 test('a log comes in as a table, into the log of whoever it is of, and out again', async ({
   page,
 }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   const files = page.getByRole('region', { name: 'Files' });
   const input = files.getByLabel('Import a file');
   const table = (text: string) => ({ name: 'book.csv', mimeType: '', buffer: Buffer.from(text) });

@@ -19,8 +19,7 @@ test('in the lesson the teacher has the student’s Stand, judges, and writes wh
   page,
 }) => {
   await holdClock(page);
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await fits(page);
   await page.getByRole('link', { name: 'Deniz' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Deniz' })).toBeVisible();
@@ -58,8 +57,7 @@ test('in the lesson the teacher has the student’s Stand, judges, and writes wh
   }).toPass();
   await expect(row).toContainText('tense, broke at beat 2');
   await expect(page.getByRole('textbox', { name: 'Watch for' })).toHaveValue('Heels down.');
-  await lookAs(page, 'Deniz');
-  await page.goto('/stand?minutes=20&on=kit');
+  await lookAs(page, 'Deniz', '/stand?minutes=20&on=kit');
   const name = page.getByRole('heading', { level: 1 });
   await expect(async () => {
     await page.keyboard.press('ArrowLeft');
@@ -76,8 +74,7 @@ test('in the lesson the teacher has the student’s Stand, judges, and writes wh
 test('what the student is to watch for is written in the record, and taken back', async ({
   page,
 }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await page.getByRole('link', { name: 'Deniz' }).click();
   const field = page.getByRole('textbox', { name: 'Watch for' });
   await field.fill('Count aloud.');
@@ -88,8 +85,7 @@ test('what the student is to watch for is written in the record, and taken back'
 });
 
 test('the Bench shows and plays in the hand', async ({ page }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/bench');
+  await lookAs(page, 'Maren', '/bench');
   await page.getByRole('button', { name: /^a line over an ostinato/ }).click();
   await expect(page.getByRole('img', { name: /^Lanes/ }).first()).toBeVisible();
   await fits(page);

@@ -124,8 +124,7 @@ test.describe('a ladder follows the log', () => {
       await tryIt(page, 'shaky', { broke: 3 });
       await again(page);
     }
-    await lookAs(page, 'Ada');
-    await page.goto('/students');
+    await lookAs(page, 'Ada', '/students');
     const row = page.getByRole('row').filter({ hasText: 'Ines' });
     await expect(row).toContainText('stuck at 60 for 2 days of practice');
     await expect(row).toContainText('It breaks at & of 2 → 3, left hand → left hand.');
@@ -202,8 +201,7 @@ test.describe('in the demo studio', () => {
   test.use({ ground: 'demo' });
 
   test('the roster begins with who is stuck, and says on what', async ({ page }) => {
-    await lookAs(page, 'Maren');
-    await page.goto('/students');
+    await lookAs(page, 'Maren', '/students');
     const first = page.getByRole('row').nth(1);
     await expect(first).toContainText('Lotte');
     await expect(first).toContainText('Clave against hats on the upbeats: stuck at');
@@ -214,8 +212,7 @@ test.describe('in the demo studio', () => {
   test('one program to a class: a left-handed member, a pad, and what may break', async ({
     page,
   }) => {
-    await lookAs(page, 'Maren');
-    await page.goto('/programs');
+    await lookAs(page, 'Maren', '/programs');
     await page.getByRole('link', { name: 'Pit grooves' }).click();
     await page.getByRole('link', { name: 'Each student’s version' }).click();
     const row = page.getByRole('row').filter({ hasText: 'Clave against hats' });
@@ -252,8 +249,7 @@ test.describe('in the demo studio', () => {
   });
 
   test('a warning comes before a program is handed out', async ({ page }) => {
-    await lookAs(page, 'Maren');
-    await page.goto('/programs');
+    await lookAs(page, 'Maren', '/programs');
     await page.getByLabel('New program').fill('Spring grooves');
     await page.getByLabel('as a copy of').selectOption({ label: 'Pit grooves' });
     await page.getByRole('button', { name: 'Make' }).click();
@@ -269,8 +265,7 @@ test.describe('in the demo studio', () => {
   });
 
   test('a paper week with a slip says where, and keeps what was typed', async ({ page }) => {
-    await lookAs(page, 'Maren');
-    await page.goto('/students');
+    await lookAs(page, 'Maren', '/students');
     await page.getByRole('link', { name: 'Bruno' }).click();
     const earlier = page.getByText(/^earlier tries, \d+ more$/);
     const first = page.getByRole('button', { name: /^Snare line over foot quarters/ });
@@ -297,16 +292,14 @@ test.describe('in the demo studio', () => {
   });
 
   test('a note for the student stands on Today until it is taken away', async ({ page }) => {
-    await lookAs(page, 'Maren');
-    await page.goto('/students');
+    await lookAs(page, 'Maren', '/students');
     await page.getByRole('link', { name: 'Bruno' }).click();
     await page.getByLabel('Note for the student').fill('Count aloud.');
     await page.keyboard.press('Enter');
     await expect(page.getByText('Count aloud.')).toBeVisible();
     await lookAs(page, 'Bruno');
     await expect(page.getByText('Count aloud.')).toBeVisible();
-    await lookAs(page, 'Maren');
-    await page.goto('/students');
+    await lookAs(page, 'Maren', '/students');
     await page.getByRole('link', { name: 'Bruno' }).click();
     await page.getByRole('button', { name: 'Take away: Count aloud.' }).click();
     await expect(page.getByText('Count aloud.')).toBeHidden();

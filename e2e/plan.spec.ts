@@ -47,8 +47,7 @@ test('on another date than the studio’s, that is said', async ({ browser, app 
 test('a day more in the week moves the forecast, and what was there comes back', async ({
   page,
 }) => {
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await page.getByRole('link', { name: 'Bruno' }).click();
   await page.getByRole('link', { name: 'plan', exact: true }).click();
   await expect(page).toHaveTitle('Plan of Bruno · Mivvel');
@@ -66,8 +65,7 @@ test('a day more in the week moves the forecast, and what was there comes back',
 });
 
 test('what a field cannot read stays with its reason, and goes back at a key', async ({ page }) => {
-  await lookAs(page, 'Deniz');
-  await page.goto('/plan');
+  await lookAs(page, 'Deniz', '/plan');
   const minutes = page.getByLabel('Minutes on Wed', { exact: true });
   const before = await minutes.inputValue();
   await minutes.fill('lots');
@@ -87,8 +85,7 @@ test('what a field cannot read stays with its reason, and goes back at a key', a
 });
 
 test('a session moves by keys, and back again', async ({ page }) => {
-  await lookAs(page, 'Deniz');
-  await page.goto('/plan');
+  await lookAs(page, 'Deniz', '/plan');
   const [today, tomorrow] = [said(0), said(1)];
   const minutes = page.getByLabel(`Minutes on ${today}`);
   await expect(minutes).toHaveValue('15');
@@ -106,8 +103,7 @@ test('a session moves by keys, and back again', async ({ page }) => {
 });
 
 test('a session is dragged to another date', async ({ page }) => {
-  await lookAs(page, 'Deniz');
-  await page.goto('/plan');
+  await lookAs(page, 'Deniz', '/plan');
   const cells = page.getByRole('group', { name: 'Dates' }).getByRole('button');
   await cells.nth(15).click();
   const minutes = page.getByRole('textbox', { name: /^Minutes on \w+ \d/ });
@@ -123,8 +119,7 @@ test.describe('on a tablet', () => {
   test.use({ hasTouch: true, viewport: { width: 800, height: 1280 } });
 
   test('a session is moved by a finger that rests on it', async ({ page }) => {
-    await lookAs(page, 'Deniz');
-    await page.goto('/plan');
+    await lookAs(page, 'Deniz', '/plan');
     const cells = page.getByRole('group', { name: 'Dates' }).getByRole('button');
     await cells.nth(15).click();
     const minutes = page.getByRole('textbox', { name: /^Minutes on \w+ \d/ });
@@ -158,8 +153,7 @@ test.describe('on a tablet', () => {
 });
 
 test('what cannot be planned is said, and what was typed stays', async ({ page }) => {
-  await lookAs(page, 'Deniz');
-  await page.goto('/plan');
+  await lookAs(page, 'Deniz', '/plan');
   await expect(page.getByRole('img', { name: /^The way/ }).locator('svg')).toBeVisible();
   async function addOff(from: string, to: string) {
     await page.getByLabel('Off from', { exact: true }).fill(from);
@@ -188,8 +182,7 @@ test('what cannot be planned is said, and what was typed stays', async ({ page }
 });
 
 test('what protects the ears is chosen by its name, and kept', async ({ page }) => {
-  await lookAs(page, 'Deniz');
-  await page.goto('/plan');
+  await lookAs(page, 'Deniz', '/plan');
   const protection = page.getByLabel('hearing protection');
   const stored = page.waitForResponse((response) => response.request().method() === 'POST');
   await protection.selectOption('earmuffs');

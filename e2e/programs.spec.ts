@@ -196,8 +196,7 @@ test('a change to a program in use asks whether its student follows', async ({ p
   await expect(asks).toBeVisible();
   await lookAs(page, 'Lotte');
   await expect(page.getByText('Snare line over samba feet')).toBeHidden();
-  await lookAs(page, 'Maren');
-  await page.goto('/programs');
+  await lookAs(page, 'Maren', '/programs');
   await page.getByRole('link', { name: 'Pit grooves' }).click();
   await page.getByRole('button', { name: 'Update them' }).click();
   await expect(asks).toBeHidden();

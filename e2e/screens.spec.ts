@@ -44,8 +44,7 @@ test.describe('with the demo studio', () => {
   });
 
   test('the Bench can be used by everybody, read and written on', async ({ page }) => {
-    await lookAs(page, 'Maren');
-    await page.goto('/students');
+    await lookAs(page, 'Maren', '/students');
     await page.getByRole('link', { name: 'Lotte' }).click();
     await page.getByRole('link', { name: 'Clave against hats' }).click();
     await expect(page).toHaveTitle('Bench · Mivvel');
@@ -76,8 +75,7 @@ test.describe('with the demo studio', () => {
   }
 
   test('the Stand can be used by everybody, set up too', async ({ page }) => {
-    await lookAs(page, 'Walter');
-    await page.goto('/stand?minutes=10');
+    await lookAs(page, 'Walter', '/stand?minutes=10');
     await expect(page).toHaveTitle('Stand · Mivvel');
     expect(await faults(page)).toEqual([]);
     await page.getByRole('button', { name: 'set up' }).click();
@@ -160,8 +158,7 @@ test.describe('with the demo studio', () => {
     page.on('request', (one) => {
       if (!/^(http:\/\/localhost:|data:|blob:)/.test(one.url())) foreign.push(one.url());
     });
-    await lookAs(page, 'Maren');
-    await page.goto('/students');
+    await lookAs(page, 'Maren', '/students');
     await page.getByRole('link', { name: 'Lotte' }).click();
     await page.getByRole('link', { name: 'Clave against hats' }).click();
     await expect(page.locator('[data-staff] [data-glyph^=notehead]').first()).toBeVisible();

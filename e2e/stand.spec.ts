@@ -92,8 +92,7 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
   await page.waitForURL('**/today');
   await expect(page.getByText(/Today: 1 try/)).toHaveCount(2);
 
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await page.getByRole('link', { name: 'Deniz' }).click();
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
   await expect(row).toContainText('lost');
@@ -195,8 +194,7 @@ test('no answer is no verdict: it counts as time, and moves nothing', async ({ p
   await expect(open.getByRole('button', { name: 'shaky' })).toBeVisible();
   await page.clock.runFor(2000);
   await expect(page.locator('[data-log=waiting]')).toHaveCount(0);
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await page.getByRole('link', { name: 'Deniz' }).click();
   await page.getByRole('button', { name: /^Snare line over double-bass 16ths/ }).click();
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
@@ -350,8 +348,7 @@ test('keys alone: a round, its questions and a note at the end', async ({ page }
   await page.keyboard.type('Left foot late');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'Left foot late' })).toBeVisible();
-  await lookAs(page, 'Maren');
-  await page.goto('/students');
+  await lookAs(page, 'Maren', '/students');
   await page.getByRole('link', { name: 'Deniz' }).click();
   await page.getByRole('button', { name: /^Snare line over samba feet/ }).click();
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
