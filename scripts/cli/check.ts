@@ -2,8 +2,9 @@ import { likelyChoice, draftsOf, readBundle, readMusic } from '@/core/format';
 import { close, expand, readRecipe } from '@/core/recipe';
 import { hindrances } from '@/core/analysis';
 import { parseBpm, tempoFor } from '@/core/time';
-import { ENGLISH, sayHindrance, sayImportsIn, sayLeft } from '@/words';
+import { sayHindrance, sayLeft } from '@/words';
 import { bytesFrom, familyFrom, jsonFrom, need, type Io } from './io';
+import { SAY } from './say';
 
 interface Asked {
   readonly bpm: string;
@@ -34,11 +35,10 @@ export function checkFile(io: Io, file: string, options: Asked): void {
       materials: materials.length,
       students: students.length,
     };
-    const said = Object.entries(counts).map(([what, count]) => `${count} ${what}`);
-    say({ kind: 'bundle', ...counts }, `Bundle: ${said.join(', ')}.`);
+    say({ kind: 'bundle', ...counts }, SAY.t('commandLine.bundleHolds', counts));
   } else if (axes !== undefined) {
     const { size } = familyFrom(json as object, file);
-    say({ kind: 'family', size }, `Family: ${size} exercises.`);
+    say({ kind: 'family', size }, SAY.t('commandLine.familyHolds', { size }));
   } else {
     const recipe = need(close(need(readRecipe(json), file)), file);
     const exercise = need(expand(recipe), file);
@@ -48,10 +48,10 @@ export function checkFile(io: Io, file: string, options: Asked): void {
     const facts = { kind: 'exercise', meter: recipe.meter, bars, strokes: strokes.length };
     say(
       { ...facts, hindrances: found },
-      `Exercise: ${bars} bars of ${recipe.meter}, ${strokes.length} strokes.`,
+      SAY.t('commandLine.exerciseIs', { bars, meter: recipe.meter, strokes: strokes.length }),
       ...found.map((one) => {
-        const { where, reason, mend } = sayHindrance(ENGLISH, one, exercise);
-        return `At ${options.bpm}, ${where}: ${reason} ${mend}`;
+        const { where, reason, mend } = sayHindrance(SAY, one, exercise);
+        return SAY.t('commandLine.atBpm', { bpm: options.bpm, where, reason, mend });
       }),
     );
   }
@@ -63,15 +63,17 @@ function checkMusic(
   file: string,
 ): void {
   const { score, grid } = need(readMusic(bytes, null), file);
-  const words = sayImportsIn('en-GB');
   score.parts.forEach((part, index) => {
     const { drafts, left } = draftsOf(score, likelyChoice(score, index, grid), grid);
-    const name = part.name || `Part ${index + 1}`;
+    const name = part.name || SAY.t('imports.partNth', { part: index + 1 });
     const kinds = drafts.map((one) => one.kind);
+    const bars = part.bars.length;
     say(
-      { kind: 'part', name: part.name, bars: part.bars.length, comes: kinds, left },
-      `${name}: ${part.bars.length} bars, ${kinds.join(', ') || 'nothing'}.`,
-      ...left.map((one) => `  ${sayLeft(words, one)}`),
+      { kind: 'part', name: part.name, bars, comes: kinds, left },
+      kinds.length === 0
+        ? SAY.t('commandLine.partHoldsNothing', { name, bars })
+        : SAY.t('commandLine.partHolds', { name, bars, kinds: kinds.join(', ') }),
+      ...left.map((one) => `  ${sayLeft(SAY, one)}`),
     );
   });
 }

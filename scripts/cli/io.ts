@@ -2,7 +2,8 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { familyOf, openFamily, readFamily, type OpenedFamily } from '@/core/family';
 import type { Issue, Result } from '@/core/issue';
 import { close, readRecipe } from '@/core/recipe';
-import { ENGLISH, sayIssues } from '@/words';
+import { sayIssues } from '@/words';
+import { SAY } from './say';
 
 /** Where a command reads and writes; tests give their own. */
 export interface Io {
@@ -24,7 +25,7 @@ export class Wrong extends Error {
     /** In front of what is wrong: which file, or where. */
     readonly where = '',
   ) {
-    super(sayIssues(ENGLISH, issues));
+    super(sayIssues(SAY, issues));
   }
 }
 
@@ -43,9 +44,7 @@ export function bytesFrom(io: Io, file: string): Uint8Array {
   try {
     return readFileSync(file);
   } catch {
-    throw new Missing(
-      `${file} is not there, or cannot be read. Give the path of a file, or - for standard input.`,
-    );
+    throw new Missing(SAY.t('commandLine.noFile', { file }));
   }
 }
 

@@ -6,6 +6,7 @@ import type { Piece } from '@/core/format';
 import { scoreOf } from '@/core/playing';
 import { secondsAt, steadyTempo, tempoFor } from '@/core/time';
 import { Missing } from './io';
+import { SAY } from './say';
 
 const SOUNDS = fileURLToPath(new URL('../../public/sounds', import.meta.url));
 
@@ -25,10 +26,8 @@ export async function wavOfPieces(pieces: readonly Piece[], times: number): Prom
     return sum + secondsAt(tempi, (lengthTicks ?? 0) + countInBars * exercise.barTicks) / 60;
   }, 0);
   if (minutes > MOST_MINUTES) {
-    const asked = Math.ceil(minutes);
-    throw new Missing(
-      `It would last ${asked} minutes, of at most ${MOST_MINUTES}. Give fewer --times.`,
-    );
+    const facts = { minutes: Math.ceil(minutes), most: MOST_MINUTES };
+    throw new Missing(SAY.t('commandLine.tooLong', facts));
   }
   // What browsers have and Node has not; it sounds as it does there.
   Object.assign(globalThis, await import('node-web-audio-api'));

@@ -57,7 +57,7 @@ export {
   setSteps,
   viewerOf,
 } from './studios';
-export { makeSheets, planSheets } from './sheets';
+export { makeSheets, planExercises, planSheets } from './sheets';
 export type { SheetLine } from './sheets';
 export { listVersions } from './versions';
 export type { Context } from './context';

@@ -61,6 +61,14 @@ export function planSheets(me: Teacher | Student, say: Say, what: SheetOf): Resu
   });
 }
 
+/** Exercises that stand in no studio, one sheet: without codes, for nobody has said where they open. */
+export function planExercises(
+  day: Day,
+  what: Extract<SheetOf, { kind: 'exercises' }>,
+): SheetsToMake {
+  return { title: what.title, of: 1, make: () => exercisesSheet(null, day, what) };
+}
+
 function exercisesSheet(
   address: string | null,
   day: Day,

@@ -122,12 +122,13 @@ describe('every message', () => {
     expect(teachers.length).toBeGreaterThan(100);
   });
 
-  it('of a screen is said somewhere', () => {
-    const sources = ['ui', 'app', 'words'].flatMap((room) => filesIn(join(SRC, room)));
+  it('of a screen or of the command line is said somewhere', () => {
+    const rooms = ['ui', 'app', 'words', '../scripts/cli'];
+    const sources = rooms.flatMap((room) => filesIn(join(SRC, room)));
     const code = sources.map((file) => readFileSync(file, 'utf8')).join('\n');
     const isSaid = (key: string) =>
       code.includes(`'${key}'`) || code.includes(`\`${key.replace(/\.[^.]+$/, '')}.\${`);
-    const keys = MESSAGES.map(([key]) => key).filter((key) => key.startsWith('screen.'));
+    const keys = MESSAGES.map(([key]) => key).filter((key) => /^(screen|commandLine)\./.test(key));
     expect(keys.filter((key) => !isSaid(key))).toEqual([]);
   });
 });

@@ -41,6 +41,7 @@ export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety
 export { sayStarter, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
+export { sayAtCommandLineIn } from './command-line-languages';
 export { sayImportsIn } from './import-languages';
 export { sayLeft, sayRowsLeft } from './imports';
 export { sayIssuesIn } from './issue-languages';
