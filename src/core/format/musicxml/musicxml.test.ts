@@ -6,13 +6,17 @@ import { VerovioToolkit } from 'verovio/esm';
 import createVerovioModule from 'verovio/wasm';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { must } from '../../issue';
-import { voice } from '../../kit';
-import { notate } from '../../notation';
 import { blankRecipe, expand, toggleOstinato } from '../../recipe';
-import { RECIPES } from '../../recipe/recipes.fixture';
 import { quarters, TICKS_PER_QUARTER } from '../../time';
 import type { Piece } from '../piece';
-import { pieceOf, SHIPPED_PIECES } from '../pieces.fixture';
+import {
+  inOrder,
+  meant,
+  pieceOf,
+  randomPieces,
+  SHIPPED_PIECES,
+  type Sounding,
+} from '../pieces.fixture';
 import { writeMusicXml } from '.';
 import { escaped } from './xml';
 
@@ -38,12 +42,6 @@ function childrenOf(parent: XmlNode): readonly XmlElement[] {
   let one = parent instanceof XmlElement ? parent.firstChild : null;
   for (; one; one = one.next) if (one instanceof XmlElement) found.push(one);
   return found;
-}
-
-interface Sounding {
-  /** In quarters from the start of the score, repeats not played. */
-  readonly at: number;
-  readonly key: number;
 }
 
 /** What a reader finds in the file that follows the standard to the letter: durations, chords, backups. Shares no
@@ -87,24 +85,6 @@ function readBack(xml: string): readonly Sounding[] {
   }
   document.dispose();
   return found.sort(inOrder);
-}
-
-const inOrder = (a: Sounding, b: Sounding) => a.at - b.at || a.key - b.key;
-
-/** What is meant: each voice once at each instant. */
-function meant(pieces: readonly Piece[]): readonly Sounding[] {
-  let from = 0;
-  return pieces.flatMap(({ exercise }) => {
-    const begins = from;
-    from += exercise.cycleTicks;
-    const once = new Map(exercise.strokes.map((one) => [`${one.at} ${one.voice}`, one]));
-    return [...once.values()]
-      .map((one) => {
-        const at = Math.round(((begins + one.at) / TICKS_PER_QUARTER) * 1e6) / 1e6;
-        return { at, key: voice(one.voice).midi };
-      })
-      .sort(inOrder);
-  });
 }
 
 /** How many notes an engraver (verovio) finds at each instant, every exercise twice as its repeat signs ask. */
@@ -164,29 +144,12 @@ describe('writeMusicXml', () => {
   });
 
   it('so is every exercise that notation can write; every tenth is engraved', () => {
-    const pieces = fc
-      .sample(RECIPES, { numRuns: 540, seed: 41 })
-      .flatMap((recipe, index): readonly Piece[] => {
-        const made = expand(recipe);
-        return made.ok && isWritable(made.value) ? [pieceOf(`Piece ${index}`, made.value)] : [];
-      })
-      .slice(0, 500);
-    expect(pieces).toHaveLength(500);
+    const pieces = randomPieces(500);
     for (let from = 0; from < pieces.length; from += 50) {
       expectRead(pieces.slice(from, from + 45));
       expectEngraved(pieces.slice(from + 45, from + 50), 1);
     }
   });
-
-  /** Where no value is short enough, notation writes the nearest 64th: its onsets are not the strokes'. */
-  function isWritable(exercise: Piece['exercise']): boolean {
-    const ats = new Set(exercise.strokes.map(({ at }) => at as number));
-    return notate(exercise).every(({ hands, feet }, bar) =>
-      [...hands, ...feet].every(
-        ({ at, strokes }) => strokes.length === 0 || ats.has(bar * exercise.barTicks + at),
-      ),
-    );
-  }
 
   it('says name, sentence, tempo and meter, and repeats each exercise', () => {
     const six = { ...blankRecipe(), meter: '6/8', play: { content: { text: '8 8 8 4.' } } };
