@@ -258,6 +258,7 @@ export const NO_USE_CASES = [
   'newId',
   'asEither',
   'makeSheets',
+  'planExercises',
   'asStudent',
   'asTeacher',
   'MOST_ENTRIES',
