@@ -54,6 +54,7 @@ function linesOf(say: Say, look: FileLook, isChosen: boolean): readonly string[]
   switch (look.kind) {
     case 'bundle': {
       const { programs, known, students, knownStudents, ...lists } = look.summary;
+      const settings = lists.settings.map((one) => t(`imports.setting.${one}`));
       const names = (all: readonly string[]) => all.join(', ') || t('commandLine.brings.none');
       return [
         ...students.map((one) => t('commandLine.brings.studentWithTries', one)),
@@ -63,6 +64,7 @@ function linesOf(say: Say, look: FileLook, isChosen: boolean): readonly string[]
         t('commandLine.brings.families', { names: names(lists.families) }),
         ...(known.length > 0 ? [t('commandLine.brings.hereAlready', { names: names(known) })] : []),
         t('commandLine.brings.materials', { names: names(lists.materials) }),
+        t('commandLine.brings.settings', { names: names(settings) }),
       ];
     }
     case 'roster':

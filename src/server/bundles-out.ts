@@ -14,7 +14,7 @@ import { bundledStudent } from './bundled-students';
 import { contentOf } from './programs';
 
 /** What the studio made, as a bundle: its own materials, exercises, families and programs. With students, also they,
- * their logs, and every version of every program, archived ones too.
+ * their logs, every version of every program, archived ones too, and its settings.
  * @returns issue `bundle-large` where the file could not be read again */
 export function exportStudio(me: Teacher, withStudents: boolean): Result<string> {
   const { store } = me;
@@ -30,7 +30,9 @@ export function exportStudio(me: Teacher, withStudents: boolean): Result<string>
   const programs = store.programs.listAll().map((one) => wholeProgram(me, one));
   const exercises = [...listed, ...archivedIn(me, programs)];
   const students = store.students().map(bundledStudent);
-  return written({ materials, exercises, families, programs, students });
+  const { speech, steps } = store.studio();
+  const settings = { speech, steps };
+  return written({ materials, exercises, families, programs, students, settings });
 }
 
 /** One student as a bundle, with all that they were ever given and their log.

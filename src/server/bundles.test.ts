@@ -35,7 +35,9 @@ import {
   openStudio,
   setKit,
   setSchedule,
+  setSpeech,
   setStart,
+  setSteps,
   takeBack,
   viewerOf,
   type Teacher,
@@ -87,6 +89,8 @@ describe('importBundle', () => {
       programs: [{ name: 'Autumn', items: 1 }],
       students: [],
       knownStudents: [],
+      settings: [],
+      knownSettings: [],
     });
     const imported = must(importBundle(to, bundle));
     expect(imported.exercises).toHaveLength(1);
@@ -164,6 +168,8 @@ function withoutIds(text: string): string {
 function livedIn(context: TestContext) {
   const studio = smallStudio(context);
   const { teacher, student, id, exercise, program, item, assignment } = studio;
+  must(setSpeech(teacher, { notes: 'british', syllables: 'english' }));
+  must(setSteps(teacher, ['limbs']));
   must(setKit(teacher, id, { ...FULL_KIT, handedness: 'left-lead' }));
   must(setSchedule(teacher, id, { ...USUAL_SCHEDULE, since: '2026-01-05' as Day }));
   must(setStart(teacher, assignment, item, 66));
@@ -211,6 +217,7 @@ describe('a whole studio', () => {
       students: [{ name: 'Ines', tries: 2 }],
       programs: [{ name: 'Autumn', items: 1 }],
       exercises: ['Cells'],
+      settings: ['speech', 'steps'],
     });
     const { people } = must(importBundle(to, bundle));
     expect(withoutIds(must(exportStudio(to, true)))).toBe(withoutIds(text));
@@ -245,7 +252,9 @@ describe('a whole studio', () => {
     const { teacher, id } = livedIn(context);
     const before = withoutIds(JSON.stringify(getRecord(teacher, id)));
     const bundle = must(readBundle(must(exportStudio(teacher, true))));
+    must(setSteps(teacher, ['pairs']));
     const look = must(lookIntoBundle(teacher, bundle));
+    expect(look).toMatchObject({ settings: [], knownSettings: ['steps'] });
     expect(look).toMatchObject({ students: [], knownStudents: ['Ines'] });
     expect(must(importBundle(teacher, bundle)).people).toEqual([]);
     expect(withoutIds(JSON.stringify(getRecord(teacher, id)))).toBe(before);

@@ -11,6 +11,7 @@ import {
   type Imported,
   type ItemId,
   type MaterialId,
+  type SettingId,
 } from '@/core/studio';
 import type { Teacher } from './authority';
 import { importStudents, tellStudents, triesIn, type Arrived } from './bundled-students';
@@ -69,11 +70,38 @@ export function importBundle(me: Teacher, bundle: Bundle): Result<Imported> {
       programs.set(program.id, importProgram(me, program, ids, exerciseFor, arrived));
     }
     const people = importStudents(me, bundle.students, programs);
-    const came = { people, materials: [...ids.values()], exercises, families };
+    const { coming: settings } = tellSettings(me, bundle);
+    setSettings(me, settings, settings);
+    const came = { people, settings, materials: [...ids.values()], exercises, families };
     const shown = bundle.programs.filter(({ archived }) => !archived);
     const ownIds = shown.flatMap(({ id }) => programs.get(id)?.id ?? []);
     return ok({ ...NOTHING_IMPORTED, ...came, programs: ownIds });
   });
+}
+
+/** Settings of a bundle that the studio has not said itself come; what it has said stays. */
+function tellSettings({ store }: Teacher, { settings }: Bundle) {
+  const here = store.studio();
+  const { speech, steps } = settings ?? NOTHING_IMPORTED.settings;
+  const differs = (one: unknown, other: unknown) =>
+    one !== null && other !== null && JSON.stringify(one) !== JSON.stringify(other);
+  const known: SettingId[] = [];
+  if (differs(speech, here.speech)) known.push('speech');
+  if (differs(steps, here.steps)) known.push('steps');
+  return {
+    coming: { speech: here.speech ? null : speech, steps: here.steps ? null : steps },
+    known,
+  };
+}
+
+/** Sets those of a studio's settings that came with a file. @param to null takes them away again */
+function setSettings(
+  { store }: Teacher,
+  came: Imported['settings'],
+  to: Imported['settings'] | null,
+): void {
+  if (came.speech) store.setSpeech(to?.speech ?? null);
+  if (came.steps) store.setSteps(to?.steps ?? null);
 }
 
 /** An exercise that only what was given holds: in no list here either. */
@@ -129,6 +157,8 @@ function importProgram(
   return { id, items };
 }
 
+const SETTINGS: readonly SettingId[] = ['speech', 'steps'];
+
 const keyOf = ({ name, hash }: { readonly name: string; readonly hash: string }) =>
   `${hash} ${name}`;
 
@@ -153,7 +183,7 @@ function renamed<Made extends ClosedRecipe | Family>(
  * @returns issue `not-found` for what the studio has not; then nothing is changed */
 export function archiveImported(
   me: Teacher,
-  { people, materials, exercises, families, programs, tries }: Imported,
+  { people, materials, exercises, families, programs, tries, settings }: Imported,
   archived: boolean,
 ): Result<null> {
   return me.store.together(() => {
@@ -173,6 +203,7 @@ export function archiveImported(
       const one = archive();
       if (!one.ok) return one;
     }
+    setSettings(me, settings, archived ? null : settings);
     return ok(null);
   });
 }
@@ -201,6 +232,7 @@ export function lookIntoBundle(me: Teacher, bundle: Bundle): Result<BundleSummar
   );
   const exercises = [...all.values()];
   const { coming, known } = tellStudents(me, bundle.students);
+  const settings = tellSettings(me, bundle);
   return ok({
     materials: bundle.materials.map(({ name }) => name),
     exercises: exercises.filter((one) => !isHere(one)).map(({ name }) => name),
@@ -211,5 +243,7 @@ export function lookIntoBundle(me: Teacher, bundle: Bundle): Result<BundleSummar
       .map((one) => ({ name: one.name, items: itemsOf(latestOf(one).outline).length })),
     students: coming.map((one) => ({ name: one.name, tries: triesIn(one) })),
     knownStudents: known,
+    settings: SETTINGS.filter((one) => settings.coming[one] !== null),
+    knownSettings: settings.known,
   });
 }

@@ -51,7 +51,14 @@ function granted<Me>(me: Result<Me>, tried: UseCase<Me>, world: World): unknown 
   return me.ok ? tried(me.value, world) : me;
 }
 
-const BUNDLE = { materials: [], exercises: [], families: [], programs: [], students: [] };
+const BUNDLE = {
+  materials: [],
+  exercises: [],
+  families: [],
+  programs: [],
+  students: [],
+  settings: null,
+};
 
 const FILE = { name: 'a.json', bytes: new TextEncoder().encode(writeBundle({})) };
 

@@ -12,7 +12,7 @@ export {
 } from './score';
 export { piecesOf } from './pieces-of';
 export { FORMATS, isMusic, readMusic } from './registry';
-export type { Bundle, Bundled, BundledProgram, BundledStudent } from './bundle';
+export type { Bundle, Bundled, BundledProgram, BundledStudent, StudioSettings } from './bundle';
 export type { CsvRow } from './csv';
 export type { PlayedNote } from './midi';
 export type { Choice, Draft, FileChoices, Left, PlayedGrid } from './score';

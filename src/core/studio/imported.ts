@@ -1,6 +1,8 @@
-import type { Choice, Draft, Left, PlayedGrid, PlayedNote } from '../format';
+import type { Choice, Draft, Left, PlayedGrid, PlayedNote, StudioSettings } from '../format';
 import type { Day } from '../calendar';
 import type { EntryId, ExerciseId, FamilyId, MaterialId, PersonId, ProgramId } from '../id';
+
+export type SettingId = keyof StudioSettings;
 
 /** What came in with a file, to be looked at, or taken out again. */
 export interface Imported {
@@ -10,6 +12,8 @@ export interface Imported {
   readonly families: readonly FamilyId[];
   readonly programs: readonly ProgramId[];
   readonly tries: readonly { readonly student: PersonId; readonly ids: readonly EntryId[] }[];
+  /** What the studio had not said itself. */
+  readonly settings: StudioSettings;
 }
 
 /** A file of which nothing came in. */
@@ -20,6 +24,7 @@ export const NOTHING_IMPORTED: Imported = {
   families: [],
   programs: [],
   tries: [],
+  settings: { speech: null, steps: null },
 };
 
 /** What a bundle would bring, before it is taken in. */
@@ -34,6 +39,9 @@ export interface BundleSummary {
   readonly students: readonly { readonly name: string; readonly tries: number }[];
   /** Names that the studio has already; they and their logs are left. */
   readonly knownStudents: readonly string[];
+  /** Settings that come, and those that this studio has of its own, which stay. */
+  readonly settings: readonly SettingId[];
+  readonly knownSettings: readonly SettingId[];
 }
 
 /** A part of a file of music: what it would become, and what of it would not come in. */

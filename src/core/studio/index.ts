@@ -12,7 +12,7 @@ export { afterId, idSchema, makeId, parseId } from '../id';
 export { PLAIN_SPEECH } from './plain-speech';
 export { NOTHING_IMPORTED } from './imported';
 export { itemKey } from './records';
-export { speechSchema } from './speech';
+export { speechSchema } from '../time';
 export { afterEntries } from './local';
 export { typedTicks } from './paper';
 export type { Day } from '../calendar';
@@ -30,8 +30,8 @@ export type {
   StudioId,
 } from '../id';
 export type { PaperTick } from './paper';
-export type { BundleSummary, FileLook, Imported, LogLook, PartLook } from './imported';
-export type { Speech } from './speech';
+export type { BundleSummary, FileLook, Imported, LogLook, PartLook, SettingId } from './imported';
+export type { Speech } from '../time';
 export type {
   BatchAnswer,
   BreakWarning,

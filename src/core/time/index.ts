@@ -32,6 +32,7 @@ export {
   ticksToSeconds,
 } from './tempo';
 export { feelSchema, subdivisionSchema } from './schema';
+export { speechSchema } from './speech';
 export { metricalWeight, syncopatedNotes } from './weight';
 export { secondsAt, steadyTempo, ticksAt } from './tempo-map';
 export { gcd, lcm, quarters, tick, TICKS_PER_QUARTER, wrap } from './tick';
@@ -40,6 +41,7 @@ export type { Feel } from './schema';
 export type { Meter } from './meter';
 export type { NoteNames } from './note-names';
 export type { Syllables } from './syllables';
+export type { Speech } from './speech';
 export type { SubdivisionId, SwingOf } from './subdivision';
 export type { TempoChange, TempoMap } from './tempo-map';
 export type { Bpm, Tempo } from './tempo';

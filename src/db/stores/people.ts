@@ -34,11 +34,11 @@ export function peopleOf(db: Connection, studioId: StudioId) {
       return found;
     },
 
-    setSpeech(speech: Speech): void {
+    setSpeech(speech: Speech | null): void {
       db.update(studio).set({ speech }).where(here).run();
     },
 
-    setSteps(steps: readonly StepKind[]): void {
+    setSteps(steps: readonly StepKind[] | null): void {
       db.update(studio).set({ steps }).where(here).run();
     },
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useRef } from 'react';
-import type { BundleSummary, FileLook } from '@/core/studio';
+import type { BundleSummary, FileLook, SettingId } from '@/core/studio';
 import { sayImportsIn, type Say } from '@/words';
 import { Button, Trouble, useSpeech } from '../base';
 import { LogLook } from './log-look';
@@ -97,8 +97,8 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
 function brings(look: FileLook): boolean {
   switch (look.kind) {
     case 'bundle': {
-      const { programs, exercises, families, materials, students } = look.summary;
-      return [programs, exercises, families, materials, students].some((one) => one.length > 0);
+      const { knownStudents: _, knownSettings: __, known: ___, ...coming } = look.summary;
+      return Object.values(coming).some((one) => one.length > 0);
     }
     case 'log':
     case 'roster':
@@ -121,6 +121,7 @@ function BundleLook({ say, summary }: { say: Say; summary: BundleSummary }) {
   const programs = summary.programs.map(({ name, items }) =>
     say.t('imports.withItems', { name, items }),
   );
+  const said = (all: readonly SettingId[]) => all.map((one) => say.t(`imports.setting.${one}`));
   const students = summary.students.map(({ name, tries }) =>
     say.t('imports.withTries', { name, tries }),
   );
@@ -133,6 +134,8 @@ function BundleLook({ say, summary }: { say: Say; summary: BundleSummary }) {
       <Row say={say} name={say.t('imports.hereAlready')} all={summary.known} />
       <Row say={say} name={say.t('imports.families')} all={summary.families} />
       <Row say={say} name={say.t('imports.materials')} all={summary.materials} />
+      <Row say={say} name={say.t('imports.settings')} all={said(summary.settings)} />
+      <Row say={say} name={say.t('imports.settingsLeft')} all={said(summary.knownSettings)} />
     </dl>
   );
 }

@@ -57,6 +57,7 @@ export const commandLine = {
     exercises: 'Exercises: {names}',
     families: 'Families: {names}',
     materials: 'Materials: {names}',
+    settings: 'Settings: {names}',
     hereAlready: 'Here already: {names}',
     none: 'none',
     student: 'student: {name}',

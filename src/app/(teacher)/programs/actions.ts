@@ -5,8 +5,9 @@ import { revalidatePath } from 'next/cache';
 import * as z from 'zod/mini';
 import { whole, amount, text, list } from '@/core/shape';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
+import { stepKindsSchema } from '@/core/path';
 import { outlineSchema, STARTER_IDS, type StarterId } from '@/core/program';
-import { parseId, type ProgramId } from '@/core/studio';
+import { parseId, speechSchema, type ProgramId } from '@/core/studio';
 import {
   archiveImported,
   archiveProgram,
@@ -66,6 +67,7 @@ const imported = z.object({
   tries: list(z.object({ student: ids.person, ids: list(ids.entry, 0, 5000) }), 0, 5000),
   families: list(ids.family, 0, 1000),
   programs: list(ids.program, 0, 1000),
+  settings: z.object({ speech: z.nullable(speechSchema), steps: z.nullable(stepKindsSchema) }),
 });
 
 /** Takes out what came with a file, or puts it back. */

@@ -3,10 +3,12 @@ import { keptFamilySchema } from '../../family';
 import { idSchema } from '../../id';
 import { kitSchema } from '../../kit';
 import { heldSchema } from '../../materials';
+import { stepKindsSchema } from '../../path';
 import { scheduleSchema } from '../../plan';
 import { outlineSchema, startsSchema } from '../../program';
 import { keptRecipeSchema } from '../../recipe';
 import { list, text, typedText, whole } from '../../shape';
+import { speechSchema } from '../../time';
 import { entrySchema, instant, localId } from './entry-schema';
 import { BUNDLE_VERSION } from './version';
 
@@ -89,4 +91,13 @@ export const bundleSchema = z.strictObject({
     1000,
   ),
   students: list(student, 0, 1000),
+  /** What a studio chose for itself; null where it is none, or has not said. */
+  settings: z.nullable(
+    z.strictObject({
+      /** How note values are named and counted. */
+      speech: z.nullable(speechSchema),
+      /** Kinds of steps in which exercises are built, in order. */
+      steps: z.nullable(stepKindsSchema),
+    }),
+  ),
 });

@@ -2,8 +2,10 @@ import type * as z from 'zod/mini';
 import type { ItemId } from '../../id';
 import { openFamily, readFamily, type Family } from '../../family';
 import { fail, misfitsOf, ok, type Issue, type Result } from '../../issue';
+import type { StepKind } from '../../path';
 import { checkOutline, itemsOf, type Outline } from '../../program';
 import { close, expand, type ClosedRecipe, type Recipe } from '../../recipe';
+import type { Speech } from '../../time';
 import type { Held } from '../../materials';
 import { bundleSchema } from './bundle-schema';
 import { readStudents, type BundledStudent } from './read-students';
@@ -29,6 +31,13 @@ export interface Bundle {
   readonly families: readonly { readonly name: string; readonly family: Family }[];
   readonly programs: readonly BundledProgram[];
   readonly students: readonly BundledStudent[];
+  readonly settings: StudioSettings | null;
+}
+
+/** What a studio chose for itself; null where it has not said. */
+export interface StudioSettings {
+  readonly speech: Speech | null;
+  readonly steps: readonly StepKind[] | null;
 }
 
 export interface BundledProgram {
@@ -146,7 +155,8 @@ function closed(read: z.output<typeof bundleSchema>): Result<Bundle> {
   }));
   const students = readStudents(read.students, programs, issues);
   if (issues.length > 0) return fail(...issues.slice(0, MOST_ISSUES));
-  return ok({ materials: read.materials, exercises, families, programs, students });
+  const { materials, settings } = read;
+  return ok({ materials, exercises, families, programs, students, settings });
 }
 
 type Part = Extract<Issue, { code: 'bundle-part' }>['part'];

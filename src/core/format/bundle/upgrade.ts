@@ -20,6 +20,7 @@ const STEPS: Readonly<Record<number, (bundle: Json) => Json>> = {
       gone: [],
     })),
     students: [],
+    settings: null,
   }),
 };
 

@@ -1,6 +1,6 @@
 import type { Family } from '../../family';
 import type { Material } from '../../materials';
-import type { Bundle, BundledProgram, BundledVersion } from './read-bundle';
+import type { Bundle, BundledProgram, BundledVersion, StudioSettings } from './read-bundle';
 import type { BundledEntry, BundledStudent } from './read-students';
 import { BUNDLE_VERSION } from './version';
 
@@ -18,6 +18,7 @@ export interface Bundled {
   readonly families?: readonly { readonly name: string; readonly family: Family }[];
   readonly programs?: readonly BundledProgram[];
   readonly students?: readonly BundledStudent[];
+  readonly settings?: StudioSettings | null;
 }
 
 /** A program as it is now, for a bundle without students. */
@@ -43,6 +44,7 @@ export function writeBundle({
   families = [],
   programs = [],
   students = [],
+  settings = null,
 }: Bundled): string {
   const lists = {
     materials: materials.map(({ id, version, name, trains, meter, kind, content }) => {
@@ -60,6 +62,7 @@ export function writeBundle({
     students: students.map(({ name, about, kit, schedule, given, entries }) => {
       return { name, about, kit, schedule, given, entries: entries.map(entryOf) };
     }),
+    settings,
   };
   return `${inLines({ format: 'mivvel', version: BUNDLE_VERSION, ...lists }, '')}\n`;
 }

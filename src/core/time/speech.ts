@@ -1,6 +1,7 @@
 import * as z from 'zod/mini';
 import { text } from '../shape';
-import { NOTE_NAMES, SYLLABLES_IDS } from '../time';
+import { NOTE_NAMES } from './note-names';
+import { SYLLABLES_IDS } from './syllables';
 
 /** How a studio names note values and counts. */
 export const speechSchema = z.strictObject({
