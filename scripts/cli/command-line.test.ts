@@ -120,6 +120,23 @@ describe('export --from', () => {
   });
 });
 
+describe('export --from a family', () => {
+  it('of more exercises than a file holds ends with 1, and writes nothing', async () => {
+    const slots = [0, 1, 2, 3, 4, 5, 6, 7];
+    const texts = Array.from({ length: 256 }, (_, index) =>
+      slots.map((slot) => ((index >> slot) & 1 ? '8r' : '8')).join(' '),
+    );
+    const play = { at: 'play', values: texts.map((text) => ({ content: { text } })) };
+    const change = { kind: 'displace', what: 'pattern', part: 'line', by: 1, slot: '8' };
+    const by = { kind: 'numbers', change, field: 'by', from: 0, to: 7 };
+    const axes = [play, { at: 'change', index: 0, values: [by] }];
+    const family = JSON.stringify({ base: cells(), axes });
+    const { code, err, bytes } = await run(['export', '--from', '-', '--format', 'midi'], family);
+    expect(err).toContain('more than 2,000 exercises');
+    expect([code, bytes.length]).toEqual([1, 0]);
+  });
+});
+
 describe('parse', () => {
   it.each([
     ['4. 4 8 4', ['line']],

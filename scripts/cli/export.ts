@@ -16,12 +16,15 @@ import {
 } from '@/server';
 import { saySentence, type Say } from '@/words';
 import { Missing, need, writeTo, Wrong, type Io } from './io';
-import { recipesIn } from './recipes-in';
+import { recipesIn, type Named } from './recipes-in';
 import { SAY } from './say';
 import { openStudioOf, programOf, sayOf, studentOf, type OnStudio } from './studio';
 
 /** What programs can be written as. */
 export const EXPORTS = [...Object.keys(FORMATS), 'pdf', 'wav', 'bundle'] as const;
+
+/** Most exercises of a file that are written at once; a family can hold millions. */
+const MOST_EXERCISES = 2000;
 
 interface Export extends OnStudio {
   readonly format: FormatId | 'pdf' | 'wav' | 'bundle';
@@ -66,7 +69,13 @@ async function exportRecipes(
   { format, bpm: typed, times, to }: Export,
 ): Promise<void> {
   const bpm = need(parseBpm(typed));
-  const named = [...recipesIn(io, from)];
+  const named: Named[] = [];
+  for (const one of recipesIn(io, from)) {
+    if (named.length === MOST_EXERCISES) {
+      throw new Missing(SAY.t('commandLine.tooMany', { file: from, most: MOST_EXERCISES }));
+    }
+    named.push(one);
+  }
   const title = basename(from).replace(/\.\w+$/, '');
   if (format === 'bundle') {
     const exercises = named.map(({ name, recipe }) => ({ name: name || title, recipe }));

@@ -4,7 +4,7 @@ import { itemsOf } from '@/core/program';
 import { close, readRecipe, type ClosedRecipe } from '@/core/recipe';
 import { familyFrom, jsonFrom, need, type Io } from './io';
 
-interface Named {
+export interface Named {
   readonly name: string;
   readonly recipe: ClosedRecipe;
 }

@@ -1,7 +1,14 @@
 import { readCsv, writeCsv } from '@/core/format';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { foldItem, takenBackIds } from '@/core/log';
-import { clockOf, type EntryId, type Imported, type LogLook, type PersonId } from '@/core/studio';
+import {
+  clockOf,
+  MOST_TRIES,
+  type EntryId,
+  type Imported,
+  type LogLook,
+  type PersonId,
+} from '@/core/studio';
 import type { NewEntry } from '@/db';
 import { openStudent, type Student, type Teacher } from './authority';
 import { newId } from './context';
@@ -10,9 +17,6 @@ import { keyOf, Placing } from './log-placing';
 import { LOG_COLUMNS, tryOfRow, type ReadTry } from './log-row';
 import { progressOf } from './progress';
 import { practiceDay } from './standing';
-
-/** Most tries of a table that comes in. */
-const MOST_TRIES = 5000;
 
 /** Every try of a student as a table, in the order of the log.
  * @returns issues of opening the student; text of a file */

@@ -2,6 +2,9 @@ import type { Choice, Draft, Left, PlayedGrid, PlayedNote, StudioSettings } from
 import type { Day } from '../calendar';
 import type { EntryId, ExerciseId, FamilyId, MaterialId, PersonId, ProgramId } from '../id';
 
+/** Most tries of a table that comes in. */
+export const MOST_TRIES = 5000;
+
 export type SettingId = keyof StudioSettings;
 
 /** What came in with a file, to be looked at, or taken out again. */

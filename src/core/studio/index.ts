@@ -10,7 +10,7 @@ export {
 export { isDue } from './due';
 export { afterId, idSchema, makeId, parseId } from '../id';
 export { PLAIN_SPEECH } from './plain-speech';
-export { NOTHING_IMPORTED } from './imported';
+export { MOST_TRIES, NOTHING_IMPORTED } from './imported';
 export { itemKey } from './records';
 export { speechSchema } from '../time';
 export { afterEntries } from './local';

@@ -18,7 +18,6 @@ export {
   tempoBeatTicks,
   unitTicks,
 } from './meter';
-export { NOTE_NAMES } from './note-names';
 export { ownSyllables, SYLLABLES, SYLLABLES_IDS } from './syllables';
 export { isBinarySlot, slotTicks, SUBDIVISION_IDS, SUBDIVISIONS, swingOfSlot } from './subdivision';
 export {

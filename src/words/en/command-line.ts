@@ -85,6 +85,8 @@ export const commandLine = {
   noStudent: 'There is no student {name}. There are: {names}.',
   sayProgram: 'Say which program with --program.',
   noNumber: '--most {text} is no number from 0 up. Give one, or leave it out.',
+  tooMany:
+    '{file} holds more than {most, number} exercises. Keep some of them on Variations, and export those.',
   noTimes: '--times {text} is no whole number from 1 up. Give one.',
   noCut: '--cut {text} is none of signs, whole and a number of bars. Give one of them.',
   fileThere: '{file} is there already. Give the path of a new file.',

@@ -7,7 +7,7 @@ import { whole, amount, text, list } from '@/core/shape';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { stepKindsSchema } from '@/core/path';
 import { outlineSchema, STARTER_IDS, type StarterId } from '@/core/program';
-import { parseId, speechSchema, type ProgramId } from '@/core/studio';
+import { MOST_TRIES, parseId, speechSchema, type ProgramId } from '@/core/studio';
 import {
   archiveImported,
   archiveProgram,
@@ -64,7 +64,11 @@ const imported = z.object({
   people: list(ids.person, 0, 20_000),
   materials: list(ids.material, 0, 5000),
   exercises: list(ids.exercise, 0, 20_000),
-  tries: list(z.object({ student: ids.person, ids: list(ids.entry, 0, 5000) }), 0, 5000),
+  tries: list(
+    z.object({ student: ids.person, ids: list(ids.entry, 0, MOST_TRIES) }),
+    0,
+    MOST_TRIES,
+  ),
   families: list(ids.family, 0, 1000),
   programs: list(ids.program, 0, 1000),
   settings: z.object({ speech: z.nullable(speechSchema), steps: z.nullable(stepKindsSchema) }),
