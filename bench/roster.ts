@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { seeded } from '@/core/chance';
+import { readBundle, type Bundle } from '@/core/format';
 import { must } from '@/core/issue';
 import { factsOf, replay, USUAL_COURSE } from '@/core/ladder';
 import type { LadderEvent, Posted, Verdict } from '@/core/log';
@@ -17,10 +18,12 @@ import {
   asStudent,
   asTeacher,
   createProgram,
+  exportStudio,
   getDay,
   getRecord,
   getToday,
   giveProgram,
+  importBundle,
   listStudents,
   newId,
   openStudio,
@@ -36,6 +39,8 @@ const STUDENTS = 200;
 const ENTRIES = 100_000;
 /** Entries of one student whose log is long. */
 const LONG = [10_000, 100_000];
+/** Tries of each student of a studio that moves. */
+const BUNDLED = Array.from({ length: 20 }, () => 1500);
 const ITEMS = 8;
 const DAYS = 60;
 const REQUESTS = 200;
@@ -140,6 +145,26 @@ function tryOf(me: Student, index = 0): Posted<'try'> {
   };
 }
 
+/** A whole studio written, read, and taken into an empty one; the baseline parses its JSON. */
+function asBundle({ context, teacher }: Large): Row[] {
+  let text = '';
+  const write = timed(() => (text = must(exportStudio(teacher, true))));
+  const parsed = median([1, 2, 3].map(() => timed(() => JSON.parse(text) as unknown)));
+  let bundle: Bundle | null = null;
+  const read = timed(() => (bundle = must(readBundle(text))));
+  const studio = { studio: 'Empty', teacher: 'Bo', zone: 'Europe/Lisbon' };
+  const to = must(asTeacher(context, viewerOf(context, must(openStudio(context, studio)))));
+  const take = timed(() => bundle && must(importBundle(to, bundle)));
+  closeDb(context.db);
+  const tries = BUNDLED.reduce((sum, each) => sum + each, 0);
+  const row = (did: string, ms: number): Row => ({
+    what: `a studio of ${BUNDLED.length} students with ${tries} tries as a bundle (${Math.round(text.length / 1000)} KB), ${did}`,
+    measured: `${ms.toFixed(0)} ms`,
+    against: `${(ms / parsed).toFixed(1)} × parsing its JSON (${parsed.toFixed(0)} ms)`,
+  });
+  return [row('written', write), row('read and checked', read), row('taken in', take)];
+}
+
 function percentile(values: readonly number[], share: number): number {
   return [...values].sort((a, b) => a - b)[Math.ceil(values.length * share) - 1] ?? NaN;
 }
@@ -163,6 +188,7 @@ export function roster(): Row[] {
       return ofOne(restarted(build(own, [count])), count);
     }),
     replaying(),
+    ...asBundle(build(mkdtempSync(join(folder, 'bundle-')), BUNDLED)),
   ];
   rmSync(folder, { recursive: true, force: true });
   return rows;
