@@ -100,6 +100,16 @@ describe('readBundle', () => {
     expect(older).toEqual({ ...opened, families: [] });
   });
 
+  it.each<[string, Bundled, string]>([
+    ['an exercise', { exercises: [exercise, exercise] }, 'exercises'],
+    ['a program', { programs: [program, program] }, 'programs'],
+    ['a version', { programs: [{ ...program, versions: [version, version] }] }, 'programs'],
+  ])('%s that is there twice is not let in', (_, bundled, part) => {
+    expect(readBundle(writeBundle(bundled))).toMatchObject({
+      issues: [{ code: 'bundle-part', part }],
+    });
+  });
+
   it.each<[string, Partial<BundledStudent>, (string | number)[]]>([
     ['a program', { given: student.given.map((one) => ({ ...one, program: 'x' })) }, ['given', 0]],
     ['a version', { given: student.given.map((one) => ({ ...one, version: 2 })) }, ['given', 0]],

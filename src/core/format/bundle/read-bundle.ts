@@ -1,69 +1,9 @@
-import type * as z from 'zod/mini';
-import type { ItemId } from '../../id';
-import { openFamily, readFamily, type Family } from '../../family';
 import { fail, misfitsOf, ok, type Issue, type Result } from '../../issue';
-import type { StepKind } from '../../path';
-import { checkOutline, itemsOf, type Outline } from '../../program';
-import { close, expand, type ClosedRecipe, type Recipe } from '../../recipe';
-import type { Speech } from '../../time';
-import type { Held } from '../../materials';
+import type { Bundle } from './bundle';
 import { bundleSchema } from './bundle-schema';
-import { readStudents, type BundledStudent } from './read-students';
+import { closeBundle } from './close-bundle';
 import { upgradeBundle } from './upgrade';
 import { BUNDLE_VERSION } from './version';
-
-/** A bundle that was read: all of it can be played. */
-export interface Bundle {
-  readonly materials: readonly {
-    readonly id: string;
-    readonly version: number;
-    readonly name: string;
-    readonly trains: string;
-    readonly meter: string | null;
-    readonly held: Held;
-  }[];
-  readonly exercises: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly archived: boolean;
-    readonly recipe: ClosedRecipe;
-  }[];
-  readonly families: readonly { readonly name: string; readonly family: Family }[];
-  readonly programs: readonly BundledProgram[];
-  readonly students: readonly BundledStudent[];
-  readonly settings: StudioSettings | null;
-}
-
-/** What a studio chose for itself; null where it has not said. */
-export interface StudioSettings {
-  readonly speech: Speech | null;
-  readonly steps: readonly StepKind[] | null;
-}
-
-export interface BundledProgram {
-  readonly id: string;
-  readonly name: string;
-  readonly template: boolean;
-  readonly archived: boolean;
-  /** The latest last; at least one. */
-  readonly versions: readonly BundledVersion[];
-  /** Items that no version holds any more, by the exercise that they were. */
-  readonly gone: readonly { readonly id: ItemId; readonly exercise: string }[];
-}
-
-export interface BundledVersion {
-  readonly version: number;
-  readonly outline: Outline;
-  /** By item. */
-  readonly recipes: Readonly<Record<string, ClosedRecipe>>;
-}
-
-/** What a program holds now. */
-export function latestOf({ versions }: Pick<BundledProgram, 'versions'>): BundledVersion {
-  const latest = versions.at(-1);
-  if (!latest) throw new RangeError('a program without a version');
-  return latest;
-}
 
 /** Largest bundle, in characters: a studio of some thousand exercises. */
 export const MOST_CHARACTERS = 20_000_000;
@@ -99,64 +39,9 @@ export function readBundle(text: string): Result<Bundle> {
       }),
     );
   }
-  return closed(read.data);
-}
-
-/** Closes every recipe, and sees that it can be played and that programs are whole. */
-function closed(read: z.output<typeof bundleSchema>): Result<Bundle> {
   const issues: Issue[] = [];
-  const closeAt = (recipe: Recipe, path: readonly (string | number)[]): ClosedRecipe | null => {
-    const made = close(recipe);
-    const played = made.ok ? expand(made.value) : made;
-    if (played.ok && made.ok) return made.value;
-    if (!played.ok)
-      issues.push(...played.issues.map((one) => ({ ...one, path: [...path, ...one.path] })));
-    return null;
-  };
-  const exercises = read.exercises.flatMap(({ recipe, ...one }, index) => {
-    const made = closeAt(recipe, ['exercises', index]);
-    return made ? [{ ...one, recipe: made }] : [];
-  });
-  const families = read.families.flatMap(({ name, family }, index) => {
-    const made = readFamily(family);
-    const opened = made.ok ? openFamily(made.value) : made;
-    if (made.ok && opened.ok) return [{ name, family: made.value }];
-    const path = ['families', index];
-    if (!opened.ok) issues.push(...opened.issues.map((one) => ({ ...one, path })));
-    return [];
-  });
-  const ids = new Set(exercises.map(({ id }) => id));
-  for (const [index, { name, gone }] of read.programs.entries()) {
-    for (const { exercise } of gone.filter((one) => !ids.has(one.exercise))) {
-      const misfits = [{ at: exercise, problem: 'kind' as const }];
-      const path = ['programs', index, 'gone'];
-      issues.push({ code: 'bundle-part', path, part: 'programs', name, misfits });
-    }
-  }
-  const programs = read.programs.map(({ versions, ...program }, index) => ({
-    ...program,
-    versions: versions.map(({ version, outline, recipes }) => {
-      const path = ['programs', index, 'versions', version];
-      const checked = checkOutline(outline);
-      if (!checked.ok) issues.push(...checked.issues);
-      const own: Record<string, ClosedRecipe> = {};
-      for (const item of itemsOf(outline)) {
-        const recipe = recipes[item.id];
-        const made = recipe && closeAt(recipe, [...path, item.id]);
-        if (made) own[item.id] = made;
-        if (!recipe) {
-          const misfits = [{ at: item.name, problem: 'kind' as const }];
-          const missing = { part: 'programs' as const, name: program.name, misfits };
-          issues.push({ code: 'bundle-part', path: [...path, item.id], ...missing });
-        }
-      }
-      return { version, outline, recipes: own };
-    }),
-  }));
-  const students = readStudents(read.students, programs, issues);
-  if (issues.length > 0) return fail(...issues.slice(0, MOST_ISSUES));
-  const { materials, settings } = read;
-  return ok({ materials, exercises, families, programs, students, settings });
+  const bundle = closeBundle(read.data, issues);
+  return issues.length > 0 ? fail(...issues.slice(0, MOST_ISSUES)) : ok(bundle);
 }
 
 type Part = Extract<Issue, { code: 'bundle-part' }>['part'];

@@ -1,6 +1,6 @@
 import type { Family } from '../../family';
 import type { Material } from '../../materials';
-import type { Bundle, BundledProgram, BundledVersion, StudioSettings } from './read-bundle';
+import type { Bundle, BundledProgram, BundledVersion, StudioSettings } from './bundle';
 import type { BundledEntry, BundledStudent } from './read-students';
 import { BUNDLE_VERSION } from './version';
 
