@@ -145,8 +145,14 @@ test.describe('with a file of its own', () => {
     await expect(files).toContainText(/Pia \(\d+ tries\)/);
     await files.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByRole('link', { name: /^Cells for the revue/ })).toBeVisible();
-    await page.goto('/students');
-    await page.getByRole('link', { name: /^Pia/ }).click();
+    await page.getByRole('link', { name: 'Students', exact: true }).click();
+    const pia = page.getByRole('link', { name: /^Pia/ });
+    await expect(pia).toBeVisible();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(pia).toBeHidden();
+    await page.getByLabel('Import a file').setInputFiles(path);
+    await page.getByRole('button', { name: 'Import', exact: true }).click();
+    await pia.click();
     await expect(page.getByRole('heading', { name: 'Pia' })).toBeVisible();
     const again = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Files' }).click();

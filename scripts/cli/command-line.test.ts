@@ -296,5 +296,7 @@ describe('help', () => {
   it('a wrong command ends with 2', async () => {
     expect(await run(['frobnicate'])).toMatchObject({ code: 2 });
     expect(await run(['export', '--format', 'mp3'])).toMatchObject({ code: 2 });
+    const both = ['export', '--students', '--student', 'Pia'];
+    expect(await run(both)).toMatchObject({ code: 2 });
   });
 });

@@ -84,8 +84,19 @@ function commands(io: Io): Command {
         .default('bundle'),
     )
     .option('--program <name>', t('commandLine.export.program'))
-    .option('--students', t('commandLine.export.students'))
-    .option('--student <name>', t('commandLine.export.student'))
+    .addOption(
+      new Option('--students', t('commandLine.export.students')).conflicts([
+        'program',
+        'student',
+        'from',
+      ]),
+    )
+    .addOption(
+      new Option('--student <name>', t('commandLine.export.student')).conflicts([
+        'program',
+        'from',
+      ]),
+    )
     .option('--from <file>', t('commandLine.export.from'))
     .option('--bpm <bpm>', t('commandLine.export.bpm'), '60')
     .option('--times <count>', t('commandLine.export.times'), '2')

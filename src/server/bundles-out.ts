@@ -68,10 +68,9 @@ type Listed = Pick<BundledProgram, 'name' | 'template' | 'archived'> & { readonl
 
 function wholeProgram(me: Teacher, { id, name, template, archived }: Listed): BundledProgram {
   const numbers = me.store.programs.versions(id);
-  const versions = numbers.map((number) => {
-    const { version, outline, recipes } = contentOf(me, id, number);
-    return { version, outline, recipes };
-  });
+  const contents =
+    numbers.length > 0 ? numbers.map((one) => contentOf(me, id, one)) : [contentOf(me, id)];
+  const versions = contents.map(({ version, outline, recipes }) => ({ version, outline, recipes }));
   const held = new Set(versions.flatMap(({ outline }) => itemsOf(outline).map((item) => item.id)));
   const gone = me.store.programs
     .items(id)
