@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { afterAll, describe, expect, it } from 'vitest';
+import { readBundle } from '@/core/format';
 import { must } from '@/core/issue';
 import { dueDay } from '@/core/ladder';
 import type { LoggedTry } from '@/core/log';
@@ -12,11 +13,14 @@ import { closeDb, openDb } from '@/db';
 import { ENGLISH, sayNeed, sayStepPlace, sayWhy, sayCueLine } from '@/words';
 import {
   asTeacher,
+  exportStudio,
   getPlan,
   getRecord,
+  importBundle,
   listDoors,
   listPractised,
   listTries,
+  openStudio,
   viewerOf,
   type Context,
 } from '..';
@@ -171,5 +175,20 @@ describe('a file from before', () => {
 
   it('what was practised is known by what it plays', () => {
     expect([...must(listPractised(teacher))].sort()).toEqual(told.practised);
+  });
+});
+
+describe('a studio from before', () => {
+  it('goes as a bundle into another one, with all that its students did', () => {
+    const bundle = must(readBundle(must(exportStudio(teacher, true))));
+    const opened = must(openStudio(context, { studio: 'New', teacher: 'Bo', zone: 'UTC' }));
+    const to = must(asTeacher(context, viewerOf(context, opened)));
+    const { people } = must(importBundle(to, bundle));
+    expect(people).toHaveLength(who('student').length);
+    const { students } = must(readBundle(must(exportStudio(to, true))));
+    const counted = (all: typeof students) =>
+      all.map(({ name, entries }) => [name, entries.length]);
+    expect(counted(students)).toEqual(counted(bundle.students));
+    expect(counted(students).some(([, entries]) => Number(entries) > 100)).toBe(true);
   });
 });

@@ -93,9 +93,7 @@ export function readStudents(
         given = null,
         item = null,
         hash = null,
-      } = {
-        ...(one as Partial<BundledEntry>),
-      };
+      } = one as Partial<BundledEntry>;
       const of = about === null ? null : places.get(about);
       if (places.has(one.id)) return wrong([...path, 'id'], one.id);
       if (of === undefined || (of && !isAbout(one.kind, of.kind))) {
