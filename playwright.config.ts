@@ -31,7 +31,7 @@ const FEATURES_OFF = [
 
 export default defineConfig({
   testDir: './e2e',
-  globalSetup: './e2e/demo-file.ts',
+  globalSetup: './e2e/make-files.ts',
   workers: 2,
   fullyParallel: true,
   forbidOnly: CI,

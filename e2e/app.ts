@@ -46,74 +46,61 @@ export class App {
   }
 }
 
-/** What a test starts from: `shared`, a studio of its own beside others in one file; `empty`, a file
- * of its own; `demo`, a copy of the demo studio, put back for each; `gallery`, one that all tests share which only
- * look. */
-type Ground = 'shared' | 'empty' | 'demo' | 'gallery';
+/** What a test starts from: `shared`, a studio of its own beside the demo studio, which tests leave alone; `gallery`,
+ * the demo studio for those who only look; `demo`, one of the test's own; `empty`, a file without any studio. */
+type Ground = 'shared' | 'gallery' | 'demo' | 'empty';
 
-/** Puts the demo studio in place of what a test has made of it; the server finds the new file by itself. */
-function putDemoBack({ folder }: App): void {
-  copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'next.sqlite'));
-  for (const end of ['-wal', '-shm']) rmSync(join(folder, `mivvel.sqlite${end}`), { force: true });
-  renameSync(join(folder, 'next.sqlite'), join(folder, 'mivvel.sqlite'));
-}
+/** One Mivvel for all tests of a worker, on whatever file the next of them starts from: what the browser has loaded
+ * of it once, it keeps. */
+class Grounds {
+  #on: 'demo' | 'changed' | 'empty' | null = null;
 
-async function startOn(ground: Ground): Promise<App> {
-  const folder = mkdtempSync(join(tmpdir(), 'mivvel-e2e-'));
-  if (ground === 'gallery') {
-    copyFileSync(process.env.MIVVEL_DEMO_FILE ?? '', join(folder, 'mivvel.sqlite'));
+  constructor(private readonly app: App) {}
+
+  prepare(ground: Ground): App {
+    const isFine =
+      (ground === 'gallery' && this.#on === 'demo') ||
+      (ground === 'shared' && (this.#on === 'demo' || this.#on === 'changed'));
+    if (!isFine) putInPlace(ground === 'empty' ? 'empty' : 'demo', this.app.folder);
+    if (ground === 'demo') this.#on = 'changed';
+    else if (!isFine) this.#on = ground === 'empty' ? 'empty' : 'demo';
+    return this.app;
   }
-  const app = new App(folder);
-  await app.start();
-  return app;
 }
 
-/** At once: a page that is still open would keep it waiting. */
-async function end(app: App | undefined): Promise<void> {
-  await app?.stop('SIGKILL');
-  if (app) rmSync(app.folder, { recursive: true, force: true });
+/** Puts a file in place of what tests have made of theirs; the server finds the new one by itself. */
+function putInPlace(name: 'demo' | 'empty', folder: string): void {
+  const file = join(folder, 'mivvel.sqlite');
+  copyFileSync(join(process.env.MIVVEL_FILES ?? '', `${name}.sqlite`), join(folder, 'next'));
+  for (const end of ['-wal', '-shm']) rmSync(file + end, { force: true });
+  renameSync(join(folder, 'next'), file);
 }
 
 interface Worker {
-  shared: () => Promise<App>;
-  gallery: () => Promise<App>;
-  demo: () => Promise<App>;
+  grounds: Grounds;
   /** Cookies of a teacher in a studio that the tests of a worker share. */
   teacher: () => Promise<Parameters<BrowserContext['addCookies']>[0]>;
 }
 
 export const test = base.extend<{ ground: Ground; app: App }, Worker>({
   ground: ['shared', { option: true }],
-  shared: [
+  grounds: [
     async ({}, provide) => {
-      let app: Promise<App> | undefined;
-      await provide(() => (app ??= startOn('shared')));
-      await end(await app);
-    },
-    { scope: 'worker' },
-  ],
-  gallery: [
-    async ({}, provide) => {
-      let app: Promise<App> | undefined;
-      await provide(() => (app ??= startOn('gallery')));
-      await end(await app);
-    },
-    { scope: 'worker' },
-  ],
-  demo: [
-    async ({}, provide) => {
-      let app: Promise<App> | undefined;
-      await provide(() => (app ??= startOn('demo')));
-      await end(await app);
+      const app = new App(mkdtempSync(join(tmpdir(), 'mivvel-e2e-')));
+      await app.start();
+      await provide(new Grounds(app));
+      // At once: a page that is still open would keep it waiting.
+      await app.stop('SIGKILL');
+      rmSync(app.folder, { recursive: true, force: true });
     },
     { scope: 'worker' },
   ],
   teacher: [
-    async ({ shared, browser }, provide) => {
+    async ({ grounds, browser }, provide) => {
       let cookies: ReturnType<Worker['teacher']> | undefined;
       async function open() {
-        const page = await browser.newPage({ baseURL: (await shared()).url });
-        await openStudio(page, 'Shared bench');
+        const page = await browser.newPage({ baseURL: grounds.prepare('shared').url });
+        await lookAs(page, 'Ada', '/students');
         const found = await page.context().cookies();
         await page.close();
         return found;
@@ -122,18 +109,7 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
     },
     { scope: 'worker' },
   ],
-  app: async ({ ground, shared, gallery, demo }, provide) => {
-    if (ground === 'shared') return provide(await shared());
-    if (ground === 'gallery') return provide(await gallery());
-    if (ground === 'demo') {
-      const app = await demo();
-      putDemoBack(app);
-      return provide(app);
-    }
-    const app = await startOn(ground);
-    await provide(app);
-    await end(app);
-  },
+  app: async ({ ground, grounds }, provide) => provide(grounds.prepare(ground)),
   baseURL: async ({ app }, provide) => provide(app.url),
   page: async ({ page }, provide) => {
     const { goto, reload } = page;

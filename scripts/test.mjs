@@ -1,4 +1,5 @@
-// Everything that has to hold: lint, format, types, unit tests, then the app in a real browser.
+// Everything that has to hold: lint, format, types, unit tests, then the app in a real browser. With the word
+// `long`, samples are as large as they are meant, and the main roads are walked in other browsers, too.
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -7,19 +8,26 @@ import { ensureDebian } from './lib/debian.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { bin, run } from './lib/run.mjs';
 
+const isLong = process.argv.includes('long');
+const started = Date.now();
 const reports = mkdtempSync(join(tmpdir(), 'mivvel-reports-'));
 const total = { passed: 0, failed: 0 };
 
-async function step(name, command, args, env) {
-  console.log(`\n— ${name}`);
+/** What a run finds out about a file holds until the file changes. */
+const KEPT = join('node_modules', '.cache');
+
+/** Runs one job. @returns whether it went well */
+async function job(name, command, args, env) {
+  const from = Date.now();
   const code = await run(command, args, env);
-  if (code !== 0) console.log(`— ${name} failed`);
+  const seconds = ((Date.now() - from) / 1000).toFixed(0);
+  console.log(`— ${name}: ${code === 0 ? 'fine' : 'FAILED'}, ${seconds} s`);
   return code === 0;
 }
 
-/** A step that passes or fails as a whole. */
-async function check(...step_) {
-  total[(await step(...step_)) ? 'passed' : 'failed'] += 1;
+/** A job that passes or fails as a whole. */
+async function check(...job_) {
+  total[(await job(...job_)) ? 'passed' : 'failed'] += 1;
 }
 
 function readReport(file) {
@@ -37,42 +45,59 @@ function add(fine, passed = 0, failed = 0) {
 }
 
 async function unitTests() {
-  const fine = await step('unit tests', bin('vitest'), [
-    'run',
-    '--reporter=dot',
-    '--reporter=json',
-    `--outputFile.json=${join(reports, 'unit.json')}`,
-  ]);
+  const report = `--outputFile.json=${join(reports, 'unit.json')}`;
+  const args = ['run', '--reporter=dot', '--reporter=json', report];
+  const env = isLong ? { MIVVEL_SAMPLES: 'long' } : {};
+  const fine = await job('unit tests', bin('vitest'), args, env);
   const unit = readReport('unit.json');
   add(fine, unit?.numPassedTests, unit?.numFailedTests);
 }
 
-// The build checks the types again; what was found here it need not find anew.
-const TYPES_FOUND = join('.next', 'cache', '.tsbuildinfo');
+async function browserTests() {
+  const env = { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') };
+  const fine = await job('browser tests', bin('playwright'), ['test'], env);
+  const browser = readReport('browser.json')?.stats;
+  add(fine, (browser?.expected ?? 0) + (browser?.flaky ?? 0), browser?.unexpected);
+}
 
-// One compiles, the other fetches.
-await Promise.all([ensureInstalled(), ensureDebian()]);
-// Each of these works mostly on one core: two at a time, in rows that take about equally long.
+async function lint() {
+  const cache = ['--cache', '--cache-strategy', 'content', '--cache-location'];
+  const args = [...cache, join(KEPT, 'eslint', '/'), '--max-warnings', '0', '.'];
+  await check('lint', bin('eslint'), args);
+}
+
+async function format() {
+  const cache = ['--cache', '--cache-strategy', 'content', '--cache-location'];
+  const args = [...cache, join(KEPT, 'prettier'), '--check', '--log-level', 'warn', '.'];
+  await check('format', bin('prettier'), args);
+}
+
+async function types(name, ...args) {
+  const kept = join(KEPT, `${name.replaceAll(' ', '-')}.tsbuildinfo`);
+  const keep = ['--incremental', '--tsBuildInfoFile', kept];
+  await check(name, bin('tsc'), ['--noEmit', ...keep, ...args]);
+}
+
+// What is downloaded, compiled, checked and clicked through waits only for what it needs: the build and the
+// checks begin when the packages are there, the browser when the build stands.
+const debian = ensureDebian();
+await ensureInstalled();
+const built = ensureBuilt();
 await Promise.all([
-  (async () => {
-    await check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-    await check('nothing unused', bin('knip'), ['--no-progress', '--no-config-hints']);
-    await check('types of the core', bin('tsc'), ['--noEmit', '-p', 'src/core']);
-  })(),
-  (async () => {
-    await step('route types', bin('next'), ['typegen']);
-    await check('types', bin('tsc'), ['--noEmit', '--tsBuildInfoFile', TYPES_FOUND]);
-    await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-  })(),
+  Promise.all([built, debian]).then(browserTests),
+  lint()
+    .then(() => check('nothing unused', bin('knip'), ['--no-progress', '--no-config-hints']))
+    .then(() => types('types of the core', '-p', 'src/core'))
+    .then(format)
+    // The build says what types its routes have.
+    .then(() => built)
+    .then(() => types('types'))
+    // Reads PDF files with what Debian has.
+    .then(() => debian)
+    .then(unitTests),
 ]);
-await Promise.all([unitTests(), ensureBuilt()]);
-
-const browserFine = await step('browser tests', bin('playwright'), ['test'], {
-  PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json'),
-});
-const browser = readReport('browser.json')?.stats;
-add(browserFine, (browser?.expected ?? 0) + (browser?.flaky ?? 0), browser?.unexpected);
 
 rmSync(reports, { recursive: true, force: true });
-console.log(`\n${total.passed} passed, ${total.failed} failed`);
+console.log(`\nAll of it took ${Math.round((Date.now() - started) / 1000)} s.`);
+console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed === 0 ? 0 : 1);

@@ -62,6 +62,20 @@ describe('expand', () => {
     });
     expect(one).toHaveProperty('lockUp');
     expect(one?.['strokes']).toHaveLength(18);
+    // The line begins with a right hand on the snare, accented; the foot closes the hi-hat on 2.
+    expect((one?.['strokes'] as unknown[])[0]).toEqual({
+      ...{ at: 0, sounds: 0, limb: 'RH', voice: 'snare', dynamic: 'accent', from: 'line' },
+    });
+    expect(one?.['strokes']).toContainEqual({
+      ...{ at: 20160, sounds: 20160, limb: 'LF', voice: 'hat-foot', dynamic: 'normal' },
+      from: 'over',
+    });
+    const { points, parts } = one?.['difficulty'] as {
+      points: number;
+      parts: { points: number }[];
+    };
+    expect(Math.round(parts.reduce((sum, part) => sum + part.points, 0) * 100) / 100).toBe(points);
+    expect(one?.['recipe']).toEqual(cells());
   });
 
   it('a family is a line for each member, as many as asked for', async () => {

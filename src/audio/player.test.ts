@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '@/samples.fixture';
 import { LIMBS } from '@/core/kit';
 import { must } from '@/core/issue';
 import { scoreOf, type SoundEvent } from '@/core/playing';
@@ -152,7 +153,7 @@ describe('Player', () => {
           expect(one.at - before).toBeGreaterThanOrEqual(60 / fastest - 1e-6);
         });
       }),
-      { numRuns: 100 },
+      { numRuns: samples(100) },
     );
   });
 

@@ -11,7 +11,7 @@ import {
   importFile,
   lookIntoFile,
 } from '.';
-import { about, log, smallStudio, testContext, tryOf } from './studio.fixture';
+import { about, decision, log, smallStudio, testContext, tryOf } from './studio.fixture';
 
 /** A studio in January 2026, and a second student with the same program. */
 function world() {
@@ -71,6 +71,20 @@ describe('a table of tries', () => {
         ['2025-12-03', 62.5, 'lost', false],
       ],
     );
+  });
+
+  it('onto a day that has tries: what was decided and played then comes before', () => {
+    const w = world();
+    const day = '2026-01-05';
+    log(w.teacher, w.id, decision(w, { does: 'move', rung: 2 }));
+    log(w.student, w.id, tryOf(w, { bpm: 70, rung: null }));
+    expect(itemOf(w, w.id).latest.at(-1)?.day).toBe(day);
+    const table = `date,exercise,bpm,verdict\n${day},Cells,70,clean\n${day},Cells,60,clean\n`;
+    must(importFile(w.teacher, file(table), { ...LIKELY_CHOICES, student: w.id }));
+    const { latest, days } = itemOf(w, w.id);
+    // On the rung where the ladder stood by then; of the other tempo no rung is known.
+    expect(latest.slice(-2).map(({ rung }) => rung)).toEqual(['tempo:70', null]);
+    expect(days.at(-1)).toMatchObject({ day, tries: 3 });
   });
 
   it('says where the ladder would stand then, and it does', () => {

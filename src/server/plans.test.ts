@@ -7,6 +7,7 @@ import {
   addItem,
   createProgram,
   followVersion,
+  getDay,
   getPlan,
   getProgram,
   getRound,
@@ -15,7 +16,14 @@ import {
   saveOutline,
   setSchedule,
 } from '.';
-import { log, smallStudio, testContext, tryOf, type TestContext } from './studio.fixture';
+import {
+  log,
+  secondItem,
+  smallStudio,
+  testContext,
+  tryOf,
+  type TestContext,
+} from './studio.fixture';
 
 function codes(result: Result<unknown>): string[] {
   return result.ok ? [] : result.issues.map((issue) => issue.code);
@@ -102,6 +110,27 @@ describe('getPlan', () => {
     expect(must(getPlan(studio.teacher, of)).student.id).toBe(of);
     expect(codes(getPlan(other.student, of))).toEqual(['not-yours']);
     expect(codes(getPlan(other.teacher, of))).toEqual(['not-found']);
+  });
+});
+
+describe('what waits to be judged', () => {
+  it('comes latest first, whatever it is of; what was stopped or lies a week back does not', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const other = { ...studio, ...secondItem(studio) };
+    const play = (of: typeof other | typeof studio, said = {}) => {
+      context.at += 60_000;
+      const one = tryOf(of, { verdict: null, ...said });
+      log(studio.student, studio.id, one);
+      return one.id;
+    };
+    play(studio);
+    context.at += 7 * DAY_MS;
+    const all = [play(studio), play(other), play(studio), play(other)];
+    play(studio, { stopped: true });
+    play(other, { verdict: 'clean' });
+    const { open } = must(getDay(studio.student));
+    expect(open.map(({ id }) => id)).toEqual(all.reverse());
   });
 });
 

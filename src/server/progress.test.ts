@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '@/samples.fixture';
 import { must } from '@/core/issue';
 import type { Posted, Verdict } from '@/core/log';
 import type { EntryId } from '@/core/studio';
@@ -104,7 +105,7 @@ describe('what a log comes to', () => {
         expect(must(getPlan(teacher, id))).toEqual(must(getPlan(fresh, id)));
         expect(must(listStudents(teacher))).toEqual(must(listStudents(fresh)));
       }),
-      { numRuns: 40 },
+      { numRuns: samples(40) },
     );
   }, 60_000);
 

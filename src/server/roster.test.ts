@@ -14,6 +14,7 @@ import {
 import {
   about,
   log,
+  secondItem,
   smallStudio,
   studentAt,
   testContext,
@@ -91,6 +92,25 @@ describe('the roster after a start', () => {
 });
 
 describe('a line of the roster', () => {
+  it('has the last date of practice of all items, whichever was played last', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const other = { ...studio, ...secondItem(studio) };
+    const lastDay = () => must(listStudents(studio.teacher))[0]?.lastDay;
+    expect(lastDay()).toBeNull();
+    const playedOn = [
+      [other, '2026-01-06'],
+      [studio, '2026-01-07'],
+      [studio, '2026-01-08'],
+      [other, '2026-01-09'],
+    ] as const;
+    for (const [item, day] of playedOn) {
+      context.at += 24 * 3600 * 1000;
+      log(studio.student, studio.id, tryOf(item));
+      expect(lastDay()).toBe(day);
+    }
+  });
+
   it('says how many tries of the week nobody has judged', () => {
     const studio = smallStudio(testContext());
     const { student, teacher, id } = studio;

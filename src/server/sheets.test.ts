@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { must, type Result } from '@/core/issue';
+import { fail, must, type Result } from '@/core/issue';
 import { USUAL_LOOK, type SheetOf } from '@/core/print';
 import { sayOnPaperIn } from '@/words';
 import { addStudent, getRecord, giveProgram, makeSheets, planSheets, takeBack } from '.';
@@ -65,5 +65,18 @@ describe('planSheets', () => {
     const { student, program, id } = smallStudio(testContext());
     expect(must(planSheets(student, SAY, { kind: 'week', student: id, program: null })).of).toBe(1);
     expect(codes(planSheets(student, SAY, { kind: 'program', program }))).toEqual(['not-yours']);
+  });
+
+  it('a sheet that is refused ends the making, and says why', async () => {
+    const { teacher, program } = smallStudio(testContext());
+    const { make, title } = must(planSheets(teacher, SAY, { kind: 'program', program }));
+    const refused = fail({ code: 'not-found', path: [], what: 'exercise' });
+    const of = { title, of: 3, make: (index: number) => (index === 1 ? refused : make(0)) };
+    for (const as_ of ['pages', 'pdf'] as const) {
+      const lines: unknown[] = [];
+      for await (const line of makeSheets(SAY, USUAL_LOOK, of, as_)) lines.push(line);
+      expect(lines).toMatchObject([{ done: 1, of: 3 }, { issues: [{ code: 'not-found' }] }]);
+      expect(lines).toHaveLength(2);
+    }
   });
 });

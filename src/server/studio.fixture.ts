@@ -72,6 +72,13 @@ export function smallStudio(context: Context, zone = 'Europe/Lisbon') {
   return { teacher, student, id, exercise, program, item, assignment, family };
 }
 
+/** The same exercise once more, in a second program of the student's. */
+export function secondItem({ teacher, exercise, id }: SmallStudio) {
+  const program = must(createProgram(teacher, 'Winter'));
+  const item = must(addItem(teacher, program, exercise.id));
+  return { program, item, assignment: must(giveProgram(teacher, program, id)) };
+}
+
 export type SmallStudio = ReturnType<typeof smallStudio>;
 
 /** A try of the studio's one item: clean, five minutes at 60. */

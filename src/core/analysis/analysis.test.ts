@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { ENGLISH, sayHindrance } from '@/words';
 import { must } from '../issue';
+import type { Limits } from '../kit';
 import {
   blankRecipe,
   expand,
@@ -118,7 +120,7 @@ describe('columnsOfBar', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: samples(60) },
     );
   });
 });
@@ -294,6 +296,73 @@ describe('more that hinders (common practice, no source)', () => {
     const exercise = exerciseOf([['LH', 'snare', '16', 'g--------------X']]);
     expect(rules(exercise, 60)).toEqual([]);
     expect(rules(exercise, 100)).toEqual(['ghost-after-accent']);
+  });
+
+  it('a ghost after an accent inside the bar, and none after a tap or by the other hand', () => {
+    expect(rules(exerciseOf([['LH', 'snare', '16', '----Xg----------']]), 100)).toEqual([
+      'ghost-after-accent',
+    ]);
+    expect(rules(exerciseOf([['LH', 'snare', '16', '----xg----------']]), 100)).toEqual([]);
+    const hands = exerciseOf([
+      ['RH', 'snare', '16', '----X-----------'],
+      ['LH', 'snare', '16', '-----g----------'],
+    ]);
+    expect(rules(hands, 100)).toEqual([]);
+  });
+
+  it('a half-open hi-hat that the foot closes, as an open one', () => {
+    const half = exerciseOf([
+      ['RH', 'hat-half', '4', '-x--'],
+      ['LF', 'hat-foot', '4', '-x--'],
+    ]);
+    expect(rules(half, 60)).toEqual(['open-hat-closed']);
+  });
+
+  it('a voice that the kit lacks, once for each, and never the feet’s', () => {
+    const made = exerciseOf([
+      ['RH', 'ride', '4', 'xx--'],
+      ['LH', 'tom-high', '4', '--xx'],
+      ['RF', 'bass', '4', 'x---'],
+    ]);
+    const exercise = { ...made, kit: { ...made.kit, voices: ['ride'] as const } };
+    expect(hindrances(exercise, at(60, exercise))).toEqual([
+      { rule: 'voice-missing', at: quarters(2), voice: 'tom-high' },
+    ]);
+  });
+
+  // 16ths at 100 lie 150 ms apart.
+  it.each<[string, keyof Limits, readonly Part[]]>([
+    [
+      'hat-before-foot',
+      'hatBeforeFoot',
+      [
+        ['RH', 'hat', '16', 'x---------------'],
+        ['LF', 'hat-foot', '16', '-x--------------'],
+      ],
+    ],
+    ['ghost-after-accent', 'ghostAfterAccent', [['LH', 'snare', '16', 'Xg--------------']]],
+    [
+      'foot-to-foot',
+      'footToFoot',
+      [
+        ['RF', 'bass', '16', 'x---------------'],
+        ['LF', 'hat-foot', '16', '-x--------------'],
+      ],
+    ],
+    ['fast-run', 'handRun', [['LH', 'snare', '16', 'xxx-------------']]],
+    ['fast-run', 'footRun', [['RF', 'bass', '16', 'xxx-------------']]],
+  ])('%s: a limit is the least that is fine (%s)', (rule, limit, parts) => {
+    const made = exerciseOf(parts);
+    const within = (ms: number) => {
+      const exercise = { ...made, kit: { ...made.kit, limits: { [limit]: ms } } };
+      return rules(exercise, 100).filter((one) => one === rule);
+    };
+    expect(within(150)).toEqual([]);
+    expect(within(151)).toEqual([rule]);
+  });
+
+  it('two in a row are no run, however fast', () => {
+    expect(rules(exerciseOf([['LH', 'snare', '16', 'xx--']]), 240)).toEqual([]);
   });
 
   it('a run of one limb that is too fast, once, with its length', () => {

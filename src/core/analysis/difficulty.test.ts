@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { ENGLISH, sayDifficulty } from '@/words';
 import type { VoiceId } from '../kit';
 import { SHIPPED_OSTINATOS } from '../materials';
@@ -192,7 +193,7 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
         const of = (phrase: string) => points(...parts, ['LH', 'snare', '16', phrase]);
         expect(of(later)).toBeGreaterThanOrEqual(of(text));
       }),
-      { numRuns: 400 },
+      { numRuns: samples(400) },
     );
   });
 
@@ -203,6 +204,124 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
     const straight = points(hand('x--x'), right('-x--'), left('--x-'));
     const between = points(hand('x-x-'), right('-x--'), left('---x'));
     expect(straight).toBeGreaterThan(between);
+  });
+});
+
+describe('each part of difficulty', () => {
+  const partsOf = (parts: readonly Part[], more = {}) => {
+    const exercise = exerciseOf(parts, more);
+    const found = difficultyParts(exercise, at(80, exercise));
+    return Object.fromEntries(found.map(({ facts, count }) => [facts.part, count]));
+  };
+
+  it.each<[string, readonly Part[], readonly Part[]]>([
+    [
+      'notes-a-beat',
+      [
+        ['RF', 'bass', '4', 'xx-x'],
+        ['LF', 'hat-foot', '4', 'x---'],
+      ],
+      [
+        ['RF', 'bass', '4', '-xxx'],
+        ['LF', 'hat-foot', '4', 'x---'],
+      ],
+    ],
+    [
+      'takeovers',
+      [
+        ['LH', 'snare', '4', 'x--x'],
+        ['RF', 'bass', '4', 'xx--'],
+        ['LF', 'hat-foot', '8', 'xx--xx--'],
+      ],
+      [
+        ['LH', 'snare', '4', '-x-x'],
+        ['RF', 'bass', '4', 'xx--'],
+        ['LF', 'hat-foot', '8', 'xx--xx--'],
+      ],
+    ],
+    ['off-the-beat', [['RF', 'bass', '16', '--x-']], [['RF', 'bass', '16', '-x--']]],
+    ['over-the-beat', [['LH', 'snare', '8', 'x----x-x']], [['LH', 'snare', '8', 'x--x-x--']]],
+    [
+      'grids',
+      [hats, ['LH', 'snare', '16', '---x------------']],
+      [hats, ['LH', 'snare', '8t', '--x---------']],
+    ],
+    [
+      'feet-in-a-row',
+      [['RH', 'ride', '8', '---x---x'], bass('--x--xx---x--x-x')],
+      [['RH', 'ride', '8', '---x---x'], bass('-xx--xx---x----x')],
+    ],
+    [
+      'speed',
+      [
+        ['LH', 'tom-floor', '4', '---x'],
+        ['LF', 'hat-foot', '8t', 'xxx'],
+      ],
+      [
+        ['LH', 'tom-floor', '4', '-x-x'],
+        ['LF', 'hat-foot', '8t', 'xxx'],
+      ],
+    ],
+    [
+      'travel',
+      [['LH', 'snare', '4', 'xxxx']],
+      [
+        ['LH', 'snare', '4', 'x-x-'],
+        ['LH', 'tom-floor', '4', '-x-x'],
+      ],
+    ],
+  ])('%s: two exercises that differ in nothing else', (part, easier, harder) => {
+    const [one, other] = [partsOf(easier), partsOf(harder)];
+    expect({ ...other, [part]: one[part] }).toEqual({ ...one, [part]: one[part] });
+    expect(other[part]).toBeGreaterThan(one[part] ?? 0);
+  });
+
+  it('counts what a count by hand gives: six sets of limbs, seven steps between them, and so on', () => {
+    const note = { at: 0, limb: 'LH', voice: 'tom-floor' } as const;
+    const flam = { from: note, to: { ...note, dynamic: 'normal', ornament: 'flam' } } as const;
+    const counted = partsOf(
+      [
+        hats,
+        ['LH', 'snare', '16', '----x-----x-x---'],
+        ['LH', 'tom-floor', '4', 'x---'],
+        ['RF', 'bass', '8t', 'xx----------'],
+        ['LF', 'hat-foot', '16', '--------------xx'],
+      ],
+      { changes: [{ kind: 'hand', length: quarters(4), edits: [flam] }] },
+    );
+    expect(counted).toEqual({
+      limbs: 4,
+      // R+L+K, K, R, R+L, R+F and F.
+      combinations: 6,
+      changes: 7,
+      // K straight after R.
+      takeovers: 1,
+      // Eight hats, the triplet of K, the last 16th.
+      'notes-a-beat': 2.5,
+      // R 4 of 8 halves, L 1 of 4, K 1 of 2 between, F one of each: 0.25 + 0.125 + 0.5 + 0.75.
+      'off-the-beat': 1.63,
+      // K from the triplet on, F from the last 16th on.
+      'over-the-beat': 2,
+      grids: 1,
+      'feet-in-a-row': 1,
+      ornaments: 1,
+      // A second: R 8 in 3 s of 4, L 4 in 3 s of 4, each foot 2 in 3 s of 3.
+      speed: 1.53,
+      // The right hand's grace note lies 30 ms before its hat: 250 ÷ 30 − 1.
+      nearest: 7.33,
+      // Four ways, and 400 ÷ 30 for the shortest.
+      travel: 17.33,
+    });
+  });
+
+  it('counts each foot that the other comes straight after', () => {
+    const [right, left] = [
+      ['RF', 'bass', '16', 'x---'],
+      ['LF', 'hat-foot', '16', '-x--'],
+    ] as const satisfies readonly Part[];
+    expect(partsOf([right, left])).toMatchObject({ 'foot-to-foot': 1 });
+    expect(partsOf([right, ['LF', 'hat-foot', '16', '--x-']])).toMatchObject({ 'foot-to-foot': 2 });
+    expect(partsOf([right])).not.toHaveProperty('foot-to-foot');
   });
 });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { seeded } from '../chance';
 import { bpm } from '../time';
 import { FLOWS, opened, TEXTURES } from './family.fixture';
@@ -76,7 +77,7 @@ describe('coverMembers', () => {
           expect(pairsOf(chosen)).toEqual(pairsOf(members.map((one) => one.choice)));
         },
       ),
-      { numRuns: 40 },
+      { numRuns: samples(40) },
     );
   });
 

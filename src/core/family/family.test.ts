@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import {
   ENGLISH,
   nameMember,
@@ -203,7 +204,7 @@ describe('judgeFamily', () => {
         expect(parts.flatMap((part) => part.played)).toEqual(whole.played);
         expect(parts.flatMap((part) => part.impossible)).toEqual(whole.impossible);
       }),
-      { numRuns: 12 },
+      { numRuns: samples(12) },
     );
   });
 

@@ -14,6 +14,7 @@ export {
 } from './members';
 export { rangeOffers } from './ranges';
 export { familyOf } from './family-of';
+export { MOST_DECIDED } from './data';
 export { keptFamilySchema, readFamily } from './schema';
 export { flowFamily } from './flows';
 export { axisAt, orderAsWritten, standsAsWritten } from './written';

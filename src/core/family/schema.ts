@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { text, list, whole } from '../shape';
-import { FAMILY_VERSION } from './data';
+import { FAMILY_VERSION, MOST_DECIDED } from './data';
 import { fail, misfitsOf, ok, type Result } from '../issue';
 import { SPACINGS } from '../placement';
 import {
@@ -75,13 +75,13 @@ const familySchema = z.strictObject({
   base: recipeSchema,
   axes: list(axis, 0, 8),
   /** Members by their keys. */
-  kept: z.nullable(list(key, 0, 2000)),
-  dropped: list(key, 0, 2000),
+  kept: z.nullable(list(key, 0, MOST_DECIDED)),
+  dropped: list(key, 0, MOST_DECIDED),
   /** The teacher's own order; null leaves it to the path. */
-  order: z.nullable(list(key, 0, 2000)),
+  order: z.nullable(list(key, 0, MOST_DECIDED)),
   /** Those that stand at the ends, in this order. */
-  first: list(key, 0, 2000),
-  last: list(key, 0, 2000),
+  first: list(key, 0, MOST_DECIDED),
+  last: list(key, 0, MOST_DECIDED),
   /** The last member that is practised. */
   stop: z.nullable(key),
   /** Whether they stand in the order of their values, as written, and not by small steps; left out, what

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { ENGLISH, sayProposal, sayWhy, sayWhyToStudent } from '@/words';
 import { daysAfter } from '../calendar';
 import { must } from '../issue';
@@ -309,7 +310,7 @@ describe('replay, whatever is logged', () => {
           for (const id of state.basis) expect(log.some((one) => one.id === id)).toBe(true);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: samples(60) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { must } from '../issue';
 import { SHIPPED_OSTINATOS } from '../materials';
 import { blankRecipe, expand, toggleOstinato, type Exercise } from '../recipe';
@@ -55,7 +56,7 @@ describe('layOutStaff', () => {
         const made = expand(recipe);
         if (made.ok) expect(faultsOf(made.value, width)).toEqual([]);
       }),
-      { numRuns: 150 },
+      { numRuns: samples(150) },
     );
   });
 

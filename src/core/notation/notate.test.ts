@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { must } from '../issue';
 import { SHIPPED_OSTINATOS } from '../materials';
 import { blankRecipe, expand, toggleOstinato } from '../recipe';
@@ -50,7 +51,7 @@ describe('notate', () => {
           }
         },
       ),
-      { numRuns: 200 },
+      { numRuns: samples(200) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { must } from '../issue';
 import { isHand, voice, voicesOf, type VoiceId } from '../kit';
 import { SHIPPED, SHIPPED_LINES, SHIPPED_OSTINATOS, SHIPPED_STICKINGS } from '../materials';
@@ -285,7 +286,7 @@ describe('a bar of the staff', () => {
         if (isWritable(made.value)) expectRead(made.value);
         else rounded += 1;
       }),
-      { numRuns: 500 },
+      { numRuns: samples(500) },
     );
     expect(rounded).toBeLessThan(10);
   });
@@ -301,7 +302,7 @@ describe('a bar of the staff', () => {
           for (const bar of drawn(adorned(made.value, random))) expect(overlaps(bar)).toEqual([]);
         },
       ),
-      { numRuns: 500 },
+      { numRuns: samples(500) },
     );
   });
 
@@ -314,6 +315,29 @@ describe('a bar of the staff', () => {
     const numbers = bar?.brackets.map(({ text, kind }) => `${text} ${kind}`);
     expect(numbers).toEqual(['3 number', '6 number', '6 number']);
     expectRead(made);
+  });
+
+  it('a tuplet of which only a part lies under a beam has a bracket', () => {
+    const [bar] = drawn(lanes(['LH', 'snare', '8t', 'xx-xxxxxxxxx']));
+    expect(bar?.brackets.map(({ text, kind }) => `${text} ${kind}`)).toEqual([
+      '3 bracket',
+      '3 number',
+      '3 number',
+      '3 number',
+    ]);
+  });
+
+  it('a bar is never narrower than what stands in it', () => {
+    // A ghost flam a 32nd before the bar line reaches further than the value has room for.
+    const last = lanes(['LH', 'snare', '32', `${'-'.repeat(31)}g`]);
+    const strokes = last.strokes.map((one): Stroke => ({ ...one, ornament: 'buzz' }));
+    for (const exercise of [{ ...last, strokes }, ...SHIPPED_EXERCISES.map(([, one]) => one)]) {
+      const shape = shapeBar(exercise, 0);
+      const { places, width } = spaceBar(shape, exercise.barTicks);
+      const boxes = shape.columns.at(-1)?.boxes ?? [];
+      const right = (places.at(-1)?.x ?? 0) + Math.max(0, ...boxes.map((box) => box[2]));
+      expect(width).toBeGreaterThanOrEqual(right + 0.9);
+    }
   });
 
   it('both voices rest once: half a bar, a beat, a whole bar', () => {

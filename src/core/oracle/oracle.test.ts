@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { hatBeforeFoot, limbLoads, lineReading, strokesMade } from '../analysis';
 import { must } from '../issue';
 import type { Limb, VoiceId } from '../kit';
@@ -30,7 +31,7 @@ function same<T>(mine: T, other: T): void {
 }
 
 afterAll(() => {
-  expect(compared).toBeGreaterThan(100_000);
+  expect(compared).toBeGreaterThan(samples(100_000));
 });
 
 const METERS = [
@@ -115,7 +116,7 @@ describe('grooves of any meter, grids and feel', () => {
           );
         },
       ),
-      { numRuns: 200 },
+      { numRuns: samples(200) },
     );
   });
 });
@@ -165,7 +166,7 @@ describe('swing', () => {
           expect(one.at).toBeGreaterThan(before);
         });
       }),
-      { numRuns: 200 },
+      { numRuns: samples(200) },
     );
   });
 });
@@ -192,7 +193,7 @@ describe('stickings', () => {
         const swapped = [...text].map((one) => (one === 'R' ? 'L' : one === 'L' ? 'R' : one));
         same(lineReading(read(text, [mirror])), swapped.join(''));
       }),
-      { numRuns: 200 },
+      { numRuns: samples(200) },
     );
   });
 
@@ -214,7 +215,7 @@ describe('stickings', () => {
         const each = slots.reduce((sum, [mark]) => sum + marks[mark], 0);
         same(strokesMade(exercise), (each * bars * 16) / slots.length);
       }),
-      { numRuns: 200 },
+      { numRuns: samples(200) },
     );
   });
 });
@@ -316,7 +317,7 @@ describe('a line over a groove in 16ths', () => {
           same(mine.sort(), theirs.sort());
         },
       ),
-      { numRuns: 250 },
+      { numRuns: samples(250) },
     );
   });
 });
@@ -353,7 +354,7 @@ describe('phrase cells', () => {
           );
         },
       ),
-      { numRuns: 300 },
+      { numRuns: samples(300) },
     );
   });
 });
@@ -384,7 +385,7 @@ describe('counting and feet', () => {
           [...brute.at],
         );
       }),
-      { numRuns: 300 },
+      { numRuns: samples(300) },
     );
   });
 
@@ -398,7 +399,7 @@ describe('counting and feet', () => {
         const brute = bruteGroups(text);
         if (brute !== null) same(feet.slice(0, 16).join(''), brute);
       }),
-      { numRuns: 300 },
+      { numRuns: samples(300) },
     );
   });
 });

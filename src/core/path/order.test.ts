@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { foldMembers, judgeFamily } from '../family';
 import { displacements, opened, TEXTURES } from '../family/family.fixture';
 import { bpm } from '../time';
@@ -73,7 +74,7 @@ describe('orderPath', () => {
         const best = Math.min(...all.map((order) => pathCost(six, order)));
         expect(pathCost(six, orderPath(six))).toBeLessThanOrEqual(best * 1.5 + 1);
       }),
-      { numRuns: 40 },
+      { numRuns: samples(40) },
     );
   });
 

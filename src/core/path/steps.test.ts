@@ -44,6 +44,18 @@ describe('buildSteps', () => {
     );
   });
 
+  it('of two limbs each alone, and no pair, for that is the whole; of one nothing', () => {
+    const two = { ...toggleOstinato(blankRecipe(), 'hats-2-4') };
+    const limbs = (recipe: ClosedRecipe) =>
+      new Set(must(expand(recipe)).strokes.map(({ limb }) => limb)).size;
+    const pair: ClosedRecipe = { ...two, play: { content: { text: '4 4 4 4' } } };
+    expect([limbs(two), limbs(pair)]).toEqual([1, 2]);
+    const kinds = (recipe: ClosedRecipe) =>
+      buildSteps(recipe, ['limbs', 'pairs', 'threes', 'away']).map(({ kind }) => kind);
+    expect(kinds(pair)).toEqual(['limbs', 'limbs', 'whole']);
+    expect(kinds(two)).toEqual(['whole']);
+  });
+
   it('names the limbs that play on a mirrored kit', () => {
     const kit = findShipped('kit', 'mirrored-kit')?.content;
     if (!kit) throw new Error('no kit');

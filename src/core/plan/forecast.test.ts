@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { ENGLISH, sayHelp } from '@/words';
 import { seeded } from '../chance';
 import type { LadderEvent } from '../log';
@@ -198,7 +199,7 @@ describe('liveThrough', () => {
           expect(forecast).toEqual(replayed);
         },
       ),
-      { numRuns: 150 },
+      { numRuns: samples(150) },
     );
   });
 });

@@ -55,6 +55,15 @@ describe('planDays', () => {
     ]);
   });
 
+  it('warms up on a day of exactly 15 minutes, and on none that is shorter', () => {
+    const works = [work('new'), work('rests', { weight: 0.5 })];
+    const states = [BEGINNING, passedOn('2026-02-28', '2026-03-08')];
+    const on = (minutes: number) =>
+      firstDay(planning({ works, states, schedule: everyDay({ minutes }) }))[0];
+    expect(on(15)).toBe('warm-up rests 1');
+    expect(on(14)).toMatch(/^new new/);
+  });
+
   it('warms up with what is passed and rests, and ends with what is due', () => {
     const works = [work('due'), work('new'), work('rests', { weight: 0.5 })];
     const states = [passedOn('2026-02-27', TODAY), BEGINNING, passedOn('2026-02-28', '2026-03-08')];

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { flow, MARGIN, roomAcross } from './flow';
 import { PAPERS, type Mark, type Page } from './page';
 
@@ -77,7 +78,7 @@ describe('flow', () => {
           }
         },
       ),
-      { numRuns: 200 },
+      { numRuns: samples(200) },
     );
   });
 

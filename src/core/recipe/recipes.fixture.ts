@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { findShipped, SHIPPED_LINES, SHIPPED_OSTINATOS } from '../materials';
+import { findShipped, SHIPPED_LINES, SHIPPED_OSTINATOS, SHIPPED_STICKINGS } from '../materials';
 import { stickingStart } from '../sticking';
 import type { SubdivisionId } from '../time';
 import {
@@ -7,6 +7,7 @@ import {
   INTERPRETATION_STARTS,
   startOf,
   toggleOstinato,
+  withParts,
   type Change,
   type ClosedRecipe,
 } from '.';
@@ -32,14 +33,20 @@ const content = fc.oneof(
       fc.constantFrom<SubdivisionId>('8', '16', '8t', '16t', '5'),
     )
     .map(([text, slot]) => ({ meter: '4/4', play: { ...stickingStart(text), slot } })),
+  // With flams, drags, ruffs, diddles, rolls and buzzes.
+  fc
+    .stringMatching(/^(>?[fduioz]?[RL]{1,2} ){1,4}[fd]?[RL]{1,2}$/)
+    .map((text) => ({ meter: '4/4', play: { ...stickingStart(text), slot: '16' as const } })),
+  fc
+    .constantFrom(...Object.values(SHIPPED_STICKINGS))
+    .map(({ sticking, slot }) => ({ meter: '4/4', play: { ...stickingStart(sticking), slot } })),
   fc.constant({
     meter: '4/4',
     play: { ...stickingStart('RLRL 8t: RLL RLL RLL'), slot: '16' as const },
   }),
 );
 
-/** Recipes of all kinds: shipped lines and typed stickings, over an ostinato or alone, changed, swung, on other kits. */
-export const RECIPES = fc
+const EXERCISES = fc
   .record({
     what: content,
     over: fc.option(fc.constantFrom(...Object.keys(SHIPPED_OSTINATOS)), { nil: null }),
@@ -67,3 +74,20 @@ export const RECIPES = fc
       kit: found ? { content: { ...found, voices: [...found.voices] } } : base.kit,
     };
   });
+
+/** Recipes of all kinds: shipped lines and typed stickings, ornaments among them, over an ostinato or alone, changed,
+ * swung, on other kits; one in six goes on with another part, whole or for some bars. */
+export const RECIPES: fc.Arbitrary<ClosedRecipe> = fc.oneof(
+  { weight: 5, arbitrary: EXERCISES },
+  {
+    weight: 1,
+    arbitrary: fc
+      .tuple(EXERCISES, EXERCISES, fc.option(fc.integer({ min: 1, max: 4 }), { nil: null }))
+      .map(([first, then, bars]) =>
+        withParts([
+          { name: 'A', bars: null, untimed: false, recipe: first },
+          { name: 'B', bars, untimed: false, recipe: { ...then, meter: first.meter } },
+        ]),
+      ),
+  },
+);

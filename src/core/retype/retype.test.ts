@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { ENGLISH, sayIn, sayIssue, sayRetyping } from '@/words';
 import { countStrings, lineReading, spokenComposite } from '../analysis';
 import { must } from '../issue';
@@ -43,7 +44,7 @@ describe('a count typed where it stands', () => {
         });
         expect(said).toContain(text);
       }),
-      { numRuns: 30 },
+      { numRuns: samples(30) },
     );
   });
 

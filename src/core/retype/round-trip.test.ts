@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import {
   countStrings,
   differingLimbs,
@@ -79,7 +80,7 @@ describe('what is read back can be typed back unchanged', () => {
   });
 
   it('of 500 random recipes', () => {
-    fc.assert(fc.property(RECIPES, comesBack), { numRuns: 500 });
+    fc.assert(fc.property(RECIPES, comesBack), { numRuns: samples(500) });
   });
 });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../samples.fixture';
 import { must } from '../issue';
 import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
 import { factsOf, replay, rungAt, startLadder, USUAL_COURSE, type Following } from '../ladder';
@@ -90,7 +91,7 @@ describe('afterEntries', () => {
         const first = afterEntries(start, entries.slice(0, half), DAY);
         expect(afterEntries(first, entries.slice(half), DAY).state).toEqual(moved.state);
       }),
-      { numRuns: 60 },
+      { numRuns: samples(60) },
     );
   });
 

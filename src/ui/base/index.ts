@@ -1,7 +1,7 @@
 export { attempt, attemptOrSay, toastIssues } from './attempt';
 export { Button, buttonLook } from './button';
 export { Choice } from './choice';
-export { rankOption } from './rank-option';
+export { optionNamed, rankOption } from './rank-option';
 export { Field } from './field';
 export { focusAfter } from './focus-after';
 export { LimitsFields } from './limits-fields';

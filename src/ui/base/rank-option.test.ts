@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { rankOption } from './rank-option';
+import { optionNamed, rankOption } from './rank-option';
 
 /** Names in the order in which they are offered for what is typed. */
 function found(typed: string, ...names: string[]): string[] {
@@ -36,5 +36,14 @@ describe('what is typed', () => {
         expect(rankOption('', typed, [typed])).toBeGreaterThan(rankOption('', typed, [other]));
       }),
     );
+  });
+});
+
+describe('a name in a list that is typed', () => {
+  it('means the option of that very name, not one in which it stands', () => {
+    const options = ['shuffle, hats', 'Shuffle', 'half-time shuffle'].map((text) => ({ text }));
+    expect(optionNamed(options, 'shuffle')).toBe(options[1]);
+    expect(optionNamed(options, 'SHUFFLE, hats')).toBe(options[0]);
+    expect(optionNamed(options, 'shuf')).toBeUndefined();
   });
 });

@@ -1,3 +1,11 @@
+/** The option of that very name, whatever its capitals. */
+export function optionNamed<T extends { readonly text: string }>(
+  options: readonly T[],
+  text: string,
+): T | undefined {
+  return options.find((one) => one.text.toLowerCase() === text.toLowerCase());
+}
+
 /** How well an option answers what is typed, 0 for not at all: its whole name first, then a name that begins
  * so, a name in which a word begins so, any place in the name, other words for it; and last, all typed words
  * anywhere, in whatever order.

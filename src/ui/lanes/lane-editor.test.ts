@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '@/samples.fixture';
 import { must } from '@/core/issue';
 import { blankRecipe, editByHand, expand, toggleOstinato, type Exercise } from '@/core/recipe';
 import { quarters } from '@/core/time';
@@ -225,7 +226,7 @@ describe('any hand', () => {
         expect(state.cursor.at).toBeGreaterThanOrEqual(0);
         expect(state.cursor.at).toBeLessThan(exercise.cycleTicks);
       }),
-      { numRuns: 150 },
+      { numRuns: samples(150) },
     );
   });
 });

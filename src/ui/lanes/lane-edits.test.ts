@@ -57,6 +57,16 @@ describe('a cell', () => {
     expect(tom[0]?.to?.dynamic).toBe(snare?.dynamic);
   });
 
+  it('of the hi-hat by hand leaves the foot that plays it, and the other way round', () => {
+    const feet = toggleOstinato(blankRecipe(), 'hats-2-4');
+    const made = must(expand(feet));
+    const [chick] = made.strokes;
+    const added = toggleCell(made, { row: 'hat', at: chick?.at ?? 0 }, 'voices');
+    expect(added).toMatchObject([{ from: null, to: { voice: 'hat', limb: 'RH' } }]);
+    const foot = toggleCell(exercise, { row: 'hat-foot', at: quarters(0) }, 'voices');
+    expect(after(foot)).toEqual(with_('0 LF hat-foot'));
+  });
+
   it('is played by the hand that is free', () => {
     const tom = toggleCell(exercise, { row: 'tom-floor', at: eighth }, 'voices');
     expect(after(tom)).toEqual(with_('1 LH tom-floor'));

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '@/samples.fixture';
 import { must } from '@/core/issue';
 import { columnsOfBar } from '@/core/analysis';
 import { SHIPPED_OSTINATOS } from '@/core/materials';
@@ -96,7 +97,7 @@ describe('systemsOf', () => {
         const made = expand(recipe);
         if (made.ok) expect(meetingWords(made.value)).toEqual([]);
       }),
-      { numRuns: 200, seed: 12 },
+      { numRuns: samples(200), seed: 12 },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '@/samples.fixture';
 import { fail, ok, type Result } from '@/core/issue';
 import { Saver } from './saver';
 
@@ -126,7 +127,7 @@ describe('a saver', () => {
         expect(server.stored).toBe(last);
         expect(server.most).toBe(1);
       }),
-      { numRuns: 200 },
+      { numRuns: samples(200) },
     );
   });
 });

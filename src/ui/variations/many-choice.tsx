@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type ClipboardEvent, type ReactNode } from 'react';
-import { OptionsPop, OptionsTrigger, PopRoot, useSpeech, type Option } from '../base';
+import { type Option, optionNamed, OptionsPop, OptionsTrigger, PopRoot, useSpeech } from '../base';
 
 /** A phrase that takes several values: a list that stays open while they are ticked. What is typed and
  * is none of them is offered, where it can be read; a list, parted as the sentence shows it, or by lines, is taken whole. */
@@ -41,8 +41,7 @@ export function ManyChoice({
 
   /** The option that a text of a list names, or makes. */
   function findOption(text: string): Option<string> | undefined {
-    const exact = options.find((one) => one.text.toLowerCase() === text.toLowerCase());
-    return exact ?? offer?.(text)[0];
+    return optionNamed(options, text) ?? offer?.(text)[0];
   }
 
   function onPaste(event: ClipboardEvent) {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { memberAt, type Family, type OpenedFamily } from '@/core/family';
+import { memberAt, MOST_DECIDED, type Family, type OpenedFamily } from '@/core/family';
 import type { ProgramSummary } from '@/core/studio';
 import type { Bpm } from '@/core/time';
 import { nameMember, sayIssue, sayMember, sayMemberStep } from '@/words';
@@ -15,7 +15,7 @@ import type { RowShown } from './path-row';
 import { RunBar } from './run-bar';
 import { ManyPanel } from './many-panel';
 import { moveRows, putRows } from './selection';
-import { MOST_DECIDED, useDecisions } from './use-decisions';
+import { useDecisions } from './use-decisions';
 import type { EditFamily } from './use-family';
 import type { FamilyWork } from './use-family-work';
 import type { Members, Standing } from './use-members';

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../../samples.fixture';
 import { flowFamily } from '../../family';
 import { must } from '../../issue';
 import { FULL_KIT } from '../../kit';
@@ -138,7 +139,7 @@ describe('readBundle', () => {
         );
         expect(writeBundle(read as never)).toBe(writeBundle(bundled));
       }),
-      { numRuns: 100 },
+      { numRuns: samples(100) },
     );
   });
 
@@ -182,7 +183,7 @@ describe('readBundle', () => {
           if (!read.ok) expect(read.issues.length).toBeGreaterThan(0);
         },
       ),
-      { numRuns: 2000 },
+      { numRuns: samples(2000) },
     );
   });
 });

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { strToU8 } from 'fflate';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../../samples.fixture';
 import { must } from '../../issue';
 import { readCsv, writeCsv } from '.';
 
@@ -72,7 +73,7 @@ describe('readCsv', () => {
       fc.property(fc.uint8Array({ maxLength: 300 }), (bytes) => {
         read(bytes);
       }),
-      { numRuns: 2000, seed: 8 },
+      { numRuns: samples(2000), seed: 8 },
     );
   });
 });

@@ -1,6 +1,7 @@
 import tone from '@tonejs/midi';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../../samples.fixture';
 import { must } from '../../issue';
 import { voice } from '../../kit';
 import { figureOf } from '../../pattern';
@@ -45,6 +46,11 @@ function meant(pieces: readonly Piece[]): readonly Row[] {
     .sort(inOrder);
 }
 
+function graces(pieces: readonly Piece[]): number {
+  const strokes = pieces.flatMap(({ exercise }) => exercise.strokes.filter(({ tail }) => !tail));
+  return strokes.flatMap((one) => figureOf(one).filter(({ kind }) => kind === 'grace')).length;
+}
+
 describe('writeMidi', () => {
   it('all that ships: an independent parser finds the same ticks and keys', () => {
     const plain = SHIPPED_PIECES.filter(({ exercise }) =>
@@ -60,9 +66,16 @@ describe('writeMidi', () => {
         const made = expand(recipe);
         if (!made.ok) return;
         const pieces = [pieceOf('One', made.value), pieceOf('Again', made.value)];
-        expect(readBack(writeMidi('Two', pieces))).toEqual(meant(pieces));
+        // Grace notes come before what they lead to: whatever else there is, is as many as they are.
+        const rest = readBack(writeMidi('Two', pieces)).map(String);
+        for (const row of meant(pieces)) {
+          const found = rest.indexOf(String(row));
+          expect(found, String(row)).toBeGreaterThanOrEqual(0);
+          rest.splice(found, 1);
+        }
+        expect(rest).toHaveLength(graces(pieces));
       }),
-      { numRuns: 500 },
+      { numRuns: samples(500) },
     );
   });
 

@@ -1,6 +1,7 @@
 import tone from '@tonejs/midi';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { samples } from '../../../samples.fixture';
 import { must } from '../../issue';
 import { voice } from '../../kit';
 import { expand } from '../../recipe';
@@ -64,7 +65,7 @@ describe('readMidi', () => {
           });
         },
       ),
-      { numRuns: 200, seed: 11 },
+      { numRuns: samples(200), seed: 11 },
     );
   });
 
@@ -221,7 +222,7 @@ describe('readMidi', () => {
           readMidi(altered.subarray(0, length), '16');
         },
       ),
-      { numRuns: 2000, seed: 5 },
+      { numRuns: samples(2000), seed: 5 },
     );
   });
 });

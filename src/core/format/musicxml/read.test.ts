@@ -3,6 +3,7 @@ import { zipSync, strToU8 } from 'fflate';
 import { VerovioToolkit } from 'verovio/esm';
 import createVerovioModule from 'verovio/wasm';
 import { beforeAll, describe, expect, it } from 'vitest';
+import { samples, some } from '../../../samples.fixture';
 import { must, type Result } from '../../issue';
 import { voice } from '../../kit';
 import { expand } from '../../recipe';
@@ -55,12 +56,14 @@ beforeAll(async () => {
 
 describe('readMusicXml', () => {
   it('what was written comes back stroke by stroke: all that ships, and random exercises', () => {
-    const random = fc.sample(RECIPES, { numRuns: 100, seed: 19 }).flatMap((recipe, index) => {
-      const made = expand(recipe);
-      return made.ok ? [pieceOf(`Piece ${index}`, made.value)] : [];
-    });
+    const random = fc
+      .sample(RECIPES, { numRuns: samples(100), seed: 19 })
+      .flatMap((recipe, index) => {
+        const made = expand(recipe);
+        return made.ok ? [pieceOf(`Piece ${index}`, made.value)] : [];
+      });
     let compared = 0;
-    for (const piece of [...SHIPPED_PIECES, ...random]) {
+    for (const piece of [...some(SHIPPED_PIECES), ...random]) {
       const score = must(read(writeMusicXml('All', [piece])));
       const { drafts, left } = draftsOf(
         score,
@@ -82,7 +85,7 @@ describe('readMusicXml', () => {
       expect(struck(rounds.flat())).toEqual(struck(piece.exercise.strokes));
       compared += 1;
     }
-    expect(compared).toBeGreaterThan(110);
+    expect(compared).toBeGreaterThan(samples(110));
   });
 
   const struck = (strokes: readonly { readonly at: number; readonly voice: string }[]) =>
@@ -169,7 +172,7 @@ describe('readMusicXml', () => {
         );
         expect(ours).toEqual(theirs);
       }),
-      { numRuns: 25, seed: 7 },
+      { numRuns: samples(25), seed: 7 },
     );
   });
 
@@ -311,7 +314,7 @@ describe('readMusicXml', () => {
           }
         },
       ),
-      { numRuns: 300, seed: 2 },
+      { numRuns: samples(300), seed: 2 },
     );
   });
 
@@ -362,7 +365,7 @@ describe('readMusicXml', () => {
           readMusicXml(cut);
         },
       ),
-      { numRuns: 400, seed: 3 },
+      { numRuns: samples(400), seed: 3 },
     );
   });
 });
