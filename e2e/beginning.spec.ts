@@ -39,7 +39,7 @@ test('a starter program is looked through, copied and given to a first student',
   await expect(page.getByRole('link', { name: 'Toad', exact: true })).toBeVisible();
   expect(hand.acts).toBeLessThanOrEqual(10);
 
-  await lookAs(page, 'Toad');
+  await lookAs(page, 'Toad', '/today');
   await expect(page.getByText(/^Toad · 1 exercise, /)).toBeVisible();
   await expect(page.getByText('after Hi-hat in 8ths')).toBeVisible();
 });

@@ -4,20 +4,6 @@ test.beforeEach(async ({ page, teacher }) => {
   await openBench(page, teacher);
 });
 
-test('jazz ride with a line as short / long reads K K S K, by keyboard alone', async ({ page }) => {
-  await page.getByRole('button', { name: /^What keeps going/ }).focus();
-  await page.keyboard.type('jazz ride, hats on 2 and 4');
-  await page.keyboard.press('Enter');
-  await page.getByLabel('Reading line').focus();
-  await page.keyboard.type('4. 4 8 4');
-  await page.keyboard.press('Escape');
-  await phrase(page, 'Interpretation', 'short / long');
-  await expect(page.getByTestId('line-reading')).toHaveText('K K S K');
-  await expect(page.getByTestId('count-RF')).toHaveText('1 & 4');
-  await expect(page.getByTestId('count-LH')).toHaveText('&');
-  await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('swung 2:1');
-});
-
 test('one key halves the tempo that is played, and the staff is read out', async ({ page }) => {
   await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
   await expect(
@@ -252,21 +238,6 @@ test('what a choice changes besides is said, with a way back', async ({ page }) 
   );
 });
 
-test('a line goes to a limb that is free, whichever comes first', async ({ page }) => {
-  await phrase(page, 'What keeps going', 'hand-to-hand 16ths, right lead');
-  await page.getByLabel('Reading line').fill('4. 4 8 4');
-  await page.getByLabel('Reading line').press('Escape');
-  const as = page.getByRole('group', { name: 'As', exact: true });
-  await expect(as).toContainText('bass drum');
-  await expect(page.getByTestId('count-RF')).toHaveText('1 & & 4');
-  await expect(page.getByRole('group', { name: 'Where limbs meet' })).toBeHidden();
-  await page.getByRole('button', { name: /^Take away hand-to-hand/ }).click();
-  await expect(as).toContainText('snare');
-  await expect(page.getByText('The line goes to the snare.')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
-  await expect(as).toContainText('bass drum');
-});
-
 test('two claims on one limb: rest, merge, or refuse with the limbs named', async ({ page }) => {
   await phrase(page, 'What keeps going', 'rock in 8ths');
   await page.getByLabel('Reading line').fill('4 8 8 4 4');
@@ -404,69 +375,6 @@ test('the palette finds an exercise by name', async ({ page }) => {
   await expect(page.getByLabel('Exercise name')).toHaveValue('Slow waltz');
 });
 
-test('a line reads as it is interpreted', async ({ page }) => {
-  for (const [way, typed, reads] of [
-    ['as written', '4. 4 8 4', 'S S S S'],
-    ['accents in 16ths', '4. 4 8 4', 'RLRLRL RLRL RL RLRL'],
-    ['accents in triplets', '4. 4 8 4', 'RLRLR LRL R LRL'],
-    ['line in one hand', '4. 4 8 4', 'SSS SS S SS'],
-    ['line on cymbal and bass drum', '4. 4 8 4', 'CrKSS CrKS CrK CrKS'],
-    ['left-hand triplets', '8 4. 8 4.', 'SS KSSS SS KSSS'],
-  ] as const) {
-    await page.getByLabel('Reading line').fill(typed);
-    await page.getByLabel('Reading line').press('Escape');
-    await phrase(page, 'Interpretation', way);
-    await expect(page.getByTestId('line-reading')).toHaveText(reads);
-    await expect(page.locator('[data-staff] [data-glyph^=notehead]').first()).toBeVisible();
-  }
-});
-
-test('a swung ride is written in triplets under what fills triplets', async ({ page }) => {
-  await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
-  await page.getByLabel('Reading line').fill('8 4. 8 4.');
-  await page.getByLabel('Reading line').press('Escape');
-  await phrase(page, 'Interpretation', 'left-hand triplets');
-  await expect(page.getByRole('button', { name: /^Feel/ })).toHaveText('swung in triplets');
-  await expect(page.getByTestId('count-RH')).toHaveText('1 2 let 3 4 let');
-});
-
-test('every kind of change is said, and taken back', async ({ page }) => {
-  await page.getByLabel('Reading line').fill('16 16 16 16 4 16 16 16 16 4');
-  await page.getByLabel('Reading line').press('Escape');
-  await phrase(page, 'On: voice', 'bass drum');
-  const changed = page.getByRole('group', { name: 'Changed by' });
-  for (const [option, limb, count] of [
-    ['line one 16th later', 'RF', 'e & a 2 e e & a 4 e'],
-    ['line, note 1 pushed one 16th', 'RF', 'e & a 2 3 e & a 4 a'],
-    ['line backwards in 16ths', 'RF', 'a 2 e & a a 4 e & a'],
-    ['everything, double pedal by the grid', 'LF', 'e a e a'],
-    ['everything, double pedal, right leads each group', 'LF', 'e a e a'],
-    ['everything, feet swapped', 'LF', '1 e & a 2 3 e & a 4'],
-    ['everything mirrored, all limbs', 'LF', '1 e & a 2 3 e & a 4'],
-  ] as const) {
-    await page.getByRole('button', { name: /^Change it by/ }).click();
-    await page.getByRole('option', { name: new RegExp(`^${option}`) }).click();
-    await expect(changed).toContainText(option);
-    await expect(page.getByTestId(`count-${limb}`)).toHaveText(count);
-    await page.getByRole('button', { name: `Take away ${option}` }).click();
-    await expect(changed).toBeHidden();
-  }
-});
-
-test('motions, the smallest part and what makes it hard are read back', async ({ page }) => {
-  await phrase(page, 'What keeps going', 'rock in quarters');
-  const readback = page.getByRole('region', { name: 'Readback' });
-  await expect(readback).toContainText('2 beats, 2 events, 2 times.');
-  await expect(page.getByTestId('motions-LH')).toHaveText('all full');
-  await expect(readback.getByRole('group', { name: 'Difficulty' })).toContainText('R L K = 3, × 1');
-  await expect(page.getByTestId('difficulty-sum')).toHaveText(/^\d+\.\d\d$/);
-  await page.getByRole('button', { name: 'Take away rock in quarters' }).click();
-  await page.getByLabel('Reading line').fill('4. 4 8 4');
-  await page.getByLabel('Reading line').press('Escape');
-  await phrase(page, 'Interpretation', 'accents in 16ths');
-  await expect(page.getByTestId('motions-RH')).toHaveText('down tap up down up full down up');
-});
-
 test('a teacher makes an interpretation of their own from rules', async ({ page }) => {
   await page.getByLabel('Reading line').fill('4. 4 8 4');
   await page.getByLabel('Reading line').press('Escape');
@@ -529,16 +437,6 @@ test('an ostinato is typed as a grid or a count; what reads two ways lists its r
     await expect(page.getByRole('dialog')).toContainText(says);
     await expect(page.getByRole('combobox', { name: 'What keeps going' })).toHaveValue(typed);
   }
-});
-
-test('with a double pedal the two schools of footing are told apart', async ({ page }) => {
-  await phrase(page, 'What keeps going', 'K: 1a 2 4');
-  await page.getByRole('button', { name: /^Change it by/ }).click();
-  await page.getByRole('option', { name: /^everything, double pedal by the grid/ }).click();
-  await expect(page.getByTestId('count-LF')).toHaveText('a');
-  await expect(page.getByTestId('feet')).toHaveText(
-    'The schools differ on a of 1, 2: by the grid l r, right leading each group r l.',
-  );
 });
 
 test('sound that comes late is found by tapping along, and kept', async ({ page }) => {

@@ -65,7 +65,7 @@ async function oneItem(page: Page): Promise<void> {
 async function giveToInes(page: Page): Promise<void> {
   await phrase(page, 'Student to give it to', 'Ines');
   await expect(page.getByText('Ines has Autumn now.')).toBeVisible();
-  await lookAs(page, 'Ines');
+  await lookAs(page, 'Ines', '/today');
   await page.getByRole('link', { name: 'Start', exact: true }).click();
 }
 
@@ -118,7 +118,7 @@ test.describe('a ladder follows the log', () => {
     await page.keyboard.type('sl');
     await page.keyboard.press('Control+Enter');
     await expect(page.getByText('3 tries in the log.')).toBeVisible();
-    await lookAs(page, 'Ines');
+    await lookAs(page, 'Ines', '/today');
     await page.getByRole('link', { name: 'Start', exact: true }).click();
     for (let n = 0; n < 2; n += 1) {
       await tryIt(page, 'shaky', { broke: 3 });
@@ -142,7 +142,7 @@ test.describe('a ladder follows the log', () => {
     await expect(proposal).toBeVisible();
     await proposal.getByRole('button', { name: 'Apply' }).click();
     await expect(proposal).toBeHidden();
-    await lookAs(page, 'Ines');
+    await lookAs(page, 'Ines', '/today');
     await expect(page.getByText(/^The bridge .* as a loop for now, at /)).toBeVisible();
   });
 
@@ -241,7 +241,7 @@ test.describe('in the demo studio', () => {
     const start = page.getByLabel('Pia, Clave against hats on the upbeats: start');
     await start.fill('80');
     await start.press('Enter');
-    await lookAs(page, 'Pia');
+    await lookAs(page, 'Pia', '/today');
     const item = page.getByRole('link').filter({ hasText: 'Clave against hats' });
     await expect(item).toContainText('80');
     await expect(item).toContainText('For Pia');
@@ -297,7 +297,7 @@ test.describe('in the demo studio', () => {
     await page.getByLabel('Note for the student').fill('Count aloud.');
     await page.keyboard.press('Enter');
     await expect(page.getByText('Count aloud.')).toBeVisible();
-    await lookAs(page, 'Bruno');
+    await lookAs(page, 'Bruno', '/today');
     await expect(page.getByText('Count aloud.')).toBeVisible();
     await lookAs(page, 'Maren', '/students');
     await page.getByRole('link', { name: 'Bruno' }).click();

@@ -15,7 +15,7 @@ function said(days: number): string {
 }
 
 test('two days are missed: it is said, and today has work again', async ({ page, app }) => {
-  await lookAs(page, 'Deniz');
+  await lookAs(page, 'Deniz', '/today');
   const file = new Database(join(app.folder, 'mivvel.sqlite'));
   const since = new Date(Date.now() - 2 * DAY_MS).toISOString().slice(0, 10);
   file
@@ -39,7 +39,7 @@ test('on another date than the studio’s, that is said', async ({ browser, app 
   const timezoneId = ahead ? 'Pacific/Kiritimati' : 'Pacific/Pago_Pago';
   const context = await browser.newContext({ baseURL: app.url, timezoneId });
   const page = await context.newPage();
-  await lookAs(page, 'Deniz');
+  await lookAs(page, 'Deniz', '/today');
   await expect(page.getByText(/^At the studio it is \w{3} \d/)).toBeVisible();
   await context.close();
 });
@@ -193,7 +193,7 @@ test('what protects the ears is chosen by its name, and kept', async ({ page }) 
 });
 
 test('the day is cut to the minutes there are', async ({ page }) => {
-  await lookAs(page, 'Deniz');
+  await lookAs(page, 'Deniz', '/today');
   await page.getByRole('link', { name: '5 min', exact: true }).click();
   await expect(page.getByText(/1 exercise, [45] min/)).toBeVisible();
   await page.getByRole('link', { name: 'pad', exact: true }).click();

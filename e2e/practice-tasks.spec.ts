@@ -145,25 +145,6 @@ test.describe('from the Bench', () => {
     expect(hand.acts).toBeLessThanOrEqual(20);
   });
 
-  test('every part of a sequence can be varied', async ({ page }) => {
-    const hand = new Hand(page);
-    await hand.line('RLRRLRLL');
-    await hand.press(page.getByRole('button', { name: /^Parts:/ }));
-    await hand.type('answer');
-    await hand.key('Enter');
-    await expect(page.getByLabel('Reading line')).toBeFocused();
-    await hand.type('RRLLRRLL');
-    await hand.press(page.getByRole('link', { name: 'vary' }));
-    await hand.button('answer');
-    await give(hand, page, 'Lines', ['RLLRLLRL / RLRLRRLL']);
-    await hand.key('Escape');
-    await expect(page.getByRole('button', { name: 'path 3' })).toBeVisible();
-    await hand.button('part 1');
-    await expect(page.getByRole('region', { name: 'Sentence' })).toContainText('RLRRLRLL');
-    await page.reload();
-    await expect(page.getByRole('button', { name: 'path 3' })).toBeVisible();
-  });
-
   test('placements that the Bench counts become a family at a touch', async ({ page }) => {
     const hand = new Hand(page);
     await hand.choose('What keeps going', 'hi-hat 8ths and backbeat');

@@ -4,8 +4,7 @@ import { expect, lookAs, phrase, test, dragOnto } from './app';
 test.use({ ground: 'demo' });
 
 test.beforeEach(async ({ page }) => {
-  await lookAs(page, 'Maren');
-  await page.getByRole('link', { name: 'Programs' }).click();
+  await lookAs(page, 'Maren', '/programs');
 });
 
 /** The row of an item, its ladder opened. */
@@ -47,33 +46,6 @@ test('a ladder that leads nowhere is refused at its fields, and what was typed s
   await page.reload();
   await ladderOf(page, 'Clave against hats');
   await expect(first.getByLabel('Target')).toHaveValue('72');
-});
-
-test('ladders of every kind say their rungs', async ({ page }) => {
-  await page.getByRole('link', { name: 'Pit grooves' }).click();
-  const first = await ladderOf(page, 'Clave against hats');
-  const kind = first.getByLabel('Kind of ladder');
-  await first.getByLabel('Start', { exact: true }).fill('80');
-  await first.getByLabel('Target').fill('50');
-  await first.getByLabel('Step').fill('-12');
-  await first.getByLabel('Step').press('Enter');
-  await expect(first).toContainText('4 rungs: 80 68 56 50');
-  for (const [chosen, says] of [
-    ['two-up', '6 rungs: 80 68 56 68 56 50'],
-    ['percent', '10 rungs: 80 76 72 69 65 62 59 56 53 50'],
-    ['alternate', '14 rungs: 60 80 60 75'],
-    ['hold', '7 rungs: 70 for 2 min · 70 for 3 min'],
-    ['list', '1 rung: 70'],
-    ['ramp', '1 rung: 60 → 100, +5 every 4 bars'],
-  ] as const) {
-    await kind.selectOption(chosen);
-    await expect(first).toContainText(says);
-  }
-  await kind.selectOption('stages');
-  await expect(first.getByRole('list', { name: 'Rungs' })).toContainText('all of it');
-  await first.getByLabel('Add a rung').selectOption('voice');
-  await expect(first.getByRole('list', { name: 'Rungs' })).toContainText('sung and counted');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 });
 
 test('exercises are added, moved by keys and taken out, with a way back', async ({ page }) => {
@@ -194,13 +166,13 @@ test('a change to a program in use asks whether its student follows', async ({ p
   await phrase(page, 'Exercise to add', 'samba');
   const asks = page.getByText('Lotte has the version before your changes.');
   await expect(asks).toBeVisible();
-  await lookAs(page, 'Lotte');
+  await lookAs(page, 'Lotte', '/today');
   await expect(page.getByText('Snare line over samba feet')).toBeHidden();
   await lookAs(page, 'Maren', '/programs');
   await page.getByRole('link', { name: 'Pit grooves' }).click();
   await page.getByRole('button', { name: 'Update them' }).click();
   await expect(asks).toBeHidden();
-  await lookAs(page, 'Lotte');
+  await lookAs(page, 'Lotte', '/today');
   await expect(page.getByText('Snare line over samba feet')).toBeVisible();
 });
 

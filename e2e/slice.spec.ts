@@ -35,7 +35,7 @@ test('from a typed line to the next rung, on a fresh database', async ({ page })
   await phrase(page, 'Student to give it to', 'Ines');
   await expect(page.getByText('Ines has Autumn now.')).toBeVisible();
 
-  await lookAs(page, 'Ines');
+  await lookAs(page, 'Ines', '/today');
   await expect(page.getByText('Start of the ladder: 3 clean to go on.')).toBeVisible();
   await page.getByRole('link', { name: 'Start', exact: true }).click();
   await expect(page.getByTestId('rung')).toContainText('60');
@@ -51,7 +51,7 @@ test('from a typed line to the next rung, on a fresh database', async ({ page })
   }
   await expect(page.getByTestId('rung')).toContainText('65');
 
-  await lookAs(page, 'Ada');
+  await lookAs(page, 'Ada', '/students');
   await page.getByRole('link', { name: 'Students' }).click();
   await page.getByRole('link', { name: 'Ines' }).click();
   await expect(page.getByText('3 clean at 60: now 65.').first()).toBeVisible();

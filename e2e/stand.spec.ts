@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import Database from 'better-sqlite3';
-import { expect, holdClock, lookAs, test, type App } from './app';
+import { enter, expect, holdClock, lookAs, test, type App } from './app';
 
 test.use({ ground: 'demo' });
 
@@ -10,7 +10,7 @@ const ROUND = '/stand?minutes=6&on=kit';
 
 test.beforeEach(async ({ page }) => {
   await holdClock(page);
-  await lookAs(page, 'Deniz');
+  await enter(page, 'Deniz');
 });
 
 /** Presses until the page has come to life and plays. */
@@ -97,17 +97,6 @@ test('two pedals are enough: right is clean and on, left is not clean and steps'
   const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
   await expect(row).toContainText('lost');
   await expect(row).toContainText('flam between limbs (LH), broke at beat 2');
-});
-
-test('a held key does not answer twice', async ({ page }) => {
-  await page.goto(ROUND);
-  await playOut(page);
-  await page.keyboard.down('PageDown');
-  await page.keyboard.down('PageDown');
-  await page.keyboard.down('PageDown');
-  await page.keyboard.up('PageDown');
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Snare line over samba feet');
-  await expect(page.locator('[data-stage=ready]')).toBeVisible();
 });
 
 test('counts in, shows bar and beat; stopped before a bar was over, it says that nothing is logged', async ({
@@ -320,41 +309,6 @@ test('goes on without an entry that the log will never take, and says so', async
   expect(entriesOf(app, 'try')).toHaveLength(1);
 });
 
-test('keys alone: a round, its questions and a note at the end', async ({ page }) => {
-  await page.addInitScript(() => {
-    const request = (type: string) => {
-      document.documentElement.dataset.kept = type;
-      return Promise.resolve({ release: () => Promise.resolve() });
-    };
-    Object.defineProperty(navigator, 'wakeLock', { value: { request } });
-  });
-  await page.goto(ROUND);
-  await playOut(page);
-  await expect(page.locator('html')).toHaveAttribute('data-kept', 'screen');
-  await page.keyboard.press('ArrowRight');
-  await expect(page.locator('[data-stage=ready]')).toBeVisible();
-  await page.keyboard.press('Enter');
-  await expect(page.locator('[data-stage=playing]')).toBeVisible();
-  await page.clock.fastForward(10 * 60_000);
-  await page.clock.runFor(100);
-  await page.keyboard.press('ArrowLeft');
-  await page.keyboard.press('ArrowUp');
-  for (const stage of ['broke', 'suffered']) {
-    await expect(page.locator(`[data-stage=${stage}]`)).toBeVisible();
-    await page.keyboard.press('Space');
-  }
-  await expect(page.getByText('Round done.')).toBeVisible();
-  await page.getByRole('button', { name: 'Note on Snare line over samba feet' }).press('Enter');
-  await page.keyboard.type('Left foot late');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: 'Left foot late' })).toBeVisible();
-  await lookAs(page, 'Maren', '/students');
-  await page.getByRole('link', { name: 'Deniz' }).click();
-  await page.getByRole('button', { name: /^Snare line over samba feet/ }).click();
-  const row = page.getByRole('table', { name: 'Log' }).getByRole('row').nth(1);
-  await expect(row).toContainText('“Left foot late”');
-});
-
 test('a page that is closed with a verdict open asks for it again, and goes on from there', async ({
   page,
   context,
@@ -377,34 +331,6 @@ test('a page that is closed with a verdict open asks for it again, and goes on f
   await expect(again.getByText(/Today: 1 try/)).toHaveCount(2);
 });
 
-test('hands-free plays on, and asks about each at the end', async ({ page }) => {
-  await page.goto(ROUND);
-  await expect(page.locator('[data-stage=ready]')).toBeVisible();
-  await expect(async () => {
-    await page.getByRole('button', { name: 'set up' }).click();
-    await expect(page.getByRole('dialog')).toBeVisible({ timeout: 500 });
-  }).toPass();
-  await page.getByRole('button', { name: 'go on, ask at the break' }).click();
-  await page.getByRole('button', { name: 'wood' }).click();
-  const size = () =>
-    page.getByTestId('rung').evaluate((rung) => Number.parseFloat(getComputedStyle(rung).fontSize));
-  const before = await size();
-  await page.getByLabel('Distance in metres').fill('2.5');
-  await expect.poll(size).toBeGreaterThan(1.3 * before);
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(page.getByText('Then 1 more, with two empty bars between.')).toBeVisible();
-  await begin(page);
-  await expect(page.getByText('1 of 2')).toBeVisible();
-  await page.clock.fastForward(10 * 60_000);
-  await page.clock.runFor(100);
-  await expect(page.getByText('1 more to say.')).toBeVisible();
-  await page.getByRole('button', { name: 'clean' }).click();
-  await expect(page.locator('[data-stage=verdict]')).toBeVisible();
-  await expect(page.getByText('1 more to say.')).toBeHidden();
-  await page.getByRole('button', { name: 'clean' }).click();
-  await expect(page.getByText('Round done.')).toBeVisible();
-});
-
 test('a device that slept later keeps the bars that were heard, and asks about them', async ({
   page,
   app,
@@ -419,17 +345,6 @@ test('a device that slept later keeps the bars that were heard, and asks about t
     await page.clock.runFor(500);
     expect(entriesOf(app, 'try')).toHaveLength(1);
   }).toPass();
-});
-
-test('a device that slept before a bar was over counts nothing, and says so', async ({ page }) => {
-  await page.goto(ROUND);
-  await page.clock.pauseAt(new Date(Date.now() + 60_000));
-  await begin(page);
-  await page.clock.runFor(3000);
-  await page.clock.setSystemTime(new Date(Date.now() + 3600_000));
-  await page.clock.runFor(200);
-  await expect(page.getByText('The device slept before a bar was over')).toBeVisible();
-  expect(await triesOfToday(page)).not.toContain('Today: 1 try');
 });
 
 test('a click is set for an exercise and kept, and a bar is tapped to start', async ({ page }) => {
@@ -498,21 +413,6 @@ test('the pattern as lanes, as notation or both, and to stay until the rung move
   await expect(heads).toBeVisible();
   await begin(page);
   await expect(heads).toBeVisible();
-});
-
-test('what was just played is played again at one touch, and the round goes on after it', async ({
-  page,
-}) => {
-  await page.goto(ROUND);
-  await expect(page.getByText('exercise 1 of 2, try 1 of 1')).toBeVisible();
-  await playOut(page);
-  await page.getByRole('button', { name: 'clean' }).click();
-  await expect(page.getByText('exercise 2 of 2, try 1 of 1')).toBeVisible();
-  await page.getByRole('button', { name: 'again: Snare line over double-bass 16ths' }).click();
-  await expect(page.locator('[data-stage=playing]')).toBeVisible();
-  await toTheEnd(page);
-  await page.getByRole('button', { name: 'clean' }).click();
-  await expect(page.getByText('exercise 2 of 2, try 1 of 1')).toBeVisible();
 });
 
 test.describe('with touch alone', () => {

@@ -35,7 +35,7 @@ async function teacher(): Promise<void> {
   const page = await open();
   await page.goto('/');
   await take(page, 'start');
-  await lookAs(page, 'Maren');
+  await lookAs(page, 'Maren', '/bench');
   await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
   await page.getByLabel('Reading line').fill('4. 4 8 4 | 8r 4 4 8 4');
   await page.getByLabel('Reading line').press('Escape');
@@ -103,8 +103,7 @@ async function teacher(): Promise<void> {
 
 async function student(): Promise<void> {
   const page = await open();
-  await lookAs(page, 'Pia');
-  await page.goto('/today?minutes=30&on=kit');
+  await lookAs(page, 'Pia', '/today?minutes=30&on=kit');
   await page.getByRole('heading', { name: 'Today' }).waitFor();
   await take(page, 'today');
   await page.goto('/plan');
@@ -122,8 +121,7 @@ async function student(): Promise<void> {
 async function stand(viewport: typeof DESK, tag: string): Promise<void> {
   for (const light of ['light', 'dark'] as const) {
     const page = await open(viewport, light);
-    await lookAs(page, 'Pia');
-    await page.goto('/stand?minutes=30&on=kit');
+    await lookAs(page, 'Pia', '/stand?minutes=30&on=kit');
     await page.locator('[data-stage=ready] svg').first().waitFor();
     if (light === 'light') await take(page, `stand-ready${tag}`);
     else {

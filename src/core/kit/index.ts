@@ -17,6 +17,7 @@ export { LIMIT_RANGE, VOICES } from './data';
 export { texture, TEXTURE_IDS, TEXTURES } from './texture';
 export { assignmentSchema, kitSchema, limbSchema, textureSchema, voiceSchema } from './schema';
 export type { Assignment, KitProfile } from './schema';
+export type { Limits } from './limits';
 export type { Replaced } from './fit';
 export type { TextureId } from './texture';
 export type { Style } from './levels';

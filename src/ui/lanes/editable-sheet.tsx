@@ -106,7 +106,7 @@ export function EditableSheet({
         </p>
       )}
       <p role="status" className="sr-only">
-        {cursor ? `${place}: ${says.join(', ') || 'empty'}` : ''}
+        {cursor ? `${place}: ${says.join(', ') || say.t('screen.bench.emptyCell')}` : ''}
       </p>
     </>
   );

@@ -175,7 +175,13 @@ function CoverGrid({
             pick(say.t('screen.variations.gridColumns'), across, (axis) => setChosen([axis, down])),
         })}
       </p>
-      <div className="max-w-full overflow-x-auto">
+      {/* Wider than the panel, it is scrolled by keys, too. */}
+      <div
+        tabIndex={0}
+        role="region"
+        aria-label={say.t('screen.variations.coverage')}
+        className="max-w-full overflow-x-auto"
+      >
         <table
           aria-label={say.t('screen.variations.coverage')}
           className="border-separate border-spacing-0.5 text-xs"

@@ -318,6 +318,7 @@ export const bench = {
   withoutAClick: '{name} without a click',
   tiesOverTheEdgeAreGone: 'Alone it has no ties over its edges.',
   wholePage: 'whole page',
+  emptyCell: 'empty',
   write: 'write',
   writeOnTheLanes: 'Write on the lanes',
   writingGrid: 'Writing grid',
