@@ -31,6 +31,7 @@ const FEATURES_OFF = [
 
 export default defineConfig({
   testDir: './e2e',
+  testMatch: '*.spec.ts',
   globalSetup: './e2e/make-files.ts',
   workers: 2,
   fullyParallel: true,

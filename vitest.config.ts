@@ -4,6 +4,21 @@ import { defineConfig } from 'vitest/config';
 /** Puts another version of the code in place of this one. */
 const APART = ['src/server/roster.test.ts'];
 
+/** Looks around the house: they put other things in place of what is there, or read it as text. */
+const HOUSE = {
+  extends: true as const,
+  test: {
+    name: 'house',
+    include: ['src/*.test.ts', 'src/app/**/*.test.ts', 'scripts/**/*.test.ts', ...APART],
+  },
+};
+
+/** The main roads in other engines than Chromium's, which take long and need to be installed. */
+const ENGINES = {
+  extends: true as const,
+  test: { name: 'engines', include: ['e2e/engines/*.test.ts'], fileParallelism: false },
+};
+
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
@@ -28,14 +43,9 @@ export default defineConfig({
           isolate: false,
         },
       },
-      {
-        // Walks and looks around the house: they put other things in place of what is there.
-        extends: true,
-        test: {
-          name: 'house',
-          include: ['src/*.test.ts', 'src/app/**/*.test.ts', 'scripts/**/*.test.ts', ...APART],
-        },
-      },
+      // A mutant is no text that anybody wrote.
+      ...(process.env.MIVVEL_MUTANTS ? [] : [HOUSE]),
+      ...(process.env.MIVVEL_ENGINES ? [ENGINES] : []),
     ],
   },
 });

@@ -1,8 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { freePort } from '../scripts/lib/port.mjs';
 import {
   test as base,
   expect,
@@ -10,41 +8,7 @@ import {
   type Locator,
   type Page,
 } from '@playwright/test';
-
-/** Mivvel on its own database file. */
-export class App {
-  #server: ChildProcess | null = null;
-  #port = 0;
-
-  constructor(readonly folder: string) {}
-
-  get url(): string {
-    return `http://localhost:${this.#port}`;
-  }
-
-  /** Starts it, on the same port again after a crash. */
-  async start(): Promise<void> {
-    if (this.#port === 0) this.#port = await freePort();
-    const server = spawn('node_modules/.bin/next', ['start', '-p', String(this.#port)], {
-      stdio: ['ignore', 'pipe', 'inherit'],
-      env: { ...process.env, MIVVEL_DATA: this.folder, NEXT_TELEMETRY_DISABLED: '1' },
-    });
-    this.#server = server;
-    await new Promise<void>((resolve, reject) => {
-      server.stdout?.on('data', (chunk) => String(chunk).includes('Ready') && resolve());
-      server.on('exit', () => reject(new Error('Mivvel did not start')));
-    });
-  }
-
-  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
-    const server = this.#server;
-    this.#server = null;
-    if (!server || server.exitCode !== null) return;
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    server.kill(signal);
-    await gone;
-  }
-}
+import { App } from './server';
 
 /** What a test starts from: `shared`, a studio of its own beside the demo studio, which tests leave alone; `gallery`,
  * the demo studio for those who only look; `demo`, one of the test's own; `empty`, a file without any studio. */
@@ -144,6 +108,7 @@ async function listens(page: Page): Promise<void> {
 }
 
 export { expect };
+export type { App };
 
 /** Goes to an empty Bench in the studio that the tests of a worker share; what a test saves there,
  * others may find. */

@@ -130,10 +130,6 @@ async function look(page: Page, address: string, content: readonly string[]): Pr
   await lookHere(page, address, content);
 }
 
-async function speakOther(page: Page, app: App): Promise<void> {
-  await page.context().addCookies([{ name: 'mivvel-language', value: 'en-XA', url: app.url }]);
-}
-
 test.describe('screens speak another language, have room for it, and can be used by everybody', () => {
   test.beforeEach(async ({ page, app }) => {
     await page.context().addCookies([{ name: 'mivvel-language', value: 'en-XA', url: app.url }]);

@@ -60,6 +60,15 @@ async function browserTests() {
   add(fine, (browser?.expected ?? 0) + (browser?.flaky ?? 0), browser?.unexpected);
 }
 
+/** The main roads in the engines of tablets and phones, where they are installed. */
+async function otherEngines() {
+  const report = `--outputFile.json=${join(reports, 'engines.json')}`;
+  const args = ['run', '--project', 'engines', '--reporter=verbose', '--reporter=json', report];
+  const fine = await job('other engines', bin('vitest'), args, { MIVVEL_ENGINES: '1' });
+  const found = readReport('engines.json');
+  add(fine, found?.numPassedTests, found?.numFailedTests);
+}
+
 async function lint() {
   const cache = ['--cache', '--cache-strategy', 'content', '--cache-location'];
   const args = [...cache, join(KEPT, 'eslint', '/'), '--max-warnings', '0', '.'];
@@ -96,6 +105,7 @@ await Promise.all([
     .then(() => debian)
     .then(unitTests),
 ]);
+if (isLong) await otherEngines();
 
 rmSync(reports, { recursive: true, force: true });
 console.log(`\nAll of it took ${Math.round((Date.now() - started) / 1000)} s.`);

@@ -1,0 +1,14 @@
+/** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
+export default {
+  testRunner: 'vitest',
+  plugins: ['@stryker-mutator/vitest-runner'],
+  coverageAnalysis: 'perTest',
+  reporters: ['clear-text', 'progress'],
+  clearTextReporter: { allowColor: false, reportTests: false, logTests: false },
+  concurrency: 2,
+  timeoutMS: 60_000,
+  tempDirName: 'node_modules/.cache/stryker',
+  ignorePatterns: ['.next', '.data', 'test-results', 'docs', 'bench'],
+  mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral'] },
+  thresholds: { high: 90, low: 80, break: null },
+};
