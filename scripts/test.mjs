@@ -76,8 +76,7 @@ async function lint() {
 }
 
 async function format() {
-  const cache = ['--cache', '--cache-strategy', 'content', '--cache-location'];
-  const args = [...cache, join(KEPT, 'prettier'), '--check', '--log-level', 'warn', '.'];
+  const args = ['--cache', '--cache-strategy', 'content', '--check', '--log-level', 'warn', '.'];
   await check('format', bin('prettier'), args);
 }
 
