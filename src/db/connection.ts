@@ -9,6 +9,9 @@ import * as schema from './schema';
 /** What queries are written with; it stays in this folder. */
 export type Connection = BetterSQLite3Database<typeof schema> & { $client: Database.Database };
 
+/** Longest wait for another process that writes. */
+const BUSY_MS = 5000;
+
 declare const database: unique symbol;
 
 /** An open studio file. It says nothing by itself: only stores, which know whose they are, read and
@@ -23,7 +26,7 @@ export function openDb(file: string | Buffer): Db {
   client.pragma('journal_mode = WAL');
   client.pragma('synchronous = FULL');
   client.pragma('foreign_keys = ON');
-  client.pragma('busy_timeout = 5000');
+  client.pragma(`busy_timeout = ${BUSY_MS}`);
   const connection = drizzle(client, { schema });
   migrate(connection, { migrationsFolder: join(process.cwd(), 'src/db/migrations') });
   return connection as unknown as Db;
@@ -42,7 +45,7 @@ export function closeDb(db: Db): void {
 export function together<T>(db: Db, run: () => T): T {
   let refused: { readonly result: T } | undefined;
   try {
-    return connectionOf(db).transaction(() => {
+    return writing(connectionOf(db), () => {
       const result = run();
       if (!isRefusal(result)) return result;
       refused = { result };
@@ -52,6 +55,13 @@ export function together<T>(db: Db, run: () => T): T {
     if (refused) return refused.result;
     throw error;
   }
+}
+
+/** Runs a transaction that writes; within another one, a part of it. It begins as a writer: one that has read first
+ * could not write once another process did, and SQLite would refuse it without waiting.
+ * @throws SqliteError SQLITE_BUSY where another process writes for longer than `BUSY_MS` */
+export function writing<T>(db: Connection, run: () => T): T {
+  return db.transaction(run, { behavior: 'immediate' });
 }
 
 /** The folder that keeps the data; `MIVVEL_DATA` chooses it. */

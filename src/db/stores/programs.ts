@@ -10,7 +10,7 @@ import type {
   StudioId,
 } from '@/core/studio';
 import type { Starts } from '@/core/program';
-import type { Connection } from '../connection';
+import { writing, type Connection } from '../connection';
 import { assignment, person, program, programItem, programVersion } from '../schema';
 import { contentText, readContent, type Content } from './content';
 
@@ -136,8 +136,8 @@ export function programsOf(db: Connection, studioId: StudioId) {
     putContent(of: ProgramId, madeAt: number, content: Content): void {
       const { version, revision, outline } = content;
       const text = contentText(content);
-      db.transaction((tx) => {
-        tx.insert(programVersion)
+      writing(db, () => {
+        db.insert(programVersion)
           .values({ studioId, programId: of, version, revision, content: text, madeAt })
           .onConflictDoUpdate({
             target: [programVersion.programId, programVersion.version],
@@ -146,7 +146,7 @@ export function programsOf(db: Connection, studioId: StudioId) {
           })
           .run();
         for (const { id, exerciseId } of outline.sections.flatMap((section) => section.items)) {
-          tx.insert(programItem)
+          db.insert(programItem)
             .values({ id, studioId, programId: of, exerciseId })
             .onConflictDoNothing()
             .run();

@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import type { PersonId, StudioId } from '@/core/studio';
-import type { Connection } from '../connection';
+import { writing, type Connection } from '../connection';
 import { projection } from '../schema';
 
 /** What was worked out for a student, and from what; both as JSON. */
@@ -32,10 +32,10 @@ export function projectionsOf(db: Connection, studioId: StudioId) {
 
     /** Keeps some, in place of what was kept of the same students. */
     keep(name: string, version: string, kept: readonly KeptProjection[]): void {
-      db.transaction((tx) => {
+      writing(db, () => {
         for (const row of kept) {
           const { source, value } = row;
-          tx.insert(projection)
+          db.insert(projection)
             .values({ ...row, studioId, name, version })
             .onConflictDoUpdate({
               target: [projection.studentId, projection.name],
