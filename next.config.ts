@@ -14,7 +14,11 @@ const config: NextConfig = {
   },
   typescript: { ignoreBuildErrors: process.env.MIVVEL_TYPES === 'elsewhere' },
   // What a build would keep for the next one takes it longer to write than it saves.
-  experimental: { turbopackFileSystemCacheForBuild: false },
+  experimental: {
+    turbopackFileSystemCacheForBuild: false,
+    // As much as the widest door takes (src/app/body.ts); each has a limit of its own.
+    proxyClientMaxBodySize: 28_000_000,
+  },
   devIndicators: false,
   poweredByHeader: false,
 };

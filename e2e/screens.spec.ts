@@ -3,7 +3,7 @@ import { expect, lookAs, openStudio, test } from './app';
 test.describe('with the demo studio', () => {
   test.use({ ground: 'gallery' });
 
-  test('nobody sees what is not theirs', async ({ page, request }) => {
+  test('nobody sees what is not theirs', async ({ page, request, app }) => {
     await page.goto('/students');
     await expect(page).toHaveURL(/\/$/);
     await lookAs(page, 'Pia', '/today');
@@ -16,18 +16,48 @@ test.describe('with the demo studio', () => {
     await expect(page.getByText('No programs yet.')).toBeVisible();
     await page.goto('/stand');
     await expect(page).toHaveURL(/\/bench$/);
-    const refused = await request.post('/api/log', { data: { entries: [] } });
+    const headers = { origin: app.url };
+    const refused = await request.post('/api/log', { headers, data: { entries: [] } });
     expect(refused.status()).toBe(401);
-    const teachers = await page.request.post('/api/log', { data: { entries: [] } });
+    const teachers = await page.request.post('/api/log', { headers, data: { entries: [] } });
     expect(teachers.status()).toBe(409);
     await lookAs(page, 'Pia', '/today');
-    const shapeless = await page.request.post('/api/log', { data: { entries: 7 } });
+    const shapeless = await page.request.post('/api/log', { headers, data: { entries: 7 } });
     expect(shapeless.status()).toBe(400);
     expect(JSON.stringify(await shapeless.json())).toContain('input-shape');
     const entries = [{ id: 'x' }, null];
-    const wrong = await page.request.post('/api/log', { data: { entries } });
+    const wrong = await page.request.post('/api/log', { headers, data: { entries } });
     expect(wrong.status()).toBe(200);
     expect(JSON.stringify(await wrong.json())).toContain('entry-shape');
+  });
+
+  test('a page from elsewhere gets nothing in, and nothing out', async ({ page, request, app }) => {
+    await lookAs(page, 'Pia', '/today');
+    const data = { entries: [] };
+    const tried: readonly Record<string, string>[] = [
+      {},
+      { origin: 'http://localhost:1' },
+      { origin: 'null' },
+      { origin: app.url, 'content-type': 'text/plain' },
+    ];
+    for (const headers of tried) {
+      const answer = await page.request.post('/api/log', { headers, data });
+      expect([403, 415], JSON.stringify(headers)).toContain(answer.status());
+    }
+    const host = await request.get('/', { headers: { host: 'evil.example' } });
+    expect(host.status()).toBe(421);
+    expect(await host.text()).toBe('');
+    const start = await request.get('/');
+    expect(start.headers()['content-security-policy']).toMatch(
+      /^default-src 'none'; script-src 'self' 'nonce-[\w+/=]+' 'strict-dynamic'; .*frame-ancestors 'none'/,
+    );
+    expect(start.headers()['x-content-type-options']).toBe('nosniff');
+    const long = await page.request.post('/api/address', {
+      headers: { origin: app.url },
+      data: { address: 'x'.repeat(10_000) },
+    });
+    expect(long.status()).toBe(413);
+    expect(JSON.stringify(await long.json())).toContain('body-large');
   });
 
   test('the chosen light stays over a reload', async ({ page }) => {
@@ -39,8 +69,11 @@ test.describe('with the demo studio', () => {
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
   });
 
-  test('nothing reaches for another address', async ({ page }) => {
+  test('nothing reaches for another address, nor against what a page may do', async ({ page }) => {
     const foreign: string[] = [];
+    page.on('console', (one) => {
+      if (/Content.Security.Policy/i.test(one.text())) foreign.push(one.text());
+    });
     page.on('request', (one) => {
       if (!/^(http:\/\/localhost:|data:|blob:)/.test(one.url())) foreign.push(one.url());
     });
@@ -48,6 +81,10 @@ test.describe('with the demo studio', () => {
     await page.getByRole('link', { name: 'Lotte' }).click();
     await page.getByRole('link', { name: 'Clave against hats' }).click();
     await expect(page.locator('[data-staff] [data-glyph^=notehead]').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Play', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+    await page.goto('/variations');
+    await expect(page.getByText('give a phrase several values')).toBeVisible();
     expect(foreign).toEqual([]);
   });
 });

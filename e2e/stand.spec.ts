@@ -424,8 +424,7 @@ test.describe('with touch alone', () => {
       await page.getByRole('button', { name: 'Start' }).tap();
       await expect(page.locator('[data-stage=playing]')).toBeVisible({ timeout: 500 });
     }).toPass();
-    await page.clock.fastForward(10 * 60_000);
-    await page.clock.runFor(100);
+    await toTheEnd(page);
     await page.getByRole('button', { name: 'lost' }).tap();
     await page.getByRole('button', { name: 'Beat 2' }).tap();
     await page.getByRole('button', { name: 'go on' }).tap();

@@ -1,7 +1,8 @@
 /** After a start the rosters are worked out ahead of the first visit, in the pauses between requests. */
 export async function register(): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NODE_ENV !== 'production') return;
-  const { liveContext, warmRosters } = await import('@/server');
+  const { knowAddresses, liveContext, warmRosters } = await import('@/server');
+  knowAddresses(liveContext());
   setTimeout(() => {
     warmRosters(liveContext(), () => new Promise((go) => setTimeout(go, PAUSE_MS))).catch(
       (error: unknown) => console.error('The rosters could not be worked out ahead.', error),

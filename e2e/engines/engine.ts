@@ -96,7 +96,10 @@ async function startWebKit(): Promise<Engine> {
     press: async (css) => session.findElement(By.css(css)).click(),
     type: async (text) => {
       const keys = [...text].map((letter) => (letter === '\n' ? Key.ENTER : letter));
-      await session.switchTo().activeElement().sendKeys(...keys);
+      await session
+        .switchTo()
+        .activeElement()
+        .sendKeys(...keys);
     },
     ask: (expression) => session.executeScript(`return (${expression})`),
     quit: async () => {

@@ -3,6 +3,7 @@ import { NextResponse } from 'next/server';
 import type * as z from 'zod/mini';
 import { fail, misfitsOf, ok, type Result } from '@/core/issue';
 import { asEither, asStudent, asTeacher, liveContext, type Student, type Teacher } from '@/server';
+import { jsonOf } from './body';
 import { viewerNow } from './viewer';
 
 /** The one way from a browser to a use case, whether by an action, a form or a route: who asks, whether
@@ -80,8 +81,9 @@ function routeFor<Who extends keyof Asking>(who: Who) {
     async (request: Request): Promise<NextResponse> => {
       const me = await ask(who);
       if (!me.ok) return reply(401, me);
-      const json: unknown = await request.json().catch(() => undefined);
-      const read = readAll([shape], [json]);
+      const json = await jsonOf(request);
+      if (!json.ok) return reply(413, json);
+      const read = readAll([shape], [json.value]);
       if (!read.ok) return reply(400, read);
       const result = run(me.value, read.value[0] as Input);
       if (changes && result.ok) revalidatePath('/', 'layout');
@@ -103,8 +105,9 @@ export function eitherStream<Input>(
   return async (request: Request): Promise<Response> => {
     const me = await ask('either');
     if (!me.ok) return reply(401, me);
-    const json: unknown = await request.json().catch(() => undefined);
-    const read = readAll([shape], [json]);
+    const json = await jsonOf(request);
+    if (!json.ok) return reply(413, json);
+    const read = readAll([shape], [json.value]);
     if (!read.ok) return reply(400, read);
     const result = await run(me.value, read.value[0] as Input);
     if (!result.ok) return reply(409, result);

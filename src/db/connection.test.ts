@@ -54,7 +54,7 @@ describe('two that write one file', () => {
       for (let n = 0; n < 150; n += 1) add.run();`;
     const other = spawn(process.execPath, ['-e', code, file()], { stdio: ['ignore', 'pipe', 2] });
     const ended = new Promise((done) => other.once('exit', done));
-    await new Promise((done) => other.stdout.once('data', done));
+    await new Promise((done) => other.stdout?.once('data', done));
     for (let n = 0; n < 150; n += 1) {
       together(theDb(), () => {
         $client.prepare('select count(*) from tally').get();

@@ -1,6 +1,13 @@
 export { backUp, restore } from './backup';
 export { closeDb, openDb, theDb, together } from './connection';
-export { findFeed, findViewer, listDoors, openStudioStore, studioStore } from './stores';
+export {
+  findFeed,
+  findViewer,
+  listAddresses,
+  listDoors,
+  openStudioStore,
+  studioStore,
+} from './stores';
 export type { Db } from './connection';
 export type {
   Assigned,

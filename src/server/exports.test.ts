@@ -13,6 +13,9 @@ describe('exportCalendar', () => {
   it('has the days of the plan, each once, with what is planned', () => {
     const { teacher, id } = smallStudio(testContext());
     const text = must(exportCalendar(teacher, SAY, id));
+    // Ids of people sign in; none of them leaves.
+    expect(text).not.toContain(id);
+    expect(must(exportCalendar(teacher, SAY, id))).toBe(text);
     const events = new ICAL.Component(ICAL.parse(text) as never[])
       .getAllSubcomponents('vevent')
       .map((one) => new ICAL.Event(one));

@@ -1,4 +1,4 @@
-import { randomBytes } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { base32nopad } from '@scure/base';
 import { FORMATS, piecesOf, writeCalendar, type FormatId } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
@@ -28,6 +28,11 @@ export function exportProgram(
   return pieces.ok ? ok(FORMATS[format].write(name, pieces.value)) : pieces;
 }
 
+/** A name for something in a file that leaves: always the same, and nothing can be opened or found with it. */
+function derivedId(purpose: string, id: string): string {
+  return createHash('sha256').update(`${purpose} ${id}`).digest('hex').slice(0, 24);
+}
+
 /** A student's plan as a calendar, a day of practice an event.
  * @returns issues of opening the student; text of a file */
 export function exportCalendar(
@@ -45,7 +50,7 @@ export function exportCalendar(
     if (names.size === 0) return [];
     const title = say.t('sheet.calendar.title', { minutes: sayMinutes(say, seconds) });
     const text = [...names, sayCaution(say)].join('\n');
-    return [{ id: `${studentId}-${day}`, day, title, text }];
+    return [{ id: `${derivedId('calendar', studentId)}-${day}`, day, title, text }];
   });
   return ok(writeCalendar(say.t('sheet.calendar.name', { name }), days, me.now()));
 }

@@ -48,6 +48,7 @@ export { getRecord, getToday, listNotes, setKit } from './students';
 export {
   addStudent,
   getAddress,
+  knowAddresses,
   getSpeech,
   setAddress,
   getSteps,

@@ -4,6 +4,7 @@ import { USUAL_STEPS, type StepKind } from '@/core/path';
 import * as db from '@/db';
 import type { Student, Teacher } from './authority';
 import { newId, type Context } from './context';
+import { knowAddress } from './hosts';
 import { readName } from './names';
 
 /** What the start page offers. */
@@ -86,7 +87,13 @@ export function setAddress({ store }: Teacher, text: string): Result<string | nu
     return fail({ code: 'address', path: ['address'], text: typed });
   }
   store.setAddress(url.origin);
+  knowAddress(url.origin);
   return ok(url.origin);
+}
+
+/** Where the studios of the file are reached is known from the start. */
+export function knowAddresses(context: Context): void {
+  for (const address of db.listAddresses(context.db)) knowAddress(address);
 }
 
 /** Kinds of steps in which the studio builds exercises, in its order. */

@@ -154,6 +154,10 @@ export function sayIssue(say: Say, issue: Issue): string {
     }
     case 'recipe-newer':
       return t('issue.recipe-newer', { version: issue.version, known: issue.known });
+    case 'body-large':
+      return t('issue.body-large', { most: issue.most });
+    case 'file-nodes':
+      return t('issue.file-nodes', { most: issue.most });
     case 'file-large':
       return t('issue.file-large', { most: issue.most });
     case 'file-unreadable':

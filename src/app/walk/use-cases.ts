@@ -277,6 +277,7 @@ export const NO_USE_CASES = [
   'readFeed',
   'viewerOf',
   'warmRosters',
+  'knowAddresses',
 ];
 
 const EMPTY = { sections: [] };

@@ -76,6 +76,9 @@ export type Issue =
   | Issued<'rule', { what: 'clean' | 'lost' | 'plateau'; text: string }>
   | Issued<'item-twice'>
   | Issued<'after-missing', { name: string }>
+  | Issued<'file-nodes', { most: number }>
+  /** In MB. */
+  | Issued<'body-large', { most: number }>
   | Issued<'file-large', { most: number }>
   | Issued<'file-unreadable', { line: number }>
   | Issued<'file-other'>

@@ -1,4 +1,11 @@
-export { findFeed, findViewer, listDoors, openStudioStore, studioStore } from './stores';
+export {
+  findFeed,
+  findViewer,
+  listAddresses,
+  listDoors,
+  openStudioStore,
+  studioStore,
+} from './stores';
 export type { Content } from './content';
 export type { NewEntry } from './log';
 export type { StoredMaterial } from './materials';

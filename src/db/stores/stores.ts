@@ -105,6 +105,12 @@ export function listDoors(db: Db): readonly StudioDoor[] {
   return studios.map(({ id, name }) => ({ id, name, people: peopleOf(connection, id).list() }));
 }
 
+/** Where the studios of a file are reached, as their teachers have set it. */
+export function listAddresses(db: Db): readonly string[] {
+  const rows = connectionOf(db).select({ address: studio.address }).from(studio).all();
+  return rows.flatMap(({ address }) => address ?? []);
+}
+
 /** The viewer that a person is; null when there is no such person (any more). */
 export function findViewer(db: Db, personId: PersonId): (Viewer & { name: string }) | null {
   const connection = connectionOf(db);

@@ -16,6 +16,9 @@ interface Chosen {
   readonly base64: string;
 }
 
+/** A larger file is not sent: the door would not take it. */
+const MOST_FILE_BYTES = 20_000_000;
+
 /** A file on its way in: looked into, its choices changed, taken in with a way back, or left. */
 export function useImport(say: Say, archive: ArchiveFile) {
   const router = useRouter();
@@ -76,6 +79,10 @@ export function useImport(say: Say, archive: ArchiveFile) {
     forget,
     async choose(chosen: File) {
       forget();
+      if (chosen.size > MOST_FILE_BYTES) {
+        setFile({ name: chosen.name, base64: '' });
+        return setIssues([{ code: 'body-large', path: [], most: MOST_FILE_BYTES / 1e6 }]);
+      }
       const base64 = await attempt(() => base64Of(chosen));
       if (base64 === null) return toast.error(say.t('imports.notRead', { file: chosen.name }));
       const read = { name: chosen.name, base64 };

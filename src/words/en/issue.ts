@@ -101,6 +101,10 @@ export const issue = {
   'item-twice': 'The same item stands here twice. Reload the page and do it again.',
   'after-missing':
     '{name} waits for something that is not in the program. Choose again what it comes after.',
+  'body-large':
+    'This is more than Mivvel takes at once ({most, number} MB). Send it in parts; nothing was changed.',
+  'file-nodes':
+    'This file has more than {most, number} elements, far more than a score needs. Take it anew from where it came, or split it.',
   'file-large':
     'This file is larger than {most, number} million characters. Split it into several.',
   'file-unreadable':

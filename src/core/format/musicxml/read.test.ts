@@ -336,6 +336,36 @@ describe('readMusicXml', () => {
     expect(result.ok ? [] : result.issues.map((one) => one.code)).toEqual([code]);
   });
 
+  const packedWith = (container: string, score = '<score-partwise/>') =>
+    zipSync({ 'META-INF/container.xml': strToU8(container), 'score.xml': strToU8(score) });
+
+  it('a container that never says which file is the score is not searched for long', () => {
+    const endless = packedWith('<rootfile '.repeat(1_000_000));
+    expect(endless.length).toBeLessThan(50_000);
+    expect(readMusicXml(endless)).toMatchObject({ ok: false });
+    const small = packedWith('<rootfile '.repeat(6000));
+    expect(readMusicXml(small)).toMatchObject({ ok: false });
+  });
+
+  it('a container names the score by its path, whatever stands before it', () => {
+    const score = writeMusicXml('One', SHIPPED_PIECES.slice(0, 1));
+    const bytes = zipSync({
+      'META-INF/container.xml': strToU8(
+        '<container><rootfiles><rootfile full-path="b/score.xml"/><rootfile full-path="a.xml"/></rootfiles></container>',
+      ),
+      'a.xml': strToU8('<other/>'),
+      'b/score.xml': strToU8(score),
+    });
+    expect(readMusicXml(bytes)).toMatchObject({ ok: true });
+  });
+
+  it('millions of elements with nothing in them are refused before they fill the memory', () => {
+    const nothing = packedWith('', `<score-partwise>${'<a/>'.repeat(4_000_000)}</score-partwise>`);
+    expect(nothing.length).toBeLessThan(100_000);
+    const read = readMusicXml(nothing);
+    expect(read.ok ? [] : read.issues).toEqual([{ code: 'file-nodes', path: [], most: 1_000_000 }]);
+  });
+
   it('what unpacks to far more than it is, is stopped on the way', () => {
     const bomb = zipSync({ 'score.xml': new Uint8Array(30_000_000) });
     expect(bomb.length).toBeLessThan(1_000_000);

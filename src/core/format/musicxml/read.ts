@@ -18,7 +18,7 @@ export function isMusicXml(bytes: Uint8Array): boolean {
 
 /** Reads MusicXML, packed or not, by parts or by bars. Ties are held, grace notes become ornaments, signs for repeats
  * are kept as signs.
- * @returns issues `file-large`, `file-packed`, `file-encoding`, `file-entities`, `file-deep`, `file-unreadable` with its line,
+ * @returns issues `file-large`, `file-packed`, `file-encoding`, `file-entities`, `file-deep`, `file-nodes`, `file-unreadable` with its line,
  * `file-other` for other XML, `file-silent` where no part has a note */
 export function readMusicXml(bytes: Uint8Array): Result<Score> {
   const unpacked = isZip(bytes) ? unpackScore(bytes) : ok(bytes);

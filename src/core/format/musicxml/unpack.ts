@@ -1,11 +1,16 @@
 import { Unzip, UnzipInflate } from 'fflate';
 import { fail, ok, type Result } from '../../issue';
+import { childOf, readXml } from './xml-tree';
 
 /** Most bytes that one file inside may come to: enough for a book of a thousand pages. */
 const MOST_UNPACKED = 20_000_000;
 
 /** Most files that are looked at. */
 const MOST_FILES = 200;
+
+/** Says in a packed file which of the files inside is the score. */
+const CONTAINER = 'META-INF/container.xml';
+const MOST_OF_CONTAINER = 65_536;
 
 /** Bytes that are unpacked between two looks at how much it has become. */
 const STEP = 16_384;
@@ -44,10 +49,7 @@ export function unpackScore(bytes: Uint8Array): Result<Uint8Array> {
   } catch {
     broken = true;
   }
-  const container = joined(files.get('META-INF/container.xml') ?? []);
-  const named = /<rootfile[^>]*full-path=["']([^"']+)["']/.exec(
-    new TextDecoder().decode(container),
-  )?.[1];
+  const named = scoreNamedIn(joined(files.get(CONTAINER) ?? []));
   const name =
     named !== undefined && files.has(named)
       ? named
@@ -55,6 +57,14 @@ export function unpackScore(bytes: Uint8Array): Result<Uint8Array> {
   const score = name === undefined ? null : joined(files.get(name) ?? []);
   if (broken || !score || score.length === 0) return fail({ code: 'file-packed', path: [] });
   return ok(score);
+}
+
+/** The score that a container names first; one that is too large to be one, or cannot be read, names none. */
+function scoreNamedIn(container: Uint8Array): string | undefined {
+  if (container.length > MOST_OF_CONTAINER) return undefined;
+  const root = readXml(new TextDecoder().decode(container));
+  const files = root.ok ? childOf(root.value, 'rootfiles') : undefined;
+  return files && childOf(files, 'rootfile')?.attributes['full-path'];
 }
 
 function joined(chunks: readonly Uint8Array[]): Uint8Array {

@@ -12,6 +12,12 @@ export interface XmlNode {
 /** Deepest nesting; a score needs a dozen. */
 const DEEPEST = 60;
 
+/** Most elements: a score of 20 MB has fewer, and nothing else needs as many. */
+const MOST_NODES = 1_000_000;
+
+/** Of elements that have none; most are such. */
+const NO_ATTRIBUTES = {};
+
 interface Growing extends XmlNode {
   readonly children: Growing[];
   text: string;
@@ -19,22 +25,25 @@ interface Growing extends XmlNode {
 
 /** What ends the reading of a file that is well-formed so far. */
 class Refused extends Error {
-  constructor(readonly code: 'file-entities' | 'file-deep') {
+  constructor(readonly code: 'file-entities' | 'file-deep' | 'file-nodes') {
     super(code);
   }
 }
 
 /** Reads XML. Entities that a file brings along are refused: they are how a small file becomes an endless one.
- * @returns the outermost element; issues `file-entities`, `file-deep`, and `file-unreadable` with its line */
+ * @returns the outermost element; issues `file-entities`, `file-deep`, `file-nodes`, and `file-unreadable` with its line */
 export function readXml(text: string): Result<XmlNode> {
   const parser = new SaxesParser();
   const open: Growing[] = [];
   let root: XmlNode | null = null;
+  let count = 0;
   parser.on('doctype', (doctype) => {
     if (doctype.includes('[')) throw new Refused('file-entities');
   });
   parser.on('opentag', ({ name, attributes }) => {
-    const node: Growing = { name, attributes, children: [], text: '' };
+    if ((count += 1) > MOST_NODES) throw new Refused('file-nodes');
+    const own = Object.keys(attributes).length === 0 ? NO_ATTRIBUTES : attributes;
+    const node: Growing = { name, attributes: own, children: [], text: '' };
     if (open.push(node) > DEEPEST) throw new Refused('file-deep');
     open.at(-2)?.children.push(node);
     root ??= node;
@@ -55,7 +64,10 @@ export function readXml(text: string): Result<XmlNode> {
   try {
     parser.write(text).close();
   } catch (error) {
-    if (error instanceof Refused) return fail({ code: error.code, path: [] });
+    if (error instanceof Refused) {
+      if (error.code !== 'file-nodes') return fail({ code: error.code, path: [] });
+      return fail({ code: 'file-nodes', path: [], most: MOST_NODES });
+    }
     return fail({ code: 'file-unreadable', path: [], line: parser.line });
   }
   return root ? ok(root) : fail({ code: 'file-other', path: [] });

@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest';
+import { isOurHost, isOurOrigin, knowAddress } from './hosts';
+
+describe('isOurHost', () => {
+  it.each([
+    'localhost',
+    'localhost:3000',
+    'LOCALHOST.:3000',
+    '127.0.0.1:3000',
+    '192.168.0.7',
+    '[::1]:3000',
+    '[fe80::1]',
+    'studio.lan:8443',
+  ])('%s is', (host) => expect(isOurHost(host, ['studio.lan'])).toBe(true));
+
+  it.each([null, '', 'evil.example', 'studio.lan.evil.example', '127.0.0.1.evil.example', 'lan'])(
+    '%s is not',
+    (host) => expect(isOurHost(host, ['studio.lan'])).toBe(false),
+  );
+
+  it('a name that a teacher has set is from then on', () => {
+    expect(isOurHost('drums.lan', [])).toBe(false);
+    knowAddress('http://Drums.lan:3000');
+    expect(isOurHost('drums.lan:3000', [])).toBe(true);
+    knowAddress(null);
+    expect(isOurHost('drums.lan', [])).toBe(true);
+  });
+});
+
+describe('isOurOrigin', () => {
+  it.each([
+    ['http://localhost:3000', 'localhost:3000', true],
+    ['https://studio.lan', 'studio.lan', true],
+    ['http://localhost:3001', 'localhost:3000', false],
+    ['http://evil.example', 'localhost:3000', false],
+    ['null', 'localhost:3000', false],
+    [null, 'localhost:3000', false],
+    ['http://localhost:3000', null, false],
+  ])('%s at %s: %s', (origin, host, ours) => expect(isOurOrigin(origin, host)).toBe(ours));
+});

@@ -1,0 +1,38 @@
+import { isIP } from 'node:net';
+
+const held = globalThis as {
+  /** Names under which studios of this file are reached, as their teachers have set them. */
+  mivvelHosts?: Set<string>;
+};
+
+/** A name under which the studio is reached from now on, besides those of the environment. */
+export function knowAddress(address: string | null): void {
+  const name = address === null ? null : nameOf(hostOf(address) ?? '');
+  if (name) (held.mivvelHosts ??= new Set()).add(name);
+}
+
+function hostOf(url: string): string | null {
+  return URL.canParse(url) ? new URL(url).host : null;
+}
+
+/** A host's name, without its port and without the brackets of IPv6. */
+function nameOf(host: string): string {
+  const bare = host.startsWith('[') ? host.slice(1, host.indexOf(']')) : host.split(':')[0];
+  return (bare ?? '').toLowerCase().replace(/\.$/, '');
+}
+
+/** Whether a request is for us: `localhost`, an address in numbers, or a name that is the studio's own. Any other name
+ * may be somebody else's, made to lead here so that their page can read what is ours.
+ * @param host as the request has it, with its port
+ * @param named names that whoever runs Mivvel has given, in small letters
+ * @example isOurHost('192.168.0.7:3000', []) // => true; isOurHost('evil.example', []) // => false */
+export function isOurHost(host: string | null, named: readonly string[]): boolean {
+  const name = nameOf(host ?? '');
+  if (name === 'localhost' || name.endsWith('.localhost') || isIP(name) !== 0) return true;
+  return named.includes(name) || (held.mivvelHosts?.has(name) ?? false);
+}
+
+/** Whether a page of ours sent it: its origin is the host it was sent to, port included. */
+export function isOurOrigin(origin: string | null, host: string | null): boolean {
+  return origin !== null && host !== null && hostOf(origin) === host.toLowerCase();
+}
