@@ -4,7 +4,7 @@ import type { NextConfig } from 'next';
 const root = fileURLToPath(new URL('.', import.meta.url));
 
 const config: NextConfig = {
-  serverExternalPackages: ['better-sqlite3', 'fontkit', 'pdfkit'],
+  serverExternalPackages: ['better-sqlite3', 'fontkit', 'pdfkit', 'pino'],
   outputFileTracingRoot: root,
   turbopack: {
     root,

@@ -1,15 +1,53 @@
-/** After a start the rosters are worked out ahead of the first visit, in the pauses between requests. */
+/** Before the first request: settings that cannot be used end the start. Then, in the pauses between requests, the
+ * rosters are worked out ahead of the first visit and backups are made when they are due. */
 export async function register(): Promise<void> {
-  if (process.env.NEXT_RUNTIME !== 'nodejs' || process.env.NODE_ENV !== 'production') return;
-  const { knowAddresses, liveContext, warmRosters } = await import('@/server');
-  knowAddresses(liveContext());
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { readSettings } = await import('@/server/settings');
+  readSettings(process.env);
+  if (process.env.NODE_ENV !== 'production') return;
+  const { backUpWhenDue, knowAddresses, liveContext, warmRosters } = await import('@/server');
+  const { logger } = await import('@/server/logger');
+  const failed = (what: string) => (error: unknown) => logger().error({ err: error }, what);
+  try {
+    knowAddresses(liveContext());
+  } catch (error) {
+    // Each page says what is wrong with the file; the server has to be there for it.
+    failed('The studio file could not be opened.')(error);
+  }
   setTimeout(() => {
     warmRosters(liveContext(), () => new Promise((go) => setTimeout(go, PAUSE_MS))).catch(
-      (error: unknown) => console.error('The rosters could not be worked out ahead.', error),
+      failed('The rosters could not be worked out ahead.'),
     );
   }, FIRST_MS);
+  const safe = () => {
+    backUpWhenDue(Date.now)
+      .then((made) => {
+        if (made?.ok) logger().info({ bytes: made.value.bytes }, 'A backup was made.');
+        else if (made) logger().error({ issues: made.issues }, 'No backup could be made.');
+      })
+      .catch(failed('No backup could be made.'));
+  };
+  setTimeout(safe, BACKUP_FIRST_MS);
+  setInterval(safe, BACKUP_LOOK_MS).unref();
 }
 
 /** A start answers its first requests before this begins, and each student leaves room for others. */
 const FIRST_MS = 1000;
 const PAUSE_MS = 5;
+
+/** The first look whether a backup is due comes when the first visitors are through, the next ones every quarter of an hour. */
+const BACKUP_FIRST_MS = 20_000;
+const BACKUP_LOOK_MS = 900_000;
+
+/** What a page or a route threw goes to the log, without what was sent. */
+export async function onRequestError(
+  error: unknown,
+  request: { readonly path: string; readonly method: string },
+): Promise<void> {
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { logger } = await import('@/server/logger');
+  logger().error(
+    { err: error, method: request.method, path: request.path.split('?')[0] },
+    'A request failed.',
+  );
+}

@@ -1,10 +1,12 @@
 import { Command, CommanderError, Option } from 'commander';
 import { DRAFT_KINDS, PLAYED_GRIDS } from '@/core/format';
+import { storageIssue } from '@/server';
 import { sayIssue } from '@/words';
 import { checkFile } from './check';
 import { expandFile } from './expand';
 import { EXPORTS, exportFrom } from './export';
 import { backUpTo, restoreFrom } from './backup';
+import { examine } from './doctor';
 import { importInto } from './import';
 import { Missing, Wrong, type Io } from './io';
 import { parseText } from './parse';
@@ -14,7 +16,7 @@ import { SAY } from './say';
 const EXAMPLE = 'npm run -s mivvel --';
 
 type CommandName =
-  'expand' | 'parse' | 'check' | 'export' | 'import' | 'plan' | 'backup' | 'restore';
+  'expand' | 'parse' | 'check' | 'export' | 'import' | 'plan' | 'backup' | 'restore' | 'doctor';
 
 /** @returns 0; 1 where what was given is wrong; 2 where the command was */
 export async function runCommandLine(io: Io, words: readonly string[]): Promise<0 | 1 | 2> {
@@ -35,7 +37,11 @@ export async function runCommandLine(io: Io, words: readonly string[]): Promise<
       io.err(asJson ? `${JSON.stringify({ missing: error.message })}\n` : `${error.message}\n`);
       return 1;
     }
-    throw error;
+    const issue = storageIssue(error);
+    const deep = error instanceof RangeError && /call stack/i.test(error.message);
+    if (!issue && !deep) throw error;
+    io.err(`${issue ? sayIssue(SAY, issue) : SAY.t('commandLine.tooDeep')}\n`);
+    return 1;
   }
 }
 
@@ -119,6 +125,9 @@ function commands(io: Io): Command {
   );
   onStudio('restore', '<from>', 'monday.sqlite').action((from: string, options: { data: string }) =>
     restoreFrom(io, from, options, new Date()),
+  );
+  onStudio('doctor', '', '-d .data').action((options: { data: string }) =>
+    examine(io, options, Date.now()),
   );
   return program;
 }

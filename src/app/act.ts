@@ -2,7 +2,15 @@ import { revalidatePath } from 'next/cache';
 import { NextResponse } from 'next/server';
 import type * as z from 'zod/mini';
 import { fail, misfitsOf, ok, type Result } from '@/core/issue';
-import { asEither, asStudent, asTeacher, liveContext, type Student, type Teacher } from '@/server';
+import {
+  asEither,
+  asStudent,
+  asTeacher,
+  liveContext,
+  storageIssue,
+  type Student,
+  type Teacher,
+} from '@/server';
 import { jsonOf } from './body';
 import { viewerNow } from './viewer';
 
@@ -26,6 +34,24 @@ function readAll<In extends Shapes>(shapes: In, values: readonly unknown[]): Res
   return ok(read.map((one) => one.data) as Values<In>);
 }
 
+/** What a use case answers; trouble with the file or the disk is an answer, too, so that a form keeps what was typed and
+ * what waits goes on waiting. */
+async function tried<T>(run: () => Promise<Result<T>> | Result<T>): Promise<Result<T>> {
+  try {
+    return await run();
+  } catch (error) {
+    const issue = storageIssue(error);
+    if (issue) return fail(issue);
+    throw error;
+  }
+}
+
+/** Busy and broken disks are for later; what asked may ask again. */
+function statusOf(result: Result<unknown>): number {
+  if (result.ok) return 200;
+  return result.issues.some(({ code }) => code === 'storage') ? 503 : 409;
+}
+
 async function ask<Who extends keyof Asking>(who: Who): Promise<Result<Asking[Who]>> {
   const viewer = await viewerNow();
   return WHO[who](liveContext(), viewer) as Result<Asking[Who]>;
@@ -36,18 +62,19 @@ async function ask<Who extends keyof Asking>(who: Who): Promise<Result<Asking[Wh
 function actionFor<Who extends keyof Asking>(who: Who) {
   return <const In extends Shapes, T>(
       shapes: In,
-      run: (me: Asking[Who], ...values: Values<In>) => Result<T>,
+      run: (me: Asking[Who], ...values: Values<In>) => Promise<Result<T>> | Result<T>,
       { changes = false } = {},
     ) =>
-    async (...values: { -readonly [Key in keyof In]: unknown }): Promise<Result<T>> => {
-      const me = await ask(who);
-      if (!me.ok) return me;
-      const read = readAll(shapes, values);
-      if (!read.ok) return read;
-      const result = run(me.value, ...read.value);
-      if (changes && result.ok) revalidatePath('/', 'layout');
-      return result;
-    };
+    (...values: { -readonly [Key in keyof In]: unknown }): Promise<Result<T>> =>
+      tried(async () => {
+        const me = await ask(who);
+        if (!me.ok) return me;
+        const read = readAll(shapes, values);
+        if (!read.ok) return read;
+        const result = await run(me.value, ...read.value);
+        if (changes && result.ok) revalidatePath('/', 'layout');
+        return result;
+      });
 }
 
 export const teacherAction = actionFor('teacher');
@@ -59,10 +86,12 @@ export async function teacherForm<Fields, T>(
   shape: z.ZodMiniType<Fields>,
   run: (me: Teacher, fields: Fields) => Result<T>,
 ): Promise<Result<T>> {
-  const me = await ask('teacher');
-  if (!me.ok) return me;
-  const read = readForm(form, shape);
-  return read.ok ? run(me.value, read.value) : read;
+  return tried(async () => {
+    const me = await ask('teacher');
+    if (!me.ok) return me;
+    const read = readForm(form, shape);
+    return read.ok ? run(me.value, read.value) : read;
+  });
 }
 
 /** The fields of a form, in their shape. */
@@ -79,15 +108,15 @@ function routeFor<Who extends keyof Asking>(who: Who) {
       { changes = false } = {},
     ) =>
     async (request: Request): Promise<NextResponse> => {
-      const me = await ask(who);
-      if (!me.ok) return reply(401, me);
+      const me = await tried(() => ask(who));
+      if (!me.ok) return reply(statusOf(me) === 503 ? 503 : 401, me);
       const json = await jsonOf(request);
       if (!json.ok) return reply(413, json);
       const read = readAll([shape], [json.value]);
       if (!read.ok) return reply(400, read);
-      const result = run(me.value, read.value[0] as Input);
+      const result = await tried(() => run(me.value, read.value[0] as Input));
       if (changes && result.ok) revalidatePath('/', 'layout');
-      return reply(result.ok ? 200 : 409, result);
+      return reply(statusOf(result), result);
     };
 }
 
@@ -109,8 +138,8 @@ export function eitherStream<Input>(
     if (!json.ok) return reply(413, json);
     const read = readAll([shape], [json.value]);
     if (!read.ok) return reply(400, read);
-    const result = await run(me.value, read.value[0] as Input);
-    if (!result.ok) return reply(409, result);
+    const result = await tried(() => run(me.value, read.value[0] as Input));
+    if (!result.ok) return reply(statusOf(result), result);
     const lines = result.value[Symbol.asyncIterator]();
     const encoder = new TextEncoder();
     const body = new ReadableStream<Uint8Array>({

@@ -1,13 +1,31 @@
 'use client';
 
-import { Button, useSpeech } from '@/ui/base';
+import { useEffect, useState } from 'react';
+import type { Issue, Result } from '@/core/issue';
+import { Button, Trouble, useSpeech } from '@/ui/base';
 import { Message } from '@/ui/shell';
+
+/** What is wrong with the studio's file, where that is why a page broke. */
+function useHealth(): readonly Issue[] | null {
+  const [issues, setIssues] = useState<readonly Issue[] | null>(null);
+  useEffect(() => {
+    const asking = new AbortController();
+    fetch('/api/health', { signal: asking.signal })
+      .then(async (answer) => (await answer.json()) as Result<null>)
+      .then((health) => setIssues(health.ok ? [] : health.issues))
+      .catch(() => setIssues([]));
+    return () => asking.abort();
+  }, []);
+  return issues;
+}
 
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   const { say } = useSpeech();
+  const issues = useHealth();
+  const isOurs = issues?.length === 0;
   return (
-    <Message title={say.t('screen.shell.wentWrong')}>
-      <p>{say.t('screen.shell.whatIsSafe')}</p>
+    <Message title={say.t(isOurs ? 'screen.shell.wentWrong' : 'screen.shell.fileTrouble')}>
+      {isOurs ? <p>{say.t('screen.shell.whatToTry')}</p> : <Trouble issues={issues ?? []} />}
       <p>
         <Button look="main" onClick={reset}>
           {say.t('screen.common.tryAgainCapital')}

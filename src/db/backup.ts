@@ -1,39 +1,124 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { copyFileSync, existsSync, mkdirSync, openSync, fsyncSync, closeSync } from 'node:fs';
+import { readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { fail, ok, type Result } from '@/core/issue';
+import { isLocked, lockedBytes, openedBytes } from './locked';
 
-/** Copies a studio file while it may be in use: all that was written until now, in one piece. @param to a new file */
-export async function backUp(file: string, to: string): Promise<void> {
-  const client = new Database(file, { readonly: true, fileMustExist: true });
+/** Pages that are copied at once; all of them, for another process that writes begins a copy in parts again. */
+const PAGES_AT_ONCE = 2000;
+
+/** Copies a studio file while it may be in use: all that was written until now, in one piece. The copy is looked
+ * through before it counts, and appears under its name whole or not at all.
+ * @param to a new file  @param passphrase encrypts it; null leaves it readable
+ * @returns its bytes; issue `backup-damaged` where what was copied is not whole
+ * @throws errors of the disk */
+export async function backUp(
+  file: string,
+  to: string,
+  passphrase: string | null = null,
+): Promise<Result<number>> {
+  const part = `${to}.part`;
+  mkdirSync(dirname(to), { recursive: true });
+  rmSync(part, { force: true });
   try {
-    await client.backup(to);
+    const client = new Database(file, { readonly: true, fileMustExist: true });
+    try {
+      await client.backup(part, { progress: () => PAGES_AT_ONCE });
+    } finally {
+      client.close();
+    }
+    const fault = faultOf(part);
+    if (fault) return fault;
+    if (passphrase !== null) writeFileSync(part, lockedBytes(readFileSync(part), passphrase));
+    return ok(putInPlace(part, to));
+  } catch (error) {
+    if (isDamage(error)) return fail({ code: 'backup-damaged', path: [] });
+    throw error;
   } finally {
-    client.close();
+    for (const end of ['', '-journal', '-wal', '-shm']) rmSync(part + end, { force: true });
   }
 }
 
-/** Puts a backup in the place of a studio file; what was there is kept beside it. Whoever has the file open goes on with
- * the new one at their next request.
+/** Gives a finished file its name, once all of it is on the disk. @returns its bytes */
+function putInPlace(part: string, to: string): number {
+  const handle = openSync(part, 'r+');
+  fsyncSync(handle);
+  closeSync(handle);
+  renameSync(part, to);
+  return statSync(to).size;
+}
+
+function isDamage(error: unknown): boolean {
+  const code = error instanceof Database.SqliteError ? error.code : '';
+  return /^SQLITE_(CORRUPT|NOTADB)/.test(code);
+}
+
+/** Puts a backup in the place of a studio file; what was there is kept beside it. Whoever writes meanwhile is held off,
+ * then refused, and goes on with the new file at their next request: nothing is acknowledged that is in neither.
  * @param folder holds `mivvel.sqlite`, or nothing yet  @param kept name of what was there
- * @returns issues `backup-damaged` for what is no studio file or not whole, `backup-newer` for one of a newer Mivvel; then
- * nothing is changed */
-export async function restore(backup: string, folder: string, kept: string): Promise<Result<null>> {
-  const fault = faultOf(backup);
-  if (fault) return fault;
+ * @returns issues `backup-locked` where it is encrypted and the passphrase is none or another one, `backup-damaged` for
+ * what is no studio file or not whole, `backup-newer` for one of a newer Mivvel; then nothing is changed */
+export async function restore(
+  backup: string,
+  folder: string,
+  kept: string,
+  passphrase: string | null = null,
+): Promise<Result<null>> {
   const file = join(folder, 'mivvel.sqlite');
   const coming = `${file}.coming`;
   mkdirSync(folder, { recursive: true });
-  copyFileSync(backup, coming);
-  // What was written last may stand in the log beside the file alone: a backup has it, a copy has not.
-  if (existsSync(file)) await backUp(file, join(folder, kept));
-  for (const rest of ['-wal', '-shm']) rmSync(`${file}${rest}`, { force: true });
-  renameSync(coming, file);
-  return ok(null);
+  try {
+    const bytes = existsSync(backup) ? readFileSync(backup) : null;
+    if (bytes && isLocked(bytes)) {
+      const opened = passphrase === null ? null : openedBytes(bytes, passphrase);
+      if (!opened) return fail({ code: 'backup-locked', path: [] });
+      writeFileSync(coming, opened);
+    } else copyFileSync(backup, coming);
+    const fault = faultOf(coming);
+    if (fault) return fault;
+    await giveWay(file, join(folder, kept));
+    for (const rest of ['-wal', '-shm']) rmSync(`${file}${rest}`, { force: true });
+    putInPlace(coming, file);
+    return ok(null);
+  } finally {
+    for (const end of ['', '-wal', '-shm']) rmSync(coming + end, { force: true });
+  }
 }
 
-function faultOf(backup: string): Result<never> | null {
+/** Keeps what is in a file elsewhere, and lets nobody write to it any more: who waits to is refused, and looks again
+ * which file is there. One that cannot be read is kept as it is. */
+async function giveWay(file: string, kept: string): Promise<void> {
+  if (!existsSync(file)) return;
+  let lock: Database.Database | null = null;
+  try {
+    lock = new Database(file, { timeout: 30_000 });
+    lock.exec('begin immediate');
+    const copied = await backUp(file, kept);
+    if (!copied.ok) throw new Error('damaged');
+    const tables = lock
+      .prepare("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'")
+      .pluck()
+      .all() as string[];
+    for (const table of tables) {
+      for (const act of ['insert', 'update', 'delete']) {
+        lock.exec(
+          `create trigger "replaced_${act}_${table}" before ${act} on "${table}"
+           begin select raise(abort, 'This file was replaced.'); end`,
+        );
+      }
+    }
+    lock.exec('commit');
+  } catch {
+    copyFileSync(file, kept);
+  } finally {
+    lock?.close();
+  }
+}
+
+/** What is wrong with a studio file; null where it is whole and of this Mivvel or an older one. */
+export function faultOf(backup: string): Result<never> | null {
   let client: Database.Database | null = null;
   try {
     client = new Database(backup, { readonly: true, fileMustExist: true });

@@ -1,10 +1,11 @@
 import { mkdirSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { isRefusal } from '@/core/issue';
 import * as schema from './schema';
+import { StorageError, troubleOf } from './trouble';
 
 /** What queries are written with; it stays in this folder. */
 export type Connection = BetterSQLite3Database<typeof schema> & { $client: Database.Database };
@@ -23,6 +24,15 @@ export interface Db {
 /** Opens a studio file, `:memory:` or the bytes of a file, and brings it up to date. */
 export function openDb(file: string | Buffer): Db {
   const client = new Database(file);
+  try {
+    return prepared(client);
+  } catch (error) {
+    client.close();
+    throw error;
+  }
+}
+
+function prepared(client: Database.Database): Db {
   client.pragma('journal_mode = WAL');
   client.pragma('synchronous = FULL');
   client.pragma('foreign_keys = ON');
@@ -75,20 +85,36 @@ const held = globalThis as {
   mivvelFile?: { readonly path: string; readonly inode: number };
 };
 
+/** @throws StorageError that says what is wrong with the file, the folder or the disk */
+function openedAt(path: string): Db {
+  try {
+    mkdirSync(dirname(path), { recursive: true });
+    return openDb(path);
+  } catch (error) {
+    const trouble = troubleOf(error, path);
+    throw trouble ? new StorageError(trouble, path, error) : error;
+  }
+}
+
+/** Where the process's studio file is. */
+export function dataFile(): string {
+  return join(dataFolder(), 'mivvel.sqlite');
+}
+
 /** The process's one database, opened when it is first asked for; and anew when its file was put in place of the one
  * that was there, such as from a backup. */
 export function theDb(): Db {
-  const folder = dataFolder();
-  const path = join(folder, 'mivvel.sqlite');
+  const path = dataFile();
   const { mivvelDb: open, mivvelFile: from } = held;
   if (open) {
     const there = from && statSync(from.path, { throwIfNoEntry: false });
-    const isSame = !from || (from.path === path && (!there || there.ino === from.inode));
-    if (isSame) return open;
+    // What is written to a file that is gone from its folder would be lost.
+    if (from?.path === path && !there) throw new StorageError('missing', path);
+    if (!from || (from.path === path && there?.ino === from.inode)) return open;
+    held.mivvelDb = undefined;
     closeDb(open);
   }
-  mkdirSync(folder, { recursive: true });
-  const db = openDb(path);
+  const db = openedAt(path);
   held.mivvelDb = db;
   held.mivvelFile = { path, inode: statSync(path).ino };
   return db;

@@ -1,5 +1,6 @@
-export { backUp, restore } from './backup';
-export { closeDb, openDb, theDb, together } from './connection';
+export { backUp, faultOf, restore } from './backup';
+export { closeDb, dataFile, openDb, theDb, together } from './connection';
+export { nearerTrouble, StorageError, troubleOf } from './trouble';
 export {
   findFeed,
   findViewer,

@@ -17,6 +17,8 @@ export {
 } from './families';
 export { archiveImported, importBundle, lookIntoBundle } from './bundles';
 export { exportStudent, exportStudio } from './bundles-out';
+export { backUpNow, backUpWhenDue, getBackups, storageIssue } from './backups';
+export { healthNow } from './health';
 export { importFile, lookIntoFile } from './imports';
 export { archiveStudent, exportRoster } from './rosters';
 export { exportCalendar, exportProgram, openFeed, readFeed } from './exports';

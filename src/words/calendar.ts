@@ -46,3 +46,13 @@ export function sayDate(say: Say, day: Day): string {
 export function sayMinutes({ t }: Say, seconds: number): string {
   return t('plan.minutes', { minutes: Math.round(seconds / 60) });
 }
+
+/** A moment where the reader is.
+ * @param at epoch ms
+ * @example sayInstant(ENGLISH, Date.UTC(2026, 2, 29, 9, 5)) // => '29 Mar 2026, 09:05' */
+export function sayInstant({ locale }: Say, at: number): string {
+  return new Intl.DateTimeFormat(locale, {
+    ...{ day: 'numeric', month: 'short', year: 'numeric' },
+    ...{ hour: '2-digit', minute: '2-digit' },
+  }).format(at);
+}

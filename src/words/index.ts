@@ -1,4 +1,12 @@
-export { sayDate, sayDay, sayFullDate, sayMinutes, sayWeekday, sayWeekdayName } from './calendar';
+export {
+  sayDate,
+  sayDay,
+  sayFullDate,
+  sayInstant,
+  sayMinutes,
+  sayWeekday,
+  sayWeekdayName,
+} from './calendar';
 export { sayChange, sayChosenNotes, sayDynamic, sayDynamics, sayOrnament } from './change';
 export { nameMember, sayChangeRange, sayMember, sayMemberStep, sayOffer, sayPart } from './family';
 export { sayMaterial, sayUse } from './material';

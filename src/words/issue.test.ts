@@ -12,6 +12,7 @@ type Told<Code> = Omit<Extract<Issue, { code: Code }>, 'code' | 'path'>;
 /** One issue of every code there is. */
 const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'body-large': { most: 28 },
+  storage: { trouble: 'damaged', file: '/data/mivvel.sqlite', backup: '/data/backups/one.sqlite' },
   'file-nodes': { most: 1_000_000 },
   'file-large': { most: 20 },
   'file-unreadable': { line: 3 },
@@ -31,6 +32,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   address: { text: 'studio' },
   'backup-damaged': {},
   'backup-newer': {},
+  'backup-locked': {},
   'file-long': { bars: 2000, notes: 50_000 },
   'bundle-newer': { version: 2, known: 1 },
   'bundle-large': { most: 20 },

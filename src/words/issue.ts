@@ -156,6 +156,12 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.recipe-newer', { version: issue.version, known: issue.known });
     case 'body-large':
       return t('issue.body-large', { most: issue.most });
+    case 'storage': {
+      const { trouble, file, backup } = issue;
+      const restore =
+        backup === null ? t('issue.storageNoBackup') : t('issue.storageRestore', { backup });
+      return t('issue.storage', { trouble, file, restore });
+    }
     case 'file-nodes':
       return t('issue.file-nodes', { most: issue.most });
     case 'file-large':
@@ -170,6 +176,7 @@ export function sayIssue(say: Say, issue: Issue): string {
     case 'file-silent':
     case 'backup-damaged':
     case 'backup-newer':
+    case 'backup-locked':
       return t(`issue.${issue.code}`);
     case 'address':
       return t('issue.address', { text: issue.text });

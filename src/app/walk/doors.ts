@@ -41,6 +41,7 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'plans logOf': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
   'stand moreToPlay': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
   'find findTargets': anyTeacher(() => []),
+  'students backUp': anyTeacher(() => []),
   'bench save': [
     ...teacher((w) => [{ id: w.exercise.id, name: 'Mine', recipe: w.recipe }]),
     ...anyTeacher((w) => [{ id: null, name: 'New', recipe: w.recipe }]),
@@ -173,7 +174,7 @@ function sheet(what: object, as: 'pages' | 'pdf' = 'pages') {
 }
 
 /** Before anybody is known there is nothing to be refused. */
-export const OPEN_DOORS = ['actions enter', 'actions open', 'actions leave'];
+export const OPEN_DOORS = ['actions enter', 'actions open', 'actions leave', 'health GET'];
 
 const LINE = {
   kind: 'line',

@@ -168,6 +168,8 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.exportProgram(me, w.program, 'bundle', sayOnPaperIn('en-GB')),
   ),
   exportRoster: anyTeacher((me) => server.exportRoster(me)),
+  getBackups: anyTeacher((me) => server.getBackups(me)),
+  backUpNow: anyTeacher((me) => server.backUpNow(me)),
   archiveStudent: teacher(
     (me, w) => server.archiveStudent(me, w.id, true),
     (me, w) => server.archiveStudent(me, w.id, false),
@@ -278,6 +280,9 @@ export const NO_USE_CASES = [
   'viewerOf',
   'warmRosters',
   'knowAddresses',
+  'backUpWhenDue',
+  'storageIssue',
+  'healthNow',
 ];
 
 const EMPTY = { sections: [] };

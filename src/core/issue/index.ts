@@ -1,3 +1,3 @@
 export { fail, isRefusal, must, ok, unreachable } from './issue';
 export { misfitsOf } from './misfits';
-export type { AxisName, Issue, Misfit, Path, Result, Thing } from './issue';
+export type { AxisName, Issue, Misfit, Path, Result, StorageTrouble, Thing } from './issue';

@@ -16,6 +16,9 @@ export interface AxisName {
   readonly nth: number | null;
 }
 
+/** What keeps the studio's file from being read or written. */
+export type StorageTrouble = 'busy' | 'full' | 'readOnly' | 'damaged' | 'missing' | 'unreadable';
+
 /** Everything a person or a file can get wrong. Facts only; the words are made elsewhere. */
 export type Issue =
   | Issued<'line-empty'>
@@ -76,6 +79,8 @@ export type Issue =
   | Issued<'rule', { what: 'clean' | 'lost' | 'plateau'; text: string }>
   | Issued<'item-twice'>
   | Issued<'after-missing', { name: string }>
+  /** `backup` is the latest that is whole. */
+  | Issued<'storage', { trouble: StorageTrouble; file: string; backup: string | null }>
   | Issued<'file-nodes', { most: number }>
   /** In MB. */
   | Issued<'body-large', { most: number }>
@@ -99,6 +104,7 @@ export type Issue =
   | Issued<'csv-cell', { line: number; column: string; text: string; may: readonly string[] }>
   | Issued<'address', { text: string }>
   | Issued<'backup-damaged'>
+  | Issued<'backup-locked'>
   | Issued<'backup-newer'>
   | Issued<'file-long', { bars: number; notes: number }>
   | Issued<'bundle-newer', { version: number; known: number }>

@@ -56,6 +56,8 @@ export type {
   StandItem,
   StudentPlan,
   StudentRecord,
+  Backup,
+  Backups,
   StudentSummary,
   StudentVersion,
   VersionItem,

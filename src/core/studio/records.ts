@@ -12,7 +12,7 @@ import type {
   StudioId,
 } from '../id';
 import type { KitProfile, VoiceId } from '../kit';
-import type { Result } from '../issue';
+import type { Issue, Result } from '../issue';
 import type { LadderStanding, LadderState, RungFacts } from '../ladder';
 import type { LoggedDecision, LoggedTry, SufferingId } from '../log';
 import type { CurvePoint, ItemDay, ItemSums, OnStand, SufferedCount } from '../progress';
@@ -290,4 +290,24 @@ export interface EntryAnswer {
 export interface BatchAnswer {
   readonly answers: readonly EntryAnswer[];
   readonly items: readonly Standing[];
+}
+
+/** A copy of the studio file. */
+export interface Backup {
+  /** Epoch ms. */
+  readonly at: number;
+  readonly bytes: number;
+  /** Whether it is encrypted. */
+  readonly locked: boolean;
+}
+
+/** What is known of the copies of a studio file. */
+export interface Backups {
+  readonly folder: string;
+  readonly count: number;
+  readonly latest: Backup | null;
+  /** From one to the next; 0 where none is made by itself. */
+  readonly hours: number;
+  /** Why the last one could not be made. */
+  readonly issue: Issue | null;
 }

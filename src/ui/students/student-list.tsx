@@ -3,10 +3,11 @@
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import type { Issue, Result } from '@/core/issue';
-import { type StudentSummary } from '@/core/studio';
+import type { Backup, Backups, StudentSummary } from '@/core/studio';
 import { sayDay, sayNeed } from '@/words';
 import { attemptOrSay, Button, Field, issuesAt, saveFile, useFormAction, useSpeech } from '../base';
 import { ImportFile, type ArchiveFile } from '../imports';
+import { BackupLine } from './backup-line';
 
 interface Answer {
   readonly issues: readonly Issue[];
@@ -23,10 +24,14 @@ export function StudentList({
   students,
   add,
   files,
+  backups,
+  backUp,
 }: {
   students: readonly StudentSummary[];
   add: (before: Answer, form: FormData) => Promise<Answer>;
   files: { readonly rosterOf: () => Promise<Result<string>>; readonly archiveFile: ArchiveFile };
+  backups: Backups;
+  backUp: () => Promise<Result<Backup>>;
 }) {
   const { say } = useSpeech();
   const { answer, pending, onSubmit } = useFormAction<Answer>(add, NONE);
@@ -97,6 +102,7 @@ export function StudentList({
         <Button onClick={() => void saveRoster()}>{say.t('screen.students.rosterAsCsv')}</Button>
         <ImportFile archive={files.archiveFile} />
       </section>
+      <BackupLine backups={backups} backUp={backUp} />
     </main>
   );
 }

@@ -17,6 +17,8 @@ export const commandLine = {
       'Takes a bundle, MusicXML, MIDI, or a table of students or tries into a studio, whole or not at all.',
     plan: 'The dates of a student’s plan.',
     backup: 'Copies the studio’s file, which may be in use.',
+    doctor:
+      'Looks whether settings, file, disk and backups are as they should be, and says how to mend what is not.',
     restore: 'Puts a backup in the place of the studio’s file, which is kept beside it.',
   },
   expand: {
@@ -73,7 +75,17 @@ export const commandLine = {
   },
   cameIn:
     'Came in: {programs, plural, one {# program} other {# programs}}, {exercises, plural, one {# exercise} other {# exercises}}, {families, plural, one {# family} other {# families}}, {materials, plural, one {# material} other {# materials}}, {students, plural, one {# student} other {# students}}, {tries, plural, one {# try} other {# tries}}.',
-  backedUp: 'Backed up to {to}.',
+  backedUp: 'Backed up to {to}, and looked through: it is whole.',
+  tooDeep: 'This is nested too deeply to be read. Take it anew from where it came.',
+  doctor: {
+    whole: '{file} is whole, and can be read and written.',
+    left: 'Left over from something that was broken off, and safe to remove: {names}.',
+    noBackup:
+      'There is no backup yet. The server makes one each day while it runs; or: npm run -s mivvel -- backup monday.sqlite',
+    backup:
+      'The last backup is {days, plural, =0 {of today} one {of yesterday} other {# days old}}: {file}.',
+    oldBackup: 'That is long ago. Does the server run, and may it write there?',
+  },
   restored: 'Restored from {from}.',
   restoredKept: 'Restored from {from}. What was there is kept as {kept}.',
   noFile:

@@ -103,6 +103,11 @@ export const issue = {
     '{name} waits for something that is not in the program. Choose again what it comes after.',
   'body-large':
     'This is more than Mivvel takes at once ({most, number} MB). Send it in parts; nothing was changed.',
+  storage:
+    '{trouble, select, busy {Another program is writing {file} and takes long. Nothing was changed; try again in a moment.} full {The disk with {file} is full. What was saved before is safe, this is not saved yet. Make room: what was played waits, and is saved by itself.} readOnly {The file {file} may not be written. What was saved before is safe, this is not saved. Give Mivvel the right to write the file and its folder.} damaged {The file {file} is damaged, and nothing is written to it. {restore}} missing {The file {file} is no longer where it was. Put it back, or restore. {restore}} other {The file {file} cannot be read: the disk reports a fault. Copy what you can to another disk. {restore}}}',
+  storageRestore:
+    'The latest backup that is whole: {backup}. Stop Mivvel, then: npm run -s mivvel -- restore {backup}',
+  storageNoBackup: 'There is no backup beside it.',
   'file-nodes':
     'This file has more than {most, number} elements, far more than a score needs. Take it anew from where it came, or split it.',
   'file-large':
@@ -125,6 +130,8 @@ export const issue = {
   address: '“{text}” is no address. Type it as a browser has it, such as http://192.168.1.20:3000.',
   'backup-damaged':
     'This is no studio file, or it is damaged. Nothing was changed; take another backup.',
+  'backup-locked':
+    'This backup is encrypted, and this passphrase does not open it. Set MIVVEL_BACKUP_PASSPHRASE to the one it was made with.',
   'backup-newer':
     'This backup is of a newer Mivvel. Update Mivvel, then restore it; nothing was changed.',
   'csv-quotes':

@@ -9,6 +9,7 @@ import { kitSchema } from '@/core/kit';
 import {
   addStudent,
   appendEntry,
+  backUpNow,
   exportRoster,
   exportStudent,
   giveProgram,
@@ -34,6 +35,9 @@ export async function add(_before: Answer, form: FormData): Promise<Answer> {
   revalidatePath('/students');
   return { issues: [], added: String(form.get('name')) };
 }
+
+/** A copy of the studio file, now. */
+export const backUp = teacherAction([], backUpNow);
 
 /** The roster as a table. */
 export const rosterOf = teacherAction([], exportRoster);

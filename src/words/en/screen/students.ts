@@ -34,6 +34,14 @@ export const students = {
   inTheLog: '{known, number} in the log',
   kit: 'Kit: {kit}',
   lastPractised: 'last practised',
+  backups: 'Backups',
+  lastBackup:
+    'Last backup: {at}, {mb, number, ::.0} MB{locked, select, yes {, encrypted} other {}}, in {folder}.',
+  noBackup: 'No backup yet; they go into {folder}.',
+  backupEvery:
+    '{hours, plural, =0 {None is made by itself.} one {One each hour.} =24 {One each day.} other {One every # hours.}}',
+  backUpNow: 'Back up now',
+  backingUp: 'Backing up…',
   lastSevenDays: 'last seven days',
   later: 'later',
   leftHandedMirroredKit: 'left-handed, mirrored kit',

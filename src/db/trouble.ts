@@ -1,0 +1,64 @@
+import { constants, accessSync, existsSync, statfsSync } from 'node:fs';
+import { dirname } from 'node:path';
+import type { StorageTrouble } from '@/core/issue';
+
+/** Something that keeps the studio's file from being opened. */
+export class StorageError extends Error {
+  constructor(
+    readonly trouble: StorageTrouble,
+    readonly file: string,
+    cause?: unknown,
+  ) {
+    super(`${trouble}: ${file}`, { cause });
+  }
+}
+
+/** What codes of SQLite and of the system mean, by how they begin; the longer first. */
+const MEANINGS: readonly (readonly [begins: string, means: StorageTrouble])[] = [
+  ['SQLITE_BUSY', 'busy'],
+  ['SQLITE_LOCKED', 'busy'],
+  ['SQLITE_CONSTRAINT_TRIGGER', 'busy'],
+  ['SQLITE_FULL', 'full'],
+  ['ENOSPC', 'full'],
+  ['EDQUOT', 'full'],
+  ['SQLITE_READONLY', 'readOnly'],
+  ['EACCES', 'readOnly'],
+  ['EROFS', 'readOnly'],
+  ['EPERM', 'readOnly'],
+  ['SQLITE_CORRUPT', 'damaged'],
+  ['SQLITE_NOTADB', 'damaged'],
+  ['SQLITE_CANTOPEN', 'missing'],
+  ['ENOENT', 'missing'],
+  ['SQLITE_IOERR', 'unreadable'],
+  ['EIO', 'unreadable'],
+];
+
+/** What is wrong with the disk or the file, where that is what was thrown; null for a bug.
+ * @param file that was worked on */
+export function troubleOf(error: unknown, file: string): StorageTrouble | null {
+  if (error instanceof StorageError) return error.trouble;
+  const code =
+    typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
+  const found = MEANINGS.find(([begins]) => code.startsWith(begins))?.[1] ?? null;
+  // SQLite says that it cannot open or write where the disk has no room, or the folder may not be written.
+  if (found === 'missing' || found === 'unreadable') return nearerTrouble(file) ?? found;
+  return found;
+}
+
+/** Bytes without which nothing can be written: a page of the log and what SQLite adds to it. */
+const LEAST_FREE = 65_536;
+
+/** What a look at the disk says; null where nothing is wrong with it. */
+export function nearerTrouble(file: string): StorageTrouble | null {
+  const folder = dirname(file);
+  try {
+    if (!existsSync(folder)) return 'missing';
+    const { bavail, bsize } = statfsSync(folder);
+    if (bavail * bsize < LEAST_FREE) return 'full';
+    accessSync(folder, constants.W_OK);
+    if (existsSync(file)) accessSync(file, constants.R_OK | constants.W_OK);
+    return null;
+  } catch {
+    return 'readOnly';
+  }
+}

@@ -1,0 +1,30 @@
+import type { Issue } from '@/core/issue';
+import { dataFile, nearerTrouble, theDb } from '@/db';
+import { storageIssue } from './backups';
+import { listDoors } from './studios';
+
+/** Whether the studio file can be read and written now.
+ * @returns what is wrong with it; null where all is well
+ * @throws bugs */
+export function healthNow(): Issue | null {
+  const file = dataFile();
+  try {
+    listDoors({ db: theDb(), now: Date.now });
+  } catch (error) {
+    const issue = storageIssue(error, file);
+    if (issue) return issue;
+    throw error;
+  }
+  const trouble = nearerTrouble(file);
+  return trouble && storageIssue(Object.assign(new Error(trouble), { code: CODE[trouble] }), file);
+}
+
+/** A code that means the trouble. */
+const CODE = {
+  busy: 'SQLITE_BUSY',
+  full: 'ENOSPC',
+  'readOnly': 'EACCES',
+  damaged: 'SQLITE_CORRUPT',
+  missing: 'ENOENT',
+  unreadable: 'EIO',
+} as const;
