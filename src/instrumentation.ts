@@ -5,6 +5,8 @@ export async function register(): Promise<void> {
   const { readSettings } = await import('@/server/settings');
   readSettings(process.env);
   if (process.env.NODE_ENV !== 'production') return;
+  const { standInLine } = await import('@/server/line');
+  standInLine();
   const { backUpWhenDue, knowAddresses, liveContext, warmRosters } = await import('@/server');
   const { logger } = await import('@/server/logger');
   const failed = (what: string) => (error: unknown) => logger().error({ err: error }, what);

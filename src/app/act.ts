@@ -36,7 +36,7 @@ function readAll<In extends Shapes>(shapes: In, values: readonly unknown[]): Res
 
 /** What a use case answers; trouble with the file or the disk is an answer, too, so that a form keeps what was typed and
  * what waits goes on waiting. */
-async function tried<T>(run: () => Promise<Result<T>> | Result<T>): Promise<Result<T>> {
+export async function tried<T>(run: () => Promise<Result<T>> | Result<T>): Promise<Result<T>> {
   try {
     return await run();
   } catch (error) {

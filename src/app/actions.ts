@@ -6,7 +6,7 @@ import { text } from '@/core/shape';
 import type { Issue } from '@/core/issue';
 import { parseId, speechSchema } from '@/core/studio';
 import { liveContext, openStudio, setSpeech, viewerOf } from '@/server';
-import { readForm, teacherAction } from './act';
+import { readForm, teacherAction, tried } from './act';
 import { typedName } from './shapes';
 import { setViewer } from './viewer';
 
@@ -23,7 +23,7 @@ const studio = z.object({ studio: typedName, teacher: typedName, zone: text(80) 
 
 export async function open(_before: readonly Issue[], form: FormData): Promise<readonly Issue[]> {
   const typed = readForm(form, studio);
-  const opened = typed.ok ? openStudio(liveContext(), typed.value) : typed;
+  const opened = typed.ok ? await tried(() => openStudio(liveContext(), typed.value)) : typed;
   if (!opened.ok) return opened.issues;
   await setViewer(opened.value);
   redirect('/students');

@@ -23,7 +23,7 @@ export function healthNow(): Issue | null {
 const CODE = {
   busy: 'SQLITE_BUSY',
   full: 'ENOSPC',
-  'readOnly': 'EACCES',
+  readOnly: 'EACCES',
   damaged: 'SQLITE_CORRUPT',
   missing: 'ENOENT',
   unreadable: 'EIO',

@@ -106,7 +106,7 @@ export const issue = {
   storage:
     '{trouble, select, busy {Another program is writing {file} and takes long. Nothing was changed; try again in a moment.} full {The disk with {file} is full. What was saved before is safe, this is not saved yet. Make room: what was played waits, and is saved by itself.} readOnly {The file {file} may not be written. What was saved before is safe, this is not saved. Give Mivvel the right to write the file and its folder.} damaged {The file {file} is damaged, and nothing is written to it. {restore}} missing {The file {file} is no longer where it was. Put it back, or restore. {restore}} other {The file {file} cannot be read: the disk reports a fault. Copy what you can to another disk. {restore}}}',
   storageRestore:
-    'The latest backup that is whole: {backup}. Stop Mivvel, then: npm run -s mivvel -- restore {backup}',
+    'Stop Mivvel, restore the latest backup with “npm run -s mivvel -- restore {backup}”, and start it again.',
   storageNoBackup: 'There is no backup beside it.',
   'file-nodes':
     'This file has more than {most, number} elements, far more than a score needs. Take it anew from where it came, or split it.',
