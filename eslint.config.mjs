@@ -36,6 +36,7 @@ const config = [
       'public/**',
       'test-results/**',
       'playwright-report/**',
+      '.mutants/**',
     ],
   },
   {

@@ -7,7 +7,8 @@ const config = {
   clearTextReporter: { allowColor: false, reportTests: false, logTests: false },
   concurrency: 2,
   timeoutMS: 60_000,
-  tempDirName: 'node_modules/.cache/stryker',
+  // Not within node_modules, where no tests are looked for.
+  tempDirName: '.mutants',
   ignorePatterns: ['.next', '.data', 'test-results', 'docs', 'bench'],
   mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral'] },
   thresholds: { high: 90, low: 80, break: null },
