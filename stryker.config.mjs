@@ -9,7 +9,7 @@ const config = {
   timeoutMS: 60_000,
   // Not within node_modules, where no tests are looked for.
   tempDirName: '.mutants',
-  ignorePatterns: ['.next', '.data', 'test-results', 'docs', 'bench'],
+  ignorePatterns: ['.next', '.data', 'test-results', 'docs/screenshots', 'bench'],
   mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral'] },
   thresholds: { high: 90, low: 80, break: null },
 };

@@ -16,6 +16,7 @@ export async function register(): Promise<void> {
     // Each page says what is wrong with the file; the server has to be there for it.
     failed('The studio file could not be opened.')(error);
   }
+  setTimeout(() => void warmRoutes().catch(() => null), ROUTES_FIRST_MS);
   setTimeout(() => {
     warmRosters(liveContext(), () => new Promise((go) => setTimeout(go, PAUSE_MS))).catch(
       failed('The rosters could not be worked out ahead.'),
@@ -32,6 +33,17 @@ export async function register(): Promise<void> {
   setTimeout(safe, BACKUP_FIRST_MS);
   setInterval(safe, BACKUP_LOOK_MS).unref();
 }
+
+/** What a student at the stand needs first is loaded before they ask: as nobody, so that nothing comes of it. */
+async function warmRoutes(): Promise<void> {
+  const own = `http://127.0.0.1:${process.env.PORT ?? '3000'}`;
+  const headers = { origin: own, 'content-type': 'application/json' };
+  await fetch(`${own}/api/log`, { method: 'POST', headers, body: '{"entries":[]}' });
+  for (const path of ['/', '/today', '/stand']) await fetch(own + path, { redirect: 'manual' });
+}
+
+/** The port listens by then. */
+const ROUTES_FIRST_MS = 50;
 
 /** A start answers its first requests before this begins, and each student leaves room for others. */
 const FIRST_MS = 1000;

@@ -314,3 +314,53 @@ describe('help', () => {
     expect(await run(both)).toMatchObject({ code: 2 });
   });
 });
+
+describe('what is wrong with files and disks', () => {
+  const nested = (open: string, close: string) => open.repeat(200_000) + close.repeat(200_000);
+  let odd = '';
+
+  beforeAll(() => {
+    odd = mkdtempSync(join(tmpdir(), 'mivvel-odd-'));
+    writeFileSync(join(odd, 'mivvel.sqlite'), 'x'.repeat(9000));
+    writeFileSync(join(odd, 'file'), '');
+  });
+
+  afterAll(() => rmSync(odd, { recursive: true, force: true }));
+
+  it.each([
+    ['expand', '-'],
+    ['check', '-'],
+    ['export', '--from', '-'],
+  ])('%s says what is nested without end, in words', async (...words) => {
+    for (const text of [nested('[', ']'), nested('{"base":', '}').replace('}', '1}'), '[[[[']) {
+      const { code, err } = await run(words, text);
+      expect(code).toBe(1);
+      expect(err).toMatch(/^[^\n]{20,300}\n/);
+      expect(err).not.toMatch(/\n\s+at |RangeError/);
+    }
+  });
+
+  it.each([
+    [/damaged/, ['export', '-d', 'ODD']],
+    [/damaged/, ['doctor', '-d', 'ODD']],
+    [/damaged/, ['backup', 'ODD/one.sqlite', '-d', 'ODD']],
+    [/holds no mivvel.sqlite/, ['doctor', '-d', 'ODD/nowhere']],
+    [/ENOTDIR|EEXIST/, ['backup', 'ODD/file/one.sqlite', '-d', 'DATA']],
+    [/ENOTDIR/, ['export', '-d', 'DATA', '--to', 'ODD/file/out.json']],
+    [/no studio file/, ['restore', 'ODD/file', '-d', 'ODD/new']],
+  ])('%s: %j', async (says, words) => {
+    const { code, err } = await run(
+      words.map((word) => word.replace('ODD', odd).replace('DATA', data)),
+    );
+    expect(err).toMatch(says);
+    expect(code).toBe(1);
+    expect(readdirSync(odd).filter((name) => /part|coming|one/.test(name))).toEqual([]);
+  });
+
+  it('doctor finds a studio well, and says how old its backup is', async () => {
+    const { code, err } = await run(['doctor', '-d', data]);
+    expect(code).toBe(0);
+    expect(err).toContain('is whole, and can be read and written.');
+    expect(err).toContain('There is no backup yet.');
+  });
+});

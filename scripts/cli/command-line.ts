@@ -37,12 +37,24 @@ export async function runCommandLine(io: Io, words: readonly string[]): Promise<
       io.err(asJson ? `${JSON.stringify({ missing: error.message })}\n` : `${error.message}\n`);
       return 1;
     }
-    const issue = storageIssue(error);
-    const deep = error instanceof RangeError && /call stack/i.test(error.message);
-    if (!issue && !deep) throw error;
-    io.err(`${issue ? sayIssue(SAY, issue) : SAY.t('commandLine.tooDeep')}\n`);
+    const said = saidOf(error);
+    if (said === null) throw error;
+    io.err(`${said}\n`);
     return 1;
   }
+}
+
+/** What is no bug of ours, in words: the disk, the studio's file, what is nested without end. */
+function saidOf(error: unknown): string | null {
+  if (error instanceof RangeError && /call stack/i.test(error.message)) {
+    return SAY.t('commandLine.tooDeep');
+  }
+  const { code, path } = error as { code?: unknown; path?: unknown };
+  if (typeof code === 'string' && /^E[A-Z]+$/.test(code) && typeof path === 'string') {
+    return SAY.t('commandLine.disk', { file: path, code });
+  }
+  const issue = storageIssue(error);
+  return issue && sayIssue(SAY, issue);
 }
 
 function commands(io: Io): Command {

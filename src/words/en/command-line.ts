@@ -76,6 +76,7 @@ export const commandLine = {
   cameIn:
     'Came in: {programs, plural, one {# program} other {# programs}}, {exercises, plural, one {# exercise} other {# exercises}}, {families, plural, one {# family} other {# families}}, {materials, plural, one {# material} other {# materials}}, {students, plural, one {# student} other {# students}}, {tries, plural, one {# try} other {# tries}}.',
   backedUp: 'Backed up to {to}, and looked through: it is whole.',
+  disk: '{file}: the disk says {code}. Look whether its folder is there and may be written, and whether there is room.',
   tooDeep: 'This is nested too deeply to be read. Take it anew from where it came.',
   doctor: {
     whole: '{file} is whole, and can be read and written.',
