@@ -16,6 +16,7 @@ import {
   type ClosedRecipe,
 } from '../recipe';
 import { retypeComposite, retypeCount, retypeLine } from '.';
+import { tidy } from './retyped';
 
 const fourFour = must(parseMeter('4/4'));
 const rock = toggleOstinato(blankRecipe(), 'rock-8ths');
@@ -191,4 +192,12 @@ describe('what the line became, typed anew', () => {
     const [read] = must(retypeLine(recipe, must(expand(recipe)), 'RLLK RLLK'));
     expect(lineReading(must(expand(read?.recipe ?? recipe)))).toBe('RLLK RLLK');
   });
+});
+
+describe('tidy', () => {
+  it.each([
+    [' RLLK  RL ', 'RLLK RL'],
+    ['\n1 &\t 2', '1 & 2'],
+    ['', ''],
+  ])('%j is %j', (text, tidied) => expect(tidy(text)).toBe(tidied));
 });

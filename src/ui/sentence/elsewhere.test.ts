@@ -19,3 +19,10 @@ describe('what is looked for where it is not', () => {
     expect(sayElsewhere(ENGLISH, 'gong', null)).toBeNull();
   });
 });
+
+describe('how much is typed', () => {
+  it('two letters are enough, one is not', () => {
+    expect(sayElsewhere(ENGLISH, 'sw', 'groove')).not.toBeNull();
+    expect(sayElsewhere(ENGLISH, ' s ', 'groove')).toBeNull();
+  });
+});
