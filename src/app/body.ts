@@ -2,14 +2,14 @@ import { fail, ok, type Result } from '@/core/issue';
 
 /** Most bytes that each door takes: a week of entries, a file of 20 MB in Base64, a book of recipes. What comes to no
  * door of its own is an action or a form. */
-export const MOST_BYTES: Readonly<Record<string, number>> = {
+const MOST_BYTES: Readonly<Record<string, number>> = {
   '/api/log': 2_000_000,
   '/api/import': 28_000_000,
   '/api/sheets': 8_000_000,
   '/api/address': 4_000,
 };
 
-export const MOST_OF_A_FORM = 1_000_000;
+const MOST_OF_A_FORM = 1_000_000;
 
 /** Most bytes that come through the door at an address. */
 export function mostBytesAt(path: string): number {

@@ -1,6 +1,6 @@
 export { backUp, faultOf, restore } from './backup';
 export { closeDb, dataFile, openDb, theDb, together } from './connection';
-export { nearerTrouble, StorageError, troubleOf } from './trouble';
+export { nearerTrouble, troubleOf } from './trouble';
 export {
   findFeed,
   findViewer,

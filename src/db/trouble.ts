@@ -29,6 +29,8 @@ const MEANINGS: readonly (readonly [begins: string, means: StorageTrouble])[] = 
   ['SQLITE_NOTADB', 'damaged'],
   ['SQLITE_CANTOPEN', 'missing'],
   ['ENOENT', 'missing'],
+  ['ENOTDIR', 'missing'],
+  ['EEXIST', 'missing'],
   ['SQLITE_IOERR', 'unreadable'],
   ['EIO', 'unreadable'],
 ];

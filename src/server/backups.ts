@@ -16,7 +16,7 @@ const held = globalThis as {
 };
 
 /** Where backups of the studio file go. */
-export function backupFolder(): string {
+function backupFolder(): string {
   return readSettings(process.env).MIVVEL_BACKUPS ?? join(dirname(dataFile()), 'backups');
 }
 
@@ -42,7 +42,7 @@ export function listBackups(folder = backupFolder()): readonly (Backup & { file:
 
 /** Makes a backup, and lets go those that need not be kept.
  * @returns issues `backup-damaged`, and `storage` where the disk refuses */
-export async function makeBackup(now: () => number): Promise<Result<Backup>> {
+async function makeBackup(now: () => number): Promise<Result<Backup>> {
   const folder = backupFolder();
   const passphrase = readSettings(process.env).MIVVEL_BACKUP_PASSPHRASE ?? null;
   const at = Math.floor(now() / 1000) * 1000;
