@@ -29,16 +29,12 @@ export default defineConfig({
     maxWorkers: '100%',
     projects: [
       {
-        // The core is pure: its tests need no worlds of their own, and share what was loaded.
-        extends: true,
-        test: { name: 'core', include: ['src/core/**/*.test.ts'], isolate: false },
-      },
-      {
-        // What these keep is kept by database file or by value, so that they share what was loaded, too.
+        // The core is pure, and what the other rooms keep is kept by database file or by value: their tests need no
+        // worlds of their own, and share what was loaded.
         extends: true,
         test: {
           name: 'rooms',
-          include: ['src/{audio,db,paper,server,ui,words,workers}/**/*.test.ts'],
+          include: ['src/{core,audio,db,paper,server,ui,words,workers}/**/*.test.ts'],
           exclude: APART,
           isolate: false,
         },

@@ -19,7 +19,9 @@ export function examine(io: Io, { data }: OnStudio, now: number): void {
   try {
     readSettings(process.env);
   } catch (error) {
-    if (error instanceof WrongSetting) throw new Missing(error.message);
+    if (error instanceof WrongSetting) {
+      throw new Missing(SAY.t('commandLine.doctor.settings', { names: error.message }));
+    }
     throw error;
   }
   const file = join(data, 'mivvel.sqlite');

@@ -46,10 +46,11 @@ export type Settings = z.output<typeof settingsSchema>;
 
 export const SETTING_NAMES = Object.keys(settingsSchema.shape) as (keyof Settings)[];
 
-/** A setting that cannot be used. */
+/** Settings that cannot be used, by their names; docs/running.md has what each may be. */
 export class WrongSetting extends Error {
   constructor(readonly names: readonly string[]) {
-    super(`Cannot be used: ${names.join(', ')}. docs/running.md says what each may be.`);
+    super(names.join(', '));
+    this.name = 'WrongSetting';
   }
 }
 

@@ -79,6 +79,7 @@ export const commandLine = {
   disk: '{file}: the disk says {code}. Look whether its folder is there and may be written, and whether there is room.',
   tooDeep: 'This is nested too deeply to be read. Take it anew from where it came.',
   doctor: {
+    settings: 'Cannot be used: {names}. docs/running.md says what each may be.',
     whole: '{file} is whole, and can be read and written.',
     left: 'Left over from something that was broken off, and safe to remove: {names}.',
     noBackup:
