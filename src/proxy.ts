@@ -45,7 +45,9 @@ export function proxy(request: NextRequest): NextResponse {
   const type = headers.get('content-type') ?? '';
   if (writes && isApi && !/^application\/json\b/i.test(type)) return refused(415);
   const most = mostBytesAt(nextUrl.pathname);
-  if (writes && !(Number(headers.get('content-length') ?? Infinity) <= most)) {
+  // What does not say how long it is, such as an action that Next hands on to the page that has it, is counted while it
+  // is read.
+  if (writes && !(Number(headers.get('content-length') ?? 0) <= most)) {
     const issue: Issue = { code: 'body-large', path: [], most: most / 1e6 };
     return NextResponse.json({ ok: false, issues: [issue] }, { status: 413, headers: HEADERS });
   }
