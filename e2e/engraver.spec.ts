@@ -58,7 +58,7 @@ async function engraved(
   }
 }
 
-test('an engraver reads every onset and key of what ships and of 500 exercises', async ({
+test('an engraver reads every onset and key of what ships and of random exercises', async ({
   page,
 }) => {
   await page.goto('about:blank');

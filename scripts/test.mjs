@@ -44,17 +44,19 @@ function add(fine, passed = 0, failed = 0) {
   total.failed += fine ? failed : Math.max(1, failed);
 }
 
+/** Whether samples are as large as they are meant. */
+const SAMPLES = isLong ? { MIVVEL_SAMPLES: 'long' } : {};
+
 async function unitTests() {
   const report = `--outputFile.json=${join(reports, 'unit.json')}`;
   const args = ['run', '--reporter=dot', '--reporter=json', report];
-  const env = isLong ? { MIVVEL_SAMPLES: 'long' } : {};
-  const fine = await job('unit tests', bin('vitest'), args, env);
+  const fine = await job('unit tests', bin('vitest'), args, SAMPLES);
   const unit = readReport('unit.json');
   add(fine, unit?.numPassedTests, unit?.numFailedTests);
 }
 
 async function browserTests() {
-  const env = { PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') };
+  const env = { ...SAMPLES, PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json') };
   const fine = await job('browser tests', bin('playwright'), ['test'], env);
   const browser = readReport('browser.json')?.stats;
   add(fine, (browser?.expected ?? 0) + (browser?.flaky ?? 0), browser?.unexpected);

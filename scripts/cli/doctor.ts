@@ -2,7 +2,7 @@ import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Issue } from '@/core/issue';
 import { faultOf, nearerTrouble } from '@/db';
-import { listBackups, storageIssue } from '@/server/backups';
+import { issueOf, listBackups } from '@/server/backups';
 import { readSettings, WrongSetting } from '@/server/settings';
 import { Missing, Wrong, type Io } from './io';
 import { SAY } from './say';
@@ -27,11 +27,7 @@ export function examine(io: Io, { data }: OnStudio, now: number): void {
   const file = join(data, 'mivvel.sqlite');
   if (!existsSync(file)) throw new Missing(SAY.t('commandLine.noStudioFile', { folder: data }));
   const trouble = nearerTrouble(file);
-  if (trouble) {
-    const code = trouble === 'full' ? 'ENOSPC' : 'EACCES';
-    const issue = storageIssue(Object.assign(new Error(trouble), { code }), file);
-    throw new Wrong(issue ? [issue] : [], '');
-  }
+  if (trouble) throw new Wrong([issueOf(trouble, file)]);
   const fault = faultOf(file);
   if (fault && !fault.ok) {
     const damaged: Issue = {

@@ -132,8 +132,8 @@ export function eitherStream<Input>(
   run: (me: Teacher | Student, input: Input) => Promise<Result<AsyncIterable<unknown>>>,
 ) {
   return async (request: Request): Promise<Response> => {
-    const me = await ask('either');
-    if (!me.ok) return reply(401, me);
+    const me = await tried(() => ask('either'));
+    if (!me.ok) return reply(statusOf(me) === 503 ? 503 : 401, me);
     const json = await jsonOf(request);
     if (!json.ok) return reply(413, json);
     const read = readAll([shape], [json.value]);

@@ -22,10 +22,11 @@ function useHealth(): readonly Issue[] | null {
 export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
   const { say } = useSpeech();
   const issues = useHealth();
-  const isOurs = issues?.length === 0;
+  // Until it is known, it is ours.
+  const isOurs = issues === null || issues.length === 0;
   return (
     <Message title={say.t(isOurs ? 'screen.shell.wentWrong' : 'screen.shell.fileTrouble')}>
-      {isOurs ? <p>{say.t('screen.shell.whatToTry')}</p> : <Trouble issues={issues ?? []} />}
+      {isOurs ? <p>{say.t('screen.shell.whatToTry')}</p> : <Trouble issues={issues} />}
       <p>
         <Button look="main" onClick={reset}>
           {say.t('screen.common.tryAgainCapital')}

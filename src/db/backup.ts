@@ -5,6 +5,7 @@ import Database from 'better-sqlite3';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { fail, ok, type Result } from '@/core/issue';
 import { isLocked, lockedBytes, openedBytes } from './locked';
+import { REPLACED } from './trouble';
 
 /** Pages that are copied at once; all of them, for another process that writes begins a copy in parts again. */
 const PAGES_AT_ONCE = 2000;
@@ -96,7 +97,7 @@ async function giveWay(file: string, kept: string): Promise<void> {
     lock = new Database(file, { timeout: 30_000 });
     lock.exec('begin immediate');
     const copied = await backUp(file, kept);
-    if (!copied.ok) throw new Error('damaged');
+    if (!copied.ok) return copyAsItIs(file, kept);
     const tables = lock
       .prepare("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'")
       .pluck()
@@ -105,16 +106,23 @@ async function giveWay(file: string, kept: string): Promise<void> {
       for (const act of ['insert', 'update', 'delete']) {
         lock.exec(
           `create trigger "replaced_${act}_${table}" before ${act} on "${table}"
-           begin select raise(abort, 'This file was replaced.'); end`,
+           begin select raise(abort, '${REPLACED}'); end`,
         );
       }
     }
     lock.exec('commit');
-  } catch {
-    copyFileSync(file, kept);
+  } catch (error) {
+    // Whoever holds the file, or a full disk, ends the restore: what was written last would be in neither file.
+    if (!isDamage(error)) throw error;
+    copyAsItIs(file, kept);
   } finally {
     lock?.close();
   }
+}
+
+/** What no copy can be made of by SQLite, with what was written last beside it. */
+function copyAsItIs(file: string, kept: string): void {
+  for (const end of ['', '-wal']) if (existsSync(file + end)) copyFileSync(file + end, kept + end);
 }
 
 /** What is wrong with a studio file; null where it is whole and of this Mivvel or an older one. */

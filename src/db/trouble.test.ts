@@ -74,6 +74,10 @@ describe('trouble with the studio’s file', () => {
   it('anything else is a bug, and stays one', () => {
     expect(troubleOf(new TypeError('x'), file())).toBeNull();
     expect(troubleOf(null, file())).toBeNull();
+    const appendOnly = Object.assign(new Error('The log is append-only.'), {
+      code: 'SQLITE_CONSTRAINT_TRIGGER',
+    });
+    expect(troubleOf(appendOnly, file())).toBeNull();
     expect(troubleOf(new StorageError('full', file()), file())).toBe('full');
     expect(troubleOf(Object.assign(new Error(), { code: 'ENOSPC' }), file())).toBe('full');
   });

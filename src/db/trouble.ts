@@ -13,11 +13,13 @@ export class StorageError extends Error {
   }
 }
 
+/** What a file says to whoever still writes to it after another one was put in its place. */
+export const REPLACED = 'This file was replaced.';
+
 /** What codes of SQLite and of the system mean, by how they begin; the longer first. */
 const MEANINGS: readonly (readonly [begins: string, means: StorageTrouble])[] = [
   ['SQLITE_BUSY', 'busy'],
   ['SQLITE_LOCKED', 'busy'],
-  ['SQLITE_CONSTRAINT_TRIGGER', 'busy'],
   ['SQLITE_FULL', 'full'],
   ['ENOSPC', 'full'],
   ['EDQUOT', 'full'],
@@ -41,6 +43,7 @@ export function troubleOf(error: unknown, file: string): StorageTrouble | null {
   if (error instanceof StorageError) return error.trouble;
   const code =
     typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
+  if (error instanceof Error && error.message === REPLACED) return 'busy';
   const found = MEANINGS.find(([begins]) => code.startsWith(begins))?.[1] ?? null;
   // SQLite says that it cannot open or write where the disk has no room, or the folder may not be written.
   if (found === 'missing' || found === 'unreadable') return nearerTrouble(file) ?? found;

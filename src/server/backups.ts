@@ -1,6 +1,6 @@
 import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { ok, type Issue, type Result } from '@/core/issue';
+import { ok, type Issue, type Result, type StorageTrouble } from '@/core/issue';
 import type { Backup, Backups } from '@/core/studio';
 import { backUp, dataFile, troubleOf } from '@/db';
 import type { Teacher } from './authority';
@@ -96,6 +96,10 @@ export async function backUpNow({ now }: Teacher): Promise<Result<Backup>> {
 /** What was thrown, as an issue, where the disk or the file is at fault; null for a bug. */
 export function storageIssue(error: unknown, file = dataFile()): Issue | null {
   const trouble = troubleOf(error, file);
-  if (!trouble) return null;
+  return trouble && issueOf(trouble, file);
+}
+
+/** Trouble with a file, and the latest backup that could mend it. */
+export function issueOf(trouble: StorageTrouble, file: string): Issue {
   return { code: 'storage', path: [], trouble, file, backup: listBackups()[0]?.file ?? null };
 }

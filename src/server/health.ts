@@ -1,6 +1,6 @@
 import type { Issue } from '@/core/issue';
 import { dataFile, nearerTrouble, theDb } from '@/db';
-import { storageIssue } from './backups';
+import { issueOf, storageIssue } from './backups';
 import { listDoors } from './studios';
 
 /** Whether the studio file can be read and written now.
@@ -16,15 +16,5 @@ export function healthNow(): Issue | null {
     throw error;
   }
   const trouble = nearerTrouble(file);
-  return trouble && storageIssue(Object.assign(new Error(trouble), { code: CODE[trouble] }), file);
+  return trouble && issueOf(trouble, file);
 }
-
-/** A code that means the trouble. */
-const CODE = {
-  busy: 'SQLITE_BUSY',
-  full: 'ENOSPC',
-  readOnly: 'EACCES',
-  damaged: 'SQLITE_CORRUPT',
-  missing: 'ENOENT',
-  unreadable: 'EIO',
-} as const;
