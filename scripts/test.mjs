@@ -71,17 +71,6 @@ async function otherEngines() {
   add(fine, found?.numPassedTests, found?.numFailedTests);
 }
 
-async function lint() {
-  const cache = ['--cache', '--cache-strategy', 'content', '--cache-location'];
-  const args = [...cache, join(KEPT, 'eslint', '/'), '--max-warnings', '0', '.'];
-  await check('lint', bin('eslint'), args);
-}
-
-async function format() {
-  const args = ['--cache', '--cache-strategy', 'content', '--check', '--log-level', 'warn', '.'];
-  await check('format', bin('prettier'), args);
-}
-
 async function types(name, ...args) {
   const kept = join(KEPT, `${name.replaceAll(' ', '-')}.tsbuildinfo`);
   const keep = ['--incremental', '--tsBuildInfoFile', kept];
@@ -95,10 +84,10 @@ await ensureInstalled();
 const built = ensureBuilt();
 await Promise.all([
   Promise.all([built, debian]).then(browserTests),
-  lint()
+  check('lint', bin('oxlint'), ['--deny-warnings'])
+    .then(() => check('format', bin('oxfmt'), ['--check']))
     .then(() => check('nothing unused', bin('knip'), ['--no-progress', '--no-config-hints']))
     .then(() => types('types of the core', '-p', 'src/core'))
-    .then(format)
     // The build says what types its routes have.
     .then(() => built)
     .then(() => types('types'))

@@ -16,7 +16,15 @@ import { SAY } from './say';
 const EXAMPLE = 'npm run -s mivvel --';
 
 type CommandName =
-  'expand' | 'parse' | 'check' | 'export' | 'import' | 'plan' | 'backup' | 'restore' | 'doctor';
+  | 'expand'
+  | 'parse'
+  | 'check'
+  | 'export'
+  | 'import'
+  | 'plan'
+  | 'backup'
+  | 'restore'
+  | 'doctor';
 
 /** @returns 0; 1 where what was given is wrong; 2 where the command was */
 export async function runCommandLine(io: Io, words: readonly string[]): Promise<0 | 1 | 2> {

@@ -61,10 +61,10 @@ async function ask<Who extends keyof Asking>(who: Who): Promise<Result<Asking[Wh
  * @param changes whether pages that were made before show what it changed */
 function actionFor<Who extends keyof Asking>(who: Who) {
   return <const In extends Shapes, T>(
-      shapes: In,
-      run: (me: Asking[Who], ...values: Values<In>) => Promise<Result<T>> | Result<T>,
-      { changes = false } = {},
-    ) =>
+    shapes: In,
+    run: (me: Asking[Who], ...values: Values<In>) => Promise<Result<T>> | Result<T>,
+    { changes = false } = {},
+  ) =>
     (...values: { -readonly [Key in keyof In]: unknown }): Promise<Result<T>> =>
       tried(async () => {
         const me = await ask(who);
@@ -103,10 +103,10 @@ export function readForm<Fields>(form: FormData, shape: z.ZodMiniType<Fields>): 
 /** A route that a browser posts to. */
 function routeFor<Who extends keyof Asking>(who: Who) {
   return <Input, T>(
-      shape: z.ZodMiniType<Input>,
-      run: (me: Asking[Who], input: Input) => Result<T>,
-      { changes = false } = {},
-    ) =>
+    shape: z.ZodMiniType<Input>,
+    run: (me: Asking[Who], input: Input) => Result<T>,
+    { changes = false } = {},
+  ) =>
     async (request: Request): Promise<NextResponse> => {
       const me = await tried(() => ask(who));
       if (!me.ok) return reply(statusOf(me) === 503 ? 503 : 401, me);

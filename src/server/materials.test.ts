@@ -43,7 +43,8 @@ describe('own materials', () => {
     const second = must(saveMaterial(teacher, input('ostinato', edited, first.id)));
     expect([first.version, second.version]).toEqual([1, 2]);
     const [now] = must(listMaterials(teacher));
-    expect((now?.content as MaterialContents['ostinato']).lanes[0]?.grid).toBe('xxxx');
+    const content = now?.content as MaterialContents['ostinato'] | undefined;
+    expect(content?.lanes[0]?.grid).toBe('xxxx');
     expect(recipe.over[0]?.version).toBe(1);
     expect(must(expand(recipe)).strokes).toHaveLength(6);
   });

@@ -33,7 +33,14 @@ import { sayDifficulty, sayDifficultyPart } from './readback';
 import { sayList, type Say } from './say';
 
 export type DerivedPart =
-  'count' | 'composite' | 'together' | 'cycle' | 'motions' | 'load' | 'difficulty' | 'syncopation';
+  | 'count'
+  | 'composite'
+  | 'together'
+  | 'cycle'
+  | 'motions'
+  | 'load'
+  | 'difficulty'
+  | 'syncopation';
 
 /** Longest list of places that is worked out one by one; the rest goes on likewise. */
 const MOST = 16;

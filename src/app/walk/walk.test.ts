@@ -67,7 +67,9 @@ async function answerOf(call: () => unknown): Promise<Result<unknown>> {
       return first ?? body;
     }
     const said = answer as
-      Result<unknown> | readonly Issue[] | { readonly issues: readonly Issue[] };
+      | Result<unknown>
+      | readonly Issue[]
+      | { readonly issues: readonly Issue[] };
     if ('ok' in said) return said;
     const issues = 'issues' in said ? said.issues : said;
     return issues.length > 0 ? fail(...issues) : ok(answer);

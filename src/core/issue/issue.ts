@@ -8,7 +8,13 @@ type Issued<Code extends string, Facts = unknown> = {
 
 /** What reads the line, or that a sticking needs no reading. */
 type ReadBy =
-  'verbatim' | 'short-long' | 'phrase-cells' | 'accent-grid' | 'line-fill' | 'rules' | 'sticking';
+  | 'verbatim'
+  | 'short-long'
+  | 'phrase-cells'
+  | 'accent-grid'
+  | 'line-fill'
+  | 'rules'
+  | 'sticking';
 
 /** An axis of a family; `nth` from 1 where there are several of its kind. */
 export interface AxisName {

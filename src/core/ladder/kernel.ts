@@ -91,7 +91,14 @@ export function verdictCounted(
  * `kept`, `slipped`: passed work stays, or is on its ladder again. `climbed`, `found`: the start is looked
  * for further up, or was found. */
 export type Counted =
-  'counting' | 'held' | 'won' | 'sunk' | 'kept' | 'slipped' | 'climbed' | 'found';
+  | 'counting'
+  | 'held'
+  | 'won'
+  | 'sunk'
+  | 'kept'
+  | 'slipped'
+  | 'climbed'
+  | 'found';
 
 /** Counts one try on the rung that is asked for; changes the counter. Clean counts for its rung; shaky
  * sets the count to 0; lost too, and so many in a row sink. Where the ladder goes then is another matter:

@@ -77,7 +77,8 @@ const ADDS: Adds = {
 /** @returns the try with what the entry says about it; itself where it says nothing */
 export function addTo(to: LoggedTry, entry: Pick<Logged, 'kind' | 'body' | 'by'>): LoggedTry {
   const adds = ADDS[entry.kind] as
-    ((to: LoggedTry, body: unknown, by: Author) => LoggedTry) | undefined;
+    | ((to: LoggedTry, body: unknown, by: Author) => LoggedTry)
+    | undefined;
   return adds ? adds(to, entry.body, entry.by) : to;
 }
 

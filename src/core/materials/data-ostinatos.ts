@@ -24,7 +24,13 @@ export interface ShippedOstinato extends Ostinato {
 }
 
 type OstinatoUse =
-  'rock' | 'jazz' | 'hands' | 'feet' | 'Latin' | 'odd and compound meters' | 'ride flows';
+  | 'rock'
+  | 'jazz'
+  | 'hands'
+  | 'feet'
+  | 'Latin'
+  | 'odd and compound meters'
+  | 'ride flows';
 
 function shipped(
   trains: OstinatoUse,

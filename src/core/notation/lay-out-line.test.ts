@@ -105,9 +105,20 @@ function randomLine(meter: string, random: () => number): ReadingLine {
     const texts: string[] = [];
     while (left > 0) {
       const known = [
-        ['1', 32], ['2.', 24], ['2', 16], ['4..', 14], ['4.', 12], ['4', 8], ['8.', 6], ['8', 4], ['16', 2], ['32', 1],
-        ['3(8 8 8)', 8], ['3(4 8r)', 8], ['5(16 16 16 16 16)', 8],
-      ] as const; // prettier-ignore
+        ['1', 32],
+        ['2.', 24],
+        ['2', 16],
+        ['4..', 14],
+        ['4.', 12],
+        ['4', 8],
+        ['8.', 6],
+        ['8', 4],
+        ['16', 2],
+        ['32', 1],
+        ['3(8 8 8)', 8],
+        ['3(4 8r)', 8],
+        ['5(16 16 16 16 16)', 8],
+      ] as const;
       const fit = known.filter(
         ([text, length]) => length <= left && (unit === 4 || !text.includes('(')),
       );

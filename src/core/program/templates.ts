@@ -1,7 +1,14 @@
 import { USUAL_COURSE, type Course, type Ladder } from '../ladder';
 
 type CourseTemplateId =
-  'usual' | 'counting' | 'growing' | 'wave' | 'control' | 'stamina' | 'zigzag' | 'rudiment';
+  | 'usual'
+  | 'counting'
+  | 'growing'
+  | 'wave'
+  | 'control'
+  | 'stamina'
+  | 'zigzag'
+  | 'rudiment';
 
 /** A usual way to work on something, as a start that a teacher changes. Common practice, no source. */
 export interface CourseTemplate {

@@ -116,7 +116,8 @@ export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
     /** Where the log ends; 0 for a student without entries. */
     latest(): number {
       const [[seq] = [null]] = preparedFor(db).latest.all(studioId, studentId) as (
-        number | null
+        | number
+        | null
       )[][];
       return seq ?? 0;
     },

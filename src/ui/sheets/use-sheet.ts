@@ -54,7 +54,7 @@ export function useSheet(what: SheetOf, look: Look) {
   }, [what, look, say]);
 
   useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- what is asked for comes from elsewhere
+    // oxlint-disable-next-line react/set-state-in-effect -- what is asked for comes from elsewhere
     void make();
     const { current } = stops;
     return () => current.pages.abort();

@@ -50,7 +50,7 @@ export function Patience({ seconds, onOver }: { seconds: number; onOver: () => v
   }, []);
   useEffect(() => {
     if (left <= 0) onOver();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the time is up
+    // oxlint-disable-next-line react/exhaustive-deps -- once, when the time is up
   }, [left <= 0]);
   return (
     <div

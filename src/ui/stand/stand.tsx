@@ -76,7 +76,7 @@ export function Stand({
       const on = { first: index === 0, tapped: own, seed: seedOf(round.day, of, index) };
       return planSlot(of, { cutTo }, settings, on);
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is played stays as it began
+    // oxlint-disable-next-line react/exhaustive-deps -- what is played stays as it began
   }, [places, stand.items, stand.slots, stand.place, stage.kind, settings, tapped]);
   const playable = plans.filter((plan) => plan !== null);
   const [now] = playable;
@@ -153,7 +153,7 @@ export function Stand({
 
   useEffect(() => {
     if (stage.kind === 'ready' && stage.atOnce) start();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, for the touch that asked for it
+    // oxlint-disable-next-line react/exhaustive-deps -- once, for the touch that asked for it
   }, [stage]);
 
   function suffer(what: SufferingId | null, limb?: Limb | null) {

@@ -46,7 +46,7 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
   const [settings, setSettings] = useState<SetUp>(USUAL_SET_UP);
 
   useEffect(() => {
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the browser's store, once it is there
+    // oxlint-disable-next-line react/set-state-in-effect -- the browser's store, once it is there
     setSettings(readSetUp());
     const entries = sender.entries();
     if (entries.length > 0) dispatch({ kind: 'waiting', entries });

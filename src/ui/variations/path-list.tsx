@@ -62,7 +62,7 @@ export function PathList({
   const scroller = useRef<HTMLDivElement>(null);
   const height = Math.max(58, miniHeight(rows.length) + 12);
   // What it returns changes with the scroll position: it must not be kept, and is not.
-  // eslint-disable-next-line react-hooks/incompatible-library
+  // oxlint-disable-next-line react/incompatible-library
   const virtual = useVirtualizer({
     count,
     getScrollElement: () => scroller.current,
