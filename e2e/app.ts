@@ -160,7 +160,7 @@ export async function phrase(page: Page, label: string | RegExp, typed: string):
   await page.getByRole('button', { name }).last().focus();
   await page.keyboard.press('Enter');
   await expect(input).toBeFocused();
-  await page.keyboard.type(typed);
+  await page.keyboard.insertText(typed);
   await page.keyboard.press('Enter');
   const refused = page.getByRole('dialog').getByRole('alert');
   await expect(async () => {

@@ -13,7 +13,7 @@ export class Hand {
 
   async type(text: string): Promise<void> {
     this.acts += 1;
-    await this.page.keyboard.type(text);
+    await this.page.keyboard.insertText(text);
   }
 
   async key(key: string): Promise<void> {
