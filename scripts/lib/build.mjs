@@ -7,6 +7,7 @@ import { bin, ROOT, run, stop } from './run.mjs';
 const SOURCES = ['src', 'public', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].concat([
   'package-lock.json',
   'scripts/lib/compiled-messages.mjs',
+  'scripts/reader.mjs',
 ]);
 
 function filesOf(path) {
@@ -33,7 +34,9 @@ export async function ensureBuilt() {
   if (existsSync(mark) && readFileSync(mark, 'utf8') === hash) return;
   console.log('Building; this takes about half a minute.');
   // Types are checked by the tests, beside other things; here they would only keep everybody waiting.
-  const build = () => run(bin('next'), ['build'], { MIVVEL_TYPES: 'elsewhere' });
+  const env = { MIVVEL_TYPES: 'elsewhere' };
+  const build = async () =>
+    (await run(bin('next'), ['build'], env)) || run(process.execPath, ['scripts/reader.mjs'], env);
   if ((await build()) !== 0) {
     // A failed build can stay in the cache of the bundler and fail again for no other reason.
     rmSync(join(ROOT, '.next'), { recursive: true, force: true });

@@ -104,7 +104,7 @@ export function readForm<Fields>(form: FormData, shape: z.ZodMiniType<Fields>): 
 function routeFor<Who extends keyof Asking>(who: Who) {
   return <Input, T>(
     shape: z.ZodMiniType<Input>,
-    run: (me: Asking[Who], input: Input) => Result<T>,
+    run: (me: Asking[Who], input: Input) => Promise<Result<T>> | Result<T>,
     { changes = false } = {},
   ) =>
     async (request: Request): Promise<NextResponse> => {

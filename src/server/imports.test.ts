@@ -5,7 +5,7 @@ import { must } from '@/core/issue';
 import { blankRecipe, expand, toggleOstinato } from '@/core/recipe';
 import { NOTHING_IMPORTED } from '@/core/studio';
 import { bpm } from '@/core/time';
-import type { SentFile } from './imports';
+import type { SentFile } from './read-file';
 import { archiveImported, importFile, listExercises, listMaterials, lookIntoFile } from '.';
 import { smallStudio, testContext } from './studio.fixture';
 

@@ -20,6 +20,7 @@ export { exportStudent, exportStudio } from './bundles-out';
 export { backUpNow, backUpWhenDue, getBackups, storageIssue } from './backups';
 export { healthNow } from './health';
 export { importFile, lookIntoFile } from './imports';
+export { readApart } from './read-apart';
 export { archiveStudent, exportRoster } from './rosters';
 export { exportCalendar, exportProgram, openFeed, readFeed } from './exports';
 export { exportLog, takeBackTries } from './log-tables';

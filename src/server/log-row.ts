@@ -3,27 +3,7 @@ import type { Issue } from '@/core/issue';
 import { LIMBS } from '@/core/kit';
 import { SUFFERING_IDS, VERDICTS, type Author, type Body, type Suffered } from '@/core/log';
 import { parseId, type Day, type EntryId } from '@/core/studio';
-
-/** Columns of a log, by names that no language changes. */
-export const LOG_COLUMNS = [
-  'student',
-  'date',
-  'time',
-  'program',
-  'exercise',
-  'bpm',
-  'rung',
-  'bars',
-  'seconds',
-  'verdict',
-  'judged-by',
-  'stopped',
-  'paper',
-  'suffered',
-  'broke-on-beat',
-  'remark',
-  'id',
-] as const;
+import type { LOG_COLUMNS } from './table-columns';
 
 type Row = CsvRow<(typeof LOG_COLUMNS)[number]>;
 

@@ -1,4 +1,4 @@
-import { readCsv, writeCsv } from '@/core/format';
+import { writeCsv, type CsvRow } from '@/core/format';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { foldItem, takenBackIds } from '@/core/log';
 import {
@@ -14,9 +14,10 @@ import { openStudent, type Student, type Teacher } from './authority';
 import { newId } from './context';
 import { allOrNone } from './log';
 import { keyOf, Placing } from './log-placing';
-import { LOG_COLUMNS, tryOfRow, type ReadTry } from './log-row';
+import { tryOfRow, type ReadTry } from './log-row';
 import { progressOf } from './progress';
 import { practiceDay } from './standing';
+import { LOG_COLUMNS } from './table-columns';
 
 /** Every try of a student as a table, in the order of the log.
  * @returns issues of opening the student; text of a file */
@@ -49,31 +50,26 @@ export function exportLog(me: Teacher | Student, studentId: PersonId): Result<st
   return ok(writeCsv(LOG_COLUMNS, rows));
 }
 
-/** Whether a table is one of tries, by its columns. */
-export function isLogTable(bytes: Uint8Array): boolean {
-  return readCsv(bytes, LOG_COLUMNS, ['exercise', 'bpm']).ok;
-}
-
-/** A table that was read: what would come, and the entries that it comes to. */
-export interface ReadLog {
+/** A table whose rows have found their places: what would come, and the entries that it comes to. */
+export interface PlacedLog {
   readonly look: LogLook;
   readonly entries: ReadonlyMap<PersonId, readonly NewEntry[]>;
 }
 
-/** Reads a table of tries, as it leaves here or as somebody keeps it: date, exercise, bpm, and what else is known. A
+/** Finds where the rows of a table of tries belong, as it leaves here or as somebody keeps it: date, exercise, bpm, and what else is known. A
  * rung that is not said is the one where the ladder stood by then.
  * @param student whose rows are that name nobody; null leaves them out
- * @returns issues of the table, `csv-form` and `csv-cell` with line and column, `csv-rows` */
-export function readLog(me: Teacher, bytes: Uint8Array, student: PersonId | null): Result<ReadLog> {
-  const table = readCsv(bytes, LOG_COLUMNS, ['date', 'exercise', 'bpm']);
-  if (!table.ok) return table;
-  if (table.value.length > MOST_TRIES) {
-    return fail({ code: 'csv-rows', path: [], most: MOST_TRIES });
-  }
+ * @returns issues `csv-form` and `csv-cell` with line and column, `csv-rows` */
+export function placeLog(
+  me: Teacher,
+  table: readonly CsvRow<(typeof LOG_COLUMNS)[number]>[],
+  student: PersonId | null,
+): Result<PlacedLog> {
+  if (table.length > MOST_TRIES) return fail({ code: 'csv-rows', path: [], most: MOST_TRIES });
   const { zone } = me.store.studio();
   const issues: Issue[] = [];
   const today = practiceDay(me);
-  const rows = table.value.flatMap((row) => tryOfRow(row, today, issues) ?? []);
+  const rows = table.flatMap((row) => tryOfRow(row, today, issues) ?? []);
   if (issues.length > 0) return fail(...issues.slice(0, 10));
   const stores = me.store.students();
   const chosen = stores.find(({ id }) => id === student);
@@ -99,7 +95,7 @@ function byTime(a: ReadTry, b: ReadTry): number {
 }
 
 /** Takes tries into logs, whole or not at all. @returns what came, by student */
-export function importLog(me: Teacher, { entries }: ReadLog): Result<Imported['tries']> {
+export function importLog(me: Teacher, { entries }: PlacedLog): Result<Imported['tries']> {
   return me.store.together(() => {
     const tries: { student: PersonId; ids: EntryId[] }[] = [];
     for (const [student, own] of entries) {

@@ -1,12 +1,10 @@
-import { readCsv, writeCsv } from '@/core/format';
+import { writeCsv, type CsvRow } from '@/core/format';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { FULL_KIT, HANDEDNESS, type Handedness } from '@/core/kit';
 import type { PersonId } from '@/core/studio';
 import type { Teacher } from './authority';
 import { addStudent } from './studios';
-
-/** Columns of a roster, by names that no language changes. */
-const COLUMNS = ['name', 'about', 'handedness', 'programs'] as const;
+import { ROSTER_COLUMNS } from './table-columns';
 
 /** Longest name, and longest line about a student, in letters. */
 const LONGEST = { name: 80, about: 200 } as const;
@@ -30,22 +28,20 @@ export function exportRoster(me: Teacher): Result<string> {
       .map(({ programId }) => names.get(programId) ?? '')
       .join('; '),
   }));
-  return ok(writeCsv(COLUMNS, rows));
+  return ok(writeCsv(ROSTER_COLUMNS, rows));
 }
 
-/** Reads a list of students; those whose names the studio has already are told apart.
- * @returns issues of the table, and `csv-cell` with line and column for each name that is missing or too long, and each
+/** Who would come new with a list of students; those whose names the studio has already are told apart.
+ * @returns issues `csv-cell` with line and column for each name that is missing or too long, and each
  * handedness that there is not */
-export function readRoster(
+export function newcomersOf(
   me: Teacher,
-  bytes: Uint8Array,
+  table: readonly CsvRow<(typeof ROSTER_COLUMNS)[number]>[],
 ): Result<{ readonly coming: readonly Newcomer[]; readonly known: readonly string[] }> {
-  const table = readCsv(bytes, COLUMNS, ['name']);
-  if (!table.ok) return table;
   const issues: Issue[] = [];
   const here = new Set(me.store.students().map(({ person }) => person.name.toLowerCase()));
   const known: string[] = [];
-  const coming = table.value.flatMap(({ line, of }): readonly Newcomer[] => {
+  const coming = table.flatMap(({ line, of }): readonly Newcomer[] => {
     const { name = '', about = '', handedness = '' } = of;
     const wrong = (column: string, text: string, may: readonly string[]) =>
       issues.push({ code: 'csv-cell', path: [], line, column, text: text.slice(0, 40), may });

@@ -15,6 +15,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   storage: { trouble: 'damaged', file: '/data/mivvel.sqlite', backup: '/data/backups/one.sqlite' },
   'file-nodes': { most: 1_000_000 },
   'file-large': { most: 20 },
+  'file-heavy': { what: 'seconds', most: 20 },
   'file-unreadable': { line: 3 },
   'file-other': {},
   'file-encoding': { encoding: 'ebcdic' },

@@ -166,6 +166,8 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.file-nodes', { most: issue.most });
     case 'file-large':
       return t('issue.file-large', { most: issue.most });
+    case 'file-heavy':
+      return t('issue.file-heavy', { what: issue.what, most: issue.most });
     case 'file-unreadable':
       return t('issue.file-unreadable', { line: issue.line });
     case 'file-other':

@@ -91,6 +91,7 @@ export type Issue =
   /** In MB. */
   | Issued<'body-large', { most: number }>
   | Issued<'file-large', { most: number }>
+  | Issued<'file-heavy', { what: 'seconds' | 'megabytes'; most: number }>
   | Issued<'file-unreadable', { line: number }>
   | Issued<'file-other'>
   | Issued<'file-encoding', { encoding: string }>

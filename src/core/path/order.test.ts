@@ -36,6 +36,26 @@ describe('stepCost', () => {
   });
 });
 
+describe('nearestNeighbourWalk', () => {
+  it('begins with the easiest and always goes on to the cheapest that is left', () => {
+    fc.assert(
+      fc.property(stops(12), (all) => {
+        const order = nearestNeighbourWalk(all);
+        expect(isPermutation(order, all.length)).toBe(true);
+        expect(all[order[0] ?? -1]?.points).toBe(Math.min(...all.map(({ points }) => points)));
+        for (let i = 1; i < order.length; i += 1) {
+          const from = all[order[i - 1] ?? -1];
+          const costs = order.slice(i).map((to) => must(from, all[to]));
+          expect(costs[0]).toBe(Math.min(...costs));
+        }
+      }),
+    );
+    function must(from: Stop | undefined, to: Stop | undefined): number {
+      return from && to ? stepCost(from, to) : Number.NaN;
+    }
+  });
+});
+
 describe('orderPath', () => {
   it('is a permutation of the members, never dearer than the nearest-neighbour walk', () => {
     fc.assert(

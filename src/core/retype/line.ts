@@ -168,7 +168,7 @@ function retypeVoices(
     const played = { ...recipe, play: { content: typedSticking(typed) } };
     return ok([{ means: { kind: 'text', text: typed }, recipe: played }]);
   }
-  const misfit = words.some((word, index) => !fits(word, letters[index] ?? '', read[index] ?? []));
+  const misfit = words.some((word, index) => !fits(word, read[index] ?? []));
   if (wrong !== undefined || letters.length !== words.length || misfit) {
     return fail({
       code: 'line-letters',
@@ -212,11 +212,8 @@ function voicesOf(letters: string): readonly VoiceId[] | null {
 }
 
 /** A note alone takes any number of voices; one with what fills after it as many as there are. */
-function fits(word: LineWord, letters: string, voices: readonly VoiceId[]): boolean {
-  if (isSaid(word, letters)) return true;
-  return (
-    word.slots.length === 1 || word.slots.flatMap((slot) => slot.strokes).length === voices.length
-  );
+function fits(word: LineWord, voices: readonly VoiceId[]): boolean {
+  return word.slots.length === 1 || strokesIn([word]) === voices.length;
 }
 
 function editsOfWord({ slots }: LineWord, voices: readonly VoiceId[]): readonly SeenEdit[] {

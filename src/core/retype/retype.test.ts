@@ -187,6 +187,22 @@ describe('what the line became, typed anew', () => {
     ]);
   });
 
+  it.each([
+    ['KSSSS KSS T1 KSS', 'KSSSS KSS T1 KSS'],
+    ['KSSSS KT1S S KSS', 'KSSSS KT1S S KSS'],
+    ['KSSSS KSS S KSSS', '13 letters for 12 notes. Type one for each note of the line.'],
+    ['KSSSS KSS S KS', '11 letters for 12 notes. Type one for each note of the line.'],
+  ])('a note with what fills after it takes as many letters as it has: %s', (typed, said) => {
+    const recipe = withLine('4. 4 8 4', startOf('left-triplets'));
+    const exercise = must(expand(recipe));
+    expect(lineReading(exercise)).toBe('KSSSS KSS S KSS');
+    const read = retypeLine(recipe, exercise, typed);
+    const now = read.ok
+      ? lineReading(must(expand(read.value[0]?.recipe ?? recipe)))
+      : read.issues.map((one) => sayIssue(ENGLISH, one)).join();
+    expect(now).toBe(said);
+  });
+
   it('a sticking takes the place of the line', () => {
     const recipe = withLine('4. 4 8 4', startOf('phrase-cells'));
     const [read] = must(retypeLine(recipe, must(expand(recipe)), 'RLLK RLLK'));

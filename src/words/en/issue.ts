@@ -112,6 +112,8 @@ export const issue = {
     'This file has more than {most, number} elements, far more than a score needs. Take it anew from where it came, or split it.',
   'file-large':
     'This file is larger than {most, number} million characters. Split it into several.',
+  'file-heavy':
+    'Reading this file took more than {most, number} {what, select, seconds {seconds} other {MB of memory}} and was stopped; nothing was changed. Save it in smaller parts.',
   'file-unreadable':
     'Line {line, number} of this file cannot be read: it may be cut off. Take it anew from where it came.',
   'file-other':

@@ -3,7 +3,7 @@ import { fileChoicesSchema } from '@/core/format';
 import type { Result } from '@/core/issue';
 import { text } from '@/core/shape';
 import type { FileLook, Imported } from '@/core/studio';
-import { importFile, lookIntoFile } from '@/server';
+import { importFile, lookIntoFile, readApart } from '@/server';
 import { teacherRoute } from '../../act';
 
 const sent = z.object({
@@ -18,9 +18,11 @@ const sent = z.object({
 /** A file that comes in, whole or not at all. A route, for files are larger than an action may be. */
 export const POST = teacherRoute(
   sent,
-  (me, { name, file, act, choices }): Result<FileLook | Imported> => {
+  async (me, { name, file, act, choices }): Promise<Result<FileLook | Imported>> => {
     const sentFile = { name, bytes: new Uint8Array(Buffer.from(file, 'base64')) };
-    return act === 'look' ? lookIntoFile(me, sentFile, choices) : importFile(me, sentFile, choices);
+    const read = await readApart(sentFile, choices);
+    const run = act === 'look' ? lookIntoFile : importFile;
+    return run(me, sentFile, choices, read);
   },
   { changes: true },
 );
