@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayIssue, sayLanes } from '@/words';
 import { countStrings } from '../analysis';
+import { exerciseOf } from '../analysis/analysis.fixture';
 import { must } from '../issue';
 import { blankRecipe, editByHand, expand, toggleOstinato } from '../recipe';
 import { parseMeter } from '../time';
@@ -95,6 +96,22 @@ describe('readOstinato', () => {
 });
 
 describe('what is written as an ostinato', () => {
+  it('keeps every note, also after a beat of another subdivision', () => {
+    const grid = (length: number) => fc.stringMatching(new RegExp(`^[xXg-]{${length}}$`));
+    fc.assert(
+      fc.property(grid(8), grid(6), (binary, triplets) => {
+        fc.pre(/[xXg]/.test(binary + triplets));
+        const played = exerciseOf([['RH', 'ride', '16', `${binary} 8t: ${triplets}`]]);
+        const made = ostinatoOf(played, 'again');
+        if (!made) throw new Error('not made');
+        const content = { ...made, lanes: [...made.lanes] };
+        const again = must(expand({ ...blankRecipe(), over: [{ content }] }));
+        const sounds = (of: typeof again) => of.strokes.map((one) => `${one.at} ${one.dynamic}`);
+        expect(sounds(again)).toEqual(sounds(played));
+      }),
+    );
+  });
+
   it('keeps ornaments and textures, slot by slot, and repeats only what is the same', () => {
     const groove = toggleOstinato(blankRecipe(), 'rock-8ths');
     const plain = must(expand(groove));

@@ -9,7 +9,8 @@ import { blankRecipe, expand, startOf, toggleOstinato, type Exercise } from '../
 import { RECIPES } from '../recipe/recipes.fixture';
 import { beats, quarters, type SubdivisionId } from '../time';
 import { GLYPHS, type Box } from './glyphs';
-import { notate } from './notate';
+import { shapeGraces } from './grace-notes';
+import { notate, type WrittenSign } from './notate';
 import { placeBar, type StaffBar } from './place-bar';
 import { repeatsOf } from './repeats';
 import { shapeBar } from './shape-bar';
@@ -441,6 +442,24 @@ describe('stickingRow', () => {
     expect(row(lanes(['RF', 'bass', '8', 'x-x-x-x-'], ['LF', 'bass', '8', '-x-x-x-x']))).toEqual([
       ...'rlrlrlrl',
     ]);
+  });
+});
+
+describe('shapeGraces', () => {
+  it('joins several by two beams at the top of their stems, one clear of the other', () => {
+    const plain = lanes(['LH', 'snare', '4', 'x---']);
+    const strokes = plain.strokes.map((stroke): Stroke => ({ ...stroke, ornament: 'ruff' }));
+    const shaped = shapeGraces({ strokes } as unknown as WrittenSign, 0).strokes;
+    const beams = shaped.filter(([left, top, right, low]) => right - left > low - top);
+    const stems = shaped.filter((one) => !beams.includes(one));
+    const [upper, lower] = beams;
+    if (!upper || !lower) throw new Error('no beams');
+    expect(stems.length).toBeGreaterThan(1);
+    for (const [, top, , low] of stems) {
+      expect(upper[1]).toBe(top);
+      expect(lower[1]).toBeGreaterThan(upper[3] + 0.1);
+      expect(lower[3]).toBeLessThan(low - 0.5);
+    }
   });
 });
 

@@ -67,6 +67,11 @@ describe('parseLine', () => {
     }
   });
 
+  it('may end before its last bar does', () => {
+    const [whole, begun] = must(parseLine('4 4 4 4 | 4. 8', fourFour)).bars;
+    expect([whole?.length, begun?.length]).toEqual([4, 2]);
+  });
+
   it.each([
     ['', 'line-empty'],
     ['4. 4 h 4', 'line-token'],

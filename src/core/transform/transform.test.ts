@@ -154,6 +154,28 @@ describe('reverseLayer', () => {
   });
 });
 
+describe('the words of what is played backwards', () => {
+  it('stand backwards, too, each as long as it was', () => {
+    const at = (slots: number) => tick(slots * slot);
+    const layer = {
+      ...layerOf('RLLKRL'),
+      words: [
+        { at: at(0), ticks: at(4), word: 0 },
+        { at: at(4), ticks: at(2), word: 1 },
+      ],
+    };
+    const reversed = [
+      { at: at(0), ticks: at(2), word: 1 },
+      { at: at(2), ticks: at(4), word: 0 },
+    ];
+    expect(reverseLayer(layer, slot).words).toEqual(reversed);
+    expect(reverseLayer(reverseLayer(layer, slot), slot).words).toEqual(layer.words);
+    // A layer that was looped keeps the words of its own length.
+    const looped = { ...layer, lengthTicks: at(12), ownTicks: at(6) };
+    expect(reverseLayer(looped, slot).words).toEqual(reversed);
+  });
+});
+
 describe('giveTo, revoice, swapFeet', () => {
   it('LRRL RLLR as left hand and left foot (common practice, no source)', () => {
     const given = giveTo(layerOf('LRRLRLLR'), 'RH', { limb: 'LF', voice: 'hat-foot' });

@@ -58,6 +58,19 @@ describe('everyNth (common practice, no source)', () => {
     expect(inTriplets).toEqual([12, 14, 16, 18, 20, 22]);
   });
 
+  it('quarters of one part among 8ths of another are counted on, triplets anew', () => {
+    const among = (slot: SubdivisionId, quarterGrid: string, grid: string) =>
+      exerciseOf(
+        [
+          ['RH', 'ride', '4', quarterGrid],
+          ['RH', 'ride-bell', slot, grid],
+        ],
+        { changes: [secondFromFirst] },
+      );
+    expect(slotsOf(among('8', 'xxxx', '-x-x-x-x'), 'bass', '8')).toEqual([0, 2, 4, 6]);
+    expect(slotsOf(among('8t', 'x-x-', '-xxxxx------'), 'bass', '8t')).toEqual([0, 1, 3, 5, 6]);
+  });
+
   it('loops until the count comes out even: every 3rd of 8 takes three bars', () => {
     const exercise = ride('8', 'xxxxxxxx', { ...secondFromFirst, nth: 3 });
     expect(exercise.bars).toBe(3);

@@ -212,6 +212,7 @@ describe('LogSender', () => {
     ['no JSON', 'not json'],
     ['no list', '{"entry":{}}'],
     ['nothing', 'null'],
+    ['an entry without its moment', '[{"entry": {"kind": "try", "id": "a"}}]'],
     ['a list of what is no entry', '[1, null, "a", {"madeAt": 3}, {"entry": {"kind": "try"}}]'],
   ])('finds nothing that waits in %s', (_, text) => {
     kept.set('mivvel log p', text);

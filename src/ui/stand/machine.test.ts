@@ -28,6 +28,25 @@ import {
   playToEnd,
 } from './machine.fixture';
 
+describe('itemOf', () => {
+  const on = (of: readonly RoundSlot[], place: number): Stand => ({ ...begin(of), place });
+
+  it.each([
+    ['one two three', 1, 'two'],
+    ['one two - three', 2, 'two'],
+    ['one - - three', 2, 'one'],
+    ['one two', 2, 'two'],
+    ['one two -', 7, 'two'],
+    ['- - two', 1, 'one'],
+  ])('of %s at %i is what is played there, or was last: %s', (names, place, expected) => {
+    expect(itemOf(on(slotsOf(names), place)).item.id).toBe(expected);
+  });
+
+  it('of a stand without items there is none', () => {
+    expect(() => itemOf({ ...on(slotsOf('-'), 0), items: [] })).toThrow(RangeError);
+  });
+});
+
 describe('standReducer', () => {
   it('a clean try makes the next item ready, and its own rung new', () => {
     const stand = run(play('one', 'clean'));
