@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import type { NextConfig } from 'next';
+import { MOST_FILE_BODY } from './src/core/format/file-size';
 
 const root = fileURLToPath(new URL('.', import.meta.url));
 
@@ -16,8 +17,8 @@ const config: NextConfig = {
   // What a build would keep for the next one takes it longer to write than it saves.
   experimental: {
     turbopackFileSystemCacheForBuild: false,
-    // As much as the widest door takes (src/app/body.ts); each has a limit of its own.
-    proxyClientMaxBodySize: 28_000_000,
+    // As much as the widest door takes; each has a limit of its own.
+    proxyClientMaxBodySize: MOST_FILE_BODY,
   },
   devIndicators: false,
   poweredByHeader: false,

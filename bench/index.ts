@@ -12,6 +12,7 @@ import { planning } from './plan';
 import { roster } from './roster';
 import { verdicts } from './stand';
 import { variationScreen } from './variations';
+import { walls } from './walls';
 import { closeReport, type Row } from './report';
 
 const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
@@ -28,6 +29,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   files,
   start: coldStart,
   bundles,
+  walls,
 };
 
 const wanted = process.argv.slice(2);

@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -7,32 +6,27 @@ import { readBundle, type Bundle } from '@/core/format';
 import { must } from '@/core/issue';
 import { factsOf, replay, USUAL_COURSE } from '@/core/ladder';
 import type { LadderEvent, Posted, Verdict } from '@/core/log';
-import { blankRecipe, expand, startOf, toggleOstinato, type ClosedRecipe } from '@/core/recipe';
-import { daysAfter, makeId, type SessionId } from '@/core/studio';
+import { expand } from '@/core/recipe';
+import { daysAfter } from '@/core/studio';
 import { closeDb, openDb } from '@/db';
 import { connectionOf } from '@/db/connection';
 import {
-  addItem,
-  addStudent,
   appendEntries,
   asStudent,
   asTeacher,
-  createProgram,
   exportStudio,
   getDay,
   getRecord,
   getToday,
-  giveProgram,
   importBundle,
   listStudents,
   newId,
   openStudio,
-  saveExercise,
   viewerOf,
   type Context,
   type Student,
-  type Teacher,
 } from '@/server';
+import { ITEMS, largeStudio, recipeOf, type Large } from './large-studio';
 import { median, timed, type Row } from './report';
 
 const STUDENTS = 200;
@@ -41,84 +35,10 @@ const ENTRIES = 100_000;
 const LONG = [10_000, 100_000];
 /** Tries of each student of a studio that moves. */
 const BUNDLED = Array.from({ length: 20 }, () => 1500);
-const ITEMS = 8;
-const DAYS = 60;
 const REQUESTS = 200;
 
-const LINES = ['4. 4 8 4', '8 4. 8 4.', '4 8 8 4 4', '8r 4 4 8 4'];
-
-function recipeOf(index: number): ClosedRecipe {
-  const over = ['hats-2-4', 'jazz-ride', 'samba-feet', 'rock-8ths-hands'][index % 4] ?? 'hats-2-4';
-  return {
-    ...toggleOstinato(blankRecipe(), over),
-    play: { content: { text: LINES[index >> 1] ?? '4 4 4 4' } },
-    as: startOf(index % 2 === 0 ? 'verbatim' : 'short-long'),
-    clash: 'merge',
-  };
-}
-
-interface Large {
-  readonly context: Context;
-  readonly file: string;
-  readonly teacher: Teacher;
-  readonly students: readonly Student[];
-}
-
-/** A studio of 200 students with 100,000 tries in a file, so that reading is what it is at a desk; or of a
- * few who have so many each. */
-function build(folder: string, entries: readonly number[]): Large {
-  const file = join(folder, `${entries.length}.sqlite`);
-  const context: Context = { db: openDb(file), now: Date.now };
-  const studio = { studio: 'Large', teacher: 'Ada', zone: 'Europe/Lisbon' };
-  const teacher = must(asTeacher(context, viewerOf(context, must(openStudio(context, studio)))));
-  const program = must(createProgram(teacher, 'All'));
-  for (let index = 0; index < ITEMS; index += 1) {
-    const input = { id: null, name: `Exercise ${index + 1}`, recipe: recipeOf(index) };
-    must(addItem(teacher, program, must(saveExercise(teacher, input)).id));
-  }
-  const random = seeded(11);
-  const today = new Date(context.now()).toISOString().slice(0, 10);
-  const students = entries.map((each, index) => {
-    const id = must(addStudent(teacher, { name: `Student ${index + 1}`, about: '' }));
-    const assignmentId = must(giveProgram(teacher, program, id));
-    const me = must(asStudent(context, viewerOf(context, id)));
-    const items = must(getToday(me));
-    me.store.together(() => {
-      for (let n = 0; n < each; n += 1) {
-        const item = items[n % ITEMS]?.item;
-        if (!item) throw new Error('no item');
-        const drawn = random();
-        const verdict: Verdict = drawn < 0.7 ? 'clean' : drawn < 0.9 ? 'shaky' : 'lost';
-        const day = daysAfter(today, Math.floor((n * DAYS) / each) - DAYS);
-        const at = Date.parse(`${day}T17:00:00Z`) + n * 1000;
-        const bpm = 60 + 5 * Math.floor(random() * 3);
-        me.store.log.insert({
-          kind: 'try',
-          id: makeId<'entry'>(at, randomBytes(12)),
-          by: 'student',
-          at,
-          day,
-          assignmentId,
-          itemId: item.id,
-          sessionId: sessionOf(day, index),
-          about: null,
-          hash: item.hash,
-          body: { bpm, rung: null, verdict, bars: 40, seconds: 150 },
-        });
-      }
-    });
-    return me;
-  });
-  return { context, file, teacher, students };
-}
-
-function sessionOf(day: string, index: number): SessionId {
-  const bytes = Uint8Array.from({ length: 12 }, (_, at) => (index >> at) % 32);
-  return makeId<'session'>(Date.parse(`${day}T17:00:00Z`), bytes);
-}
-
 /** The same studio as a process that was just started sees it. */
-function restarted({ context, file, teacher, students }: Large): Large {
+function restarted({ context, file, teacher, teacherId, students }: Large): Large {
   closeDb(context.db);
   const fresh: Context = { db: openDb(file), now: Date.now };
   const one = students[0];
@@ -128,7 +48,7 @@ function restarted({ context, file, teacher, students }: Large): Large {
   const same = ada.store
     .students()
     .map((own) => must(asStudent(fresh, { ...seen, personId: own.id })));
-  return { context: fresh, file, teacher: ada, students: same };
+  return { context: fresh, file, teacher: ada, teacherId, students: same };
 }
 
 function tryOf(me: Student, index = 0): Posted<'try'> {
@@ -177,18 +97,18 @@ export function roster(): Row[] {
   const rows = [
     ...ofMany(
       restarted(
-        build(
-          folder,
+        largeStudio(
+          join(folder, 'many.sqlite'),
           Array.from({ length: STUDENTS }, () => ENTRIES / STUDENTS),
         ),
       ),
     ),
     ...LONG.flatMap((count) => {
       const own = mkdtempSync(join(folder, 'long-'));
-      return ofOne(restarted(build(own, [count])), count);
+      return ofOne(restarted(largeStudio(join(own, 'one.sqlite'), [count])), count);
     }),
     replaying(),
-    ...asBundle(build(mkdtempSync(join(folder, 'bundle-')), BUNDLED)),
+    ...asBundle(largeStudio(join(folder, 'bundle.sqlite'), BUNDLED)),
   ];
   rmSync(folder, { recursive: true, force: true });
   return rows;

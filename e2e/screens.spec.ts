@@ -46,7 +46,10 @@ test.describe('with the demo studio', () => {
     }
     const host = await request.get('/', { headers: { host: 'evil.example' } });
     expect(host.status()).toBe(421);
-    expect(await host.text()).toBe('');
+    expect(await host.text()).toMatch(
+      /^Mivvel does not answer to the name evil.example\. Open it by/,
+    );
+    expect(host.headers()['content-type']).toContain('text/plain');
     const start = await request.get('/');
     expect(start.headers()['content-security-policy']).toMatch(
       /^default-src 'none'; script-src 'self' 'nonce-[\w+/=]+' 'strict-dynamic'; .*frame-ancestors 'none'/,

@@ -7,7 +7,8 @@ export async function register(): Promise<void> {
   if (process.env.NODE_ENV !== 'production') return;
   const { standInLine } = await import('@/server/line');
   standInLine();
-  const { backUpWhenDue, knowAddresses, liveContext, warmRosters } = await import('@/server');
+  const { backUpWhenDue, knowAddresses, liveContext, lookThrough, warmRosters } =
+    await import('@/server');
   const { logger } = await import('@/server/logger');
   const failed = (what: string) => (error: unknown) => logger().error({ err: error }, what);
   try {
@@ -30,6 +31,11 @@ export async function register(): Promise<void> {
       })
       .catch(failed('No backup could be made.'));
   };
+  setTimeout(() => {
+    lookThrough()
+      .then((issue) => issue && logger().error({ issues: [issue] }, 'The studio file is damaged.'))
+      .catch(failed('The studio file could not be looked through.'));
+  }, LOOK_THROUGH_MS);
   setTimeout(safe, BACKUP_FIRST_MS);
   setInterval(safe, BACKUP_LOOK_MS).unref();
 }
@@ -49,16 +55,24 @@ const ROUTES_FIRST_MS = 50;
 const FIRST_MS = 1000;
 const PAUSE_MS = 5;
 
+/** The whole file is looked through when the first visitors are through. */
+const LOOK_THROUGH_MS = 10_000;
+
 /** The first look whether a backup is due comes when the first visitors are through, the next ones every quarter of an hour. */
 const BACKUP_FIRST_MS = 20_000;
 const BACKUP_LOOK_MS = 900_000;
+
+/** Whether nobody waits for an answer any more: the browser went elsewhere. */
+function wentAway(error: unknown): boolean {
+  return error instanceof Error && (error.message === 'aborted' || error.name === 'AbortError');
+}
 
 /** What a page or a route threw goes to the log, without what was sent. */
 export async function onRequestError(
   error: unknown,
   request: { readonly path: string; readonly method: string },
 ): Promise<void> {
-  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  if (process.env.NEXT_RUNTIME !== 'nodejs' || wentAway(error)) return;
   const { logger } = await import('@/server/logger');
   logger().error(
     { err: error, method: request.method, path: request.path.split('?')[0] },

@@ -2,6 +2,8 @@ import { NextResponse, type NextRequest } from 'next/server';
 import type { Issue } from '@/core/issue';
 import { isOurHost, isOurOrigin } from '@/server/hosts';
 import { readSettings } from '@/server/settings';
+import { sayIssue } from '@/words';
+import { sayIssuesIn } from '@/words/issue-languages';
 import { mostBytesAt } from './app/body';
 
 /** What every answer says besides its content. */
@@ -38,7 +40,7 @@ function policyOf(nonce: string): string {
 export function proxy(request: NextRequest): NextResponse {
   const { method, headers, nextUrl } = request;
   const host = headers.get('host');
-  if (!isOurHost(host, NAMED)) return refused(421);
+  if (!isOurHost(host, NAMED)) return unknownHost(host ?? '');
   const writes = method !== 'GET' && method !== 'HEAD';
   if (writes && !isOurOrigin(headers.get('origin'), host)) return refused(403);
   const isApi = nextUrl.pathname.startsWith('/api/');
@@ -58,6 +60,17 @@ export function proxy(request: NextRequest): NextResponse {
   answer.headers.set('content-security-policy', policy);
   for (const [name, value] of Object.entries(HEADERS)) answer.headers.set(name, value);
   return answer;
+}
+
+/** Words for whoever typed a name that nobody told Mivvel; a page elsewhere learns nothing from them. */
+function unknownHost(host: string): NextResponse {
+  const words = sayIssue(sayIssuesIn('en-GB'), {
+    ...{ code: 'host-unknown', path: [], host: host.slice(0, 100) },
+  });
+  return new NextResponse(words, {
+    status: 421,
+    headers: { ...HEADERS, 'content-type': 'text/plain; charset=utf-8' },
+  });
 }
 
 function refused(status: number): NextResponse {

@@ -7,7 +7,7 @@ import { bin, ROOT, run, stop } from './run.mjs';
 const SOURCES = ['src', 'public', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].concat([
   'package-lock.json',
   'scripts/lib/compiled-messages.mjs',
-  'scripts/reader.mjs',
+  'scripts/threads.mjs',
 ]);
 
 function filesOf(path) {
@@ -36,7 +36,7 @@ export async function ensureBuilt() {
   // Types are checked by the tests, beside other things; here they would only keep everybody waiting.
   const env = { MIVVEL_TYPES: 'elsewhere' };
   const build = async () =>
-    (await run(bin('next'), ['build'], env)) || run(process.execPath, ['scripts/reader.mjs'], env);
+    (await run(bin('next'), ['build'], env)) || run(process.execPath, ['scripts/threads.mjs'], env);
   if ((await build()) !== 0) {
     // A failed build can stay in the cache of the bundler and fail again for no other reason.
     rmSync(join(ROOT, '.next'), { recursive: true, force: true });

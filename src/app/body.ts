@@ -1,10 +1,11 @@
+import { MOST_FILE_BODY } from '@/core/format';
 import { fail, ok, type Result } from '@/core/issue';
 
-/** Most bytes that each door takes: a week of entries, a file of 20 MB in Base64, a book of recipes. What comes to no
+/** Most bytes that each door takes: a week of entries, a file, a book of recipes. What comes to no
  * door of its own is an action or a form. */
 const MOST_BYTES: Readonly<Record<string, number>> = {
   '/api/log': 2_000_000,
-  '/api/import': 28_000_000,
+  '/api/import': MOST_FILE_BODY,
   '/api/sheets': 8_000_000,
   '/api/address': 4_000,
 };

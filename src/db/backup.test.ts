@@ -38,6 +38,29 @@ describe('a backup', () => {
     expect(notesIn(file())).toEqual([1]);
   });
 
+  it('ends although another connection writes without pause', async () => {
+    const writer = new Database(file());
+    // More pages than are copied in a moment.
+    writer.exec(
+      'create table page (of); with recursive n(i) as (select 1 union all select i + 1 from n where i < 3000) insert into page select zeroblob(4000) from n',
+    );
+    let turns = 0;
+    let done = false;
+    const writes = new Promise<void>((ended) => {
+      (function write() {
+        if (done || turns > 500) return ended();
+        turns += 1;
+        writer.exec(`insert into note values (${turns + 1})`);
+        setImmediate(write);
+      })();
+    });
+    const made = await Promise.race([backUp(file(), at('one.sqlite')), writes]);
+    done = true;
+    writer.close();
+    expect(made).toMatchObject({ ok: true });
+    expect(notesIn(at('one.sqlite')).length).toBeGreaterThan(0);
+  });
+
   it('of a damaged file is none, and leaves nothing behind', async () => {
     const bytes = readFileSync(file());
     bytes.fill(0x55, 4096 * 2, 4096 * 6);

@@ -7,8 +7,9 @@ import { fail, ok, type Result } from '@/core/issue';
 import { isLocked, lockedBytes, openedBytes } from './locked';
 import { REPLACED } from './trouble';
 
-/** Pages that are copied at once; all of them, for another process that writes begins a copy in parts again. */
-const PAGES_AT_ONCE = 2000;
+/** Pages that are copied at once: all of them. A copy in parts begins again whenever another connection writes, and
+ * never ends where one writes without pause. */
+const PAGES_AT_ONCE = 0x7fffffff;
 
 /** Copies a studio file while it may be in use: all that was written until now, in one piece. The copy is looked
  * through before it counts, and appears under its name whole or not at all.

@@ -1,8 +1,9 @@
-import { mkdirSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { isRefusal } from '@/core/issue';
 import * as schema from './schema';
 import { StorageError, troubleOf } from './trouble';
@@ -21,10 +22,14 @@ export interface Db {
   readonly [database]: true;
 }
 
-/** Opens a studio file, `:memory:` or the bytes of a file, and brings it up to date. */
+const MIGRATIONS = join(process.cwd(), 'src/db/migrations');
+
+/** Opens a studio file, `:memory:` or the bytes of a file, and brings it up to date; one of an earlier form is copied
+ * first, to beside where it is. */
 export function openDb(file: string | Buffer): Db {
   const client = new Database(file);
   try {
+    if (typeof file === 'string' && !client.memory) keepEarlierForm(client, file);
     return prepared(client);
   } catch (error) {
     client.close();
@@ -38,8 +43,27 @@ function prepared(client: Database.Database): Db {
   client.pragma('foreign_keys = ON');
   client.pragma(`busy_timeout = ${BUSY_MS}`);
   const connection = drizzle(client, { schema });
-  migrate(connection, { migrationsFolder: join(process.cwd(), 'src/db/migrations') });
+  migrate(connection, { migrationsFolder: MIGRATIONS });
   return connection as unknown as Db;
+}
+
+/** Copies a file that is about to be changed to a newer form: with the copy, an update can be gone back on. */
+function keepEarlierForm(client: Database.Database, file: string): void {
+  const named = "select 1 from sqlite_master where name = '__drizzle_migrations'";
+  if (!client.prepare(named).get()) return;
+  const steps = client.prepare('select count(*) from __drizzle_migrations').pluck().get() as number;
+  const known = readMigrationFiles({ migrationsFolder: MIGRATIONS }).length;
+  const kept = join(dirname(file), `mivvel.before-update-${steps}.sqlite`);
+  // One that is there already was made before an update that was broken off.
+  if (steps === 0 || steps >= known || existsSync(kept)) return;
+  const part = `${kept}.part`;
+  rmSync(part, { force: true });
+  try {
+    client.prepare('vacuum into ?').run(part);
+    renameSync(part, kept);
+  } finally {
+    rmSync(part, { force: true });
+  }
 }
 
 /** Only for this folder, tests and benchmarks. */
@@ -89,11 +113,19 @@ const held = globalThis as {
 function openedAt(path: string): Db {
   try {
     mkdirSync(dirname(path), { recursive: true });
-    return openDb(path);
+    const db = openDb(path);
+    if (isWhole(db)) return db;
+    closeDb(db);
+    throw new StorageError('damaged', path);
   } catch (error) {
     const trouble = troubleOf(error, path);
     throw trouble ? new StorageError(trouble, path, error) : error;
   }
+}
+
+/** A quick look through the file; indexes are looked through later, beside all else. */
+function isWhole(db: Db): boolean {
+  return connectionOf(db).$client.pragma('quick_check(1)', { simple: true }) === 'ok';
 }
 
 /** Where the process's studio file is. */

@@ -1,5 +1,7 @@
 export { backUp, faultOf, restore } from './backup';
 export { closeDb, dataFile, openDb, theDb, together } from './connection';
+export { backUpAside, faultAside } from './file-tasks';
+export { hasThreads, startThread } from './threads';
 export { nearerTrouble, troubleOf } from './trouble';
 export {
   findFeed,

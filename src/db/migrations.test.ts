@@ -1,9 +1,11 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
-import { describe, expect, it } from 'vitest';
+import { readMigrationFiles } from 'drizzle-orm/migrator';
+import { afterAll, describe, expect, it } from 'vitest';
 import { readBody, type EntryKind } from '@/core/log';
-import { connectionOf, openDb } from './connection';
+import { closeDb, connectionOf, openDb } from './connection';
 
 const FOLDER = join(process.cwd(), 'src/db/migrations');
 
@@ -269,5 +271,62 @@ describe('migrations', () => {
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({
       n: journal.entries.length,
     });
+  });
+});
+
+describe('a file of an earlier form', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'mivvel-forms-'));
+  afterAll(() => rmSync(folder, { recursive: true }));
+  const steps = readMigrationFiles({ migrationsFolder: FOLDER });
+
+  /** A file with a studio that was begun in the first form, as it was after so many steps. */
+  function begun(count: number): string {
+    const path = join(mkdtempSync(join(folder, 'form-')), 'mivvel.sqlite');
+    const db = new Database(path);
+    db.exec(
+      'create table __drizzle_migrations (id integer primary key, hash text, created_at numeric)',
+    );
+    const done = db.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)');
+    journal.entries.slice(0, count).forEach(({ tag }, index) => {
+      migrate(db, tag);
+      if (index === 0) db.exec(ENTRY);
+      done.run(steps[index]?.hash, steps[index]?.folderMillis);
+    });
+    db.close();
+    return path;
+  }
+
+  const people = (path: string) => {
+    const db = new Database(path, { readonly: true });
+    const names = db.prepare('select name from person').pluck().all();
+    db.close();
+    return names;
+  };
+
+  it.each(journal.entries.map(({ tag }, index) => [tag, index + 1] as const))(
+    'as of %s opens, and is kept as it was',
+    (_, count) => {
+      const path = begun(count);
+      const db = openDb(path);
+      const { $client } = connectionOf(db);
+      expect($client.prepare('select name from person').pluck().all()).toEqual(['Ines']);
+      expect($client.prepare("select kind from entry where id = 'e'").pluck().all()).toEqual(
+        count <= 7 ? ['try'] : expect.any(Array),
+      );
+      expect($client.pragma('integrity_check', { simple: true })).toBe('ok');
+      closeDb(db);
+      const kept = readdirSync(dirname(path)).filter((name) => name.includes('before'));
+      const isLatest = count === journal.entries.length;
+      expect(kept).toEqual(isLatest ? [] : [`mivvel.before-update-${count}.sqlite`]);
+      for (const name of kept) expect(people(join(dirname(path), name))).toEqual(['Ines']);
+    },
+  );
+
+  it('is not copied again where the update was broken off', () => {
+    const path = begun(3);
+    const kept = join(dirname(path), 'mivvel.before-update-3.sqlite');
+    writeFileSync(kept, 'the first copy');
+    closeDb(openDb(path));
+    expect(readFileSync(kept, 'utf8')).toBe('the first copy');
   });
 });

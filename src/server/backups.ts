@@ -2,7 +2,7 @@ import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { ok, type Issue, type Result, type StorageTrouble } from '@/core/issue';
 import type { Backup, Backups } from '@/core/studio';
-import { backUp, dataFile, troubleOf } from '@/db';
+import { backUpAside, dataFile, faultAside, troubleOf } from '@/db';
 import type { Teacher } from './authority';
 import { keptOf } from './retention';
 import { readSettings } from './settings';
@@ -13,6 +13,7 @@ const NAME = /^mivvel-(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)\.sqlite(\.locked)?$
 const held = globalThis as {
   /** What went wrong with the last backup that was begun by itself. */
   mivvelBackupIssue?: Issue | null;
+  mivvelDamage?: { readonly inode: number; readonly issue: Issue };
 };
 
 /** Where backups of the studio file go. */
@@ -50,7 +51,7 @@ async function makeBackup(now: () => number): Promise<Result<Backup>> {
   const to = join(folder, `mivvel-${name}.sqlite${passphrase === null ? '' : '.locked'}`);
   try {
     mkdirSync(folder, { recursive: true });
-    const made = await backUp(dataFile(), to, passphrase);
+    const made = await backUpAside(dataFile(), to, passphrase);
     if (!made.ok) return made;
     const all = listBackups(folder);
     const kept = new Set(keptOf(all.map((one) => one.at)));
@@ -73,6 +74,24 @@ export async function backUpWhenDue(now: () => number): Promise<Result<Backup> |
   return made;
 }
 
+/** Looks through the whole studio file, beside all else; what is wrong with it is shown where backups are, and by
+ * `healthNow`.
+ * @returns the issue; null where the file is whole */
+export async function lookThrough(): Promise<Issue | null> {
+  const file = dataFile();
+  const inode = statSync(file).ino;
+  const fault = await faultAside(file);
+  held.mivvelDamage = fault ? { inode, issue: issueOf('damaged', file) } : undefined;
+  return foundDamage();
+}
+
+/** What the last look through the whole file found, as long as it is that file. */
+export function foundDamage(): Issue | null {
+  const { mivvelDamage: found } = held;
+  const now = found && statSync(dataFile(), { throwIfNoEntry: false });
+  return now?.ino === found?.inode ? (found?.issue ?? null) : null;
+}
+
 /** What a teacher sees of backups. */
 export function getBackups(_: Teacher): Result<Backups> {
   const all = listBackups();
@@ -81,7 +100,7 @@ export function getBackups(_: Teacher): Result<Backups> {
     count: all.length,
     latest: all[0] ? { at: all[0].at, bytes: all[0].bytes, locked: all[0].locked } : null,
     hours: readSettings(process.env).MIVVEL_BACKUP_HOURS,
-    issue: held.mivvelBackupIssue ?? null,
+    issue: foundDamage() ?? held.mivvelBackupIssue ?? null,
   });
 }
 

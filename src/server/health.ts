@@ -1,6 +1,6 @@
 import type { Issue } from '@/core/issue';
 import { dataFile, nearerTrouble, theDb } from '@/db';
-import { issueOf, storageIssue } from './backups';
+import { foundDamage, issueOf, storageIssue } from './backups';
 import { listDoors } from './studios';
 
 /** Whether the studio file can be read and written now.
@@ -16,5 +16,5 @@ export function healthNow(): Issue | null {
     throw error;
   }
   const trouble = nearerTrouble(file);
-  return trouble && issueOf(trouble, file);
+  return trouble ? issueOf(trouble, file) : foundDamage();
 }

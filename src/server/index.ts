@@ -17,7 +17,7 @@ export {
 } from './families';
 export { archiveImported, importBundle, lookIntoBundle } from './bundles';
 export { exportStudent, exportStudio } from './bundles-out';
-export { backUpNow, backUpWhenDue, getBackups, storageIssue } from './backups';
+export { backUpNow, backUpWhenDue, getBackups, lookThrough, storageIssue } from './backups';
 export { healthNow } from './health';
 export { importFile, lookIntoFile } from './imports';
 export { readApart } from './read-apart';
@@ -28,6 +28,7 @@ export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
 export { asEither, asStudent, asTeacher } from './authority';
 export { appendEntries, appendEntry, listTries, MOST_ENTRIES } from './log';
+export { appendTogether } from './log-together';
 export { logPaper } from './paper';
 export { getDay, getPlan, getRound, setSchedule } from './plans';
 export { practiceDay } from './standing';

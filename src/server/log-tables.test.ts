@@ -193,6 +193,18 @@ Ines,2025-12-02,waltz,60
     expect(itemOf(w, w.id).count).toBe(0);
   });
 
+  it.each([
+    ['suffered', 'wobble LH'],
+    ['suffered', 'flam LH, tone QQ'],
+    ['broke-on-beat', '0'],
+    ['broke-on-beat', '1 and 3'],
+  ])('a word in %s that says nothing is refused: %s', (column, cell) => {
+    const w = world();
+    const text = `date,exercise,bpm,verdict,${column}\n2025-12-01,Cells,60,shaky,"${cell}"\n`;
+    const refused = importFile(w.teacher, file(text), { ...LIKELY_CHOICES, student: w.id });
+    expect(refused.ok ? [] : refused.issues).toMatchObject([{ line: 2, column }]);
+  });
+
   it('a remark that is too long is not cut', () => {
     const w = world();
     const text = `date,exercise,bpm,remark\n2025-12-01,Cells,60,${'a'.repeat(301)}\n`;

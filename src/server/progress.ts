@@ -104,7 +104,7 @@ export interface Progress {
 }
 
 /** Forgets what a student's log came to, where what was read is not there after all. */
-export function forgetProgress({ file, id }: StudentStore): void {
+export function forgetProgress({ file, id }: Pick<StudentStore, 'file' | 'id'>): void {
   STUDENTS.drop(file, id);
 }
 

@@ -1,8 +1,8 @@
-import { join } from 'node:path';
-import { Worker, type WorkerOptions } from 'node:worker_threads';
+import type { Worker, WorkerOptions } from 'node:worker_threads';
 import type { FileChoices } from '@/core/format';
 import { fail, type Result } from '@/core/issue';
-import type { FileRead, SentFile } from './read-file';
+import { hasThreads, startThread } from '@/db';
+import { readFile, type FileRead, type SentFile } from './read-file';
 
 /** What one file may take, and how many are read at once. */
 export interface Allowance {
@@ -15,10 +15,6 @@ const USUAL: Allowance = { ms: 20_000, mb: 512, atOnce: 2 };
 
 type Reader = (options: WorkerOptions) => Worker;
 
-/** What the build made of `reader-thread.ts`. */
-const builtReader: Reader = (options) =>
-  new Worker(join(process.cwd(), '.next', 'reader-thread.mjs'), options);
-
 /** Reads files in threads of their own, a few at once, while everybody else is answered; the others wait in line. */
 export class ReadingRoom {
   #reading = 0;
@@ -26,7 +22,7 @@ export class ReadingRoom {
 
   constructor(
     private readonly allowance: Allowance = USUAL,
-    private readonly reader: Reader = builtReader,
+    private readonly reader: Reader = (options) => startThread('reader-thread', options),
   ) {}
 
   /** @returns issues of reading; `file-heavy` for what took too long or too much memory, and was left
@@ -67,8 +63,9 @@ export class ReadingRoom {
 
 const held = globalThis as { mivvelReadingRoom?: ReadingRoom };
 
-/** Reads a file apart from all requests. */
-export function readApart(file: SentFile, choices: FileChoices): Promise<Result<FileRead>> {
+/** Reads a file apart from all requests, where there are any. */
+export async function readApart(file: SentFile, choices: FileChoices): Promise<Result<FileRead>> {
+  if (!hasThreads()) return readFile(file, choices);
   held.mivvelReadingRoom ??= new ReadingRoom();
   return held.mivvelReadingRoom.read(file, choices);
 }

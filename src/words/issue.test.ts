@@ -12,6 +12,7 @@ type Told<Code> = Omit<Extract<Issue, { code: Code }>, 'code' | 'path'>;
 /** One issue of every code there is. */
 const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'body-large': { most: 28 },
+  'host-unknown': { host: 'drums.lan' },
   storage: { trouble: 'damaged', file: '/data/mivvel.sqlite', backup: '/data/backups/one.sqlite' },
   'file-nodes': { most: 1_000_000 },
   'file-large': { most: 20 },

@@ -156,6 +156,8 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.recipe-newer', { version: issue.version, known: issue.known });
     case 'body-large':
       return t('issue.body-large', { most: issue.most });
+    case 'host-unknown':
+      return t('issue.host-unknown', { host: issue.host });
     case 'storage': {
       const { trouble, file, backup } = issue;
       const restore =

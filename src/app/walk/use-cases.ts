@@ -121,6 +121,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     ...oneStudent((me, w) => server.appendEntries(me, w.id, [])),
     ...oneStudent((me, w) => answered(me, w, tryOf(w))),
   ],
+  appendTogether: oneStudent((me, w) => server.appendTogether(me, w.id, [])),
   appendEntry: [
     ...teacher(
       (me, w) => server.appendEntry(me, w.id, decision(w, { does: 'move', rung: 2 })),
@@ -271,6 +272,8 @@ export const NO_USE_CASES = [
   'asStudent',
   'asTeacher',
   'MOST_ENTRIES',
+  'readApart',
+  'lookThrough',
   'practiceDay',
   'getSpeech',
   'getSteps',

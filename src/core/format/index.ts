@@ -10,6 +10,7 @@ export {
   PLAYED_GRIDS,
   voicesOfPart,
 } from './score';
+export { MOST_FILE_BODY, MOST_FILE_BYTES } from './file-size';
 export { piecesOf } from './pieces-of';
 export { FORMATS, isMusic, readMusic } from './registry';
 export type { Bundle, Bundled, BundledProgram, BundledStudent, StudioSettings } from './bundle';

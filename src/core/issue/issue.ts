@@ -90,6 +90,7 @@ export type Issue =
   | Issued<'file-nodes', { most: number }>
   /** In MB. */
   | Issued<'body-large', { most: number }>
+  | Issued<'host-unknown', { host: string }>
   | Issued<'file-large', { most: number }>
   | Issued<'file-heavy', { what: 'seconds' | 'megabytes'; most: number }>
   | Issued<'file-unreadable', { line: number }>

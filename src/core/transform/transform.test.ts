@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { letterOf, STICKING_LETTERS, type StickingLetter } from '../kit';
-import type { Layer } from '../pattern';
+import { loopLayer, type Layer } from '../pattern';
 import { quarters, tick } from '../time';
 import {
   displaceAccents,
@@ -253,6 +253,31 @@ describe('double-pedal footing, two schools (common practice, no source)', () =>
       { at: 4 * slot, byGrid: 'RF', byGroups: 'LF' },
     ]);
     expect(footingDifferences([layerOf('K-K-K-K-')])).toEqual([]);
+  });
+
+  it('says where they differ over the longer of the two cycles', () => {
+    const turned = (layer: Layer, school: Footing, length: number) => {
+      const [footed = layer] = footLayers([layer], school);
+      return loopLayer(footed, tick(length)).strokes.map(({ limb }) => limb);
+    };
+    fc.assert(
+      fc.property(fc.stringMatching(/^[K-]{1,12}$/), (text) => {
+        const layer = layerOf(text);
+        const longest = (['grid', 'groups'] as const).map(
+          (school) => footLayers([layer], school)[0]?.lengthTicks ?? 0,
+        );
+        const length = Math.max(...longest);
+        const [grid, groups] = [turned(layer, 'grid', length), turned(layer, 'groups', length)];
+        const ats = loopLayer(layer, tick(length)).strokes.map(({ at }) => at);
+        expect(footingDifferences([layer])).toEqual(
+          ats.flatMap((at, index) =>
+            grid[index] === groups[index]
+              ? []
+              : [{ at, byGrid: grid[index], byGroups: groups[index] }],
+          ),
+        );
+      }),
+    );
   });
 
   it('nine triplets in 3/4 take two bars, and the left foot begins the second', () => {

@@ -17,7 +17,8 @@ import type {
   StudioId,
 } from '@/core/studio';
 import type { Connection } from '../connection';
-import { entry, session } from '../schema';
+import { prepared } from '../prepared';
+import { entry } from '../schema';
 
 /** An entry that is ready to be stored. */
 export interface NewEntry {
@@ -57,44 +58,34 @@ function loggedOf([seq, id, itemId, kind, about, by, at, day, body]: Raw): Logge
   return { kind, id, seq, itemId, about, by, at, day, body: said } as Logged;
 }
 
-/** Statements that read long logs, made once for each file. */
-const PREPARED = new WeakMap<Connection, Prepared>();
-
-interface RawStatement {
-  all(...values: readonly unknown[]): unknown[];
-  run(...values: readonly unknown[]): unknown;
-}
-
-type Prepared = Readonly<
-  Record<'since' | 'item' | 'latest' | 'beginSession' | 'insert', RawStatement>
->;
-
-function preparedFor(db: Connection): Prepared {
-  let found = PREPARED.get(db);
-  if (!found) {
-    const prepare = (where: string) => db.$client.prepare(`${RAW} where ${where}`).raw();
-    found = {
-      latest: db.$client
-        .prepare('select max(seq) from entry where studio_id = ? and student_id = ?')
-        .raw(),
-      since: prepare('studio_id = ? and student_id = ? and seq > ? order by seq'),
-      item: prepare('studio_id = ? and student_id = ? and item_id = ? order by day, seq'),
-      beginSession: db.$client.prepare(
-        'insert or ignore into session (id, studio_id, student_id, started_at, day) values (?, ?, ?, ?, ?)',
-      ),
-      insert: db.$client.prepare(
-        `insert into entry (id, studio_id, student_id, assignment_id, item_id, session_id, kind, about, "by", at, day,
-         hash, body) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-      ),
-    };
-    PREPARED.set(db, found);
-  }
-  return found;
-}
+/** What long logs are read with, and what each write asks. */
+const preparedFor = prepared(({ $client }) => {
+  const read = (where: string) => $client.prepare(`${RAW} where ${where}`).raw();
+  const owner = (table: string) =>
+    $client.prepare(`select studio_id, student_id from ${table} where id = ?`).raw();
+  return {
+    latest: $client
+      .prepare('select max(seq) from entry where studio_id = ? and student_id = ?')
+      .raw(),
+    since: read('studio_id = ? and student_id = ? and seq > ? order by seq'),
+    item: read('studio_id = ? and student_id = ? and item_id = ? order by day, seq'),
+    ownerOfEntry: owner('entry'),
+    ownerOfSession: owner('session'),
+    beginSession: $client.prepare(
+      'insert or ignore into session (id, studio_id, student_id, started_at, day) values (?, ?, ?, ?, ?)',
+    ),
+    insert: $client.prepare(
+      `insert into entry (id, studio_id, student_id, assignment_id, item_id, session_id, kind, about, "by", at, day,
+       hash, body) values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+    ),
+  };
+});
 
 /** The log of one student. */
 export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
   const mine = and(eq(entry.studioId, studioId), eq(entry.studentId, studentId));
+  const isMine = (owner: unknown) =>
+    Array.isArray(owner) ? owner[0] === studioId && owner[1] === studentId : null;
   return {
     /** Entries that were stored after the one with this number, as they were stored. */
     since(seq: number): readonly Logged[] {
@@ -174,19 +165,12 @@ export function logOf(db: Connection, studioId: StudioId, studentId: PersonId) {
 
     /** Whose an entry is that is stored already, whoever asks; null where none is. */
     isMine(id: EntryId): boolean | null {
-      const of = { studioId: entry.studioId, studentId: entry.studentId };
-      const row = db.select(of).from(entry).where(eq(entry.id, id)).get();
-      return row ? row.studioId === studioId && row.studentId === studentId : null;
+      return isMine(preparedFor(db).ownerOfEntry.get(id));
     },
 
     /** Whether a sitting is this student's; null where it has not begun. */
     isMySession(id: SessionId): boolean | null {
-      const row = db
-        .select({ studentId: session.studentId, studioId: session.studioId })
-        .from(session)
-        .where(eq(session.id, id))
-        .get();
-      return row ? row.studioId === studioId && row.studentId === studentId : null;
+      return isMine(preparedFor(db).ownerOfSession.get(id));
     },
 
     /** Stores an entry; the first of a sitting begins it. */

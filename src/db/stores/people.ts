@@ -1,9 +1,10 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { KitProfile } from '@/core/kit';
 import type { StepKind } from '@/core/path';
 import type { Schedule } from '@/core/plan';
 import type { Person, PersonId, Speech, StudioId } from '@/core/studio';
 import type { Connection } from '../connection';
+import { prepared } from '../prepared';
 import { person, studio } from '../schema';
 
 export interface Studio {
@@ -23,13 +24,34 @@ const columns = {
   kit: person.kit,
 };
 
+const findStudio = prepared((db) =>
+  db
+    .select()
+    .from(studio)
+    .where(eq(studio.id, sql.placeholder('studio')))
+    .prepare(),
+);
+
+const findPerson = prepared((db) =>
+  db
+    .select({ ...columns, studioId: person.studioId })
+    .from(person)
+    .where(and(eq(person.id, sql.placeholder('person')), isNull(person.archivedAt)))
+    .prepare(),
+);
+
+/** A person, whichever studio they belong to. */
+export function personOf(db: Connection, id: PersonId) {
+  return findPerson(db).get({ person: id }) ?? null;
+}
+
 /** The studio itself, and who belongs to it. */
 export function peopleOf(db: Connection, studioId: StudioId) {
   const one = (of: PersonId) => and(eq(person.studioId, studioId), eq(person.id, of));
   const here = eq(studio.id, studioId);
   return {
     studio(): Studio {
-      const found = db.select().from(studio).where(here).get();
+      const found = findStudio(db).get({ studio: studioId });
       if (!found) throw new Error(`no studio ${studioId}`);
       return found;
     },
@@ -58,11 +80,10 @@ export function peopleOf(db: Connection, studioId: StudioId) {
     },
 
     find(of: PersonId): Person | null {
-      const found = db
-        .select(columns)
-        .from(person)
-        .where(and(one(of), isNull(person.archivedAt)));
-      return found.get() ?? null;
+      const found = personOf(db, of);
+      if (found?.studioId !== studioId) return null;
+      const { studioId: _, ...rest } = found;
+      return rest;
     },
 
     insert(row: Person): void {

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNull, max } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
 import type {
   AssignmentId,
   ExerciseId,
@@ -11,6 +11,7 @@ import type {
 } from '@/core/studio';
 import type { Starts } from '@/core/program';
 import { writing, type Connection } from '../connection';
+import { prepared } from '../prepared';
 import { assignment, person, program, programItem, programVersion } from '../schema';
 import { contentText, readContent, type Content } from './content';
 
@@ -38,23 +39,50 @@ const columns = {
   starts: assignment.starts,
 };
 
+const findGiven = prepared((db) =>
+  db
+    .select({ ...columns, endedAt: assignment.endedAt, givenAt: assignment.givenAt })
+    .from(assignment)
+    .innerJoin(person, eq(person.id, assignment.studentId))
+    .where(
+      and(
+        eq(assignment.studioId, sql.placeholder('studio')),
+        eq(assignment.id, sql.placeholder('assignment')),
+      ),
+    )
+    .prepare(),
+);
+
+const givenTo = prepared((db) =>
+  db
+    .select(columns)
+    .from(assignment)
+    .innerJoin(person, eq(person.id, assignment.studentId))
+    .where(
+      and(
+        eq(assignment.studioId, sql.placeholder('studio')),
+        eq(assignment.studentId, sql.placeholder('student')),
+        isNull(assignment.endedAt),
+      ),
+    )
+    .orderBy(asc(assignment.id))
+    .prepare(),
+);
+
+type AssignedRow = Omit<Assigned, 'student'> & {
+  readonly studentId: PersonId;
+  readonly studentName: string;
+};
+
+function assignedOf<Row extends AssignedRow>({ studentId, studentName, ...rest }: Row) {
+  return { ...rest, student: { id: studentId, name: studentName } };
+}
+
 /** A studio's programs, and who has them. */
 export function programsOf(db: Connection, studioId: StudioId) {
   const one = (of: ProgramId) => and(eq(program.studioId, studioId), eq(program.id, of));
   const theirs = (of: AssignmentId) =>
     and(eq(assignment.studioId, studioId), eq(assignment.id, of));
-  const given = (more: ReturnType<typeof and>) =>
-    db
-      .select(columns)
-      .from(assignment)
-      .innerJoin(person, eq(person.id, assignment.studentId))
-      .where(and(eq(assignment.studioId, studioId), more))
-      .orderBy(asc(assignment.id))
-      .all()
-      .map(({ studentId, studentName, ...rest }): Assigned => ({
-        ...rest,
-        student: { id: studentId, name: studentName },
-      }));
   return {
     /** Latest first. */
     list(): NamedProgram[] {
@@ -156,8 +184,17 @@ export function programsOf(db: Connection, studioId: StudioId) {
 
     /** Assignments in force, oldest first: of everybody, or of one student. */
     given(studentId?: PersonId): Assigned[] {
-      const of = studentId === undefined ? undefined : eq(assignment.studentId, studentId);
-      return given(and(isNull(assignment.endedAt), of));
+      if (studentId !== undefined) {
+        return givenTo(db).all({ studio: studioId, student: studentId }).map(assignedOf);
+      }
+      return db
+        .select(columns)
+        .from(assignment)
+        .innerJoin(person, eq(person.id, assignment.studentId))
+        .where(and(eq(assignment.studioId, studioId), isNull(assignment.endedAt)))
+        .orderBy(asc(assignment.id))
+        .all()
+        .map(assignedOf);
     },
 
     /** What a student was ever given, in force or over, oldest first. */
@@ -174,13 +211,10 @@ export function programsOf(db: Connection, studioId: StudioId) {
 
     /** An assignment, in force or over. */
     findGiven(of: AssignmentId): (Assigned & { readonly ended: boolean; givenAt: number }) | null {
-      const [found] = given(eq(assignment.id, of));
-      const row = db
-        .select({ endedAt: assignment.endedAt, givenAt: assignment.givenAt })
-        .from(assignment)
-        .where(theirs(of))
-        .get();
-      return found && row ? { ...found, ended: row.endedAt !== null, givenAt: row.givenAt } : null;
+      const found = findGiven(db).get({ studio: studioId, assignment: of });
+      if (!found) return null;
+      const { endedAt, ...rest } = found;
+      return { ...assignedOf(rest), ended: endedAt !== null };
     },
 
     give(row: {

@@ -6,7 +6,7 @@ import { exercisesOf } from './exercises';
 import { familiesOf } from './families';
 import { logOf, practisedIn } from './log';
 import { materialsOf } from './materials';
-import { peopleOf, type Studio } from './people';
+import { peopleOf, personOf, type Studio } from './people';
 import { programsOf } from './programs';
 import { projectionsOf } from './projections';
 
@@ -113,15 +113,8 @@ export function listAddresses(db: Db): readonly string[] {
 
 /** The viewer that a person is; null when there is no such person (any more). */
 export function findViewer(db: Db, personId: PersonId): (Viewer & { name: string }) | null {
-  const connection = connectionOf(db);
-  const row = connection
-    .select({ studioId: person.studioId })
-    .from(person)
-    .where(eq(person.id, personId))
-    .get();
-  const found = row && peopleOf(connection, row.studioId).find(personId);
-  if (!row || !found) return null;
-  return { studioId: row.studioId, role: found.role, personId, name: found.name };
+  const found = personOf(connectionOf(db), personId);
+  return found && { studioId: found.studioId, role: found.role, personId, name: found.name };
 }
 
 /** The student whose calendar a secret address opens; null where there is none such (any more). */

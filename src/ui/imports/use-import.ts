@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { LIKELY_CHOICES, type FileChoices } from '@/core/format';
+import { LIKELY_CHOICES, MOST_FILE_BYTES, type FileChoices } from '@/core/format';
 import type { Issue, Result } from '@/core/issue';
 import type { FileLook, Imported } from '@/core/studio';
 import type { Say } from '@/words';
@@ -15,9 +15,6 @@ interface Chosen {
   readonly name: string;
   readonly base64: string;
 }
-
-/** A larger file is not sent: the door would not take it. */
-const MOST_FILE_BYTES = 20_000_000;
 
 /** A file on its way in: looked into, its choices changed, taken in with a way back, or left. */
 export function useImport(say: Say, archive: ArchiveFile) {
@@ -79,6 +76,7 @@ export function useImport(say: Say, archive: ArchiveFile) {
     forget,
     async choose(chosen: File) {
       forget();
+      // The door would not take it.
       if (chosen.size > MOST_FILE_BYTES) {
         setFile({ name: chosen.name, base64: '' });
         return setIssues([{ code: 'body-large', path: [], most: MOST_FILE_BYTES / 1e6 }]);

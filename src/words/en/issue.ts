@@ -103,6 +103,8 @@ export const issue = {
     '{name} waits for something that is not in the program. Choose again what it comes after.',
   'body-large':
     'This is more than Mivvel takes at once ({most, number} MB). Send it in parts; nothing was changed.',
+  'host-unknown':
+    'Mivvel does not answer to the name {host}. Open it by the number of this computer, or give it the name: as the studio’s address, or in the setting MIVVEL_HOSTS.',
   storage:
     '{trouble, select, busy {Another program is writing {file} and takes long. Nothing was changed; try again in a moment.} full {The disk with {file} is full. What was saved before is safe, this is not saved yet. Make room: what was played waits, and is saved by itself.} readOnly {The file {file} may not be written. What was saved before is safe, this is not saved. Give Mivvel the right to write the file and its folder.} damaged {The file {file} is damaged, and nothing is written to it. {restore}} missing {The file {file} is no longer where it was. Put it back, or restore. {restore}} other {The file {file} cannot be read: the disk reports a fault. Copy what you can to another disk. {restore}}}',
   storageRestore:

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini';
 import { fail } from '@/core/issue';
 import { list } from '@/core/shape';
-import { appendEntries, MOST_ENTRIES } from '@/server';
+import { appendTogether, MOST_ENTRIES } from '@/server';
 import { eitherRoute } from '../../act';
 import { ids } from '../../shapes';
 
@@ -15,5 +15,5 @@ const batch = z.object({
 export const POST = eitherRoute(batch, (me, { entries, student }) => {
   const whose = student ?? (me.role === 'student' ? me.store.id : null);
   if (whose === null) return fail({ code: 'not-yours', path: ['student'], what: 'record' });
-  return appendEntries(me, whose, entries);
+  return appendTogether(me, whose, entries);
 });
