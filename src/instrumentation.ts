@@ -7,7 +7,7 @@ export async function register(): Promise<void> {
   if (process.env.NODE_ENV !== 'production') return;
   const { standInLine } = await import('@/server/line');
   standInLine();
-  const { backUpWhenDue, knowAddresses, liveContext, lookThrough, warmRosters } =
+  const { backUpWhenDue, knowAddresses, liveContext, lookThrough, nowWarm, warmRosters } =
     await import('@/server');
   const { logger } = await import('@/server/logger');
   const failed = (what: string) => (error: unknown) => logger().error({ err: error }, what);
@@ -17,7 +17,11 @@ export async function register(): Promise<void> {
     // Each page says what is wrong with the file; the server has to be there for it.
     failed('The studio file could not be opened.')(error);
   }
-  setTimeout(() => void warmRoutes().catch(() => null), ROUTES_FIRST_MS);
+  setTimeout(() => {
+    void warmRoutes()
+      .catch(() => null)
+      .finally(nowWarm);
+  }, ROUTES_FIRST_MS);
   setTimeout(() => {
     warmRosters(liveContext(), () => new Promise((go) => setTimeout(go, PAUSE_MS))).catch(
       failed('The rosters could not be worked out ahead.'),

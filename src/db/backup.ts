@@ -7,9 +7,8 @@ import { fail, ok, type Result } from '@/core/issue';
 import { isLocked, lockedBytes, openedBytes } from './locked';
 import { REPLACED } from './trouble';
 
-/** Pages that are copied at once: all of them. A copy in parts begins again whenever another connection writes, and
- * never ends where one writes without pause. */
-const PAGES_AT_ONCE = 0x7fffffff;
+/** Pages that are copied and brought to the disk at once: whoever writes meanwhile waits for no more. */
+const PAGES_AT_ONCE = 250;
 
 /** Copies a studio file while it may be in use: all that was written until now, in one piece. The copy is looked
  * through before it counts, and appears under its name whole or not at all.
@@ -27,7 +26,16 @@ export async function backUp(
   try {
     const client = new Database(file, { readonly: true, fileMustExist: true });
     try {
-      await client.backup(part, { progress: () => PAGES_AT_ONCE });
+      // What is read stays as it is at this moment. Without it a copy in parts begins again whenever another connection
+      // writes, and never ends where one writes without pause.
+      client.exec('begin');
+      client.prepare('select count(*) from sqlite_master').get();
+      await client.backup(part, {
+        progress: () => {
+          toDisk(part);
+          return PAGES_AT_ONCE;
+        },
+      });
     } finally {
       client.close();
     }
@@ -43,11 +51,15 @@ export async function backUp(
   }
 }
 
-/** Gives a finished file its name, once all of it is on the disk. @returns its bytes */
-function putInPlace(part: string, to: string): number {
-  const handle = openSync(part, 'r+');
+function toDisk(file: string): void {
+  const handle = openSync(file, 'r+');
   fsyncSync(handle);
   closeSync(handle);
+}
+
+/** Gives a finished file its name, once all of it is on the disk. @returns its bytes */
+function putInPlace(part: string, to: string): number {
+  toDisk(part);
   renameSync(part, to);
   return statSync(to).size;
 }

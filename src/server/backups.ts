@@ -25,7 +25,7 @@ function backupFolder(): string {
 export function listBackups(folder = backupFolder()): readonly (Backup & { file: string })[] {
   let names: string[];
   try {
-    names = readdirSync(folder);
+    names = readdirSync(/*turbopackIgnore: true*/ folder);
   } catch {
     return [];
   }

@@ -1,4 +1,4 @@
-import { Server } from 'node:http';
+import { Server, type ServerResponse } from 'node:http';
 import { Gate } from './gate';
 
 /** Requests that are let in in one turn. */
@@ -7,14 +7,25 @@ const AT_ONCE = 16;
 const held = globalThis as { mivvelGate?: Gate };
 
 /** From now on every request of this process stands in one line, whatever it asks for: whoever comes first is served
- * first, and newcomers are seen however many write without pause. */
+ * first, and newcomers are seen however many write without pause. When the process is to stop, connections end with
+ * the answer that they wait for. */
 export function standInLine(): void {
   if (held.mivvelGate) return;
   const gate = (held.mivvelGate = new Gate(AT_ONCE));
+  const answering = new Set<ServerResponse>();
+  let stops = false;
+  process.once('SIGTERM', () => {
+    stops = true;
+    for (const one of answering) one.shouldKeepAlive = false;
+  });
   const prototype = Server.prototype as { emit: (event: string, ...of: unknown[]) => boolean };
   const { emit } = prototype;
   prototype.emit = function (event: string, ...of: unknown[]): boolean {
     if (event !== 'request') return emit.call(this, event, ...of);
+    const answer = of[1] as ServerResponse;
+    answering.add(answer);
+    answer.once('close', () => answering.delete(answer));
+    if (stops) answer.shouldKeepAlive = false;
     gate.enter(() => void emit.call(this, event, ...of));
     return true;
   };

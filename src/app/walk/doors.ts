@@ -174,7 +174,13 @@ function sheet(what: object, as: 'pages' | 'pdf' = 'pages') {
 }
 
 /** Before anybody is known there is nothing to be refused. */
-export const OPEN_DOORS = ['actions enter', 'actions open', 'actions leave', 'health GET'];
+export const OPEN_DOORS = [
+  'actions enter',
+  'actions open',
+  'actions leave',
+  'health GET',
+  'ready GET',
+];
 
 const LINE = {
   kind: 'line',

@@ -286,6 +286,8 @@ export const NO_USE_CASES = [
   'backUpWhenDue',
   'storageIssue',
   'healthNow',
+  'isWarm',
+  'nowWarm',
 ];
 
 const EMPTY = { sections: [] };
