@@ -17,16 +17,18 @@ export async function register(): Promise<void> {
     // Each page says what is wrong with the file; the server has to be there for it.
     failed('The studio file could not be opened.')(error);
   }
+  const routes = after(ROUTES_FIRST_MS)
+    .then(warmRoutes)
+    .catch(() => null);
+  const rosters = after(FIRST_MS)
+    .then(() => warmRosters(liveContext(), () => after(PAUSE_MS)))
+    .catch(failed('The rosters could not be worked out ahead.'));
+  void Promise.all([routes, rosters]).then(nowWarm);
   setTimeout(() => {
-    void warmRoutes()
-      .catch(() => null)
-      .finally(nowWarm);
-  }, ROUTES_FIRST_MS);
-  setTimeout(() => {
-    warmRosters(liveContext(), () => new Promise((go) => setTimeout(go, PAUSE_MS))).catch(
-      failed('The rosters could not be worked out ahead.'),
-    );
-  }, FIRST_MS);
+    lookThrough()
+      .then((issue) => issue && logger().error({ issues: [issue] }, 'The studio file is damaged.'))
+      .catch(failed('The studio file could not be looked through.'));
+  }, LOOK_THROUGH_MS);
   const safe = () => {
     backUpWhenDue(Date.now)
       .then((made) => {
@@ -35,13 +37,12 @@ export async function register(): Promise<void> {
       })
       .catch(failed('No backup could be made.'));
   };
-  setTimeout(() => {
-    lookThrough()
-      .then((issue) => issue && logger().error({ issues: [issue] }, 'The studio file is damaged.'))
-      .catch(failed('The studio file could not be looked through.'));
-  }, LOOK_THROUGH_MS);
   setTimeout(safe, BACKUP_FIRST_MS);
   setInterval(safe, BACKUP_LOOK_MS).unref();
+}
+
+function after(ms: number): Promise<void> {
+  return new Promise((go) => setTimeout(go, ms));
 }
 
 /** What a student at the stand needs first is loaded before they ask: as nobody, so that nothing comes of it. */
