@@ -4,7 +4,7 @@ import { fittedOf, ItemProgress, type Fitted, type ItemSums } from '@/core/progr
 import type { ClosedRecipe } from '@/core/recipe';
 import type { Day, DoneDay, EntryId, ItemId, ItemRecord, Note, ProgramId } from '@/core/studio';
 import type { Assigned, StudentStore } from '@/db';
-import { Projection } from './projection';
+import { sharedProjection } from './projection';
 
 /** An item of a program that a student has. */
 interface ItemPlace {
@@ -51,8 +51,8 @@ interface ItemFrom {
   readonly startBpm: number | undefined;
 }
 
-const ITEMS = new Projection<ItemFrom, ItemProgress>(5000);
-const STUDENTS = new Projection<null, StudentLog>(1000);
+const ITEMS = sharedProjection<ItemFrom, ItemProgress>('items', 5000);
+const STUDENTS = sharedProjection<null, StudentLog>('students', 1000);
 
 /** What a student's whole log comes to, whichever program it belongs to. */
 class StudentLog {

@@ -15,7 +15,7 @@ import {
 import type { Assigned, StudentStore } from '@/db';
 import { asTeacher, type Teacher } from './authority';
 import type { Context } from './context';
-import { Projection } from './projection';
+import { sharedProjection } from './projection';
 import { progressOf, type Progress } from './progress';
 import { itemStandings, lastDayOf, practiceDay } from './standing';
 import { listDoors, viewerOf } from './studios';
@@ -46,7 +46,7 @@ interface RosterLine {
   readonly days: readonly (DoneDay & Pick<ItemDay, 'open'>)[];
 }
 
-const LINES = new Projection<LineFrom, RosterLine>(5000);
+const LINES = sharedProjection<LineFrom, RosterLine>('roster lines', 5000);
 const KEPT_AS = 'roster';
 
 /** The studio's students, the one who needs the teacher most first, with what they did this week. */
