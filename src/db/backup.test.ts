@@ -48,7 +48,7 @@ describe('a backup', () => {
     let done = false;
     const writes = new Promise<void>((ended) => {
       (function write() {
-        if (done || turns > 500) return ended();
+        if (done || turns > 20_000) return ended();
         turns += 1;
         writer.exec(`insert into note values (${turns + 1})`);
         setImmediate(write);

@@ -168,3 +168,19 @@ describe('gridPlace', () => {
     expect(gridPlace({ at: tick(at), slot: quarters(1, 4) }, slot)).toBe(expected);
   });
 });
+
+describe('what fills around a line', () => {
+  it.each(['8 4. 8 4.', '4r 4 8 4.', '2 4 4 | 4. 8 2'])(
+    'knows how far it is from the note before, or from the start: %s',
+    (text) => {
+      const strokes = play(text, leftTriplets);
+      const fills = strokes.filter(({ from }) => from.source === 'fill');
+      expect(fills.length).toBeGreaterThan(3);
+      for (const { at, from } of fills) {
+        const before = strokes.filter((one) => one.from.source === 'line' && one.at < at);
+        const expected = at - Math.max(0, ...before.map((one) => one.at));
+        expect(from.source === 'fill' && from.offset).toBe(expected);
+      }
+    },
+  );
+});

@@ -39,6 +39,7 @@ describe('readMidi', () => {
     ['8', [0, 720, 1200, 1440], '4. 4 8 4'],
     ['8t', [0, 320, 480, 640, 800, 1440], '3(4 8) 3(8 8 8) 4r 4'],
     ['16t', [0, 80, 160, 480], '6(16 16 16 16r 16r 16r) 4 4r 4r'],
+    ['16t', [0, 80, 480, 640, 800], '6(16 16 16r 16r 16r 16r) 3(8 8 8) 4r 4r'],
     ['32', [0, 60, 120, 240, 480], '32 32 16 8 2.'],
   ] as const)('on %s: a line as it would be typed', (grid, ticks, text) => {
     expect(textsOf(file(ticks.map((at) => [at, 38])), grid)).toEqual([text]);
