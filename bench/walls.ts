@@ -22,8 +22,17 @@ interface Ground {
   readonly teacher: string;
 }
 
+const MADE: string[] = [];
+
+/** A folder that goes when all is measured. */
+function made(name: string): string {
+  const folder = mkdtempSync(join(tmpdir(), `mivvel-${name}-`));
+  MADE.push(folder);
+  return folder;
+}
+
 function ground(name: string, entries: readonly number[], items?: number): Ground {
-  const folder = join(mkdtempSync(join(tmpdir(), 'mivvel-walls-')), name);
+  const folder = join(made('walls'), name);
   mkdirSync(folder);
   const large = largeStudio(join(folder, 'mivvel.sqlite'), entries, items);
   const players = large.students.map(playerOf);
@@ -70,6 +79,7 @@ export async function walls(): Promise<Row[]> {
   for (const part of [school, worstFile, killed, twoProcesses, fullDisk])
     rows.push(...(await part()));
   for (const part of [backupUnderLoad, restoreAndStart, longLog]) rows.push(...(await part()));
+  for (const folder of MADE) rmSync(folder, { recursive: true, force: true });
   return rows;
 }
 
@@ -192,7 +202,7 @@ async function twoProcesses(): Promise<Row[]> {
 async function fullDisk(): Promise<Row[]> {
   const what = 'a full disk: entries lost';
   const from = ground('full', [5]);
-  const disk = mkdtempSync(join(tmpdir(), 'mivvel-disk-'));
+  const disk = made('disk');
   try {
     execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=16m', 'tmpfs', disk], { stdio: 'ignore' });
   } catch {
