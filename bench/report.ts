@@ -27,3 +27,13 @@ export function timed(run: () => void): number {
 export function median(values: readonly number[]): number {
   return [...values].sort((a, b) => a - b)[values.length >> 1] ?? NaN;
 }
+
+/** What 95 of 100 stay below. */
+export function p95(values: readonly number[]): number {
+  return [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? NaN;
+}
+
+/** Milliseconds as they are printed. */
+export function ms(value: number): string {
+  return `${Math.round(value)} ms`;
+}

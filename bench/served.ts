@@ -1,12 +1,10 @@
-import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { App } from '../e2e/server';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
 import { browserPath } from '../scripts/lib/debian.mjs';
-import { freePort } from '../scripts/lib/port.mjs';
-import { bin } from '../scripts/lib/run.mjs';
 
 /** Runs something against Mivvel as it is built, on a file of its own.
  * @param run gets the address  @param fill puts something into the folder's file first */
@@ -15,21 +13,14 @@ async function withMivvel<T>(
   fill: (folder: string) => void = () => {},
 ): Promise<T> {
   await ensureBuilt();
-  const folder = mkdtempSync(join(tmpdir(), 'mivvel-bench-'));
-  fill(folder);
-  const port = await freePort();
-  const env = { ...process.env, MIVVEL_DATA: folder, NEXT_TELEMETRY_DISABLED: '1' };
-  const server = spawn(bin('next'), ['start', '-p', String(port)], { env, stdio: 'pipe' });
-  await new Promise<void>((ready) =>
-    server.stdout.on('data', (chunk) => String(chunk).includes('Ready') && ready()),
-  );
+  const app = new App(mkdtempSync(join(tmpdir(), 'mivvel-bench-')));
+  fill(app.folder);
+  await app.start();
   try {
-    return await run(`http://localhost:${port}`);
+    return await run(app.url);
   } finally {
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    server.kill();
-    await gone;
-    rmSync(folder, { recursive: true, force: true });
+    await app.stop();
+    rmSync(app.folder, { recursive: true, force: true });
   }
 }
 

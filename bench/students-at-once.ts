@@ -112,8 +112,3 @@ export async function play(
     ...{ fewest: Math.min(...counts), most: Math.max(...counts) },
   };
 }
-
-/** The time that 95 of 100 stay below. */
-export function p95(ms: readonly number[]): number {
-  return [...ms].sort((a, b) => a - b)[Math.floor(ms.length * 0.95)] ?? NaN;
-}

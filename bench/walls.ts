@@ -1,74 +1,16 @@
 import { execFileSync } from 'node:child_process';
-import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { cpSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import Database from 'better-sqlite3';
 import { strToU8, zipSync } from 'fflate';
-import { closeDb } from '@/db';
-import { App } from '../e2e/server';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
-import { bin } from '../scripts/lib/run.mjs';
-import { largeStudio } from './large-studio';
-import { median, type Row } from './report';
-import { p95, play, playerOf, post, send, type Answer, type Player } from './students-at-once';
+import { clearAway, ground, lost, made, on } from './ground';
+import { keeping } from './keeping';
+import { median, ms, p95, type Row } from './report';
+import { play, post, send, type Answer } from './students-at-once';
 
 const STUDENTS = 300;
 const KILLS = 20;
 
-/** A studio in a folder of its own, as files that scenarios begin with. */
-interface Ground {
-  readonly folder: string;
-  readonly players: readonly Player[];
-  readonly teacher: string;
-}
-
-const MADE: string[] = [];
-
-/** A folder that goes when all is measured. */
-function made(name: string): string {
-  const folder = mkdtempSync(join(tmpdir(), `mivvel-${name}-`));
-  MADE.push(folder);
-  return folder;
-}
-
-function ground(name: string, entries: readonly number[], items?: number): Ground {
-  const folder = join(made('walls'), name);
-  mkdirSync(folder);
-  const large = largeStudio(join(folder, 'mivvel.sqlite'), entries, items);
-  const players = large.students.map(playerOf);
-  const ids = large.context.db;
-  const teacher = large.teacherId;
-  closeDb(ids);
-  return { folder, players, teacher: `mivvel-viewer=${teacher}` };
-}
-
-/** Runs something against Mivvel on a folder.
- * @param hours from one backup to the next; none is made when left out */
-async function on<T>(folder: string, run: (app: App) => Promise<T>, hours = '0'): Promise<T> {
-  process.env.MIVVEL_BACKUP_HOURS = hours;
-  const app = new App(folder);
-  await app.start();
-  try {
-    return await run(app);
-  } finally {
-    await app.stop('SIGKILL');
-  }
-}
-
-/** Entries that are in a file. */
-function stored(folder: string): ReadonlySet<string> {
-  const db = new Database(join(folder, 'mivvel.sqlite'));
-  const ids = new Set(db.prepare('select id from entry').pluck().all() as string[]);
-  db.close();
-  return ids;
-}
-
-function lost(folder: string, answers: readonly Answer[]): number {
-  const there = stored(folder);
-  return answers.flatMap((one) => one.taken).filter((id) => !there.has(id)).length;
-}
-
-const ms = (value: number) => `${Math.round(value)} ms`;
 const refusals = (answers: readonly Answer[]) => answers.filter((one) => one.refused).length;
 
 /** A school of 300 at once, trouble of all kinds amid it, and what nobody may lose. The baselines are what was asked
@@ -78,20 +20,20 @@ export async function walls(): Promise<Row[]> {
   const rows: Row[] = [];
   for (const part of [school, worstFile, killed, twoProcesses, fullDisk])
     rows.push(...(await part()));
-  for (const part of [backupUnderLoad, restoreAndStart, longLog]) rows.push(...(await part()));
-  for (const folder of MADE) rmSync(folder, { recursive: true, force: true });
+  rows.push(...(await keeping()));
+  clearAway();
   return rows;
 }
 
 async function school(): Promise<Row[]> {
-  const { folder, players } = ground(
+  const { folder, player, players } = ground(
     'school',
     Array.from({ length: STUDENTS }, () => 20),
   );
   return on(folder, async ({ url }) => {
     await Promise.all(players.map((one) => send(url, one)));
     const alone: number[] = [];
-    for (let n = 0; n < 50; n += 1) alone.push((await send(url, players[0] ?? never())).ms);
+    for (let n = 0; n < 50; n += 1) alone.push((await send(url, player)).ms);
     const slow = await play(url, players, 60, 10_000);
     const fast = await play(url, players, 15, 0);
     const one = `${ms(median(alone))} for one student alone`;
@@ -120,9 +62,8 @@ function heavyFile(): string {
 }
 
 async function worstFile(): Promise<Row[]> {
-  const { folder, players, teacher } = ground('file', [20]);
+  const { folder, player, teacher } = ground('file', [20]);
   return on(folder, async ({ url }) => {
-    const player = players[0] ?? never();
     await send(url, player);
     const choices = { grid: null, parts: null, student: null };
     const sent = { name: 'heavy.mxl', file: heavyFile(), act: 'look', choices };
@@ -213,7 +154,7 @@ async function fullDisk(): Promise<Row[]> {
   try {
     cpSync(from.folder, disk, { recursive: true });
     return await on(disk, async ({ url }) => {
-      const player = from.players[0] ?? never();
+      const { player } = from;
       const answers = [await send(url, player)];
       try {
         execFileSync('dd', ['if=/dev/zero', `of=${join(disk, 'full')}`, 'bs=64k'], {
@@ -240,107 +181,4 @@ async function fullDisk(): Promise<Row[]> {
   } finally {
     execFileSync('umount', ['-l', disk]);
   }
-}
-
-const TSX = bin('tsx');
-
-function commandLine(folder: string, ...args: string[]): void {
-  const env = { ...process.env, MIVVEL_DATA: folder };
-  execFileSync(TSX, ['scripts/cli/index.ts', ...args], { env, stdio: 'ignore' });
-}
-
-/** The one that the server makes by itself, twenty seconds after a start. */
-async function backupUnderLoad(): Promise<Row[]> {
-  const { folder, players } = ground(
-    'backup',
-    Array.from({ length: 20 }, () => 5000),
-  );
-  return on(
-    folder,
-    async ({ url }) => {
-      await Promise.all(players.map((one) => send(url, one)));
-      const backups = join(folder, 'backups');
-      const files = (end: RegExp) =>
-        existsSync(backups) ? readdirSync(backups).filter((name) => end.test(name)) : [];
-      const one = async () => (await send(url, players[0] ?? never())).ms;
-      const before: number[] = [];
-      const during: number[] = [];
-      while (files(/\.part$/).length === 0 && files(/\.sqlite$/).length === 0) {
-        before.push(await one());
-      }
-      while (files(/\.sqlite$/).length === 0) during.push(await one());
-      return [
-        {
-          what: 'the server backs up 100,000 entries while a student writes: longest write',
-          measured: `${ms(Math.max(...during))} of ${during.length}`,
-          against: `${ms(median(during))} in the middle; before it ${ms(Math.max(...before.slice(-200)))} and ${ms(median(before))}`,
-        },
-      ];
-    },
-    '24',
-  );
-}
-
-async function restoreAndStart(): Promise<Row[]> {
-  const { folder } = ground(
-    'restore',
-    Array.from({ length: 20 }, () => 5000),
-  );
-  const copy = join(folder, '..', 'copy.sqlite');
-  commandLine(folder, 'backup', copy);
-  const from = performance.now();
-  commandLine(folder, 'restore', copy);
-  const restored = performance.now();
-  const app = new App(folder);
-  await app.start();
-  await fetch(app.url);
-  const open = performance.now();
-  await app.stop('SIGKILL');
-  return [
-    {
-      what: 'a studio of 100,000 entries restored and opened again',
-      measured: ms(open - from),
-      against: `${ms(restored - from)} of it the command line`,
-    },
-  ];
-}
-
-async function longLog(): Promise<Row[]> {
-  const { folder, players } = ground('long', [10_000, 10], 1);
-  const [long = never(), short = never()] = players;
-  const firstOf = ({ cookie }: Player) =>
-    on(folder, async ({ url }) => {
-      // Routes are loaded by then; what is measured is the page and the log.
-      await ready(url);
-      const looked = async () => {
-        const from = performance.now();
-        await (await fetch(`${url}/today`, { headers: { cookie } })).text();
-        return performance.now() - from;
-      };
-      const first = await looked();
-      return { first, again: await looked() };
-    });
-  const other = await firstOf(short);
-  const mine = await firstOf(long);
-  const write = await on(folder, async ({ url }) => {
-    await ready(url);
-    return (await send(url, long)).ms;
-  });
-  return [
-    {
-      what: 'the first Today after a start, one item with 10,000 entries',
-      measured: ms(mine.first),
-      against: `${ms(other.first)} with ten entries; ${ms(mine.again)} the second time; a first write ${ms(write)}`,
-    },
-  ];
-}
-
-async function ready(url: string): Promise<void> {
-  while ((await fetch(`${url}/api/ready`)).status !== 200) {
-    await new Promise((go) => setTimeout(go, 20));
-  }
-}
-
-function never(): never {
-  throw new Error('nobody there');
 }

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bin, ROOT, run, stop } from './run.mjs';
+import { ROOT, run, stop } from './run.mjs';
 
 /** Everything that a build depends on. */
 const SOURCES = ['src', 'public', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'].concat([
@@ -35,8 +35,7 @@ export async function ensureBuilt() {
   console.log('Building; this takes about half a minute.');
   // Types are checked by the tests, beside other things; here they would only keep everybody waiting.
   const env = { MIVVEL_TYPES: 'elsewhere' };
-  const build = async () =>
-    (await run(bin('next'), ['build'], env)) || run(process.execPath, ['scripts/threads.mjs'], env);
+  const build = () => run('npm', ['run', '--silent', 'build'], env);
   if ((await build()) !== 0) {
     // A failed build can stay in the cache of the bundler and fail again for no other reason.
     rmSync(join(ROOT, '.next'), { recursive: true, force: true });

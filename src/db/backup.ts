@@ -1,10 +1,10 @@
-import { copyFileSync, existsSync, mkdirSync, openSync, fsyncSync, closeSync } from 'node:fs';
-import { readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
-import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { fail, ok, type Result } from '@/core/issue';
+import { stepsKnown, stepsOf } from './forms';
 import { isLocked, lockedBytes, openedBytes } from './locked';
+import { putInPlace, toDisk } from './place';
 import { REPLACED } from './trouble';
 
 /** Pages that are copied and brought to the disk at once: whoever writes meanwhile waits for no more. */
@@ -49,19 +49,6 @@ export async function backUp(
   } finally {
     for (const end of ['', '-journal', '-wal', '-shm']) rmSync(part + end, { force: true });
   }
-}
-
-function toDisk(file: string): void {
-  const handle = openSync(file, 'r+');
-  fsyncSync(handle);
-  closeSync(handle);
-}
-
-/** Gives a finished file its name, once all of it is on the disk. @returns its bytes */
-function putInPlace(part: string, to: string): number {
-  toDisk(part);
-  renameSync(part, to);
-  return statSync(to).size;
 }
 
 function isDamage(error: unknown): boolean {
@@ -140,19 +127,35 @@ function copyAsItIs(file: string, kept: string): void {
 
 /** What is wrong with a studio file; null where it is whole and of this Mivvel or an older one. */
 export function faultOf(backup: string): Result<never> | null {
+  const damaged = fail({ code: 'backup-damaged', path: [] });
   let client: Database.Database | null = null;
   try {
     client = new Database(backup, { readonly: true, fileMustExist: true });
-    const whole = client.pragma('integrity_check', { simple: true }) === 'ok';
-    const table = client.prepare("select 1 from sqlite_master where name = 'studio'").get();
-    const steps = client.prepare('select count(*) as count from __drizzle_migrations').get();
-    if (!whole || !table) return fail({ code: 'backup-damaged', path: [] });
-    const { count } = steps as { count: number };
-    const known = readMigrationFiles({ migrationsFolder: 'src/db/migrations' }).length;
-    return count > known ? fail({ code: 'backup-newer', path: [] }) : null;
+    const studio = client.prepare("select 1 from sqlite_master where name = 'studio'").get();
+    const steps = isWhole(client) && studio ? stepsOf(client) : null;
+    if (steps === null) return damaged;
+    return steps > stepsKnown() ? fail({ code: 'backup-newer', path: [] }) : null;
   } catch {
-    return fail({ code: 'backup-damaged', path: [] });
+    return damaged;
   } finally {
     client?.close();
   }
+}
+
+/** Whether all pages and indexes of a file are as they should be.
+ * @throws errors of the disk */
+export function isWholeFile(file: string): boolean {
+  const client = new Database(file, { readonly: true, fileMustExist: true });
+  try {
+    return isWhole(client);
+  } catch (error) {
+    if (isDamage(error)) return false;
+    throw error;
+  } finally {
+    client.close();
+  }
+}
+
+function isWhole(client: Database.Database): boolean {
+  return client.pragma('integrity_check', { simple: true }) === 'ok';
 }

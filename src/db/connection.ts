@@ -1,10 +1,10 @@
-import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { mkdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
-import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { isRefusal } from '@/core/issue';
+import { keepEarlierForm, MIGRATIONS } from './forms';
 import * as schema from './schema';
 import { StorageError, troubleOf } from './trouble';
 
@@ -21,8 +21,6 @@ declare const database: unique symbol;
 export interface Db {
   readonly [database]: true;
 }
-
-const MIGRATIONS = join(process.cwd(), 'src/db/migrations');
 
 /** Opens a studio file, `:memory:` or the bytes of a file, and brings it up to date; one of an earlier form is copied
  * first, to beside where it is. */
@@ -45,25 +43,6 @@ function prepared(client: Database.Database): Db {
   const connection = drizzle(client, { schema });
   migrate(connection, { migrationsFolder: MIGRATIONS });
   return connection as unknown as Db;
-}
-
-/** Copies a file that is about to be changed to a newer form: with the copy, an update can be gone back on. */
-function keepEarlierForm(client: Database.Database, file: string): void {
-  const named = "select 1 from sqlite_master where name = '__drizzle_migrations'";
-  if (!client.prepare(named).get()) return;
-  const steps = client.prepare('select count(*) from __drizzle_migrations').pluck().get() as number;
-  const known = readMigrationFiles({ migrationsFolder: MIGRATIONS }).length;
-  const kept = join(dirname(file), `mivvel.before-update-${steps}.sqlite`);
-  // One that is there already was made before an update that was broken off.
-  if (steps === 0 || steps >= known || existsSync(kept)) return;
-  const part = `${kept}.part`;
-  rmSync(part, { force: true });
-  try {
-    client.prepare('vacuum into ?').run(part);
-    renameSync(part, kept);
-  } finally {
-    rmSync(part, { force: true });
-  }
 }
 
 /** Only for this folder, tests and benchmarks. */

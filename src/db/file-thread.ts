@@ -1,12 +1,11 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { backUp, faultOf } from './backup';
-import type { FileAnswer, FileTask } from './file-tasks';
+import { TASKS, type FileAnswer, type FileTask } from './file-tasks';
 
 /** Long work on a studio file, while the server answers. */
-async function work(task: FileTask): Promise<FileAnswer> {
+async function work({ name, of }: FileTask): Promise<FileAnswer> {
   try {
-    if (task.act === 'check') return { fault: faultOf(task.file) };
-    return { made: await backUp(task.file, task.to, task.passphrase) };
+    const run = TASKS[name] as (...of: readonly unknown[]) => unknown;
+    return { value: await run(...of) };
   } catch (error) {
     const { message, code } = error as NodeJS.ErrnoException;
     return { thrown: { message, code: code ?? '' } };

@@ -1,6 +1,6 @@
 export { backUp, faultOf, restore } from './backup';
 export { closeDb, dataFile, openDb, theDb, together } from './connection';
-export { backUpAside, faultAside } from './file-tasks';
+export { backUpAside, isWholeAside } from './file-tasks';
 export { hasThreads, startThread } from './threads';
 export { nearerTrouble, troubleOf } from './trouble';
 export {

@@ -2,7 +2,7 @@ import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { ok, type Issue, type Result, type StorageTrouble } from '@/core/issue';
 import type { Backup, Backups } from '@/core/studio';
-import { backUpAside, dataFile, faultAside, troubleOf } from '@/db';
+import { backUpAside, dataFile, isWholeAside, troubleOf } from '@/db';
 import type { Teacher } from './authority';
 import { keptOf } from './retention';
 import { readSettings } from './settings';
@@ -80,8 +80,8 @@ export async function backUpWhenDue(now: () => number): Promise<Result<Backup> |
 export async function lookThrough(): Promise<Issue | null> {
   const file = dataFile();
   const inode = statSync(file).ino;
-  const fault = await faultAside(file);
-  held.mivvelDamage = fault ? { inode, issue: issueOf('damaged', file) } : undefined;
+  const isWhole = await isWholeAside(file);
+  held.mivvelDamage = isWhole ? undefined : { inode, issue: issueOf('faulty', file) };
   return foundDamage();
 }
 

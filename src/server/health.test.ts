@@ -6,7 +6,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { closeDb, openDb, theDb } from '@/db';
 import { connectionOf } from '@/db/connection';
 import { lookThrough } from './backups';
-import { healthNow } from './health';
+import { healthNow, isReady, nowWarm } from './health';
 
 let folder = '';
 
@@ -40,16 +40,24 @@ describe('health', () => {
     const handle = openSync(file(), 'r+');
     writeSync(handle, Buffer.alloc(whole.length - 8192, 0x55), 0, whole.length - 8192, 8192);
     closeSync(handle);
-    const damaged = { code: 'storage', trouble: 'damaged', file: file() };
-    expect(await lookThrough()).toMatchObject(damaged);
-    expect(healthNow()).toMatchObject(damaged);
+    const faulty = { code: 'storage', trouble: 'faulty', file: file() };
+    expect(await lookThrough()).toMatchObject(faulty);
+    expect(healthNow()).toMatchObject(faulty);
+    // Visitors are served all the same.
+    nowWarm();
+    expect(isReady()).toBe(true);
     writeFileSync(`${file()}.new`, whole);
     renameSync(`${file()}.new`, file());
     expect(healthNow()).toBeNull();
   });
 
   it('a file that is damaged in its pages is not opened', () => {
-    closeDb(openDb(file()));
+    const db = openDb(file());
+    // Pages that nothing asks for when it is opened.
+    connectionOf(db).$client.exec(
+      'create table note (of); with recursive n(i) as (select 1 union all select i + 1 from n where i < 400) insert into note select randomblob(1000) from n',
+    );
+    closeDb(db);
     const bytes = readFileSync(file());
     bytes.fill(0x55, bytes.length - 4096 * 20);
     writeFileSync(file(), bytes);

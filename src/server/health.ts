@@ -10,14 +10,18 @@ export function nowWarm(): void {
   held.mivvelIsWarm = true;
 }
 
-export function isWarm(): boolean {
-  return held.mivvelIsWarm ?? false;
-}
-
-/** Whether the studio file can be read and written now.
- * @returns what is wrong with it; null where all is well
+/** What is wrong with the studio file, also where it can still be read and written; null where all is well.
  * @throws bugs */
 export function healthNow(): Issue | null {
+  return troubleNow() ?? foundDamage();
+}
+
+/** Whether visitors can be served: what they need first is loaded, and the studio file can be read and written. */
+export function isReady(): boolean {
+  return held.mivvelIsWarm === true && troubleNow() === null;
+}
+
+function troubleNow(): Issue | null {
   const file = dataFile();
   try {
     listDoors({ db: theDb(), now: Date.now });
@@ -27,5 +31,5 @@ export function healthNow(): Issue | null {
     throw error;
   }
   const trouble = nearerTrouble(file);
-  return trouble ? issueOf(trouble, file) : foundDamage();
+  return trouble && issueOf(trouble, file);
 }

@@ -18,7 +18,7 @@ export {
 export { archiveImported, importBundle, lookIntoBundle } from './bundles';
 export { exportStudent, exportStudio } from './bundles-out';
 export { backUpNow, backUpWhenDue, getBackups, lookThrough, storageIssue } from './backups';
-export { healthNow, isWarm, nowWarm } from './health';
+export { healthNow, isReady, nowWarm } from './health';
 export { importFile, lookIntoFile } from './imports';
 export { readApart } from './read-apart';
 export { archiveStudent, exportRoster } from './rosters';

@@ -286,7 +286,7 @@ export const NO_USE_CASES = [
   'backUpWhenDue',
   'storageIssue',
   'healthNow',
-  'isWarm',
+  'isReady',
   'nowWarm',
 ];
 

@@ -23,7 +23,15 @@ export interface AxisName {
 }
 
 /** What keeps the studio's file from being read or written. */
-export type StorageTrouble = 'busy' | 'full' | 'readOnly' | 'damaged' | 'missing' | 'unreadable';
+export type StorageTrouble =
+  | 'busy'
+  | 'full'
+  | 'readOnly'
+  | 'damaged'
+  /** Found while it is used, and goes on being used. */
+  | 'faulty'
+  | 'missing'
+  | 'unreadable';
 
 /** Everything a person or a file can get wrong. Facts only; the words are made elsewhere. */
 export type Issue =
