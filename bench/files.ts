@@ -43,7 +43,7 @@ function itemsFor(count: number, seed: number): readonly Item[] {
 function sheetOf(items: readonly Item[], student: string): Sheet {
   const practice = { course: USUAL_COURSE, rungs: rungsOf(USUAL_COURSE.ladder), rung: 1 };
   return {
-    ...{ title: 'Program', student, day: '2026-03-02', week: null, line: null },
+    ...{ title: 'Program', student, wayIn: null, day: '2026-03-02', week: null, line: null },
     items: items.map(({ name, recipe, exercise }, index) => ({
       ...{
         number: index + 1,

@@ -2,7 +2,9 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
+import type { PersonId, Role } from '@/core/studio';
 import { closeDb } from '@/db';
+import { signInAs } from '@/server';
 import { App } from '../e2e/server';
 import { largeStudio } from './large-studio';
 import { playerOf, type Answer, type Player } from './students-at-once';
@@ -29,11 +31,15 @@ export function ground(name: string, entries: readonly number[], items?: number)
   const folder = join(made('walls'), name);
   mkdirSync(folder);
   const large = largeStudio(join(folder, 'mivvel.sqlite'), entries, items);
-  const players = large.students.map(playerOf);
+  const browser = { agent: '', address: '' };
+  const tokenOf = (personId: PersonId, role: Role) =>
+    signInAs(large.context, { personId, role }, browser);
+  const players = large.students.map((me) => playerOf(me, tokenOf(me.store.id, 'student')));
   const [player] = players;
   if (!player) throw new Error('nobody there');
+  const teacher = tokenOf(large.teacherId, 'owner');
   closeDb(large.context.db);
-  return { folder, players, player, teacher: `mivvel-viewer=${large.teacherId}` };
+  return { folder, players, player, teacher: `mivvel-session=${teacher}` };
 }
 
 /** Runs something against Mivvel on a folder.

@@ -2,6 +2,9 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { must } from '@/core/issue';
+import { closeDb, openDb } from '@/db';
+import { openStudio } from '@/server';
 import { App } from '../e2e/server';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
 import { browserPath } from '../scripts/lib/debian.mjs';
@@ -46,13 +49,19 @@ export async function withPage<T>(
   }, fill);
 }
 
-/** Measures in Chromium, as the teacher of a studio that was just opened. */
+/** Measures in Chromium, as the owner of a studio that is empty. */
 export async function withTeacher<T>(measure: (page: Page, url: string) => Promise<T>): Promise<T> {
   return withPage(async (page, url) => {
-    await page.getByLabel('Studio').fill('Bench');
-    await page.getByLabel('Your name').fill('Ada');
-    await page.getByRole('button', { name: 'Open', exact: true }).click();
-    await page.waitForURL('**/students');
+    await page.getByRole('button', { name: /^Ada / }).click();
+    await page.waitForURL('**/bench');
+    await page.goto(`${url}/students`);
     return measure(page, url);
-  });
+  }, openBench);
+}
+
+function openBench(folder: string): void {
+  const db = openDb(join(folder, 'mivvel.sqlite'));
+  const studio = { studio: 'Bench', teacher: 'Ada', zone: 'Europe/Lisbon', demo: true };
+  must(openStudio({ db, now: Date.now }, studio));
+  closeDb(db);
 }

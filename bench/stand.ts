@@ -31,7 +31,7 @@ const COURSE: Course = {
 /** A student with one exercise that takes a second. */
 function fill(folder: string): void {
   const context: Context = { db: openDb(join(folder, 'mivvel.sqlite')), now: Date.now };
-  const studio = { studio: 'Bench', teacher: 'Ada', zone: 'Europe/Lisbon' };
+  const studio = { studio: 'Bench', teacher: 'Ada', zone: 'Europe/Lisbon', demo: true };
   const opened = must(openStudio(context, studio));
   const teacher = must(asTeacher(context, viewerOf(context, opened)));
   const recipe = {

@@ -10,11 +10,12 @@ export interface Player {
   readonly place: { readonly assignmentId: string; readonly itemId: string };
 }
 
-export function playerOf(me: Student): Player {
+/** @param token what the cookie of whoever plays holds */
+export function playerOf(me: Student, token: string): Player {
   const [first] = must(getToday(me));
   if (!first) throw new Error('nothing to play');
   const place = { assignmentId: first.assignmentId, itemId: first.item.id };
-  return { cookie: `mivvel-viewer=${me.store.id}`, place };
+  return { cookie: `mivvel-session=${token}`, place };
 }
 
 const agent = new Agent({ keepAlive: true, maxSockets: Infinity });

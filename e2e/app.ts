@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { copyFileSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -8,11 +9,16 @@ import {
   type Locator,
   type Page,
 } from '@playwright/test';
+import Database from 'better-sqlite3';
+import { makeId } from '@/core/id';
 import { App } from './server';
 
 /** What a test starts from: `shared`, a studio of its own beside the demo studio, which tests leave alone; `gallery`,
  * the demo studio for those who only look; `demo`, one of the test's own; `empty`, a file without any studio. */
 type Ground = 'shared' | 'gallery' | 'demo' | 'empty';
+
+/** The one that the tests of this worker run against. */
+let running: App | null = null;
 
 /** One Mivvel for all tests of a worker, on whatever file the next of them starts from: what the browser has loaded
  * of it once, it keeps. */
@@ -22,6 +28,7 @@ class Grounds {
   constructor(private readonly app: App) {}
 
   prepare(ground: Ground): App {
+    running = this.app;
     const isFine =
       (ground === 'gallery' && this.#on === 'demo') ||
       (ground === 'shared' && (this.#on === 'demo' || this.#on === 'changed'));
@@ -121,15 +128,23 @@ export async function openBench(
   await expect(page.getByText('Choose what keeps going')).toBeVisible();
 }
 
-/** Opens a new studio as its teacher. */
+/** Opens a new studio and looks at it as its owner. It is put into the file, as one that everybody may look around in. */
 export async function openStudio(page: Page, studio = 'Mole End', teacher = 'Ada'): Promise<void> {
-  await page.goto('/');
-  const other = page.getByRole('button', { name: 'Open another studio' });
-  if (await other.isVisible()) await other.click();
-  await page.getByLabel('Studio').fill(studio);
-  await page.getByLabel('Your name').fill(teacher);
-  await page.getByRole('button', { name: 'Open', exact: true }).click();
-  await page.waitForURL('**/students');
+  const file = new Database(join(running?.folder ?? '', 'mivvel.sqlite'));
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const id = makeId(Date.now(), randomBytes(12));
+  const owner = makeId(Date.now(), randomBytes(12));
+  file.transaction(() => {
+    file
+      .prepare('insert into studio (id, name, zone, demo) values (?, ?, ?, 1)')
+      .run(id, studio, zone);
+    file
+      .prepare("insert into person (id, studio_id, role, name) values (?, ?, 'owner', ?)")
+      .run(owner, id, teacher);
+  })();
+  file.close();
+  await enterAs(page, owner);
+  await page.goto('/students');
 }
 
 /** Lets somebody of the start page in, once all that was played is stored. The form is sent as by a browser without
@@ -139,12 +154,21 @@ export async function enter(page: Page, name: string): Promise<void> {
   await expect.poll(() => page.evaluate(waits).catch(() => false)).toBe(false);
   const start = await page.request.get('/');
   const html = await start.text();
+  const person = new RegExp(`value="(\\w+)"[^>]*><span[^>]*>${name}<`).exec(html)?.[1];
+  await enterAs(page, person ?? '', html);
+}
+
+/** Lets a person of a studio to look around in in, by the start page's form. */
+async function enterAs(page: Page, person: string, shown?: string): Promise<void> {
+  // Whoever was in on this browser would be signed out, and others may have their cookie.
+  await page.context().clearCookies({ name: 'mivvel-session' });
+  const html = shown ?? (await (await page.request.get('/')).text());
   const action = /name="(\$ACTION_ID_\w+)"/.exec(html)?.[1] ?? '';
-  const person = new RegExp(`<button value="(\\w+)"[^>]*><span[^>]*>${name}<`).exec(html)?.[1];
-  const multipart = { [action]: '', person: person ?? '' };
+  const multipart = { [action]: '', person };
+  const start = await page.request.get('/api/ready');
   const headers = { origin: new URL(start.url()).origin };
   const answer = await page.request.post('/', { headers, multipart, maxRedirects: 0 });
-  expect(answer.headers()['set-cookie'] ?? '', `${name} is let in`).toContain('=');
+  expect(answer.headers()['set-cookie'] ?? '', `${person} is let in`).toContain('=');
 }
 
 /** Looks at a screen as somebody of the start page. */
@@ -198,3 +222,6 @@ export async function dragOnto(page: Page, from: Locator, onto: Locator): Promis
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 8 });
   await page.mouse.up();
 }
+
+/** What the first owner of a file types; a plain password that no list has. */
+export const OWNER = { email: 'ada@mole-end.example', password: 'four plain words here' };

@@ -144,6 +144,7 @@ test.describe('screens speak another language, have room for it, and can be used
     const content = contentOf(app);
     await look(page, '/', content);
     await look(page, '/nowhere', content);
+    for (const entry of ['/setup', '/forgot', '/privacy', '/s/x']) await look(page, entry, content);
     await enter(page, 'Maren');
     await look(page, '/bench', content);
     await look(page, '/steps', content);
@@ -184,6 +185,8 @@ test.describe('screens speak another language, have room for it, and can be used
     await lookHere(page, 'a record', content);
     await look(page, `/students/${lotteOf(app)}/plan`, content);
     await look(page, `/students/${lotteOf(app)}/paper`, content);
+    await look(page, `/students/${lotteOf(app)}/access`, content);
+    await look(page, '/account', content);
   });
 
   test('a student’s, on a phone too', async ({ page, app }) => {

@@ -4,7 +4,7 @@ import { expect } from './app';
 /** A hand that counts what it does: a press of the mouse, a text typed, a key. */
 export class Hand {
   acts = 0;
-  constructor(private readonly page: Page) {}
+  constructor(readonly page: Page) {}
 
   async press(where: Locator): Promise<void> {
     this.acts += 1;
@@ -19,6 +19,12 @@ export class Hand {
   async key(key: string): Promise<void> {
     this.acts += 1;
     await this.page.keyboard.press(key);
+  }
+
+  /** Opens an address that is read somewhere, or scanned. */
+  async open(address: string): Promise<void> {
+    this.acts += 1;
+    await this.page.goto(address);
   }
 
   /** Opens a phrase and takes what is found first for the text. */

@@ -1,4 +1,4 @@
-import { expect, lookAs, openStudio, test } from './app';
+import { expect, lookAs, openStudio, test, OWNER } from './app';
 
 test.describe('with the demo studio', () => {
   test.use({ ground: 'gallery' });
@@ -95,8 +95,8 @@ test.describe('with the demo studio', () => {
 test.describe('on an empty file', () => {
   test.use({ ground: 'empty' });
 
-  test('an empty studio says what to do next, everywhere', async ({ page }) => {
-    await page.goto('/');
+  test('an empty studio says what to do next, everywhere', async ({ page, app }) => {
+    await page.goto(`/setup?code=${await app.setupCode()}`);
     await page.getByRole('button', { name: 'Open', exact: true }).click();
     await expect(page.getByText('The studio has no name.')).toBeVisible();
     await expect(page.getByText('The teacher has no name.')).toBeVisible();
@@ -105,6 +105,8 @@ test.describe('on an empty file', () => {
     await expect(page.getByText('The studio has no name.')).toBeHidden();
     await expect(page.getByLabel('Studio')).toHaveValue('Mole End');
     await page.getByLabel('Your name').fill('Ada');
+    await page.getByLabel('Email').fill(OWNER.email);
+    await page.getByLabel('New password').fill(OWNER.password);
     await page.getByRole('button', { name: 'Open', exact: true }).click();
     await expect(page.getByText('No students yet.')).toBeVisible();
     await page.getByLabel('New student').fill('Omar');
@@ -119,7 +121,13 @@ test.describe('on an empty file', () => {
     await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
     await expect(page.getByText('No exercises saved yet.')).toBeVisible();
     await expect(page.getByText('Nobody has it yet.')).toBeVisible();
-    await lookAs(page, 'Omar', '/today');
+    await page.getByRole('link', { name: 'Students' }).click();
+    await page.getByRole('link', { name: 'Omar' }).click();
+    await page.getByRole('link', { name: 'ways in' }).click();
+    await page.getByRole('button', { name: 'Make the link' }).click();
+    await page.goto(await page.getByLabel('Address', { exact: true }).inputValue());
+    await page.getByRole('button', { name: 'Go in' }).click();
+    await page.waitForURL('**/today');
     await expect(page.getByText('Nothing to practise yet.')).toBeVisible();
     await page.goto('/stand');
     await expect(page).toHaveURL(/\/today$/);

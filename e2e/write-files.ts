@@ -12,5 +12,10 @@ closeDb(openDb(join(folder, 'empty.sqlite')));
 
 const demo = openDb(join(folder, 'demo.sqlite'));
 seedDemo(demo, Date.now(), zone);
-must(openStudio({ db: demo, now: Date.now }, { studio: 'Shared bench', teacher: 'Ada', zone }));
+must(
+  openStudio(
+    { db: demo, now: Date.now },
+    { studio: 'Shared bench', teacher: 'Ada', zone, demo: true },
+  ),
+);
 closeDb(demo);

@@ -7,12 +7,24 @@ export async function register(): Promise<void> {
   if (process.env.NODE_ENV !== 'production') return;
   const { standInLine } = await import('@/server/line');
   standInLine();
-  const { backUpWhenDue, knowAddresses, liveContext, lookThrough, nowWarm, warmRosters } =
-    await import('@/server');
+  const {
+    backUpWhenDue,
+    forgetOld,
+    knowAddresses,
+    liveContext,
+    lookThrough,
+    nowWarm,
+    setupCode,
+    setupNow,
+    warmRosters,
+  } = await import('@/server');
   const { logger } = await import('@/server/logger');
   const failed = (what: string) => (error: unknown) => logger().error({ err: error }, what);
   try {
     knowAddresses(liveContext());
+    // Said where only whoever runs Mivvel reads it.
+    if (setupNow(liveContext())) console.log(`Set up Mivvel at /setup?code=${setupCode()}`);
+    forgetOld(liveContext());
   } catch (error) {
     // Each page says what is wrong with the file; the server has to be there for it.
     failed('The studio file could not be opened.')(error);

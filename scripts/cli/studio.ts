@@ -34,8 +34,8 @@ export function openStudioOf({ data, studio }: OnStudio): Teacher {
   if (studio === undefined && doors.length > 1) {
     throw new Missing(SAY.t('commandLine.severalStudios', { names }));
   }
-  const teacher = door.people.find(({ role }) => role === 'teacher');
-  return need(asTeacher(context, teacher ? viewerOf(context, teacher.id) : null));
+  const owner = door.people.find(({ role }) => role === 'owner');
+  return need(asTeacher(context, owner ? viewerOf(context, owner.id) : null));
 }
 
 function none(

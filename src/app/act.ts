@@ -4,21 +4,27 @@ import type * as z from 'zod/mini';
 import { fail, misfitsOf, ok, type Result } from '@/core/issue';
 import {
   asEither,
+  asOwner,
   asStudent,
   asTeacher,
   liveContext,
   storageIssue,
+  type Browser,
+  type Context,
+  type Owner,
+  type SignedIn,
   type Student,
   type Teacher,
 } from '@/server';
 import { jsonOf } from './body';
-import { viewerNow } from './viewer';
+import { browserNow, viewerActing } from './viewer';
 
 /** The one way from a browser to a use case, whether by an action, a form or a route: who asks, whether
  * what came has its shape, then the use case; all that can be wrong comes back as issues. */
-const WHO = { teacher: asTeacher, student: asStudent, either: asEither };
+const WHO = { owner: asOwner, teacher: asTeacher, student: asStudent, either: asEither };
 
 interface Asking {
+  readonly owner: Owner;
   readonly teacher: Teacher;
   readonly student: Student;
   readonly either: Teacher | Student;
@@ -53,7 +59,7 @@ function statusOf(result: Result<unknown>): number {
 }
 
 async function ask<Who extends keyof Asking>(who: Who): Promise<Result<Asking[Who]>> {
-  const viewer = await viewerNow();
+  const viewer = await viewerActing();
   return WHO[who](liveContext(), viewer) as Result<Asking[Who]>;
 }
 
@@ -77,8 +83,35 @@ function actionFor<Who extends keyof Asking>(who: Who) {
       });
 }
 
+export const ownerAction = actionFor('owner');
 export const teacherAction = actionFor('teacher');
 export const eitherAction = actionFor('either');
+
+/** An action about whoever is signed in, whatever they are in the studio. */
+export function ownAction<const In extends Shapes, T>(
+  shapes: In,
+  run: (at: OwnPlace, ...values: Values<In>) => Promise<Result<T>> | Result<T>,
+) {
+  return (...values: { -readonly [Key in keyof In]: unknown }): Promise<Result<T>> =>
+    tried(async () => {
+      const me = await viewerActing();
+      if (!me) return fail({ code: 'not-yours', path: [], what: 'page' });
+      const read = readAll(shapes, values);
+      if (!read.ok) return read;
+      const result = await run(
+        { context: liveContext(), me, browser: await browserNow() },
+        ...read.value,
+      );
+      if (result.ok) revalidatePath('/', 'layout');
+      return result;
+    });
+}
+
+interface OwnPlace {
+  readonly context: Context;
+  readonly me: SignedIn;
+  readonly browser: Browser;
+}
 
 /** What a teacher's form asks for; its fields have to have a shape. */
 export async function teacherForm<Fields, T>(

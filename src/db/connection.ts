@@ -4,7 +4,7 @@ import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { isRefusal } from '@/core/issue';
-import { keepEarlierForm, MIGRATIONS } from './forms';
+import { keepEarlierForm, knowSha256, MIGRATIONS } from './forms';
 import * as schema from './schema';
 import { StorageError, troubleOf } from './trouble';
 
@@ -40,6 +40,7 @@ function prepared(client: Database.Database): Db {
   client.pragma('synchronous = FULL');
   client.pragma('foreign_keys = ON');
   client.pragma(`busy_timeout = ${BUSY_MS}`);
+  knowSha256(client);
   const connection = drizzle(client, { schema });
   migrate(connection, { migrationsFolder: MIGRATIONS });
   return connection as unknown as Db;

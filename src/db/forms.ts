@@ -3,8 +3,14 @@ import { dirname, join } from 'node:path';
 import type Database from 'better-sqlite3';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { putInPlace } from './place';
+import { sha256 } from './sha256';
 
 export const MIGRATIONS = join(process.cwd(), 'src/db/migrations');
+
+/** Steps call it: what was a secret in a file is its hash in the newer form. */
+export function knowSha256(client: Database.Database): void {
+  client.function('sha256', { deterministic: true }, (text) => sha256(String(text)));
+}
 
 /** How many steps a file has gone through to its form; null for one without any. */
 export function stepsOf(client: Database.Database): number | null {

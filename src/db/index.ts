@@ -1,21 +1,50 @@
 export { backUp, faultOf, restore } from './backup';
 export { closeDb, dataFile, openDb, theDb, together } from './connection';
 export { backUpAside, isWholeAside } from './file-tasks';
+export { sha256 } from './sha256';
 export { hasThreads, startThread } from './threads';
 export { nearerTrouble, troubleOf } from './trouble';
+export { authDatabase } from './auth-database';
 export {
-  findFeed,
+  accountOfEmail,
+  bindAccount,
+  devicesOfAccount,
+  emailOf,
+  endSignIns,
+  findPass,
+  findPassByHash,
+  findSignIn,
+  findTablet,
   findViewer,
+  forgetAudit,
+  forgetEndedSignIns,
+  forgetMail,
+  insertAccount,
+  insertSignIn,
+  keepMail,
   listAddresses,
   listDoors,
+  listUnclaimed,
   openStudioStore,
+  ownerStore,
+  peopleOfAccount,
+  prolongSignIn,
+  rotateSignIn,
+  setDemo,
+  studentStore,
   studioStore,
+  switchSignIn,
+  usePass,
 } from './stores';
 export type { Db } from './connection';
 export type {
   Assigned,
   Content,
   NewEntry,
+  OwnerStore,
+  Pass,
+  SignedIn,
+  Tablet,
   StudentStore,
   StudioDoor,
   StudioStore,

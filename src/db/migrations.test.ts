@@ -6,6 +6,8 @@ import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { afterAll, describe, expect, it } from 'vitest';
 import { readBody, type EntryKind } from '@/core/log';
 import { closeDb, connectionOf, openDb } from './connection';
+import { knowSha256 } from './forms';
+import { sha256 } from './sha256';
 
 const FOLDER = join(process.cwd(), 'src/db/migrations');
 
@@ -18,6 +20,7 @@ const journal = JSON.parse(readFileSync(join(FOLDER, 'meta/_journal.json'), 'utf
 /** A file as it was after the first so many migrations. */
 function fileAfter(count: number): Database.Database {
   const db = new Database(':memory:');
+  knowSha256(db);
   for (const { tag } of journal.entries.slice(0, count)) migrate(db, tag);
   return db;
 }
@@ -266,6 +269,34 @@ describe('migrations', () => {
     expect(() => again.run()).toThrow('UNIQUE');
   });
 
+  it('0013 accounts: the first teacher owns, all teach all, and a calendar’s address is its hash', () => {
+    const before = fileAfter(5);
+    before.exec(ENTRY);
+    for (const { tag } of journal.entries.slice(5, 13)) migrate(before, tag);
+    before.exec(`
+      insert into person (id, studio_id, role, name) values ('t1', 's', 'teacher', 'Ada');
+      insert into person (id, studio_id, role, name) values ('t2', 's', 'teacher', 'Bo');
+      update person set feed = 'secret' where id = 'p';
+    `);
+    expect(() => before.prepare('select * from teaching').all()).toThrow('no such table');
+    migrate(before, journal.entries[13]?.tag);
+    const roles = before.prepare('select id, role from person order by id').raw().all();
+    expect(roles).toEqual([
+      ['p', 'student'],
+      ['t1', 'owner'],
+      ['t2', 'teacher'],
+    ]);
+    const taught = 'select teacher_id, student_id from teaching order by 1';
+    expect(before.prepare(taught).raw().all()).toEqual([
+      ['t1', 'p'],
+      ['t2', 'p'],
+    ]);
+    const passes = before.prepare('select kind, person_id, hash from pass').all();
+    expect(passes).toEqual([{ kind: 'calendar', person_id: 'p', hash: sha256('secret') }]);
+    expect(() => before.prepare('select feed from person').all()).toThrow('no such column');
+    expect(before.prepare('select demo from studio').pluck().get()).toBe(0);
+  });
+
   it('opening a file brings it up to date, and again changes nothing', () => {
     const { $client } = connectionOf(openDb(':memory:'));
     expect($client.prepare('select count(*) n from __drizzle_migrations').get()).toEqual({
@@ -283,6 +314,7 @@ describe('a file of an earlier form', () => {
   function begun(count: number): string {
     const path = join(mkdtempSync(join(folder, 'form-')), 'mivvel.sqlite');
     const db = new Database(path);
+    knowSha256(db);
     db.exec(
       'create table __drizzle_migrations (id integer primary key, hash text, created_at numeric)',
     );

@@ -36,7 +36,7 @@ function item(number: number): SheetItem {
 
 function sheetOf(items: number, more: Partial<Sheet> = {}): Sheet {
   const numbers = Array.from({ length: items }, (_, index) => index + 1);
-  const base = { title: 'Pit grooves', student: 'Žofie Łęcka', day: '2026-01-05' };
+  const base = { title: 'Pit grooves', student: 'Žofie Łęcka', wayIn: null, day: '2026-01-05' };
   return { ...base, week: null, line: null, items: numbers.map(item), ...more };
 }
 

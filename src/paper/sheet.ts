@@ -11,6 +11,7 @@ import {
 } from '@/core/print';
 import type { ReadingLine } from '@/core/reading';
 import { sayCaution, sayDate, sayFullDate, type Say } from '@/words';
+import { codeMark } from './code';
 import { measure } from './fonts';
 import { itemBlocks, type SheetItem } from './item';
 import { settingOf, shortened, textBlock, type Setting } from './setting';
@@ -22,6 +23,8 @@ export interface Sheet {
   readonly title: string;
   /** For whom; empty for anybody. */
   readonly student: string;
+  /** The address that lets the student in; null prints none. */
+  readonly wayIn: string | null;
   /** As `2026-03-29`. */
   readonly day: string;
   readonly week: SheetWeek | null;
@@ -43,9 +46,27 @@ export function sheetPages(say: Say, look: Look, sheet: Sheet): readonly Page[] 
     const [from = '', to = ''] = [days[0], days.at(-1)].map((one) => one && sayDate(say, one.day));
     blocks.push(heading(say.t('sheet.week', { from, to })), ...weekBlocks(setting, sheet.week));
   }
+  if (sheet.wayIn !== null) blocks.push(wayInBlock(setting, sheet.wayIn));
   if (sheet.line) blocks.push(heading(sheet.line.name), ...readingPage(setting, sheet.line.line));
   for (const item of sheet.items) blocks.push(...itemBlocks(setting, item, text * 2.6));
   return flow(blocks, look.paper, (page, of) => headAndFoot(setting, sheet, page, of));
+}
+
+/** Width of a code, its margin included: 28 mm. */
+const CODE = 80;
+
+/** The code that lets the student in, with what it is for beside it. */
+function wayInBlock({ say, text, width }: Setting, address: string): Block {
+  const words = [{ text: say.t('sheet.wayIn'), soft: true }];
+  const block = textBlock(words, text * 0.85, width - CODE - text);
+  return {
+    height: CODE,
+    gap: text,
+    marks: [
+      codeMark(address, 0, 0, CODE),
+      { kind: 'group', x: CODE + text, y: (CODE - block.height) / 2, scale: 1, marks: block.marks },
+    ],
+  };
 }
 
 /** Written rhythm as a page: bars of one width under each other. */

@@ -9,6 +9,7 @@ import {
 import { fail, ok, type Result } from '@/core/issue';
 import { itemsOf } from '@/core/program';
 import type { ExerciseId, PersonId, ProgramId } from '@/core/studio';
+import { note } from './audit';
 import { openStudent, type Teacher } from './authority';
 import { bundledStudent } from './bundled-students';
 import { contentOf } from './programs';
@@ -30,6 +31,7 @@ export function exportStudio(me: Teacher, withStudents: boolean): Result<string>
   const programs = store.programs.listAll().map((one) => wholeProgram(me, one));
   const exercises = [...listed, ...archivedIn(me, programs)];
   const students = store.students().map(bundledStudent);
+  note(me, 'exported', me.id);
   const { speech, steps } = store.studio();
   const settings = { speech, steps };
   return written({ materials, exercises, families, programs, students, settings });
@@ -48,6 +50,7 @@ export function exportStudent(me: Teacher, id: PersonId): Result<string> {
   const held = new Set(programs.flatMap(exerciseIdsOf));
   const listed = me.store.exercises.list().filter((one) => held.has(one.id));
   const exercises = [...listed, ...archivedIn(me, programs)];
+  note(me, 'exported', me.id, id);
   return written({ exercises, programs, students: [bundledStudent(opened.value)] });
 }
 

@@ -36,7 +36,7 @@ describe('openFeed', () => {
     const context = testContext();
     const { teacher, student, id } = smallStudio(context);
     const feed = must(openFeed(student, id, false));
-    expect(feed).toMatch(/^[a-z2-7]{32}$/);
+    expect(feed).toMatch(/^[0-9a-z]{22}[a-z2-7]{26}$/);
     expect(must(openFeed(teacher, id, false))).toBe(feed);
     const reader = must(readFeed(context, feed));
     expect(reader.store.id).toBe(id);

@@ -1,11 +1,11 @@
-import { createHash, randomBytes } from 'node:crypto';
-import { base32nopad } from '@scure/base';
+import { createHash } from 'node:crypto';
 import { FORMATS, piecesOf, writeCalendar, type FormatId } from '@/core/format';
 import { ok, type Result } from '@/core/issue';
 import { planDays } from '@/core/plan';
 import type { PersonId, ProgramId } from '@/core/studio';
-import { findFeed } from '@/db';
+import { findPass, findPassByHash, findViewer, sha256 } from '@/db';
 import { sayCaution, sayMinutes, saySentence, type Say } from '@/words';
+import { newPass, sealed, unsealed } from './access';
 import { asStudent, openStudent, type Student, type Teacher } from './authority';
 import { exportBundleOf } from './bundles-out';
 import type { Context } from './context';
@@ -55,9 +55,6 @@ export function exportCalendar(
   return ok(writeCalendar(say.t('sheet.calendar.name', { name }), days, me.now()));
 }
 
-/** Letters of a secret address: 32 of 32 kinds, 160 bits. */
-const FEED_BYTES = 20;
-
 /** The secret part of the address at which a student's plan is a calendar; made when it is first asked for.
  * @param anew makes another one, so that the one before opens nothing any more
  * @returns issues of opening the student */
@@ -68,14 +65,21 @@ export function openFeed(
 ): Result<string> {
   const opened = openStudent(me, studentId);
   if (!opened.ok) return opened;
-  const known = anew ? null : opened.value.feed();
-  if (known !== null) return ok(known);
-  const feed = base32nopad.encode(randomBytes(FEED_BYTES)).toLowerCase();
-  opened.value.setFeed(feed);
-  return ok(feed);
+  const { passes } = opened.value;
+  if (anew) passes.endAll('calendar');
+  // One that came from before links were sealed goes on, and cannot be told again.
+  const known = passes.list(['calendar'], me.now()).find(({ hash }) => hash === null);
+  if (known) return ok(sealed('calendar', known.id));
+  const made = newPass(me, 'calendar');
+  passes.insert(made);
+  return ok(sealed('calendar', made.id));
 }
 
 /** The plan that a secret address opens, to whoever knows it. @returns issue `not-yours` for any other */
 export function readFeed(context: Context, feed: string): Result<Student> {
-  return asStudent(context, findFeed(context.db, feed));
+  const { db, now } = context;
+  const id = unsealed('calendar', feed);
+  const pass = id === null ? findPassByHash(db, sha256(feed), now()) : findPass(db, id, now());
+  const isFeed = pass?.kind === 'calendar' && pass.personId !== null;
+  return asStudent(context, isFeed && pass.personId ? findViewer(db, pass.personId) : null);
 }

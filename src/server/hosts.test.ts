@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isOurHost, isOurOrigin, knowAddress } from './hosts';
+import { isOurHost, isOurOrigin, knowAddress, originsForOthers } from './hosts';
 
 describe('isOurHost', () => {
   it.each([
@@ -37,4 +37,16 @@ describe('isOurOrigin', () => {
     [null, 'localhost:3000', false],
     ['http://localhost:3000', null, false],
   ])('%s at %s: %s', (origin, host, ours) => expect(isOurOrigin(origin, host)).toBe(ours));
+});
+
+describe('originsForOthers', () => {
+  it('offers addresses of this computer where it was asked by a name that leads to itself alone', () => {
+    for (const origin of originsForOthers('http://localhost:3000')) {
+      expect(origin).toMatch(/^http:\/\/\d+\.\d+\.\d+\.\d+:3000$/);
+      expect(origin).not.toContain('127.');
+    }
+    expect(originsForOthers('http://127.0.0.1')).toEqual(originsForOthers('http://[::1]'));
+    expect(originsForOthers('http://192.168.1.20:3000')).toEqual([]);
+    expect(originsForOthers('https://drums.example')).toEqual([]);
+  });
 });

@@ -1,4 +1,5 @@
 import { isIP } from 'node:net';
+import { networkInterfaces } from 'node:os';
 
 const held = globalThis as {
   /** Names under which studios of this file are reached, as their teachers have set them. */
@@ -35,4 +36,17 @@ export function isOurHost(host: string | null, named: readonly string[]): boolea
 /** Whether a page of ours sent it: its origin is the host it was sent to, port included. */
 export function isOurOrigin(origin: string | null, host: string | null): boolean {
   return origin !== null && host !== null && hostOf(origin) === host.toLowerCase();
+}
+
+/** Where others on the network may reach this computer, when it was asked by a name that leads to itself alone.
+ * @param origin where it was asked
+ * @returns origins with the same port; none where it was asked by any other name */
+export function originsForOthers(origin: string): readonly string[] {
+  const { hostname, port, protocol } = new URL(origin);
+  const isOwn = /^(localhost|127\.[\d.]+|\[::1\])$/.test(hostname);
+  if (!isOwn) return [];
+  return Object.values(networkInterfaces())
+    .flatMap((all) => all ?? [])
+    .filter(({ family, internal }) => family === 'IPv4' && !internal)
+    .map(({ address }) => `${protocol}//${address}${port === '' ? '' : `:${port}`}`);
 }

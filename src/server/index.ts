@@ -18,6 +18,7 @@ export {
 export { archiveImported, importBundle, lookIntoBundle } from './bundles';
 export { exportStudent, exportStudio } from './bundles-out';
 export { backUpNow, backUpWhenDue, getBackups, lookThrough, storageIssue } from './backups';
+export { originsForOthers } from './hosts';
 export { healthNow, isReady, nowWarm } from './health';
 export { importFile, lookIntoFile } from './imports';
 export { readApart } from './read-apart';
@@ -26,7 +27,58 @@ export { exportCalendar, exportProgram, openFeed, readFeed } from './exports';
 export { exportLog, takeBackTries } from './log-tables';
 export { copyStarter } from './starters';
 export { archiveMaterial, listMaterials, saveMaterial } from './materials';
-export { asEither, asStudent, asTeacher } from './authority';
+export {
+  acceptInvitation,
+  changePassword,
+  claimStudio,
+  COOKIE_SECONDS,
+  endDevice,
+  endInvitation,
+  endLink,
+  endReading,
+  endTablet,
+  enterByCode,
+  enterByLink,
+  enterByPin,
+  enterDemo,
+  eraseStudent,
+  forgetOld,
+  forgotPassword,
+  getAccount,
+  getOwned,
+  getShared,
+  getWaysIn,
+  invitationOf,
+  inviteTeacher,
+  letRead,
+  letTeacherGo,
+  listDemo,
+  makeCode,
+  makeTablet,
+  maySetUp,
+  openAnother,
+  openFirst,
+  openLink,
+  openShared,
+  readByLink,
+  renewPin,
+  resetPassword,
+  rotated,
+  setTeaching,
+  setupCode,
+  setupNow,
+  shareProgram,
+  signInAs,
+  signInWith,
+  signOut,
+  signOutEverywhere,
+  signOutOn,
+  switchStudio,
+  tabletNow,
+  whoIs,
+  whoseLink,
+} from './access';
+export { asEither, asOwner, asStudent, asTeacher } from './authority';
 export { appendEntries, appendEntry, listTries, MOST_ENTRIES } from './log';
 export { appendTogether } from './log-together';
 export { logPaper } from './paper';
@@ -66,7 +118,9 @@ export { makeSheets, planExercises, planSheets } from './sheets';
 export type { SheetLine } from './sheets';
 export { listVersions } from './versions';
 export type { Context } from './context';
-export type { Student, Teacher } from './authority';
+export type { SignedIn } from '@/db';
+export type { Owner, Student, Teacher } from './authority';
+export type { Browser, Entered, LetterWords, OwnAccount, Owned, Setup, Shared } from './access';
 export type { PaperCell } from './paper';
 export type { SentExercise } from './families';
 export type { Now } from './plans';

@@ -10,6 +10,7 @@ import {
   type PersonId,
 } from '@/core/studio';
 import type { NewEntry } from '@/db';
+import { note } from './audit';
 import { openStudent, type Student, type Teacher } from './authority';
 import { newId } from './context';
 import { allOrNone } from './log';
@@ -25,6 +26,7 @@ export function exportLog(me: Teacher | Student, studentId: PersonId): Result<st
   const opened = openStudent(me, studentId);
   if (!opened.ok) return opened;
   const store = opened.value;
+  note({ now: me.now, store }, 'exported', me.id, studentId);
   const { zone } = store.studio();
   const items = new Map(progressOf(store).items.map((one) => [one.item.id, one]));
   const rows = foldItem(store.log.since(0)).flatMap((one) => {

@@ -97,7 +97,7 @@ describe('what a log comes to', () => {
         const bytes = connectionOf(context.db).$client.serialize();
         const anew = { ...context, db: openDb(bytes), now: () => context.at };
         const [ada] = connectionOf(anew.db)
-          .$client.prepare("select id from person where role = 'teacher'")
+          .$client.prepare("select id from person where role = 'owner'")
           .pluck()
           .all() as Parameters<typeof viewerOf>[1][];
         const fresh = must(asTeacher(anew, ada ? viewerOf(anew, ada) : null));

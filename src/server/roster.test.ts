@@ -29,7 +29,7 @@ vi.mock('./version', () => ({ codeVersion: () => code.version }));
 function restarted(context: Context): { readonly context: Context; readonly teacher: Teacher } {
   const fresh = { ...context, db: openDb(connectionOf(context.db).$client.serialize()) };
   const id = connectionOf(fresh.db)
-    .$client.prepare("select id from person where role = 'teacher'")
+    .$client.prepare("select id from person where role = 'owner'")
     .pluck()
     .get() as Parameters<typeof viewerOf>[1];
   return { context: fresh, teacher: must(asTeacher(fresh, viewerOf(fresh, id))) };

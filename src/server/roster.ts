@@ -65,8 +65,8 @@ export function listStudents(me: Teacher): Result<readonly StudentSummary[]> {
  * @param pause lets others work between one student and the next */
 export async function warmRosters(context: Context, pause: () => Promise<unknown>): Promise<void> {
   for (const { people } of listDoors(context)) {
-    const teacher = people.find((one) => one.role === 'teacher');
-    const me = asTeacher(context, teacher ? viewerOf(context, teacher.id) : null);
+    const owner = people.find((one) => one.role === 'owner');
+    const me = asTeacher(context, owner ? viewerOf(context, owner.id) : null);
     if (!me.ok) continue;
     const lines = linesOf(me.value);
     for (const own of me.value.store.students()) {

@@ -2,6 +2,7 @@ import { writeCsv, type CsvRow } from '@/core/format';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
 import { FULL_KIT, HANDEDNESS, type Handedness } from '@/core/kit';
 import type { PersonId } from '@/core/studio';
+import { note } from './audit';
 import type { Teacher } from './authority';
 import { addStudent } from './studios';
 import { ROSTER_COLUMNS } from './table-columns';
@@ -18,6 +19,7 @@ export interface Newcomer {
 
 /** The studio's students as a table: name, the line about each, how they sit at the kit, their programs. */
 export function exportRoster(me: Teacher): Result<string> {
+  note(me, 'exported', me.id);
   const names = new Map(me.store.programs.list().map(({ id, name }) => [id, name]));
   const rows = me.store.students().map((store) => ({
     name: store.person.name,

@@ -4,7 +4,10 @@ import { readSettings, SETTING_NAMES, WrongSetting } from './settings';
 
 describe('readSettings', () => {
   it('has what is usual where nothing is set, or nothing is in it', () => {
-    const usual = { MIVVEL_HOSTS: [], MIVVEL_BACKUP_HOURS: 24, MIVVEL_LOG: 'info' };
+    const usual = {
+      ...{ MIVVEL_HOSTS: [], MIVVEL_BACKUP_HOURS: 24, MIVVEL_LOG: 'info' },
+      ...{ MIVVEL_PROXY: 'no', MIVVEL_MAIL_FROM: 'mivvel@localhost.invalid' },
+    };
     expect(readSettings({})).toEqual(usual);
     expect(readSettings({ MIVVEL_LOG: '', MIVVEL_DATA: '' })).toEqual(usual);
   });
@@ -23,6 +26,10 @@ describe('readSettings', () => {
     ['MIVVEL_BACKUP_HOURS', '-1'],
     ['MIVVEL_LOG', 'loud'],
     ['MIVVEL_BACKUP_PASSPHRASE', 'short'],
+    ['MIVVEL_SECRET', 'short'],
+    ['MIVVEL_PROXY', 'maybe'],
+    ['MIVVEL_SMTP', 'http://mail.example'],
+    ['MIVVEL_MAIL_FROM', 'nobody'],
   ])('%s may not be %s', (name, text) => {
     expect(() => readSettings({ [name]: text })).toThrow(WrongSetting);
     expect(() => readSettings({ [name]: text })).toThrow(name);

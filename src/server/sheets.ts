@@ -15,8 +15,10 @@ import {
 } from '@/core/studio';
 import { bpm as toBpm, parseMeter, tempoFor } from '@/core/time';
 import type { Look, Page, SheetOf } from '@/core/print';
+import type { StudentStore } from '@/db';
 import { PdfWriter, sheetPages, type Sheet, type SheetItem, type SheetWeek } from '@/paper';
 import { sayRung, sayWhyToStudent, type Say } from '@/words';
+import { linkPathOf } from './access';
 import { openStudent, type Student, type Teacher } from './authority';
 import { planOf } from './plans';
 import { getProgram } from './programs';
@@ -84,7 +86,7 @@ function exercisesSheet(
     const opens = recipeAddress(address, recipe);
     items.push({ number, name, recipe, exercise, cues, bpm, opens, why: '', practice: null });
   }
-  return ok({ title, student: '', day, week: null, line: null, items });
+  return ok({ title, student: '', wayIn: null, day, week: null, line: null, items });
 }
 
 function lineSheet(day: Day, what: Extract<SheetOf, { kind: 'line' }>): Result<Sheet> {
@@ -94,7 +96,7 @@ function lineSheet(day: Day, what: Extract<SheetOf, { kind: 'line' }>): Result<S
   const line = parseLine(text, read.value);
   if (!line.ok) return line;
   const page = { name, line: line.value };
-  return ok({ title: name, student: '', day, week: null, line: page, items: [] });
+  return ok({ title: name, student: '', wayIn: null, day, week: null, line: page, items: [] });
 }
 
 function programSheet(me: Teacher, id: ProgramId, day: Day): Result<Sheet> {
@@ -117,7 +119,7 @@ function programSheet(me: Teacher, id: ProgramId, day: Day): Result<Sheet> {
       ...{ why: '', practice: { course, rungs, rung } },
     });
   }
-  return ok({ title: name, student: '', day, week: null, line: null, items });
+  return ok({ title: name, student: '', wayIn: null, day, week: null, line: null, items });
 }
 
 /** @param programId whose exercises are written out; null writes all of them out */
@@ -158,11 +160,18 @@ function weekSheet(
   return ok({
     title: isOne && only ? only.program : store.studio().name,
     student: store.person.name,
+    wayIn: address === null ? null : wayInOf(store, me.now(), address),
     day: plan.planning.today,
     week: items.length === 0 ? null : weekOf(say, plan, items),
     line: null,
     items: written,
   });
+}
+
+/** Where the student's private link leads; null where they have none. */
+function wayInOf(store: StudentStore, now: number, address: string): string | null {
+  const path = linkPathOf(store, now);
+  return path === null ? null : address + path;
 }
 
 /** Longest address that a code is made of: one of more letters is too fine to be read off paper. */

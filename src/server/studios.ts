@@ -7,7 +7,7 @@ import { newId, type Context } from './context';
 import { knowAddress } from './hosts';
 import { readName } from './names';
 
-/** What the start page offers. */
+/** The studios of a file, and who belongs to them. */
 export function listDoors(context: Context): readonly db.StudioDoor[] {
   return db.listDoors(context.db);
 }
@@ -17,11 +17,11 @@ export function viewerOf(context: Context, personId: PersonId): (Viewer & { name
   return db.findViewer(context.db, personId);
 }
 
-/** Opens a studio with its teacher.
+/** Opens a studio with its owner, who teaches in it. `demo` opens one to look around in, for everybody.
  * @param zone IANA time zone in which practice days are counted */
 export function openStudio(
   context: Context,
-  input: { studio: string; teacher: string; zone: string },
+  input: { studio: string; teacher: string; zone: string; demo?: boolean },
 ): Result<PersonId> {
   const name = readName(input.studio, 'studio');
   const teacher = readName(input.teacher, 'teacher');
@@ -33,12 +33,14 @@ export function openStudio(
   }
   const zone = knownZone(input.zone);
   const id = newId<'studio'>(context);
+  const { demo = false } = input;
   const none = { speech: null, steps: null, address: null };
-  const store = db.openStudioStore(context.db, { id, name: name.value, zone, ...none });
-  const personId = newId<'person'>(context);
-  const person = { id: personId, name: teacher.value, about: '', kit: null };
-  store.addPerson({ ...person, role: 'teacher' });
-  return ok(personId);
+  const owner = {
+    id: newId<'person'>(context),
+    ...{ name: teacher.value, about: '', kit: null },
+  };
+  db.openStudioStore(context.db, { id, name: name.value, zone, demo, ...none }, owner);
+  return ok(owner.id);
 }
 
 /** The browser's zone, or UTC where it names one that this machine does not know. */

@@ -275,6 +275,23 @@ export function sayIssue(say: Say, issue: Issue): string {
       });
     case 'quiet-empty':
       return t('issue.quiet-empty', { at: issue.at });
+    case 'email':
+      return t('issue.email', { text: issue.text });
+    case 'sign-in-wrong':
+    case 'code-wrong':
+    case 'pin-wrong':
+    case 'setup-code':
+    case 'link-over':
+    case 'password-common':
+      return t(`issue.${code}`);
+    case 'too-many-tries':
+      return t('issue.too-many-tries', { minutes: issue.minutes });
+    case 'password-length':
+      return t('issue.password-length', { least: issue.least, most: issue.most });
+    case 'last-teacher':
+      return t('issue.last-teacher', { student: issue.student });
+    case 'name-differs':
+      return t('issue.name-differs', { name: issue.name });
     case 'name-missing':
     case 'not-yours':
     case 'not-found':

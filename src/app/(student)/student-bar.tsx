@@ -12,7 +12,7 @@ const PLACES = [
 export function StudentBar({ who }: { who: string }) {
   return (
     <>
-      <TopBar places={PLACES} who={who} leave={leave} />
+      <TopBar places={PLACES} who={who} leave={leave} account={null} />
       <LogRefresh />
       <div className="mx-auto max-w-4xl px-6 pt-2 empty:hidden">
         <LogMark />

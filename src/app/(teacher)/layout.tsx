@@ -19,7 +19,7 @@ export default async function TeacherLayout({ children }: { children: ReactNode 
   return (
     <TeacherWords speech={speech}>
       <div className="flex h-dvh flex-col">
-        <TopBar places={PLACES} who={name} leave={leave}>
+        <TopBar places={PLACES} who={name} leave={leave} account="/account">
           <FindButton places={PLACES} find={findTargets} />
           <SpeechSwitch speak={setStudioSpeech} />
         </TopBar>

@@ -15,12 +15,36 @@ export interface Knock {
   readonly own?: boolean;
 }
 
+const STAFF = ['owner', 'teacher', 'colleague'] as const;
+
+/** About one student: their teachers and themselves. */
+const ABOUT_ONE = ['owner', 'teacher', 'student'] as const;
+
 function teacher(...sends: readonly Knock['send'][]): readonly Knock[] {
-  return sends.map((send) => ({ send, may: ['teacher'] }));
+  return sends.map((send) => ({ send, may: STAFF }));
 }
 
 function anyTeacher(...sends: readonly Knock['send'][]): readonly Knock[] {
-  return sends.map((send) => ({ send, may: ['teacher', 'stranger'], own: true }));
+  return sends.map((send) => ({ send, may: [...STAFF, 'stranger'], own: true }));
+}
+
+/** About one student: those who teach them. */
+function taught(...sends: readonly Knock['send'][]): readonly Knock[] {
+  return sends.map((send) => ({ send, may: ['owner', 'teacher'] }));
+}
+
+function owner(...sends: readonly Knock['send'][]): readonly Knock[] {
+  return sends.map((send) => ({ send, may: ['owner'] }));
+}
+
+function anyOwner(...sends: readonly Knock['send'][]): readonly Knock[] {
+  return sends.map((send) => ({ send, may: ['owner', 'stranger'], own: true }));
+}
+
+/** About their own account, whoever is signed in. */
+function anybody(...sends: readonly Knock['send'][]): readonly Knock[] {
+  const may = [...STAFF, 'student', 'fellow', 'stranger'] as const;
+  return sends.map((send) => ({ send, may, own: true }));
 }
 
 function form(fields: Readonly<Record<string, string>>): FormData {
@@ -32,14 +56,14 @@ function form(fields: Readonly<Record<string, string>>): FormData {
 /** Every action and route, by file and name; both ways where there are two. */
 export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'actions setStudioSpeech': anyTeacher(() => [PLAIN_SPEECH]),
-  'plans setPlanOf': [{ send: (w) => [w.id, USUAL_SCHEDULE], may: ['teacher', 'student'] }],
-  'plans calendarOf': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
+  'plans setPlanOf': [{ send: (w) => [w.id, USUAL_SCHEDULE], may: ABOUT_ONE }],
+  'plans calendarOf': [{ send: (w) => [w.id], may: ABOUT_ONE }],
   'plans feedOf': [
-    { send: (w) => [w.id, false], may: ['teacher', 'student'] },
-    { send: (w) => [w.id, true], may: ['teacher', 'student'] },
+    { send: (w) => [w.id, false], may: ABOUT_ONE },
+    { send: (w) => [w.id, true], may: ABOUT_ONE },
   ],
-  'plans logOf': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
-  'stand moreToPlay': [{ send: (w) => [w.id], may: ['teacher', 'student'] }],
+  'plans logOf': [{ send: (w) => [w.id], may: ABOUT_ONE }],
+  'stand moreToPlay': [{ send: (w) => [w.id], may: ABOUT_ONE }],
   'find findTargets': anyTeacher(() => []),
   'students backUp': anyTeacher(() => []),
   'bench save': [
@@ -87,27 +111,27 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     w.program,
     { revision: 1, outline: { sections: [{ id: 'one', name: '', items: [] }] } },
   ]),
-  'programs give': teacher((w) => [w.program, w.fellow]),
-  'programs take': teacher(
+  'programs give': taught((w) => [w.program, w.fellow]),
+  'programs take': taught(
     (w) => [w.program, w.assignment, true],
     (w) => [w.program, w.ended, false],
   ),
-  'programs follow': teacher(
+  'programs follow': taught(
     (w) => [w.program, [w.assignment], null],
     (w) => [w.program, [w.assignment], 1],
   ),
-  'programs preview': teacher((w) => [w.program, w.id]),
-  'programs start': teacher(
+  'programs preview': taught((w) => [w.program, w.id]),
+  'programs start': taught(
     (w) => [w.assignment, w.item, 80],
     (w) => [w.assignment, w.item, null],
   ),
   'students add': anyTeacher(() => [{}, form({ name: 'New', about: '' })]),
-  'students setStudentKit': teacher((w) => [w.id, FULL_KIT]),
-  'students giveTo': teacher((w) => [w.fellow, w.program]),
-  'students logFor': teacher((w) => [w.id, decision(w, { does: 'move', rung: 2 })]),
-  'students earlierTries': teacher((w) => [w.id, w.item, { day: '2026-01-05', seq: 99 }]),
-  'students takeBackPaper': teacher((w) => [w.id, [w.tryId]]),
-  'students storePaper': teacher((w) => [
+  'students setStudentKit': taught((w) => [w.id, FULL_KIT]),
+  'students giveTo': taught((w) => [w.fellow, w.program]),
+  'students logFor': taught((w) => [w.id, decision(w, { does: 'move', rung: 2 })]),
+  'students earlierTries': taught((w) => [w.id, w.item, { day: '2026-01-05', seq: 99 }]),
+  'students takeBackPaper': taught((w) => [w.id, [w.tryId]]),
+  'students storePaper': taught((w) => [
     w.id,
     newId<'session'>(w.context),
     [
@@ -134,8 +158,8 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   ],
   'students rosterOf': anyTeacher(() => []),
   'programs exportAll': [...anyTeacher(() => [false]), ...anyTeacher(() => [true])],
-  'students studentAsFile': teacher((w) => [w.id]),
-  'programs archiveFile': teacher(
+  'students studentAsFile': taught((w) => [w.id]),
+  'programs archiveFile': taught(
     (w) => [importedOf(w), true],
     (w) => [importedOf(w), false],
   ),
@@ -150,21 +174,47 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   'sheets POST': [
     {
       send: (w) => [sheet({ kind: 'week', student: w.id, program: null })],
-      may: ['teacher', 'student'],
+      may: ABOUT_ONE,
     },
-    ...teacher(
-      (w) => [sheet({ kind: 'program', program: w.program })],
-      (w) => [sheet({ kind: 'class', program: w.program }, 'pdf')],
-    ),
+    ...teacher((w) => [sheet({ kind: 'program', program: w.program })]),
+    ...taught((w) => [sheet({ kind: 'class', program: w.program }, 'pdf')]),
     ...anyTeacher(() => [sheet({ kind: 'line', name: 'Line', text: '4 4 4 4', meter: '4/4' })]),
   ],
+  'students linkOf': taught(
+    (w) => [w.id, false],
+    (w) => [w.id, true],
+  ),
+  'students endLinkOf': taught((w) => [w.id]),
+  'students codeFor': taught((w) => [w.id]),
+  'students pinFor': taught((w) => [w.id]),
+  'students endDeviceOf': taught(
+    (w) => [w.id, null],
+    (w) => [w.id, 'one'],
+  ),
+  'students letReadOf': taught((w) => [w.id, 'Mia', 30]),
+  'students endReadingOf': taught((w) => [w.id, w.reading]),
+  'students setTeacherOf': taught((w) => [w.id, w.staff[1], true]),
+  'students erase': taught((w) => [w.id, 'Ines']),
+  'programs share': teacher(
+    (w) => [w.program, true],
+    (w) => [w.program, false],
+  ),
+  'account endEverywhere': anybody(() => [false]),
+  'account endOn': anybody(() => ['one']),
+  'account goToStudio': [{ send: (w) => [w.id], may: ['student'] }],
+  'account tabletHere': anyTeacher(() => ['Hall']),
+  'account invite': anyOwner(() => ['cy@example.com']),
+  'account takeInvitationBack': owner((w) => [w.invitation]),
+  'account letGo': owner((w) => [w.staff[0], w.staff[1]]),
+  'account tabletEnds': owner((w) => [w.tablet]),
+  'account openOther': anyOwner(() => [[], form({ studio: 'New', teacher: 'Ada', zone: 'UTC' })]),
   'log POST': [
     { send: (w) => [{ entries: [tryOf(w)] }], may: ['student'] },
     { send: (w) => [{ entries: [about('remark', w.tryId, { text: 'x' })] }], may: ['student'] },
-    { send: (w) => [{ entries: [tryOf(w)], student: w.id }], may: ['teacher', 'student'] },
+    { send: (w) => [{ entries: [tryOf(w)], student: w.id }], may: ABOUT_ONE },
     {
       send: (w) => [{ entries: [about('judged', w.tryId, { verdict: 'lost' })], student: w.id }],
-      may: ['teacher', 'student'],
+      may: ABOUT_ONE,
     },
   ],
 };
@@ -176,8 +226,19 @@ function sheet(what: object, as: 'pages' | 'pdf' = 'pages') {
 /** Before anybody is known there is nothing to be refused. */
 export const OPEN_DOORS = [
   'actions enter',
-  'actions open',
+  'actions signIn',
+  'actions enterWithCode',
+  'actions enterWithLink',
+  'actions enterWithPin',
+  'actions openMine',
+  'actions claim',
+  'actions readSetup',
+  'actions accept',
+  'actions forgot',
+  'actions reset',
   'actions leave',
+  // It asks for the present password, which the walk has none of.
+  'account setPassword',
   'health GET',
   'ready GET',
 ];

@@ -2,12 +2,12 @@ import { LIKELY_CHOICES, writeBundle } from '@/core/format';
 import { FULL_KIT } from '@/core/kit';
 import type { Result } from '@/core/issue';
 import { USUAL_SCHEDULE } from '@/core/plan';
-import { type Viewer, PLAIN_SPEECH } from '@/core/studio';
+import { type PersonId, type Viewer, PLAIN_SPEECH } from '@/core/studio';
 import * as server from '@/server';
-import type { Student, Teacher } from '@/server';
+import type { Owner, Student, Teacher } from '@/server';
 import { about, decision, takenBack, tryOf } from '@/server/studio.fixture';
 import { sayOnPaperIn } from '@/words';
-import { importedOf, type ViewerName, type World } from './world.fixture';
+import { accountOf, importedOf, type ViewerName, type World } from './world.fixture';
 
 /** One way to call something, and who may. Whoever may not is refused and changes nothing; whoever looks
  * only at what is their own sees nothing of the studio. */
@@ -20,15 +20,35 @@ export interface Call {
 
 type UseCase<Me> = (me: Me, world: World) => unknown;
 
+const STAFF = ['owner', 'teacher', 'colleague'] as const;
+
+/** About what the whole studio shares. */
 function teacher(...cases: readonly UseCase<Teacher>[]): readonly Call[] {
   return cases.map((tried) => ({
-    may: ['teacher'],
+    may: STAFF,
     run: (world, viewer) => granted(server.asTeacher(world.context, viewer), tried, world),
   }));
 }
 
 function anyTeacher(...cases: readonly UseCase<Teacher>[]): readonly Call[] {
-  return teacher(...cases).map((call) => ({ ...call, may: ['teacher', 'stranger'], own: true }));
+  return teacher(...cases).map((call) => ({ ...call, may: [...STAFF, 'stranger'], own: true }));
+}
+
+/** About one student: those who teach them. */
+function taught(...cases: readonly UseCase<Teacher>[]): readonly Call[] {
+  return teacher(...cases).map((call) => ({ ...call, may: ['owner', 'teacher'] }));
+}
+
+/** What the owner alone looks after. */
+function owner(...cases: readonly UseCase<Owner>[]): readonly Call[] {
+  return cases.map((tried) => ({
+    may: ['owner'],
+    run: (world, viewer) => granted(server.asOwner(world.context, viewer), tried, world),
+  }));
+}
+
+function anyOwner(...cases: readonly UseCase<Owner>[]): readonly Call[] {
+  return owner(...cases).map((call) => ({ ...call, may: ['owner', 'stranger'], own: true }));
 }
 
 function student(...cases: readonly UseCase<Student>[]): readonly Call[] {
@@ -39,10 +59,10 @@ function student(...cases: readonly UseCase<Student>[]): readonly Call[] {
   }));
 }
 
-/** About one student: the teacher and that student alone. */
+/** About one student: their teachers and that student alone. */
 function oneStudent(...cases: readonly UseCase<Teacher | Student>[]): readonly Call[] {
   return cases.map((tried) => ({
-    may: ['teacher', 'student'],
+    may: ['owner', 'teacher', 'student'],
     run: (world, viewer) => granted(server.asEither(world.context, viewer), tried, world),
   }));
 }
@@ -123,7 +143,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   ],
   appendTogether: oneStudent((me, w) => server.appendTogether(me, w.id, [])),
   appendEntry: [
-    ...teacher(
+    ...taught(
       (me, w) => server.appendEntry(me, w.id, decision(w, { does: 'move', rung: 2 })),
       (me, w) => server.appendEntry(me, w.id, takenBack(w.decided, me)),
       (me, w) => server.appendEntry(me, w.id, takenBack(w.noteAway, me)),
@@ -139,7 +159,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     },
   ],
   listTries: oneStudent((me, w) => server.listTries(me, w.id, w.item, null)),
-  logPaper: teacher((me, w) =>
+  logPaper: taught((me, w) =>
     server.logPaper(me, w.id, server.newId<'session'>(me), [
       {
         assignmentId: w.assignment,
@@ -171,7 +191,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   exportRoster: anyTeacher((me) => server.exportRoster(me)),
   getBackups: anyTeacher((me) => server.getBackups(me)),
   backUpNow: anyTeacher((me) => server.backUpNow(me)),
-  archiveStudent: teacher(
+  archiveStudent: taught(
     (me, w) => server.archiveStudent(me, w.id, true),
     (me, w) => server.archiveStudent(me, w.id, false),
   ),
@@ -179,26 +199,26 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     ...anyTeacher((me) => server.exportStudio(me, false)),
     ...anyTeacher((me) => server.exportStudio(me, true)),
   ],
-  exportStudent: teacher((me, w) => server.exportStudent(me, w.id)),
+  exportStudent: taught((me, w) => server.exportStudent(me, w.id)),
   lookIntoBundle: anyTeacher((me) => server.lookIntoBundle(me, BUNDLE)),
   importBundle: anyTeacher((me) => server.importBundle(me, BUNDLE)),
   lookIntoFile: anyTeacher((me) => server.lookIntoFile(me, FILE, LIKELY_CHOICES)),
   importFile: anyTeacher((me) => server.importFile(me, FILE, LIKELY_CHOICES)),
-  takeBackTries: teacher(
+  takeBackTries: taught(
     (me, w) => server.takeBackTries(me, w.id, [w.tryId], true),
     (me, w) => server.takeBackTries(me, w.id, [w.tryId], false),
   ),
-  archiveImported: teacher(
+  archiveImported: taught(
     (me, w) => server.archiveImported(me, importedOf(w), true),
     (me, w) => server.archiveImported(me, importedOf(w), false),
   ),
   planSheets: [
     ...oneStudent((me, w) => server.planSheets(me, sayOnPaperIn('en-GB'), weekOf(w))),
-    ...teacher(
-      (me, w) =>
-        server.planSheets(me, sayOnPaperIn('en-GB'), { kind: 'program', program: w.program }),
-      (me, w) =>
-        server.planSheets(me, sayOnPaperIn('en-GB'), { kind: 'class', program: w.program }),
+    ...teacher((me, w) =>
+      server.planSheets(me, sayOnPaperIn('en-GB'), { kind: 'program', program: w.program }),
+    ),
+    ...taught((me, w) =>
+      server.planSheets(me, sayOnPaperIn('en-GB'), { kind: 'class', program: w.program }),
     ),
     ...anyTeacher((me, w) => server.planSheets(me, sayOnPaperIn('en-GB'), exercisesOf(w))),
   ],
@@ -222,12 +242,12 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
       items: Array.from({ length: 5 }, (_, nth) => `Item ${nth}`),
     }),
   ),
-  followVersion: teacher(
+  followVersion: taught(
     (me, w) => server.followVersion(me, [w.assignment]),
     (me, w) => server.followVersion(me, [w.assignment], 1),
   ),
   getProgram: teacher((me, w) => server.getProgram(me, w.program)),
-  giveProgram: teacher((me, w) => server.giveProgram(me, w.program, w.fellow)),
+  giveProgram: taught((me, w) => server.giveProgram(me, w.program, w.fellow)),
   listPrograms: anyTeacher((me) => server.listPrograms(me)),
   renameProgram: teacher((me, w) => server.renameProgram(me, w.program, title('Mine'))),
   saveOutline: teacher((me, w) => {
@@ -235,7 +255,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     const { revision, outline } = program.ok ? program.value : { revision: 1, outline: EMPTY };
     return server.saveOutline(me, w.program, { revision, outline });
   }),
-  setStart: teacher(
+  setStart: taught(
     (me, w) => server.setStart(me, w.assignment, w.item, 80),
     (me, w) => server.setStart(me, w.assignment, w.item, null),
   ),
@@ -243,7 +263,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.setTemplate(me, w.program, true),
     (me, w) => server.setTemplate(me, w.program, false),
   ),
-  takeBack: teacher(
+  takeBack: taught(
     (me, w) => server.takeBack(me, w.assignment, true),
     (me, w) => server.takeBack(me, w.ended, false),
   ),
@@ -252,7 +272,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   listNotes: student((me) => server.listNotes(me)),
   listRoster: anyTeacher((me) => server.listRoster(me)),
   listStudents: anyTeacher((me) => server.listStudents(me)),
-  setKit: teacher((me, w) => server.setKit(me, w.id, FULL_KIT)),
+  setKit: taught((me, w) => server.setKit(me, w.id, FULL_KIT)),
   addStudent: anyTeacher((me) => server.addStudent(me, { name: 'New', about: '' })),
   setSpeech: anyTeacher((me) => server.setSpeech(me, PLAIN_SPEECH)),
   setSteps: anyTeacher((me) => server.setSteps(me, ['limbs'])),
@@ -260,7 +280,44 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.listVersions(me, w.program),
     (me, w) => server.listVersions(me, w.program, w.id),
   ),
+  getWaysIn: taught((me, w) => server.getWaysIn(me, w.id)),
+  openLink: taught(
+    (me, w) => server.openLink(me, w.id, false),
+    (me, w) => server.openLink(me, w.id, true),
+  ),
+  endLink: taught((me, w) => server.endLink(me, w.id)),
+  makeCode: taught((me, w) => server.makeCode(me, w.id)),
+  renewPin: taught((me, w) => server.renewPin(me, w.id)),
+  endDevice: oneStudent(
+    (me, w) => server.endDevice(me, w.id, null),
+    (me, w) => server.endDevice(me, w.id, 'one'),
+  ),
+  letRead: taught((me, w) => server.letRead(me, w.id, 'Mia', 30)),
+  endReading: taught((me, w) => server.endReading(me, w.id, w.reading)),
+  setTeaching: taught(
+    (me, w) => server.setTeaching(me, w.id, w.staff[1] as PersonId, true),
+    (me, w) => server.setTeaching(me, w.id, w.staff[0] as PersonId, false),
+  ),
+  eraseStudent: taught((me, w) => server.eraseStudent(me, w.id, 'Ines')),
+  getShared: teacher((me, w) => server.getShared(me, w.program)),
+  shareProgram: teacher(
+    (me, w) => server.shareProgram(me, w.program, true),
+    (me, w) => server.shareProgram(me, w.program, false),
+  ),
+  makeTablet: anyTeacher((me) => server.makeTablet(me, 'Hall')),
+  getOwned: anyOwner((me) => ({ ok: true, value: server.getOwned(me) })),
+  inviteTeacher: anyOwner((me) => server.inviteTeacher(me, 'cy@example.com', MAIL)),
+  openAnother: anyOwner((me) =>
+    server.openAnother(me, accountOf(me), { studio: 'New', teacher: 'Ada', zone: 'UTC' }),
+  ),
+  endInvitation: owner((me, w) => server.endInvitation(me, w.invitation)),
+  endTablet: owner((me, w) => server.endTablet(me, w.tablet)),
+  letTeacherGo: owner((me, w) =>
+    server.letTeacherGo(me, w.staff[0] as PersonId, w.staff[1] as PersonId),
+  ),
 };
+
+const MAIL = { origin: 'http://localhost', words: () => ({ subject: '', text: '' }) };
 
 /** What anybody may call, what only grants, and what cannot say no. */
 export const NO_USE_CASES = [
@@ -269,8 +326,41 @@ export const NO_USE_CASES = [
   'asEither',
   'makeSheets',
   'planExercises',
+  'asOwner',
   'asStudent',
   'asTeacher',
+  // Before anybody is known; `src/server/access` has their tests.
+  'acceptInvitation',
+  'claimStudio',
+  'enterByCode',
+  'enterByLink',
+  'enterByPin',
+  'enterDemo',
+  'forgotPassword',
+  'invitationOf',
+  'listDemo',
+  'maySetUp',
+  'openFirst',
+  'openShared',
+  'readByLink',
+  'resetPassword',
+  'setupCode',
+  'setupNow',
+  'signInAs',
+  'signInWith',
+  'tabletNow',
+  'whoIs',
+  'whoseLink',
+  // About whoever is signed in, whose sign-in they are handed.
+  'changePassword',
+  'COOKIE_SECONDS',
+  'forgetOld',
+  'getAccount',
+  'rotated',
+  'signOut',
+  'signOutEverywhere',
+  'signOutOn',
+  'switchStudio',
   'MOST_ENTRIES',
   'readApart',
   'lookThrough',
@@ -286,6 +376,7 @@ export const NO_USE_CASES = [
   'backUpWhenDue',
   'storageIssue',
   'healthNow',
+  'originsForOthers',
   'isReady',
   'nowWarm',
 ];

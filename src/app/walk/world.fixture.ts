@@ -5,12 +5,21 @@ import { openDb } from '@/db';
 import { connectionOf } from '@/db/connection';
 import {
   addStudent,
+  asOwner,
   asTeacher,
   giveProgram,
+  inviteTeacher,
+  letRead,
+  makeTablet,
   newId,
+  openLink,
   saveMaterial,
+  setTeaching,
+  signInAs,
   takeBack,
   viewerOf,
+  type Context,
+  type Owner,
 } from '@/server';
 import {
   cells,
@@ -23,14 +32,36 @@ import {
   tryOf,
 } from '@/server/studio.fixture';
 
-/** Who tries a door: the studio's teacher, its student, a fellow student, the teacher of another studio,
- * nobody. */
-export const VIEWERS = ['teacher', 'student', 'fellow', 'stranger', 'nobody'] as const;
+/** Who tries a door: the studio's owner, a teacher of its students, a teacher there who teaches none of them, a student,
+ * a fellow student, the owner of another studio, nobody. */
+export const VIEWERS = [
+  'owner',
+  'teacher',
+  'colleague',
+  'student',
+  'fellow',
+  'stranger',
+  'nobody',
+] as const;
 export type ViewerName = (typeof VIEWERS)[number];
+
+const seenIn = (context: Context) => (of: PersonId) => {
+  const found = viewerOf(context, of);
+  if (!found) throw new Error('nobody');
+  const { name: _, ...viewer } = found;
+  return viewer;
+};
+
+const ownerIn = (context: Context) => (viewer: Viewer) =>
+  connectionOf(context.db)
+    .$client.prepare("select id from person where studio_id = ? and role = 'owner'")
+    .pluck()
+    .get(viewer.studioId) as PersonId;
 
 /** A studio with one of everything, beside another studio of the same kind. */
 function build() {
   const context = testContext();
+  const [seen, ownerOf] = [seenIn(context), ownerIn(context)];
   const studio = smallStudio(context);
   const { teacher, student, id, program } = studio;
   const fellow = must(addStudent(teacher, { name: 'Omar', about: '' }));
@@ -51,25 +82,38 @@ function build() {
   log(teacher, id, decided, note);
   const away = takenBack(note.id, teacher);
   log(teacher, id, away);
+  const owner = must(asOwner(context, seen(ownerOf(seen(id)))));
+  const staff = (['teacher', 'colleague'] as const).map((name) => {
+    const of = newId<'person'>(context);
+    owner.store.addPerson({ id: of, role: 'teacher', name, about: '', kit: null });
+    return of;
+  });
+  for (const one of [id, fellow]) must(setTeaching(owner, one, staff[0] as PersonId, true));
+  const mail = { origin: 'http://localhost', words: () => ({ subject: '', text: '' }) };
+  must(inviteTeacher(owner, 'bo@example.com', mail));
+  must(makeTablet(owner, 'Stage'));
+  const [invitation] = owner.owned.passes.list(['teacher'], context.now());
+  const [tablet] = owner.owned.tablets();
+  const reading = must(letRead(owner, id, 'Mia', 30)).id;
+  must(openLink(owner, id, false));
   const other = smallStudio(context);
-  const seen = (of: PersonId) => {
-    const found = viewerOf(context, of);
-    if (!found) throw new Error('nobody');
-    const { name: _, ...viewer } = found;
-    return viewer;
-  };
-  const teacherOf = (viewer: Viewer) =>
-    connectionOf(context.db)
-      .$client.prepare("select id from person where studio_id = ? and role = 'teacher'")
-      .pluck()
-      .get(viewer.studioId) as PersonId;
   const viewers: Readonly<Record<ViewerName, Viewer | null>> = {
-    teacher: seen(teacherOf(seen(id))),
+    owner: seen(ownerOf(seen(id))),
+    teacher: seen(staff[0] as PersonId),
+    colleague: seen(staff[1] as PersonId),
     student: seen(id),
     fellow: seen(fellow),
-    stranger: seen(teacherOf(seen(other.id))),
+    stranger: seen(ownerOf(seen(other.id))),
     nobody: null,
   };
+  const browser = { agent: '', address: '' };
+  const clock = { ...context, now: Date.now };
+  const tokens = new Map(
+    VIEWERS.flatMap((who) => {
+      const viewer = viewers[who];
+      return viewer ? [[who, signInAs(clock, viewer, browser)] as const] : [];
+    }),
+  );
   return {
     context,
     ...studio,
@@ -82,6 +126,11 @@ function build() {
     recipe: cells(),
     wholeFamily: familyOf(cells()),
     viewers,
+    tokens,
+    staff,
+    reading,
+    invitation: invitation?.id ?? '',
+    tablet: tablet?.id ?? '',
   };
 }
 
@@ -140,4 +189,12 @@ export function importedOf({ id, material, exercise, program, tryId }: World) {
     exercises: [exercise.id],
     programs: [program],
   };
+}
+
+/** The account by which an owner is signed in. */
+export function accountOf({ context, id }: Owner): string {
+  const rows = connectionOf(context.db).$client.prepare(
+    'select account_id from person where id = ?',
+  );
+  return String(rows.pluck().get(id));
 }

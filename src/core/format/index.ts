@@ -13,6 +13,7 @@ export {
 export { MOST_FILE_BODY, MOST_FILE_BYTES } from './file-size';
 export { piecesOf } from './pieces-of';
 export { FORMATS, isMusic, readMusic } from './registry';
+export { packFile, unpackFile } from './packed-file';
 export type { Bundle, Bundled, BundledProgram, BundledStudent, StudioSettings } from './bundle';
 export type { CsvRow } from './csv';
 export type { PlayedNote } from './midi';

@@ -147,6 +147,18 @@ export type Issue =
   | Issued<'off-overlap', { one: Dates; other: Dates }>
   | Issued<'target-past', { target: string; today: string }>
   | Issued<'quiet-empty', { at: string }>
+  | Issued<'email', { text: string }>
+  | Issued<'sign-in-wrong'>
+  | Issued<'code-wrong'>
+  | Issued<'pin-wrong'>
+  | Issued<'setup-code'>
+  | Issued<'link-over'>
+  | Issued<'too-many-tries', { minutes: number }>
+  | Issued<'password-length', { least: number; most: number }>
+  | Issued<'password-common'>
+  | Issued<'last-teacher', { student: string }>
+  /** `name` is what was wanted. */
+  | Issued<'name-differs', { name: string }>
   | Issued<'name-missing', { what: Thing }>
   | Issued<'nothing-to-play'>
   | Issued<'not-yours', { what: Thing }>
@@ -178,9 +190,11 @@ export type Thing =
   | 'item'
   | 'kit'
   | 'line'
+  | 'link'
   | 'material'
   | 'ostinato'
   | 'page'
+  | 'person'
   | 'program'
   | 'record'
   | 'rules'
@@ -188,6 +202,7 @@ export type Thing =
   | 'sticking'
   | 'student'
   | 'studio'
+  | 'tablet'
   | 'teacher'
   | 'version';
 

@@ -7,6 +7,7 @@ export {
   WEEKDAYS,
   weekdayOf,
 } from '../calendar';
+export { AUDITED, PASS_KINDS, ROLES } from './access';
 export { isDue } from './due';
 export { afterId, idSchema, makeId, parseId } from '../id';
 export { PLAIN_SPEECH } from './plain-speech';
@@ -15,6 +16,7 @@ export { itemKey } from './records';
 export { speechSchema } from '../time';
 export { afterEntries } from './local';
 export { typedTicks } from './paper';
+export type { Audited, PassKind, Role } from './access';
 export type { Day } from '../calendar';
 export type {
   AssignmentId,
@@ -33,7 +35,11 @@ export type { PaperTick } from './paper';
 export type { BundleSummary, FileLook, Imported, LogLook, PartLook, SettingId } from './imported';
 export type { Speech } from '../time';
 export type {
+  AuditLine,
   BatchAnswer,
+  DeviceLine,
+  Reading,
+  WaysIn,
   BreakWarning,
   Difference,
   DoneDay,

@@ -1,4 +1,5 @@
 import type { Day } from '../calendar';
+import type { Audited, Role } from './access';
 import type { CrossingCount, StepPlace } from '../breaks';
 import type { Family } from '../family';
 import type {
@@ -25,14 +26,14 @@ import type { Dose } from '../safety';
 /** Who looks. */
 export interface Viewer {
   readonly studioId: StudioId;
-  readonly role: 'teacher' | 'student';
+  readonly role: Role;
   readonly personId: PersonId;
 }
 
 export interface Person {
   readonly id: PersonId;
   readonly name: string;
-  readonly role: Viewer['role'];
+  readonly role: Role;
   /** A line about a student: level, goal, kit. */
   readonly about: string;
   /** What a student plays on and how; null until somebody says so. */
@@ -310,4 +311,51 @@ export interface Backups {
   readonly hours: number;
   /** Why the last one could not be made. */
   readonly issue: Issue | null;
+}
+
+/** What somebody did, for the owner to read; names are those of now, null for whoever is not known or was erased. */
+export interface AuditLine {
+  readonly id: string;
+  readonly at: number;
+  readonly kind: Audited;
+  readonly by: string | null;
+  readonly about: string | null;
+}
+
+/** A browser on which somebody is signed in. */
+export interface DeviceLine {
+  readonly id: string;
+  /** What it calls itself. */
+  readonly agent: string;
+  readonly since: number;
+  readonly lastAt: number;
+  /** The studio's tablet. */
+  readonly onTablet: boolean;
+  /** The one that asks. */
+  readonly here: boolean;
+}
+
+/** How one student gets in, and who else may look. */
+export interface WaysIn {
+  /** Their private link's path; null as long as there is none. */
+  readonly link: string | null;
+  /** Their number on the studio's tablets. */
+  readonly pin: string;
+  readonly devices: readonly DeviceLine[];
+  /** Codes that wait, each with its end; what they are was shown once. */
+  readonly codes: readonly { readonly id: string; readonly endsAt: number }[];
+  readonly readers: readonly Reading[];
+  readonly teachers: readonly Named[];
+  /** Everybody who teaches in the studio. */
+  readonly staff: readonly Named[];
+}
+
+type Named = Pick<Person, 'id' | 'name'>;
+
+/** Somebody who may read a student's record. */
+export interface Reading {
+  readonly id: string;
+  readonly name: string;
+  readonly path: string;
+  readonly endsAt: number | null;
 }

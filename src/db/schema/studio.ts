@@ -1,4 +1,4 @@
-import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { stepKindsSchema } from '@/core/path';
 import { speechSchema, type StudioId } from '@/core/studio';
 import { checkedJson } from './checked-json';
@@ -14,4 +14,6 @@ export const studio = sqliteTable('studio', {
   steps: checkedJson(stepKindsSchema)(),
   /** Where the app is reached by others, such as `http://192.168.1.20:3000`; null prints no codes. */
   address: text(),
+  /** A studio to look around in, in which everybody who opens the start page may look as anybody. */
+  demo: integer({ mode: 'boolean' }).notNull().default(false),
 });

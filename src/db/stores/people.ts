@@ -2,7 +2,7 @@ import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { KitProfile } from '@/core/kit';
 import type { StepKind } from '@/core/path';
 import type { Schedule } from '@/core/plan';
-import type { Person, PersonId, Speech, StudioId } from '@/core/studio';
+import { ROLES, type Person, type PersonId, type Speech, type StudioId } from '@/core/studio';
 import type { Connection } from '../connection';
 import { prepared } from '../prepared';
 import { person, studio } from '../schema';
@@ -14,6 +14,7 @@ export interface Studio {
   readonly speech: Speech | null;
   readonly steps: readonly StepKind[] | null;
   readonly address: string | null;
+  readonly demo: boolean;
 }
 
 const columns = {
@@ -68,7 +69,7 @@ export function peopleOf(db: Connection, studioId: StudioId) {
       db.update(studio).set({ address }).where(here).run();
     },
 
-    /** Teachers first, then students, each in the order in which they came. */
+    /** The owner first, then teachers, then students, each in the order in which they came. */
     list(): Person[] {
       return db
         .select(columns)
@@ -76,7 +77,7 @@ export function peopleOf(db: Connection, studioId: StudioId) {
         .where(and(eq(person.studioId, studioId), isNull(person.archivedAt)))
         .orderBy(asc(person.id))
         .all()
-        .sort((a, b) => (a.role === b.role ? 0 : a.role === 'teacher' ? -1 : 1));
+        .sort((a, b) => ROLES.indexOf(a.role) - ROLES.indexOf(b.role));
     },
 
     find(of: PersonId): Person | null {
@@ -112,12 +113,13 @@ export function peopleOf(db: Connection, studioId: StudioId) {
       db.update(person).set({ schedule }).where(one(of)).run();
     },
 
-    feed(of: PersonId): string | null {
-      return db.select({ feed: person.feed }).from(person).where(one(of)).get()?.feed ?? null;
+    /** Which of a student's numbers lets them in on the studio's tablets. */
+    pin(of: PersonId): number {
+      return db.select({ pin: person.pin }).from(person).where(one(of)).get()?.pin ?? 1;
     },
 
-    setFeed(of: PersonId, feed: string): void {
-      db.update(person).set({ feed }).where(one(of)).run();
+    setPin(of: PersonId, pin: number): void {
+      db.update(person).set({ pin }).where(one(of)).run();
     },
   };
 }

@@ -1,1 +1,1 @@
-export { seedDemo } from './seed';
+export { markDemo, seedDemo } from './seed';

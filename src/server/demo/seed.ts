@@ -16,7 +16,7 @@ import { newId, type Context } from '../context';
 import { saveExercise } from '../exercises';
 import { saveFamily } from '../families';
 import { saveMaterial } from '../materials';
-import { together } from '@/db';
+import { listUnclaimed, setDemo, together } from '@/db';
 import { asStudent, asTeacher, type Student, type Teacher } from '../authority';
 import { appendEntries } from '../log';
 import { setSchedule } from '../plans';
@@ -43,7 +43,7 @@ export function seedDemo(db: Context['db'], endMs: number, zone: string): void {
   let clock = endMs - WEEKS * 7 * DAY_MS;
   const context: Context = { db, now: () => clock };
   together(db, () => {
-    const opened = must(openStudio(context, { ...STUDIO, zone }));
+    const opened = must(openStudio(context, { ...STUDIO, zone, demo: true }));
     const teacher = must(asTeacher(context, viewerOf(context, opened)));
     const programs = makePrograms(teacher, () => (clock += 1000));
     for (const own of OWN_MATERIALS) must(saveMaterial(teacher, { id: null, ...own }));
@@ -197,4 +197,9 @@ function judge(over: number, random: () => number): Verdict {
   const drawn = random();
   if (drawn < clean * 0.94) return 'clean';
   return drawn < clean + (1 - clean) * 0.45 ? 'shaky' : 'lost';
+}
+
+/** Marks the demo studio of a file as one to look around in, as long as nobody has an account in it. */
+export function markDemo(db: Context['db']): void {
+  for (const { id, name } of listUnclaimed(db)) if (name === STUDIO.studio) setDemo(db, id);
 }

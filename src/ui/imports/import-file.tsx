@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useRef } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef } from 'react';
 import type { BundleSummary, FileLook, SettingId } from '@/core/studio';
 import { sayImportsIn, type Say } from '@/words';
 import { Button, Trouble, useSpeech } from '../base';
@@ -10,8 +10,15 @@ import { useImport, type ArchiveFile } from './use-import';
 
 const ENDINGS = '.json,.musicxml,.xml,.mxl,.mid,.midi,.csv,.txt';
 
-/** A file that comes in: chosen, looked into, and taken in or left. */
-export function ImportFile({ archive }: { archive: ArchiveFile }) {
+/** A file that comes in: chosen, looked into, and taken in or left.
+ * @param comes one that is there already when the page opens, and is looked into at once */
+export function ImportFile({
+  archive,
+  comes,
+}: {
+  archive: ArchiveFile;
+  comes?: () => File | null;
+}) {
   const { say: sayHere, speech } = useSpeech();
   const say = useMemo(() => sayImportsIn(sayHere.locale, speech), [sayHere.locale, speech]);
   const input = useRef<HTMLInputElement>(null);
@@ -19,6 +26,12 @@ export function ImportFile({ archive }: { archive: ArchiveFile }) {
     say,
     archive,
   );
+
+  const chooseComing = useEffectEvent(() => {
+    const coming = comes?.();
+    if (coming) void choose(coming);
+  });
+  useEffect(() => chooseComing(), []);
 
   function leave() {
     if (input.current) input.current.value = '';

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import type { Result } from '@/core/issue';
 import { attemptOrSay, Button, saveFile, useSpeech } from '../base';
 import { ImportFile } from './late';
+import { takenFile } from './taken-file';
 import type { ArchiveFile } from './use-import';
 
 export interface FileActions {
@@ -55,7 +56,7 @@ export function LibraryFiles({ exportAll, archiveFile }: FileActions) {
           </>
         )}
       </p>
-      <ImportFile archive={archiveFile} />
+      <ImportFile archive={archiveFile} comes={takenFile} />
     </section>
   );
 }

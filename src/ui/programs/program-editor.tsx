@@ -14,6 +14,7 @@ import { EmptySection, SectionHead } from './section-head';
 import { BulkBar } from './bulk-bar';
 import { Given, type GivingActions } from './given';
 import { ItemRow, type ItemRowActions } from './item-row';
+import type { SharedAt } from './share-pop';
 import { useProgram, type SaveOutline } from './use-program';
 
 export interface ProgramActions extends GivingActions, HeadActions {
@@ -22,12 +23,15 @@ export interface ProgramActions extends GivingActions, HeadActions {
 
 export function ProgramEditor({
   program: first,
+  shared,
   exercises,
   students,
   template,
   actions,
 }: {
   program: Program;
+  /** The address at which it is shared; null where it is not. */
+  shared: SharedAt | null;
   exercises: readonly ExerciseName[];
   students: readonly Person[];
   /** The studio's build order. */
@@ -97,7 +101,7 @@ export function ProgramEditor({
   const numbers = new Map(items.map((item, index) => [item.id, index + 1]));
   return (
     <main className="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_16rem] gap-x-10 px-6 py-8">
-      <ProgramHead desk={desk} actions={actions} />
+      <ProgramHead desk={desk} shared={shared} actions={actions} />
       <section aria-label={say.t('screen.common.exercisesCapital')}>
         <Trouble issues={desk.issues} />
         {items.length === 0 && (

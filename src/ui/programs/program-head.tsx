@@ -20,6 +20,7 @@ import {
 import { FilesPop } from '../play';
 import { SheetButton } from '../sheets';
 import { glanceAt } from './glance';
+import { SharePop, type SharedAt } from './share-pop';
 import type { ProgramDesk } from './use-program';
 
 /** What can be done with a program as a whole. */
@@ -27,6 +28,7 @@ export interface HeadActions {
   readonly rename: (id: ProgramId, name: string) => Promise<Result<null>>;
   readonly archive: (id: ProgramId, archived: boolean) => Promise<Result<null>>;
   readonly template: (id: ProgramId, template: boolean) => Promise<Result<null>>;
+  readonly share: (id: ProgramId, shared: boolean) => Promise<Result<SharedAt | null>>;
 }
 
 const STATUS = {
@@ -37,7 +39,15 @@ const STATUS = {
 } as const;
 
 /** The program's name, how it stands, and what can be done with it as a whole. */
-export function ProgramHead({ desk, actions }: { desk: ProgramDesk; actions: HeadActions }) {
+export function ProgramHead({
+  desk,
+  shared,
+  actions,
+}: {
+  desk: ProgramDesk;
+  shared: SharedAt | null;
+  actions: HeadActions;
+}) {
   const { say } = useSpeech();
   const undoable = useUndo();
   const router = useRouter();
@@ -113,6 +123,7 @@ export function ProgramHead({ desk, actions }: { desk: ProgramDesk; actions: Hea
             ? say.t('screen.programs.template')
             : say.t('screen.programs.makeATemplate')}
         </Button>
+        <SharePop program={program.id} shared={shared} share={actions.share} />
         <Button look="quiet" onClick={() => void archive()}>
           {say.t('screen.common.archive')}
         </Button>

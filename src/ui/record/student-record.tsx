@@ -26,7 +26,17 @@ const DAYS = 42;
 const LATELY = 12;
 
 /** A student's own record: what was done, where each ladder stands, what the teacher wrote. */
-export function StudentRecord({ record: { items, today, notes } }: { record: Record }) {
+export function StudentRecord({
+  record: { items, today, notes },
+  title,
+  judges = true,
+}: {
+  record: Record;
+  /** What stands over it; “Record” when left out. */
+  title?: string;
+  /** Whether who looks may say how a try went. */
+  judges?: boolean;
+}) {
   const { say } = useSpeech();
   const days = useMemo(
     () =>
@@ -39,7 +49,7 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
   );
   return (
     <main className="mx-auto flex max-w-4xl flex-col gap-6 px-6 py-8">
-      <h1 className="font-serif text-4xl">{say.t('screen.record.record')}</h1>
+      <h1 className="font-serif text-4xl">{title ?? say.t('screen.record.record')}</h1>
       {notes.length > 0 && (
         <section aria-labelledby="notes-title">
           <h2 id="notes-title" className="label mb-1">
@@ -67,7 +77,7 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
       <ul aria-label={say.t('screen.common.ladders')} className="border-t border-line">
         {items.map((item) => (
           <li key={itemKey(item)} className="border-b border-line py-4">
-            <Ladder record={item} />
+            <Ladder record={item} judges={judges} />
           </li>
         ))}
       </ul>
@@ -76,7 +86,7 @@ export function StudentRecord({ record: { items, today, notes } }: { record: Rec
 }
 
 /** Where a ladder stands: its rungs, why, and how the last tries went. */
-function Ladder({ record }: { record: ItemRecord }) {
+function Ladder({ record, judges }: { record: ItemRecord; judges: boolean }) {
   const { say } = useSpeech();
   const { item, state, why, count } = record;
   const { rungs, rung: now, passed } = state;
@@ -120,11 +130,13 @@ function Ladder({ record }: { record: ItemRecord }) {
           ))}
         </p>
       )}
-      <JudgeLater
-        tries={latest
-          .filter((one) => one.verdict === null)
-          .map((one) => ({ ...one, name: item.name }))}
-      />
+      {judges && (
+        <JudgeLater
+          tries={latest
+            .filter((one) => one.verdict === null)
+            .map((one) => ({ ...one, name: item.name }))}
+        />
+      )}
       {remarks.map((one) => (
         <p key={one.id} className="text-sm">
           <span className="text-soft">{sayDay(say, one.day)}</span> {one.remark}

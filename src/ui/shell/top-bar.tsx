@@ -6,6 +6,7 @@ import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
 import { useSpeech } from '../base';
 import { lastPlace } from './last-place';
+import { WhoMenu } from './who-menu';
 import { ThemeSwitch } from './theme-switch';
 import type { Place } from './place';
 
@@ -14,11 +15,14 @@ export function TopBar({
   places,
   who,
   leave,
+  account,
   children,
 }: {
   places: readonly Place[];
   who: string;
   leave: () => Promise<void>;
+  /** Where whoever looks finds their account; null where they have none. */
+  account: string | null;
   /** What else the bar has on its right. */
   children?: ReactNode;
 }) {
@@ -59,14 +63,7 @@ export function TopBar({
       <div className="ml-auto flex items-center gap-2">
         {children}
         <ThemeSwitch />
-        <form action={leave}>
-          <button
-            className="px-2 text-soft hover:text-ink"
-            title={say.t('screen.shell.switchUser')}
-          >
-            {who}
-          </button>
-        </form>
+        <WhoMenu who={who} account={account} leave={leave} />
       </div>
     </header>
   );

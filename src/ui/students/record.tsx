@@ -118,6 +118,9 @@ export function Record({
         <Link href={`/students/${student.id}/plan`} className={buttonLook()}>
           {say.t('screen.common.plan')}
         </Link>
+        <Link href={`/students/${student.id}/access`} className={buttonLook()}>
+          {say.t('screen.students.waysIn')}
+        </Link>
         <KitEditor name={student.name} kit={student.kit ?? FULL_KIT} onSet={actions.setKit} />
         {free.length > 0 && (
           <Choice

@@ -1,6 +1,11 @@
 import { retype } from './retype';
+import { letter } from './letter';
+import { access } from './screen/access';
+import { account } from './screen/account';
 import { bench } from './screen/bench';
+import { entry } from './screen/entry';
 import { materials } from './screen/materials';
+import { privacy } from './screen/privacy';
 import { programs } from './screen/programs';
 import { steps as stepsScreen } from './screen/steps';
 import { students } from './screen/students';
@@ -12,11 +17,23 @@ import { enWithIssues } from './with-issues';
 /** The English of the app: every message, by its key. */
 export const en = {
   ...enWithIssues,
+  letter,
   retype,
   starter,
   steps,
   screen: {
     ...enWithIssues.screen,
-    ...{ bench, materials, programs, steps: stepsScreen, students, variations },
+    ...{
+      access,
+      account,
+      bench,
+      entry,
+      materials,
+      privacy,
+      programs,
+      steps: stepsScreen,
+      students,
+      variations,
+    },
   },
 } as const;

@@ -174,6 +174,22 @@ export const issue = {
   'target-past': 'The target date {target} has passed. Choose one from {today} on, or none.',
   'quiet-empty':
     'Quiet from {at} to {at} is no time at all. Change an end, or take the quiet hours out.',
+  email: '“{text}” is no email address. Write one such as ada@example.com.',
+  'sign-in-wrong':
+    'This email and password do not go together. Type them again, or ask for a new password.',
+  'code-wrong':
+    'No such code in a studio of that name. A code is good once, for three days: ask your teacher for another.',
+  'pin-wrong': 'This is not your number. Try again, or ask your teacher.',
+  'setup-code':
+    'This is not the code. It stands where Mivvel runs, in the terminal or its log, and changes with each start.',
+  'link-over': 'This link opens nothing now. Ask whoever gave it to you for a new one.',
+  'too-many-tries':
+    'Too many tries. Wait {minutes, plural, one {a minute} other {# minutes}}, or come in by your link.',
+  'password-length':
+    'A password has {least, number} to {most, number} characters. Three or four words that do not belong together are easy to remember.',
+  'password-common': 'Many people use this password, so it is tried first. Choose another.',
+  'last-teacher': '{student} has no other teacher. Add one first.',
+  'name-differs': 'This is another name. Type “{name}” as it is written there.',
   'name-missing': 'The {what} has no name. Give it one of up to 80 letters.',
   'nothing-to-play':
     'There is nothing to play yet. Choose what goes on under Over, or type a line at Play.',
@@ -188,6 +204,9 @@ export const issue = {
 /** What an issue is about. */
 export const thing = {
   assignment: 'assignment',
+  link: 'link',
+  person: 'person',
+  tablet: 'tablet',
   cells: 'set of cells',
   entry: 'entry',
   exercise: 'exercise',

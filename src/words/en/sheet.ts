@@ -10,6 +10,7 @@ export const sheet = {
   tempo: 'Tempo',
   remark: 'Remark',
   tempoAndRemark: 'Tempo, remark',
+  wayIn: 'Scan this to come in. It is yours alone: keep the sheet as you keep a key.',
   week: '{from} to {to}',
   exercise: 'Exercise',
   now: 'now {rung}',

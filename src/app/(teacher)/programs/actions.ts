@@ -22,6 +22,7 @@ import {
   saveOutline,
   setStart,
   setTemplate,
+  shareProgram,
   takeBack,
   type Teacher,
 } from '@/server';
@@ -114,3 +115,6 @@ export const start = teacherAction(
   setStart,
   { changes: true },
 );
+
+/** Shares a program at a private address, or no longer. */
+export const share = teacherAction([ids.program, flag], shareProgram, { changes: true });

@@ -17,9 +17,18 @@ import {
   logPaper,
   takeBackTries,
   setKit,
+  endDevice,
+  endLink,
+  endReading,
+  eraseStudent,
+  letRead,
+  makeCode,
+  openLink,
+  renewPin,
+  setTeaching,
 } from '@/server';
 import { teacherAction, teacherForm } from '../../act';
-import { ids, typedName } from '../../shapes';
+import { flag, ids, typedName } from '../../shapes';
 
 const typed = z.object({ name: typedName, about: text(200) });
 
@@ -88,3 +97,36 @@ export const takeBackPaper = teacherAction(
 export const storePaper = teacherAction([ids.person, ids.session, cells], logPaper, {
   changes: true,
 });
+
+/** The student's private link; the flag makes another one. */
+export const linkOf = teacherAction([ids.person, flag], openLink, { changes: true });
+
+export const endLinkOf = teacherAction([ids.person], endLink, { changes: true });
+
+/** A code that lets the student in once. */
+export const codeFor = teacherAction([ids.person], makeCode, { changes: true });
+
+/** Another number for the studio's tablets. */
+export const pinFor = teacherAction([ids.person], renewPin, { changes: true });
+
+/** Signs the student out on a device, or on all of them. */
+export const endDeviceOf = teacherAction([ids.person, z.nullable(text(40))], endDevice, {
+  changes: true,
+});
+
+/** Lets somebody read the record, for so many days or until it is ended. */
+export const letReadOf = teacherAction(
+  [ids.person, typedName, z.nullable(z.int().check(z.minimum(1), z.maximum(3660)))],
+  letRead,
+  { changes: true },
+);
+
+export const endReadingOf = teacherAction([ids.person, text(40)], endReading, { changes: true });
+
+/** Who teaches the student besides. */
+export const setTeacherOf = teacherAction([ids.person, ids.person, flag], setTeaching, {
+  changes: true,
+});
+
+/** Takes the student out of the studio for good. */
+export const erase = teacherAction([ids.person, typedName], eraseStudent, { changes: true });

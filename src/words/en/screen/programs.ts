@@ -1,4 +1,11 @@
 export const programs = {
+  makeAddress: 'Make an address',
+  share: 'share',
+  shareNoMore: 'Share it no more',
+  shared: 'shared',
+  sharedAddress: 'Address of the program',
+  whoHasItTakes:
+    'Whoever has it sees the program as it is now, without students, and can take it along.',
   files: 'Files',
   fileName: 'Studio',
   fileNameWithStudents: 'Studio with students',

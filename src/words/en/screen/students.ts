@@ -8,6 +8,7 @@ export const students = {
   aTwist: 'a twist',
   hearWay: 'Hear {variation}',
   thisInstead: 'this instead',
+  waysIn: 'ways in',
   waysToHear: 'Ready to hear',
   aWeekEarlier: 'a week earlier',
   adding: 'Adding…',

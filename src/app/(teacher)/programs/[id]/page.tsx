@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
-import { getProgram, getSteps, listExerciseNames, listRoster } from '@/server';
+import { getProgram, getShared, getSteps, listExerciseNames, listRoster } from '@/server';
 import { ProgramEditor } from '@/ui/programs';
 import { found, idOr404, teacherVisit } from '../../../viewer';
 import * as actions from '../actions';
@@ -19,14 +19,15 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 
 export default async function ProgramPage(params: Params) {
   const { me, program } = await load(params);
-  const { rename, archive, template, save, give, take, follow, preview } = actions;
+  const { rename, archive, template, save, give, take, follow, preview, share } = actions;
   return (
     <ProgramEditor
       program={program}
+      shared={found(getShared(me, program.id))}
       exercises={found(listExerciseNames(me))}
       students={found(listRoster(me))}
       template={getSteps(me)}
-      actions={{ rename, archive, template, save, give, take, follow, preview }}
+      actions={{ rename, archive, template, save, give, take, follow, preview, share }}
     />
   );
 }

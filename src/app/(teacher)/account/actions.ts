@@ -1,0 +1,95 @@
+'use server';
+
+import { redirect } from 'next/navigation';
+import * as z from 'zod/mini';
+import { text } from '@/core/shape';
+import type { Issue } from '@/core/issue';
+import {
+  changePassword,
+  endInvitation,
+  endTablet,
+  inviteTeacher,
+  letTeacherGo,
+  liveContext,
+  makeTablet,
+  openAnother,
+  signOutEverywhere,
+  signOutOn,
+  switchStudio,
+} from '@/server';
+import { ownAction, ownerAction, readForm, teacherAction } from '../../act';
+import { sayNow } from '../../language';
+import { flag, ids, typedName } from '../../shapes';
+import { forgetSignedIn, keepTablet, originNow, ownerVisit, viewerActing } from '../../viewer';
+
+const id = text(40);
+const secret = text(200);
+
+/** Changes the password of whoever is signed in. */
+export const setPassword = ownAction(
+  [z.object({ present: secret, password: secret })],
+  ({ context, me, browser }, typed) => changePassword(context, me, typed, browser),
+);
+
+/** Signs out on all other browsers, or on this one too. */
+export const endEverywhere = ownAction([flag], ({ context, me }, here) =>
+  signOutEverywhere(context, me, here),
+);
+
+/** Signs out on one browser. */
+export const endOn = ownAction([id], ({ context, me }, device) => signOutOn(context, me, device));
+
+/** Goes to another studio of theirs. */
+export const goToStudio = ownAction([ids.person], ({ context, me }, to) =>
+  switchStudio(context, me, to),
+);
+
+/** Invites a teacher; the link comes back, to be handed over by hand too. */
+export async function invite(email: unknown) {
+  const [say, origin] = await Promise.all([sayNow(), originNow()]);
+  const run = ownerAction(
+    [secret],
+    (me, to) => {
+      const { name: studio } = me.store.studio();
+      const words = (link: string) => ({
+        subject: say.t('letter.invitation.subject', { studio }),
+        text: say.t('letter.invitation.text', { studio, link }),
+      });
+      return inviteTeacher(me, to, { origin, words });
+    },
+    { changes: true },
+  );
+  return run(email);
+}
+
+export const takeInvitationBack = ownerAction([id], endInvitation, { changes: true });
+
+/** A teacher leaves; another has their students. */
+export const letGo = ownerAction([ids.person, ids.person], letTeacherGo, { changes: true });
+
+export const tabletEnds = ownerAction([id], endTablet, { changes: true });
+
+/** This browser becomes one of the studio's tablets, and the teacher is signed out on it. */
+export async function tabletHere(name: unknown) {
+  const made = await teacherAction([typedName], makeTablet)(name);
+  if (!made.ok) return made;
+  await keepTablet(made.value);
+  await forgetSignedIn();
+  redirect('/');
+}
+
+type Issues = readonly Issue[];
+
+const studio = z.object({ studio: typedName, teacher: typedName, zone: text(80) });
+
+/** Another studio of the owner's. */
+export async function openOther(_before: Issues, form: FormData): Promise<Issues> {
+  const [owner, me] = await Promise.all([ownerVisit(), viewerActing()]);
+  if (!owner || !me) return [{ code: 'not-yours', path: [], what: 'page' }];
+  const typed = readForm(form, studio);
+  if (!typed.ok) return typed.issues;
+  const opened = openAnother(owner, me.accountId, typed.value);
+  if (!opened.ok) return opened.issues;
+  switchStudio(liveContext(), me, opened.value);
+  redirect('/students');
+}

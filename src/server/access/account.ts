@@ -1,0 +1,248 @@
+import { fail, ok, type Result } from '@/core/issue';
+import type { Audited, DeviceLine, PersonId, StudioId } from '@/core/studio';
+import * as db from '@/db';
+import type { SignedIn } from '@/db';
+import { asTeacher, type Owner, type Teacher } from '../authority';
+import { newId, type Context } from '../context';
+import { note } from '../audit';
+import { post } from './mail';
+import { readEmail } from './names';
+import { accountFor } from './opening';
+import { accountWith, askReset, readPassword, resetWith, setPassword } from './passwords';
+import { sealed, unsealed } from './secret';
+import { signInAs, type Browser } from './sign-ins';
+import { trying } from './slow-down';
+import { newPass, type Entered } from './ways-in';
+
+/** Words of mail, in the language of whoever has it sent. */
+export type LetterWords = (link: string) => { readonly subject: string; readonly text: string };
+
+/** Signs somebody in by address and password. It takes as long whether there is such an address or not.
+ * @returns issues `sign-in-wrong`, `too-many-tries` */
+export async function signInWith(
+  context: Context,
+  typed: { readonly email: string; readonly password: string },
+  browser: Browser,
+): Promise<Result<Entered>> {
+  const email = typed.email.trim().toLowerCase();
+  const places = { from: browser.address, account: email };
+  const got = await trying('password', places, () =>
+    accountWith(context.db, email, typed.password),
+  );
+  if (!got.ok) return got;
+  const [person] = got.value === null ? [] : db.peopleOfAccount(context.db, got.value);
+  if (!person) {
+    const known = db.accountOfEmail(context.db, email);
+    if (known !== null) noteFor(context, known, 'sign-in-failed');
+    return fail({ code: 'sign-in-wrong', path: ['password'] });
+  }
+  if (got.value !== null) noteFor(context, got.value, 'signed-in');
+  const { id: personId, role } = person;
+  return ok({ token: signInAs(context, { personId, role }, browser), role });
+}
+
+/** Notes something about an account in each of its studios. */
+function noteFor(context: Context, accountId: string, kind: Audited): void {
+  for (const { id, studioId, role } of db.peopleOfAccount(context.db, accountId)) {
+    const me = asTeacher(context, { studioId, personId: id, role });
+    if (me.ok) note(me.value, kind, id);
+  }
+}
+
+/** Signs out on this browser. */
+export function signOut(context: Context, { id, accountId }: SignedIn): void {
+  db.endSignIns(context.db, accountId, { id });
+}
+
+/** Signs out on every other browser, and on this one where `here` says so. */
+export function signOutEverywhere(context: Context, me: SignedIn, here: boolean): Result<null> {
+  db.endSignIns(context.db, me.accountId, here ? {} : { but: me.id });
+  noteFor(context, me.accountId, 'signed-out-everywhere');
+  return ok(null);
+}
+
+/** Signs out on one browser of the account's. */
+export function signOutOn(context: Context, me: SignedIn, id: string): Result<null> {
+  db.endSignIns(context.db, me.accountId, { id });
+  return ok(null);
+}
+
+/** What somebody's own account is. */
+export interface OwnAccount {
+  /** Null for who came in without one. */
+  readonly email: string | null;
+  readonly devices: readonly DeviceLine[];
+  readonly studios: readonly { readonly person: PersonId; readonly name: string; here: boolean }[];
+}
+
+export function getAccount(context: Context, me: SignedIn): OwnAccount {
+  const email = db.emailOf(context.db, me.accountId);
+  return {
+    email: email?.endsWith('.invalid') ? null : email,
+    devices: db
+      .devicesOfAccount(context.db, me.accountId, context.now())
+      .map((one) => ({ ...one, here: one.id === me.id })),
+    studios: db.peopleOfAccount(context.db, me.accountId).map(({ id, studio }) => ({
+      ...{ person: id, name: studio, here: id === me.personId },
+    })),
+  };
+}
+
+/** Looks into another studio of theirs from now on. @returns issue `not-yours` */
+export function switchStudio(context: Context, me: SignedIn, to: PersonId): Result<null> {
+  return db.switchSignIn(context.db, me, to)
+    ? ok(null)
+    : fail({ code: 'not-yours', path: [], what: 'page' });
+}
+
+/** Changes the password and signs out everywhere else.
+ * @returns issues of the new one, `sign-in-wrong` where the present one is not right, `too-many-tries` */
+export async function changePassword(
+  context: Context,
+  me: SignedIn,
+  typed: { readonly present: string; readonly password: string },
+  browser: Browser,
+): Promise<Result<null>> {
+  const email = db.emailOf(context.db, me.accountId) ?? '';
+  const password = await readPassword(typed.password);
+  if (!password.ok) return password;
+  const places = { from: browser.address, account: email };
+  const got = await trying('password', places, () => accountWith(context.db, email, typed.present));
+  if (!got.ok) return got;
+  if (got.value === null) return fail({ code: 'sign-in-wrong', path: ['present'] });
+  await setPassword(context.db, me.accountId, password.value);
+  db.endSignIns(context.db, me.accountId, { but: me.id });
+  noteFor(context, me.accountId, 'password-changed');
+  return ok(null);
+}
+
+/** Has a link mailed that sets a password anew, where an account has the address; who asks is not told.
+ * @param origin where this Mivvel was asked
+ * @returns issues `email`, `too-many-tries` */
+export async function forgotPassword(
+  context: Context,
+  typed: string,
+  { origin, words }: { readonly origin: string; readonly words: LetterWords },
+  browser: Browser,
+): Promise<Result<null>> {
+  const email = readEmail(typed);
+  if (!email.ok) return email;
+  // Each request counts, whether there is such an address or not.
+  const places = { from: browser.address, account: email.value };
+  const got = await trying('mail', places, () => null);
+  if (!got.ok) return got;
+  await askReset(context.db, email.value, (to, token) => {
+    const account = db.accountOfEmail(context.db, to);
+    const [person] = account === null ? [] : db.peopleOfAccount(context.db, account);
+    if (!person) return;
+    const letter = { to, ...words(`${origin}/reset/${token}`) };
+    // Nobody waits for the mail: how long it takes would tell that there is one.
+    void post(context, person.studioId, letter);
+  });
+  return ok(null);
+}
+
+/** Sets a password by a link, and signs out everywhere. @returns issues of the password, `link-over` */
+export async function resetPassword(
+  context: Context,
+  typed: { readonly token: string; readonly password: string },
+): Promise<Result<null>> {
+  const password = await readPassword(typed.password);
+  if (!password.ok) return password;
+  const account = await resetWith(context.db, typed.token, password.value);
+  if (!account.ok) return account;
+  db.endSignIns(context.db, account.value);
+  noteFor(context, account.value, 'password-reset');
+  return ok(null);
+}
+
+const INVITATION_MS = 7 * 24 * 3_600_000;
+
+/** Invites a teacher by mail. @returns the path of the invitation; issues `email`, `name-missing` */
+export function inviteTeacher(
+  me: Owner,
+  typed: string,
+  { origin, words }: { readonly origin: string; readonly words: LetterWords },
+): Result<string> {
+  const email = readEmail(typed);
+  if (!email.ok) return email;
+  const made = newPass(me, 'teacher', { email: email.value, endsAt: me.now() + INVITATION_MS });
+  me.owned.passes.insert(made);
+  const path = `/invitation/${sealed('teacher', made.id)}`;
+  void post(me.context, me.store.id, { to: email.value, ...words(origin + path) });
+  note(me, 'invited', me.id);
+  return ok(path);
+}
+
+/** Takes an invitation back. @returns issue `not-found` */
+export function endInvitation(me: Owner, id: string): Result<null> {
+  return me.owned.passes.end(id, ['teacher'])
+    ? ok(null)
+    : fail({ code: 'not-found', path: ['pass'], what: 'link' });
+}
+
+/** What an invitation says; null where it opens nothing (any more). */
+export function invitationOf(
+  context: Context,
+  address: string,
+): {
+  readonly id: string;
+  readonly studioId: StudioId;
+  readonly studio: string;
+  readonly email: string;
+  /** Whether the address has an account already, whose password is asked for. */
+  readonly known: boolean;
+} | null {
+  const id = unsealed('teacher', address);
+  const pass = id === null ? null : db.findPass(context.db, id, context.now());
+  const door = pass && db.listDoors(context.db).find((one) => one.id === pass.studioId);
+  if (pass?.kind !== 'teacher' || !door || pass.email === null) return null;
+  const known = db.accountOfEmail(context.db, pass.email) !== null;
+  return { id: pass.id, studioId: door.id, studio: door.name, email: pass.email, known };
+}
+
+/** A teacher comes in by an invitation, once.
+ * @returns issues of name and password, `link-over` */
+export async function acceptInvitation(
+  context: Context,
+  typed: { readonly address: string; readonly name: string; readonly password: string },
+  browser: Browser,
+): Promise<Result<Entered>> {
+  const invited = invitationOf(context, typed.address);
+  if (!invited) return fail({ code: 'link-over', path: [] });
+  const name = typed.name.trim();
+  if (name === '' || name.length > 80) {
+    return fail({ code: 'name-missing', path: ['name'], what: 'teacher' });
+  }
+  const credentials = { email: invited.email, password: typed.password };
+  const account = await accountFor(context, credentials, browser);
+  if (!account.ok) return account;
+  if (!db.usePass(context.db, invited.id)) return fail({ code: 'link-over', path: [] });
+  const personId = newId<'person'>(context);
+  const viewer = { studioId: invited.studioId, role: 'teacher', personId } as const;
+  const me = asTeacher(context, viewer);
+  if (!me.ok) return me;
+  me.value.store.addPerson({ id: personId, role: 'teacher', name, about: '', kit: null });
+  db.bindAccount(context.db, account.value, personId);
+  note(me.value, 'joined', personId);
+  return ok({
+    token: signInAs(context, { personId, role: 'teacher' }, browser),
+    role: 'teacher',
+  });
+}
+
+/** Who teaches a student, besides. @returns issues of opening the student, `not-found`, `last-teacher` */
+export function setTeaching(
+  me: Teacher,
+  student: PersonId,
+  teacher: PersonId,
+  teaches: boolean,
+): Result<null> {
+  const store = me.store.student(student);
+  if (!store) return fail({ code: 'not-found', path: ['id'], what: 'student' });
+  const { name } = store.person;
+  if (store.setTeacher(teacher, teaches)) return ok(null);
+  return teaches
+    ? fail({ code: 'not-found', path: ['teacher'], what: 'teacher' })
+    : fail({ code: 'last-teacher', path: ['teacher'], student: name });
+}

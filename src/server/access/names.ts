@@ -1,0 +1,10 @@
+import * as z from 'zod/mini';
+import { fail, ok, type Result } from '@/core/issue';
+
+const email = z.email().check(z.maxLength(200));
+
+/** An address for mail, in small letters. @returns issue `email` */
+export function readEmail(typed: string): Result<string> {
+  const read = email.safeParse(typed.trim().toLowerCase());
+  return read.success ? ok(read.data) : fail({ code: 'email', path: ['email'], text: typed });
+}

@@ -1,0 +1,89 @@
+import { randomBytes } from 'node:crypto';
+import type { PersonId, Role } from '@/core/studio';
+import * as db from '@/db';
+import type { SignedIn } from '@/db';
+import { newId, type Context } from '../context';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/** After how long without use somebody is signed out. A student's own device stays until teacher or student ends it, or
+ * half a year of silence does; on the studio's tablet the day's lesson ends it. */
+const REST_MS: Readonly<Record<Role | 'tablet', number>> = {
+  owner: 30 * DAY_MS,
+  teacher: 30 * DAY_MS,
+  student: 180 * DAY_MS,
+  tablet: 4 * HOUR_MS,
+};
+
+/** After how long a cookie gets another content. */
+const ROTATE_MS = 7 * DAY_MS;
+
+function restOf({ role, onTablet }: Pick<SignedIn, 'role' | 'onTablet'>): number {
+  return REST_MS[onTablet ? 'tablet' : role];
+}
+
+function newToken(): string {
+  return randomBytes(32).toString('base64url');
+}
+
+/** Where somebody signs in. */
+export interface Browser {
+  /** What it calls itself. */
+  readonly agent: string;
+  /** Its network address, for slowing down tries; kept nowhere. */
+  readonly address: string;
+}
+
+const AGENT_LETTERS = 200;
+
+/** Signs a person in.
+ * @param tabletId the studio's tablet, where it is one
+ * @returns what the browser's cookie holds from now on */
+export function signInAs(
+  context: Context,
+  { personId, role }: { readonly personId: PersonId; readonly role: Role },
+  { agent }: Browser,
+  tabletId: string | null = null,
+): string {
+  const token = newToken();
+  const now = context.now();
+  const endsAt = now + restOf({ role, onTablet: tabletId !== null });
+  const row = { id: newId(context), token, personId, tabletId, now, endsAt };
+  db.insertSignIn(context.db, { ...row, agent: agent.slice(0, AGENT_LETTERS) }, newId(context));
+  return token;
+}
+
+/** Who is signed in with what a cookie holds; null for nobody. Using it puts its end off, once a day. */
+export function whoIs(context: Context, token: string): SignedIn | null {
+  const now = context.now();
+  const found = db.findSignIn(context.db, token, now);
+  if (!found) return null;
+  const step = found.onTablet ? HOUR_MS / 4 : DAY_MS;
+  if (now - found.lastAt > step) {
+    db.prolongSignIn(context.db, found.id, now, now + restOf(found));
+  }
+  return found;
+}
+
+/** @returns the other content that a cookie is due for; null where it keeps its own */
+export function rotated(context: Context, signedIn: SignedIn): string | null {
+  const now = context.now();
+  if (now - signedIn.rotatedAt < ROTATE_MS) return null;
+  const token = newToken();
+  return db.rotateSignIn(context.db, signedIn, token, now) ? token : null;
+}
+
+/** How long a browser may keep its cookie; what counts is what the server knows. */
+export const COOKIE_SECONDS = 400 * 24 * 3600;
+
+const AUDIT_MS = 365 * DAY_MS;
+const MAIL_MS = 30 * DAY_MS;
+
+/** Forgets sign-ins that have ended, and what happened and was mailed long ago. */
+export function forgetOld(context: Context): void {
+  const now = context.now();
+  db.forgetEndedSignIns(context.db, now);
+  db.forgetAudit(context.db, now - AUDIT_MS);
+  db.forgetMail(context.db, now - MAIL_MS);
+}

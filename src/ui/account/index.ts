@@ -1,0 +1,2 @@
+export { Account } from './account';
+export { Devices } from './devices';

@@ -1,1 +1,0 @@
-export { Start } from './start';
