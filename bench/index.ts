@@ -1,4 +1,5 @@
 /** Speed, as ratios against a named baseline in the same run. Nothing here passes or fails. */
+import { access } from './access';
 import { bundles } from './bundles';
 import { clicks } from './clicks';
 import { coldStart } from './cold-start';
@@ -29,6 +30,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   files,
   start: coldStart,
   bundles,
+  access,
   walls,
 };
 

@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { freePort } from '../scripts/lib/port.mjs';
 
 /** Mivvel on its own database file. */
@@ -11,6 +12,12 @@ export class App {
 
   get url(): string {
     return `http://localhost:${this.#port}`;
+  }
+
+  /** Memory that its process holds, in MB (Linux). */
+  memoryMb(): number {
+    const status = readFileSync(`/proc/${this.#server?.pid}/status`, 'utf8');
+    return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024;
   }
 
   /** The code that it says where it runs, with which studios are set up. */

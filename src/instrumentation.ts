@@ -91,6 +91,11 @@ export async function onRequestError(
 ): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs' || wentAway(error)) return;
   const { logger } = await import('@/server/logger');
+  const { isUnread } = await import('@/server/reached');
+  if (request.method === 'POST' && isUnread() && !request.path.startsWith('/api/')) {
+    logger().info({ path: request.path.split('?')[0] }, 'A request could not be read.');
+    return;
+  }
   logger().error(
     { err: error, method: request.method, path: request.path.split('?')[0] },
     'A request failed.',

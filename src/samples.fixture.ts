@@ -6,9 +6,13 @@ const FEWEST = 10;
 
 /** How many cases of a sample are tried in this run.
  * @param long cases that the long run tries
- * @example in a short run samples(500) // => 100, samples(25) // => 10, samples(8) // => 8 */
-export function samples(long: number): number {
-  return Math.ceil(Math.max(long * SHARE, Math.min(long, FEWEST)));
+ * @param short cases that a short run tries, where each takes so long that a fifth would be many
+ * @example in a short run samples(500) // => 100, samples(25) // => 10, samples(8) // => 8, samples(500, 20) // => 20 */
+export function samples(
+  long: number,
+  short = Math.max(long * SHARE, Math.min(long, FEWEST)),
+): number {
+  return SHARE === 1 ? long : Math.ceil(short);
 }
 
 /** As many of a list, spread evenly over it; which ones is the same in every run.

@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import tone from '@tonejs/midi';
 import Database from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { must } from '@/core/issue';
 import { closeDb, openDb } from '@/db';
+import { openFirst, setupCode } from '@/server';
 import { seedDemo } from '@/server/demo';
 import { cells } from '@/server/studio.fixture';
 import { runCommandLine } from './command-line';
@@ -362,5 +364,22 @@ describe('what is wrong with files and disks', () => {
     expect(code).toBe(0);
     expect(err).toContain('is whole, and can be read and written.');
     expect(err).toContain('There is no backup yet.');
+  });
+
+  it('password makes a link for whom the studio knows, and says so of whom it does not', async () => {
+    const own = mkdtempSync(join(tmpdir(), 'mivvel-cli-own-'));
+    const db = openDb(join(own, 'mivvel.sqlite'));
+    const email = 'ada@mole-end.example';
+    const studio = { studio: 'Mole End', teacher: 'Ada', zone: 'UTC', code: setupCode() };
+    const typed = { ...studio, email, password: 'four plain words here' };
+    must(await openFirst({ db, now: Date.now }, typed, { agent: '', address: '10.9.9.9' }));
+    closeDb(db);
+    const made = await run(['password', email, '-d', own]);
+    expect(made.lines.join()).toMatch(/^\/reset\/\w+$/);
+    expect(made.code).toBe(0);
+    const nobody = await run(['password', 'x@y.example', '-d', own]);
+    expect(nobody.code).toBe(1);
+    expect(nobody.bytes.length).toBe(0);
+    rmSync(own, { recursive: true });
   });
 });

@@ -7,6 +7,7 @@ import { expandFile } from './expand';
 import { EXPORTS, exportFrom } from './export';
 import { backUpTo, restoreFrom } from './backup';
 import { examine } from './doctor';
+import { linkFor } from './password';
 import { importInto } from './import';
 import { Missing, Wrong, type Io } from './io';
 import { parseText } from './parse';
@@ -24,7 +25,8 @@ type CommandName =
   | 'plan'
   | 'backup'
   | 'restore'
-  | 'doctor';
+  | 'doctor'
+  | 'password';
 
 /** @returns 0; 1 where what was given is wrong; 2 where the command was */
 export async function runCommandLine(io: Io, words: readonly string[]): Promise<0 | 1 | 2> {
@@ -148,6 +150,9 @@ function commands(io: Io): Command {
   );
   onStudio('doctor', '', '-d .data').action((options: { data: string }) =>
     examine(io, options, Date.now()),
+  );
+  onStudio('password', '<email>', 'ada@example.com').action(
+    (email: string, options: { data: string }) => linkFor(io, email, options),
   );
   return program;
 }

@@ -16,6 +16,7 @@ import {
   type Student,
   type Teacher,
 } from '@/server';
+import { reachAction } from '@/server/reached';
 import { jsonOf } from './body';
 import { browserNow, viewerActing } from './viewer';
 
@@ -43,6 +44,7 @@ function readAll<In extends Shapes>(shapes: In, values: readonly unknown[]): Res
 /** What a use case answers; trouble with the file or the disk is an answer, too, so that a form keeps what was typed and
  * what waits goes on waiting. */
 export async function tried<T>(run: () => Promise<Result<T>> | Result<T>): Promise<Result<T>> {
+  reachAction();
   try {
     return await run();
   } catch (error) {
@@ -127,8 +129,12 @@ export async function teacherForm<Fields, T>(
   });
 }
 
-/** The fields of a form, in their shape. */
-export function readForm<Fields>(form: FormData, shape: z.ZodMiniType<Fields>): Result<Fields> {
+/** The fields of a form, in their shape; what else a browser may have sent in place of a form has none. */
+export function readForm<Fields>(form: unknown, shape: z.ZodMiniType<Fields>): Result<Fields> {
+  reachAction();
+  if (!(form instanceof FormData)) {
+    return fail({ code: 'input-shape', path: [], misfits: [{ at: '', problem: 'kind' }] });
+  }
   const read = readAll([shape], [Object.fromEntries(form)]);
   return read.ok ? ok(read.value[0] as Fields) : read;
 }

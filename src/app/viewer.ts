@@ -19,6 +19,7 @@ import {
   type Student,
   type Teacher,
 } from '@/server';
+import { reachAction } from '@/server/reached';
 
 /** What a signed-in browser holds, and what one of the studio's tablets holds besides. */
 const COOKIES = { session: 'mivvel-session', tablet: 'mivvel-tablet' };
@@ -70,6 +71,7 @@ export async function keepSignedIn(token: string): Promise<void> {
 
 /** Signs out on this browser. */
 export async function forgetSignedIn(): Promise<void> {
+  reachAction();
   const viewer = await viewerNow();
   if (viewer) signOut(liveContext(), viewer);
   (await cookies()).delete(COOKIES.session);

@@ -62,6 +62,7 @@ export {
   openShared,
   readByLink,
   renewPin,
+  passwordLink,
   resetPassword,
   rotated,
   setTeaching,

@@ -1,5 +1,6 @@
 import { Server, type IncomingMessage, type ServerResponse } from 'node:http';
 import { Gate } from './gate';
+import { carrying } from './reached';
 import { readSettings } from './settings';
 
 /** Requests that are let in in one turn. */
@@ -30,7 +31,27 @@ export function standInLine(): void {
     answering.add(answer);
     answer.once('close', () => answering.delete(answer));
     if (stops) answer.shouldKeepAlive = false;
-    gate.enter(() => void emit.call(this, event, ...of));
+    gate.enter(() => {
+      const reached = carrying(() => void emit.call(this, event, ...of));
+      if (request.method === 'POST') saysWhoseFault(request, answer, reached);
+    });
     return true;
   };
+}
+
+/** What cannot be read as a call of one of our actions is the sender's fault, not ours: Next answers 500 for both. */
+function saysWhoseFault(
+  { url = '' }: IncomingMessage,
+  answer: ServerResponse,
+  reached: { readonly action: boolean },
+): void {
+  if (url.startsWith('/api/')) return;
+  const { writeHead } = answer as {
+    writeHead: (status: number, ...of: unknown[]) => ServerResponse;
+  };
+  Object.assign(answer, {
+    writeHead(status: number, ...of: unknown[]) {
+      return writeHead.call(answer, status === 500 && !reached.action ? 400 : status, ...of);
+    },
+  });
 }

@@ -342,6 +342,7 @@ export const NO_USE_CASES = [
   'maySetUp',
   'openFirst',
   'openShared',
+  'passwordLink',
   'readByLink',
   'resetPassword',
   'setupCode',

@@ -6,6 +6,7 @@ export {
   getAccount,
   invitationOf,
   inviteTeacher,
+  passwordLink,
   resetPassword,
   setTeaching,
   signInWith,

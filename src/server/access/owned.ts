@@ -5,6 +5,7 @@ import { randomBytes } from 'node:crypto';
 import type { Owner, Teacher } from '../authority';
 import { newId } from '../context';
 import { readName } from '../names';
+import { realEmail } from './names';
 import { note } from '../audit';
 import { sealed, unlocked } from './secret';
 
@@ -43,7 +44,9 @@ const MOST_LINES = 200;
 export function getOwned({ owned, store, now }: Owner): Owned {
   return {
     studio: store.studio().name,
-    staff: owned.staff().map(({ students, ...one }) => ({ ...one, students: students.length })),
+    staff: owned.staff().map(({ students, email, ...one }) => ({
+      ...{ ...one, email: realEmail(email), students: students.length },
+    })),
     invitations: owned.passes.list(['teacher'], now()).map(({ id, email, endsAt }) => ({
       ...{ id, email: email ?? '', endsAt },
       path: `/invitation/${sealed('teacher', id)}`,

@@ -1,0 +1,16 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { liveContext, passwordLink } from '@/server';
+import { Missing, need, type Io } from './io';
+import { SAY } from './say';
+import type { OnStudio } from './studio';
+
+/** A link with which somebody sets their password anew: for an owner who has no mail to get it by. */
+export async function linkFor(io: Io, email: string, { data }: OnStudio): Promise<void> {
+  if (!existsSync(join(data, 'mivvel.sqlite'))) {
+    throw new Missing(SAY.t('commandLine.noStudioFile', { folder: data }));
+  }
+  process.env.MIVVEL_DATA = data;
+  io.out(`${need(await passwordLink(liveContext(), email))}\n`);
+  io.err(`${SAY.t('commandLine.passwordLink')}\n`);
+}
