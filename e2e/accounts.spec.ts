@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { expect, OWNER, test, type App } from './app';
+import { expect, OWNER, putStudio, test, type App } from './app';
 import { Hand } from './hand';
 
 test.use({ ground: 'empty' });
@@ -291,4 +291,30 @@ test('signing in answers a post from elsewhere with a refusal, and keeps cookies
     const answer = await request.get(app.url + path);
     expect(await answer.text()).toContain('This link opens nothing now');
   }
+});
+
+test('a studio of before there were accounts waits for its owner, and is open to nobody meanwhile', async ({
+  page,
+  app,
+}) => {
+  putStudio('Toad Hall', 'Ada', false);
+  for (const path of ['/', '/bench', '/students', '/today']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { name: 'Set up Mivvel' })).toBeVisible();
+    await expect(page.getByText('Toad Hall')).toBeHidden();
+  }
+  await page.getByLabel('Code').fill('not this one');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByText('This is not the code.')).toBeVisible();
+  await page.getByLabel('Code').fill(await app.setupCode());
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await expect(page.getByRole('heading', { name: 'Make it mine' })).toBeVisible();
+  await expect(page.getByLabel('Studio')).toHaveText('Toad Hall');
+  await page.getByLabel('Email').fill(OWNER.email);
+  await page.getByLabel('New password').fill(OWNER.password);
+  await page.getByRole('button', { name: 'Make it mine' }).click();
+  await expect(page).toHaveURL(/\/bench$/);
+  await expect(page.getByRole('button', { name: 'Ada', exact: true })).toBeVisible();
+  await page.goto('/setup');
+  await expect(page).not.toHaveURL(/setup/);
 });

@@ -130,21 +130,26 @@ export async function openBench(
 
 /** Opens a new studio and looks at it as its owner. It is put into the file, as one that everybody may look around in. */
 export async function openStudio(page: Page, studio = 'Mole End', teacher = 'Ada'): Promise<void> {
+  await enterAs(page, putStudio(studio, teacher, true));
+  await page.goto('/students');
+}
+
+/** Puts a studio into the file. @returns its owner, who has no account */
+export function putStudio(studio: string, teacher: string, demo: boolean): string {
   const file = new Database(join(running?.folder ?? '', 'mivvel.sqlite'));
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const id = makeId(Date.now(), randomBytes(12));
   const owner = makeId(Date.now(), randomBytes(12));
   file.transaction(() => {
     file
-      .prepare('insert into studio (id, name, zone, demo) values (?, ?, ?, 1)')
-      .run(id, studio, zone);
+      .prepare('insert into studio (id, name, zone, demo) values (?, ?, ?, ?)')
+      .run(id, studio, zone, Number(demo));
     file
       .prepare("insert into person (id, studio_id, role, name) values (?, ?, 'owner', ?)")
       .run(owner, id, teacher);
   })();
   file.close();
-  await enterAs(page, owner);
-  await page.goto('/students');
+  return owner;
 }
 
 /** Lets somebody of the start page in, once all that was played is stored. The form is sent as by a browser without

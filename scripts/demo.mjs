@@ -19,9 +19,12 @@ const server = spawn(bin('next'), ['start', '-p', String(port)], {
   env: { ...process.env, ...QUIET },
 });
 server.stdout.on('data', (chunk) => {
-  if (String(chunk).includes('Ready')) {
+  const said = String(chunk);
+  const [, code] = /\/setup\?code=(\w+)/.exec(said) ?? [];
+  if (said.includes('Ready')) {
     console.log(`Mivvel is ready: http://localhost:${port}  (Ctrl C stops it)`);
   }
+  if (code) console.log(`A studio of your own: http://localhost:${port}/setup?code=${code}`);
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

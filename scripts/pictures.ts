@@ -34,8 +34,6 @@ async function take(page: Page, name: string): Promise<void> {
 
 async function teacher(): Promise<void> {
   const page = await open();
-  await page.goto('/');
-  await take(page, 'start');
   await lookAs(page, 'Maren', '/bench');
   await phrase(page, 'What keeps going', 'jazz ride, hats on 2 and 4');
   await page.getByLabel('Reading line').fill('4. 4 8 4 | 8r 4 4 8 4');
@@ -94,6 +92,14 @@ async function teacher(): Promise<void> {
   await take(page, 'sheet');
   await page.setViewportSize(DESK);
   await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'ways in' }).click();
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  await page.getByRole('img', { name: /^Code that opens/ }).waitFor();
+  await page.getByRole('button', { name: 'Make a code' }).click();
+  await page.getByRole('status').locator('output').waitFor();
+  await page.getByRole('button', { name: 'Show' }).click();
+  await take(page, 'ways-in');
+  await page.goBack();
   await page.getByRole('link', { name: 'enter a paper week' }).click();
   await page.locator('[data-cell="0 0"]:focus').waitFor();
   for (const key of [...'ccs', 'ArrowRight', ...'cc', 'Enter', ...'c'])

@@ -20,12 +20,15 @@ export function EntryForm({
   fields,
   submit,
   hidden = {},
+  before,
   children,
 }: {
   action: EntryAction;
   fields: readonly EntryField[];
   submit: string;
   hidden?: Readonly<Record<string, string>>;
+  /** What stands over the fields, and under them. */
+  before?: ReactNode;
   children?: ReactNode;
 }) {
   const { answer, pending, onSubmit } = useFormAction<Answer>(action, []);
@@ -37,6 +40,7 @@ export function EntryForm({
       {Object.entries(hidden).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
       ))}
+      {before}
       {fields.map(({ name, label, ...rest }) => (
         <Field
           key={name}

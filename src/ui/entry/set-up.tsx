@@ -94,22 +94,23 @@ export function ClaimStudio({
           },
           newPassword(say),
         ]}
-      >
-        <label className="order-first flex flex-col">
-          <span className="label">{say.t('screen.entry.studio')}</span>
-          <select
-            className="field text-lg"
-            value={chosen}
-            onChange={(event) => setChosen(event.target.value)}
-          >
-            {studios.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
-      </EntryForm>
+        before={
+          <label className="flex flex-col">
+            <span className="label">{say.t('screen.entry.studio')}</span>
+            <select
+              className="field text-lg"
+              value={chosen}
+              onChange={(event) => setChosen(event.target.value)}
+            >
+              {studios.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        }
+      />
     </section>
   );
 }
@@ -146,16 +147,17 @@ export function Invitation({
               }
             : newPassword(say),
         ]}
-      >
-        <Field
-          label={say.t('screen.entry.email')}
-          name="email"
-          value={email}
-          readOnly
-          autoComplete="username"
-          className="order-first text-lg text-soft"
-        />
-      </EntryForm>
+        before={
+          <Field
+            label={say.t('screen.entry.email')}
+            name="email"
+            value={email}
+            readOnly
+            autoComplete="username"
+            className="text-lg text-soft"
+          />
+        }
+      />
     </section>
   );
 }

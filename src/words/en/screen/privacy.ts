@@ -9,7 +9,7 @@ export const privacy = {
     rights: 'Your rights',
   },
   text: {
-    kept: 'Of a student: a name, a line about level, goal and kit, the programs given, when they practise, and a log of every try with tempo, verdict and remarks. Of a teacher: a name, an email address, and a hash of the password. No birthday, no picture, no sound, no place.',
+    kept: 'Of a student: a name, a line about level, goal and kit, the programs given, when they practise, and a log of every try with tempo, verdict and remarks. Of a teacher: a name, an email address, and a hash of the password. Of a device that somebody is signed in on: what its browser calls itself, and since when. No birthday, no picture, no sound, no place.',
     seen: 'A student sees their own. A teacher sees the students whom they teach, the owner of the studio all of them. Whoever was given a reader’s link sees one record and nothing else. Whoever runs this Mivvel can read its file.',
     sent: 'Nothing leaves this Mivvel by itself. Mail goes out for invitations and new passwords where a mail server is set. Files, sheets and shared programs go where you take them.',
     cookies:
