@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import type { PlaceId } from '@/ui/shell/place';
-import { isLocale, sayIn, type Locale, type Say } from '@/words';
+import { isLocale, sayAllIn, type Locale, type Say } from '@/words';
 
 const COOKIE = 'mivvel-language';
 
@@ -13,7 +13,7 @@ export async function languageNow(): Promise<Locale> {
 
 /** What says the words of a page before a studio’s own speech is known. */
 export async function sayNow(): Promise<Say> {
-  return sayIn(await languageNow());
+  return sayAllIn(await languageNow());
 }
 
 /** The title of a screen: one that the bars lead to, or one inside another. */

@@ -57,6 +57,7 @@ export { sayOnPaperIn } from './paper-languages';
 export { sayStaff } from './staff';
 export { sayRhythm } from './rhythm';
 export { isLocale, sayEach, sayList } from './say';
+export { sayAllIn } from './all-languages';
 export { sayAtTheDoorIn } from './entry-languages';
 export { sayToStudentsIn } from './student-languages';
 export type { Asked, DerivedPart } from './derivation';

@@ -1,11 +1,8 @@
 import { retype } from './retype';
-import { letter } from './letter';
 import { access } from './screen/access';
 import { account } from './screen/account';
 import { bench } from './screen/bench';
-import { entry } from './screen/entry';
 import { materials } from './screen/materials';
-import { privacy } from './screen/privacy';
 import { programs } from './screen/programs';
 import { steps as stepsScreen } from './screen/steps';
 import { students } from './screen/students';
@@ -17,7 +14,6 @@ import { enWithIssues } from './with-issues';
 /** The English of the app: every message, by its key. */
 export const en = {
   ...enWithIssues,
-  letter,
   retype,
   starter,
   steps,
@@ -27,9 +23,7 @@ export const en = {
       access,
       account,
       bench,
-      entry,
       materials,
-      privacy,
       programs,
       steps: stepsScreen,
       students,

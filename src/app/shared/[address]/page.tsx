@@ -5,7 +5,7 @@ import { itemsOf } from '@/core/program';
 import { liveContext, openShared } from '@/server';
 import { EntryPage, TakeAlong } from '@/ui/entry';
 import { SentenceText } from '@/ui/marks';
-import { sayIn } from '@/words';
+import { sayAllIn } from '@/words';
 import { languageNow } from '../../language';
 import { LinkOver } from '../../link-over';
 
@@ -18,7 +18,7 @@ export default async function SharedPage({ params }: { params: Promise<{ address
   const shared = openShared(liveContext(), address);
   if (!shared.ok) return <LinkOver />;
   const { program, speech, studio, bundle } = shared.value;
-  const say = sayIn(await languageNow(), speech);
+  const say = sayAllIn(await languageNow(), speech);
   const items = itemsOf(program.outline);
   return (
     <EntryPage say={say} title={program.name}>
