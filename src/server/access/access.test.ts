@@ -278,6 +278,22 @@ describe('a sign-in', () => {
   });
 });
 
+describe('a file that cannot be written', () => {
+  it('still says who is in, and gives out what is in it', async () => {
+    const { context, owner } = await ownedStudio();
+    const id = must(addStudent(owner, { name: 'Ines', about: '' }));
+    const { token } = must(await signInWith(context, ADA, browser()));
+    context.at += 9 * DAY;
+    connectionOf(context.db).$client.pragma('query_only = ON');
+    const me = whoIs(context, token);
+    expect(me?.name).toBe('Ada');
+    expect(me && rotated(context, me)).toBeNull();
+    expect(exportLog(owner, id).ok).toBe(true);
+    connectionOf(context.db).$client.pragma('query_only = OFF');
+    expect(me && rotated(context, me)).toMatch(/^[\w-]{43}$/);
+  });
+});
+
 describe('a password', () => {
   it('is changed by whoever knows the present one, and signs out everywhere else', async () => {
     const { context, signedIn } = await ownedStudio();

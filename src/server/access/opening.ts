@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { fail, ok, type Issue, type Result } from '@/core/issue';
 import type { PersonId, StudioId } from '@/core/studio';
 import * as db from '@/db';
@@ -8,23 +7,20 @@ import { openStudio } from '../studios';
 import { note } from '../audit';
 import { readEmail } from './names';
 import { accountWith, hashed, readPassword } from './passwords';
+import { drawnLetters, typedLetters } from './secret';
 import { signInAs, type Browser } from './sign-ins';
 import { trying } from './slow-down';
 import type { Entered } from './ways-in';
 
 /** Letters of the code that stands where Mivvel runs; 45 bits. */
 const SETUP_LETTERS = 10;
-const LETTERS = 'BCDFGHJKMNPQRTVWXY34679';
 
 const held = globalThis as { mivvelSetup?: string };
 
 /** The code that whoever runs Mivvel reads in its terminal: with it the first studio is opened, and studios of before
  * there were accounts are claimed. Another one at each start. */
 export function setupCode(): string {
-  return (held.mivvelSetup ??= Array.from(
-    { length: SETUP_LETTERS },
-    () => LETTERS[randomInt(LETTERS.length)],
-  ).join(''));
+  return (held.mivvelSetup ??= drawnLetters(SETUP_LETTERS));
 }
 
 /** What is to be set up: studios that wait for their owner, and whether the first one may be opened. */
@@ -43,7 +39,7 @@ export function setupNow(context: Context): Setup | null {
 
 /** Whether somebody has read the code in the terminal. @returns issues `setup-code`, `too-many-tries` */
 export async function maySetUp(code: string, { address }: Browser): Promise<Result<null>> {
-  const typed = code.toUpperCase().replace(/[^A-Z\d]/g, '');
+  const typed = typedLetters(code);
   const places = { from: address, account: 'setup' };
   const got = await trying('setup', places, () => (typed === setupCode() ? true : null));
   if (!got.ok) return got;

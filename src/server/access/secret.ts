@@ -3,6 +3,7 @@ import {
   createDecipheriv,
   createHmac,
   randomBytes,
+  randomInt,
   timingSafeEqual,
 } from 'node:crypto';
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
@@ -64,6 +65,19 @@ export function unsealed(purpose: string, address: string): string | null {
 }
 
 const ID_LETTERS = 22;
+
+/** Letters that nobody takes for another, and that make no words. */
+const LETTERS = 'BCDFGHJKMNPQRTVWXY34679';
+
+/** Letters by chance, to be read off and typed; each has 4.5 bits. */
+export function drawnLetters(count: number): string {
+  return Array.from({ length: count }, () => LETTERS[randomInt(LETTERS.length)]).join('');
+}
+
+/** Letters as they were drawn, of what somebody typed of them. */
+export function typedLetters(text: string): string {
+  return text.toUpperCase().replace(/[^A-Z\d]/g, '');
+}
 
 /** A number of four digits that the secret makes of a name. @example '0417' */
 export function fourDigits(purpose: string, of: string): string {

@@ -3,6 +3,7 @@ import type { PersonId, Role } from '@/core/studio';
 import * as db from '@/db';
 import type { SignedIn } from '@/db';
 import { newId, type Context } from '../context';
+import { ifPossible } from '../if-possible';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -54,14 +55,15 @@ export function signInAs(
   return token;
 }
 
-/** Who is signed in with what a cookie holds; null for nobody. Using it puts its end off, once a day. */
+/** Who is signed in with what a cookie holds; null for nobody. Using it puts its end off, once a day; on a full
+ * disk, another time. */
 export function whoIs(context: Context, token: string): SignedIn | null {
   const now = context.now();
   const found = db.findSignIn(context.db, token, now);
   if (!found) return null;
   const step = found.onTablet ? HOUR_MS / 4 : DAY_MS;
   if (now - found.lastAt > step) {
-    db.prolongSignIn(context.db, found.id, now, now + restOf(found));
+    ifPossible(() => db.prolongSignIn(context.db, found.id, now, now + restOf(found)));
   }
   return found;
 }
@@ -71,7 +73,8 @@ export function rotated(context: Context, signedIn: SignedIn): string | null {
   const now = context.now();
   if (now - signedIn.rotatedAt < ROTATE_MS) return null;
   const token = newToken();
-  return db.rotateSignIn(context.db, signedIn, token, now) ? token : null;
+  const done = ifPossible(() => db.rotateSignIn(context.db, signedIn, token, now));
+  return done === true ? token : null;
 }
 
 /** How long a browser may keep its cookie; what counts is what the server knows. */
@@ -83,7 +86,9 @@ const MAIL_MS = 30 * DAY_MS;
 /** Forgets sign-ins that have ended, and what happened and was mailed long ago. */
 export function forgetOld(context: Context): void {
   const now = context.now();
-  db.forgetEndedSignIns(context.db, now);
-  db.forgetAudit(context.db, now - AUDIT_MS);
-  db.forgetMail(context.db, now - MAIL_MS);
+  ifPossible(() => {
+    db.forgetEndedSignIns(context.db, now);
+    db.forgetAudit(context.db, now - AUDIT_MS);
+    db.forgetMail(context.db, now - MAIL_MS);
+  });
 }

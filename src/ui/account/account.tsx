@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
 import type { AuditLine, Audited, DeviceLine, PersonId } from '@/core/studio';
 import { sayInstant } from '@/words';
@@ -16,6 +16,7 @@ import {
   useSpeech,
 } from '../base';
 import { Devices } from './devices';
+import { Entry, Part } from './part';
 
 interface OwnAccount {
   readonly email: string | null;
@@ -114,15 +115,6 @@ export function Account(props: AccountProps) {
   );
 }
 
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="flex flex-col items-start gap-3">
-      <h2 className="font-serif text-xl">{title}</h2>
-      {children}
-    </section>
-  );
-}
-
 function Password({ setPassword }: Pick<AccountActions, 'setPassword'>) {
   const { say } = useSpeech();
   const [issues, setIssues] = useState<readonly Issue[]>([]);
@@ -187,14 +179,10 @@ function Studios({ account, owned, actions }: AccountProps) {
     <Part title={say.t('screen.account.studios')}>
       <ul className="w-full">
         {account.studios.map((one) => (
-          <li key={one.person} className="flex items-baseline gap-3 border-b border-line py-1.5">
-            <span>{one.name}</span>
-            {one.here ? (
-              <span className="text-sm text-soft">{say.t('screen.account.here')}</span>
-            ) : (
+          <Entry key={one.person} name={one.name} about={one.here && say.t('screen.account.here')}>
+            {!one.here && (
               <Button
                 look="quiet"
-                className="ml-auto"
                 onClick={() =>
                   void attemptOrSay(() => actions.goToStudio(one.person)).then(
                     (done) => done && router.push('/students'),
@@ -204,7 +192,7 @@ function Studios({ account, owned, actions }: AccountProps) {
                 {say.t('screen.account.goTo', { studio: one.name })}
               </Button>
             )}
-          </li>
+          </Entry>
         ))}
       </ul>
       {owned && (
@@ -245,19 +233,18 @@ function Tablets({ owned, actions }: AccountProps) {
       {owned && owned.tablets.length > 0 && (
         <ul className="w-full">
           {owned.tablets.map((one) => (
-            <li key={one.id} className="flex items-baseline gap-3 border-b border-line py-1.5">
-              <span>{one.name}</span>
-              <span className="text-sm text-soft">
-                {say.t('screen.account.tabletSince', { at: sayInstant(say, one.createdAt) })}
-              </span>
+            <Entry
+              key={one.id}
+              name={one.name}
+              about={say.t('screen.account.tabletSince', { at: sayInstant(say, one.createdAt) })}
+            >
               <Button
                 look="quiet"
-                className="ml-auto"
                 onClick={() => void attemptOrSay(() => actions.tabletEnds(one.id))}
               >
                 {say.t('screen.account.endTablet')}
               </Button>
-            </li>
+            </Entry>
           ))}
         </ul>
       )}

@@ -4,6 +4,7 @@ import type { DeviceLine } from '@/core/studio';
 import { sayInstant } from '@/words';
 import { Button, useSpeech } from '../base';
 import { nameOfAgent } from './agent';
+import { Entry } from './part';
 
 /** Where somebody is signed in, each with a way to end it. */
 export function Devices({
@@ -25,24 +26,25 @@ export function Devices({
           ? say.t('screen.account.onTablet')
           : say.t('screen.account.device', { browser, system });
         return (
-          <li key={one.id} className="flex items-baseline gap-3 border-b border-line py-1.5">
-            <span>{name}</span>
-            <span className="text-sm text-soft">
-              {one.here
+          <Entry
+            key={one.id}
+            name={name}
+            about={
+              one.here
                 ? say.t('screen.account.here')
-                : say.t('screen.account.since', { at: sayInstant(say, one.since) })}
-            </span>
+                : say.t('screen.account.since', { at: sayInstant(say, one.since) })
+            }
+          >
             {!one.here && (
               <Button
                 look="quiet"
-                className="ml-auto"
                 aria-label={say.t('screen.account.signOutOn', { device: name })}
                 onClick={() => onEnd(one.id)}
               >
                 {say.t('screen.account.signOut')}
               </Button>
             )}
-          </li>
+          </Entry>
         );
       })}
     </ul>

@@ -1,2 +1,3 @@
 export { Account } from './account';
 export { Devices } from './devices';
+export { Part } from './part';

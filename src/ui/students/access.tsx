@@ -3,12 +3,12 @@
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { startTransition, useOptimistic, useState, type ReactNode } from 'react';
+import { startTransition, useOptimistic, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
 import type { Person, PersonId, Reading, WaysIn } from '@/core/studio';
 import { sayInstant } from '@/words';
 import { attemptOrSay, attempt, Button, Field, toast, Trouble, useSpeech } from '../base';
-import { Devices } from '../account';
+import { Devices, Part } from '../account';
 
 const QrCode = dynamic(() => import('./qr-code').then((room) => room.QrCode), { ssr: false });
 
@@ -72,15 +72,6 @@ export function Access(props: AccessProps) {
         <Erase {...props} />
       </div>
     </main>
-  );
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section aria-label={title} className="flex flex-col items-start gap-3">
-      <h2 className="font-serif text-xl">{title}</h2>
-      {children}
-    </section>
   );
 }
 
