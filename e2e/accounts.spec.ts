@@ -31,10 +31,18 @@ async function waysIn(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Ways in' })).toBeVisible();
 }
 
+const devices: Page[] = [];
+
 /** A browser of its own, such as a student's phone. */
 async function device(browser: Browser, app: App, width = 390, height = 844): Promise<Page> {
-  return browser.newPage({ baseURL: app.url, viewport: { width, height } });
+  const page = await browser.newPage({ baseURL: app.url, viewport: { width, height } });
+  devices.push(page);
+  return page;
 }
+
+test.afterEach(async () => {
+  for (const page of devices.splice(0)) await page.context().close();
+});
 
 async function signIn(page: Page, { email, password }: typeof OWNER): Promise<void> {
   await page.goto('/?doors');
@@ -50,6 +58,7 @@ test('from the first start to a student who plays on a phone of their own', asyn
 }) => {
   const hand = new Hand(page);
   await openMine(hand, app);
+  await expect(page.getByLabel('New student')).toBeFocused();
   await hand.type('Toad');
   await hand.key('Enter');
   await hand.press(page.getByRole('link', { name: 'Toad', exact: true }));
@@ -265,6 +274,7 @@ test('a parent reads one record, a program is taken into another Mivvel, a stude
 
   await page.goto('/account');
   await page.getByRole('button', { name: 'Go to Mole End' }).click();
+  await expect(page.getByRole('link', { name: 'Toad', exact: true })).toBeVisible();
   await waysIn(page, 'Toad');
   await page.getByRole('button', { name: 'Erase Toad…' }).click();
   await page.getByLabel('Type “Toad”').fill('Frog');

@@ -24,6 +24,8 @@ let running: App | null = null;
  * of it once, it keeps. */
 class Grounds {
   #on: 'demo' | 'changed' | 'empty' | null = null;
+  /** How many files there were: who was signed in on one is not on the next. */
+  files = 0;
 
   constructor(private readonly app: App) {}
 
@@ -32,7 +34,10 @@ class Grounds {
     const isFine =
       (ground === 'gallery' && this.#on === 'demo') ||
       (ground === 'shared' && (this.#on === 'demo' || this.#on === 'changed'));
-    if (!isFine) putInPlace(ground === 'empty' ? 'empty' : 'demo', this.app.folder);
+    if (!isFine) {
+      putInPlace(ground === 'empty' ? 'empty' : 'demo', this.app.folder);
+      this.files += 1;
+    }
     if (ground === 'demo') this.#on = 'changed';
     else if (!isFine) this.#on = ground === 'empty' ? 'empty' : 'demo';
     return this.app;
@@ -69,6 +74,7 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
   teacher: [
     async ({ grounds, browser }, provide) => {
       let cookies: ReturnType<Worker['teacher']> | undefined;
+      let on = 0;
       async function open() {
         const page = await browser.newPage({ baseURL: grounds.prepare('shared').url });
         await lookAs(page, 'Ada', '/students');
@@ -76,7 +82,11 @@ export const test = base.extend<{ ground: Ground; app: App }, Worker>({
         await page.close();
         return found;
       }
-      await provide(() => (cookies ??= open()));
+      await provide(() => {
+        if (on !== grounds.files) cookies = undefined;
+        on = grounds.files;
+        return (cookies ??= open());
+      });
     },
     { scope: 'worker' },
   ],

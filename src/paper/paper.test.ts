@@ -126,6 +126,14 @@ describe('sheetPages, read back by poppler', () => {
     expect(boxesIn(withCode)).toBeGreaterThan(boxesIn(without));
   });
 
+  it('has the code that lets a student in, which a decoder (jsqr) reads off the page, and what it is for', async () => {
+    const wayIn = `http://192.168.1.20:3000/s/${'0123456789abcdefghjkmnpqrstvwxyz'.repeat(2).slice(0, 48)}`;
+    const pages = sheetPages(SAY, LOOK, sheetOf(0, { wayIn }));
+    const { rgba, width, height } = await pictureOf(pages);
+    expect(decode(rgba, width, height, { inversionAttempts: 'dontInvert' })?.data).toBe(wayIn);
+    expect((await readPdf(pages)).pages[0]).toContain('Scan this to come in.');
+  });
+
   it('has a week as a table in the order of days and rows', async () => {
     const days = ['2026-01-05', '2026-01-06'].map((day) => ({ day, minutes: 20 }));
     const rows = ['Cells', 'Clave'].map((name) => ({

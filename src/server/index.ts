@@ -62,6 +62,7 @@ export {
   openShared,
   readByLink,
   renewPin,
+  renewReading,
   passwordLink,
   resetPassword,
   rotated,

@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { fail, must, type Result } from '@/core/issue';
 import { USUAL_LOOK, type SheetOf } from '@/core/print';
 import { sayOnPaperIn } from '@/words';
-import { addStudent, getRecord, giveProgram, makeSheets, planSheets, takeBack } from '.';
+import {
+  addStudent,
+  endLink,
+  getRecord,
+  giveProgram,
+  makeSheets,
+  openLink,
+  planSheets,
+  setAddress,
+  takeBack,
+} from '.';
 import { smallStudio, testContext } from './studio.fixture';
 
 const SAY = sayOnPaperIn('en-GB');
@@ -19,6 +29,20 @@ async function linesOf(me: Parameters<typeof planSheets>[0], what: SheetOf, as: 
 }
 
 describe('planSheets', () => {
+  it('a week has the way in of a student who has a link, where the studio has an address', () => {
+    const { teacher, student, id } = smallStudio(testContext());
+    const wayIn = () => {
+      const what = { kind: 'week', student: id, program: null } as const;
+      return must(must(planSheets(teacher, SAY, what)).make(0)).wayIn;
+    };
+    const path = must(openLink(teacher, id, false));
+    expect(wayIn()).toBeNull();
+    must(setAddress(teacher, 'http://192.168.1.20:3000'));
+    expect(wayIn()).toBe(`http://192.168.1.20:3000${path}`);
+    must(endLink(teacher, student.id));
+    expect(wayIn()).toBeNull();
+  });
+
   it('a week has the rows that a paper week is typed into, in their order', () => {
     const { teacher, id } = smallStudio(testContext());
     const { make } = must(planSheets(teacher, SAY, { kind: 'week', student: id, program: null }));

@@ -192,6 +192,7 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     (w) => [w.id, 'one'],
   ),
   'students letReadOf': taught((w) => [w.id, 'Mia', 30]),
+  'students renewReadingOf': taught((w) => [w.id, w.reading]),
   'students endReadingOf': taught((w) => [w.id, w.reading]),
   'students setTeacherOf': taught((w) => [w.id, w.staff[1], true]),
   'students erase': taught((w) => [w.id, 'Ines']),

@@ -293,6 +293,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     (me, w) => server.endDevice(me, w.id, 'one'),
   ),
   letRead: taught((me, w) => server.letRead(me, w.id, 'Mia', 30)),
+  renewReading: taught((me, w) => server.renewReading(me, w.id, w.reading)),
   endReading: taught((me, w) => server.endReading(me, w.id, w.reading)),
   setTeaching: taught(
     (me, w) => server.setTeaching(me, w.id, w.staff[1] as PersonId, true),

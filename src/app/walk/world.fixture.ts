@@ -94,7 +94,7 @@ function build() {
   must(makeTablet(owner, 'Stage'));
   const [invitation] = owner.owned.passes.list(['teacher'], context.now());
   const [tablet] = owner.owned.tablets();
-  const reading = must(letRead(owner, id, 'Mia', 30)).id;
+  const reading = must(letRead(owner, id, 'Mia', null)).id;
   must(openLink(owner, id, false));
   const other = smallStudio(context);
   const viewers: Readonly<Record<ViewerName, Viewer | null>> = {

@@ -46,6 +46,7 @@ import {
   openStudio,
   readByLink,
   renewPin,
+  renewReading,
   resetPassword,
   rotated,
   setTeaching,
@@ -551,9 +552,14 @@ describe('a reader', () => {
     expect(codesOf(enterByLink(context, address, browser()))).toEqual(['link-over']);
     context.at += 31 * DAY;
     expect(codesOf(readByLink(context, address))).toEqual(['link-over']);
-    context.at -= 31 * DAY;
-    must(endReading(owner, id, reading.id));
+    context.at -= 11 * DAY;
+    const again = must(renewReading(owner, id, reading.id));
+    expect(again).toMatchObject({ name: 'Mia', endsAt: context.at + 30 * DAY });
     expect(codesOf(readByLink(context, address))).toEqual(['link-over']);
+    expect(must(readByLink(context, lastPart(again.path))).reader).toBe('Mia');
+    expect(codesOf(renewReading(owner, id, reading.id))).toEqual(['not-found']);
+    must(endReading(owner, id, again.id));
+    expect(codesOf(readByLink(context, lastPart(again.path)))).toEqual(['link-over']);
     expect(codesOf(letRead(owner, id, ' ', 30))).toEqual(['name-missing']);
   });
 });

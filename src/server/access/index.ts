@@ -38,6 +38,7 @@ export {
   openLink,
   readByLink,
   renewPin,
+  renewReading,
   tabletNow,
   whoseLink,
 } from './ways-in';

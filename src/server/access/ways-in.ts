@@ -74,7 +74,7 @@ function pinOf(store: StudentStore): string {
   return fourDigits('pin', `${store.id} ${store.pin()}`);
 }
 
-/** The path of a student's private link, made when it is first asked for; null in a studio to look around in.
+/** The path of a student's private link, made when it is first asked for.
  * @param anew makes another one: the one before opens nothing any more, and who came in by it stays
  * @returns issues of opening the student */
 export function openLink(me: Teacher, id: PersonId, anew: boolean): Result<string> {
@@ -167,6 +167,25 @@ export function letRead(
   const endsAt = days === null ? null : me.now() + days * DAY_MS;
   const made = newPass(me, 'reader', { name: name.value, endsAt });
   opened.value.passes.insert(made);
+  note({ now: me.now, store: opened.value }, 'reader-let-in', me.id, id);
+  return ok(readingOf(made));
+}
+
+/** Gives a reader another link, good for as long again; the one before opens nothing any more.
+ * @returns issues of opening the student, `not-found` */
+export function renewReading(me: Teacher, id: PersonId, pass: string): Result<Reading> {
+  const opened = openStudent(me, id);
+  if (!opened.ok) return opened;
+  const { passes } = opened.value;
+  const known = passes.list(['reader'], me.now()).find((one) => one.id === pass);
+  if (!known) return fail({ code: 'not-found', path: ['pass'], what: 'link' });
+  const { name, createdAt, endsAt } = known;
+  const made = newPass(me, 'reader', {
+    name,
+    endsAt: endsAt === null ? null : me.now() + (endsAt - createdAt),
+  });
+  passes.insert(made);
+  passes.end(pass, ['reader']);
   note({ now: me.now, store: opened.value }, 'reader-let-in', me.id, id);
   return ok(readingOf(made));
 }

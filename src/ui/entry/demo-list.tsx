@@ -18,7 +18,7 @@ export function DemoList({
   enter: (form: FormData) => Promise<void>;
 }) {
   return (
-    <section aria-label={door.name}>
+    <section>
       <h2 className="label mb-2">{say.t('screen.entry.demo', { studio: door.name })}</h2>
       <form action={enter} className="grid border-t border-line">
         {door.people.map((person) => (

@@ -19,6 +19,7 @@ interface AccessActions {
   readonly pin: () => Promise<Result<string>>;
   readonly endDevice: (device: string | null) => Promise<Result<null>>;
   readonly letRead: (name: string, days: number | null) => Promise<Result<Reading>>;
+  readonly renewReading: (pass: string) => Promise<Result<Reading>>;
   readonly endReading: (pass: string) => Promise<Result<null>>;
   readonly setTeacher: (teacher: PersonId, teaches: boolean) => Promise<Result<null>>;
   readonly erase: (name: string) => Promise<Result<null>>;
@@ -241,6 +242,13 @@ function Readers({ ways, origin, actions }: AccessProps) {
               <Button
                 look="quiet"
                 className="ml-auto"
+                aria-label={say.t('screen.access.renewOf', { name: one.name })}
+                onClick={() => void attemptOrSay(() => actions.renewReading(one.id))}
+              >
+                {say.t('screen.access.renew')}
+              </Button>
+              <Button
+                look="quiet"
                 aria-label={say.t('screen.access.endOf', { name: one.name })}
                 onClick={() => void attemptOrSay(() => actions.endReading(one.id))}
               >

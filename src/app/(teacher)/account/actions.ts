@@ -17,7 +17,7 @@ import {
   signOutOn,
   switchStudio,
 } from '@/server';
-import { ownAction, ownerAction, readForm, teacherAction } from '../../act';
+import { ownAction, ownerAction, readForm, teacherAction, tried } from '../../act';
 import { sayNow } from '../../language';
 import { flag, ids, typedName } from '../../shapes';
 import { forgetSignedIn, keepTablet, originNow, ownerVisit, viewerActing } from '../../viewer';
@@ -88,7 +88,7 @@ export async function openOther(_before: Issues, form: FormData): Promise<Issues
   if (!owner || !me) return [{ code: 'not-yours', path: [], what: 'page' }];
   const typed = readForm(form, studio);
   if (!typed.ok) return typed.issues;
-  const opened = openAnother(owner, me.accountId, typed.value);
+  const opened = await tried(() => openAnother(owner, me.accountId, typed.value));
   if (!opened.ok) return opened.issues;
   switchStudio(liveContext(), me, opened.value);
   redirect('/students');

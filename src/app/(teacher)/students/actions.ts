@@ -25,6 +25,7 @@ import {
   makeCode,
   openLink,
   renewPin,
+  renewReading,
   setTeaching,
 } from '@/server';
 import { teacherAction, teacherForm } from '../../act';
@@ -120,6 +121,11 @@ export const letReadOf = teacherAction(
   letRead,
   { changes: true },
 );
+
+/** Another link for a reader, for as long again. */
+export const renewReadingOf = teacherAction([ids.person, text(40)], renewReading, {
+  changes: true,
+});
 
 export const endReadingOf = teacherAction([ids.person, text(40)], endReading, { changes: true });
 

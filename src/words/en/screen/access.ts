@@ -33,6 +33,7 @@ export const access = {
   readerName: 'Name of a reader, such as a parent',
   readers: 'May read the record',
   renew: 'Renew',
+  renewOf: 'Another link for {name}',
   show: 'Show',
   takeAway: 'Take away',
   teachers: 'Taught by',

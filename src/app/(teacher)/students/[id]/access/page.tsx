@@ -13,6 +13,7 @@ import {
   letReadOf,
   linkOf,
   pinFor,
+  renewReadingOf,
   setTeacherOf,
 } from '../../actions';
 
@@ -49,6 +50,7 @@ export default async function AccessPage(params: Params) {
         pin: pinFor.bind(null, id),
         endDevice: endDeviceOf.bind(null, id),
         letRead: letReadOf.bind(null, id),
+        renewReading: renewReadingOf.bind(null, id),
         endReading: endReadingOf.bind(null, id),
         setTeacher: setTeacherOf.bind(null, id),
         erase: erase.bind(null, id),
