@@ -229,8 +229,9 @@ test('what other programs wrote comes in as lines or exercises, after a look, an
   await snare.getByLabel('Snare: cut').selectOption('1');
   await expect(snare).toContainText('Comes in: 2');
   await page.getByRole('button', { name: 'Import', exact: true }).click();
-  await expect(page.getByText('page.musicxml imported.')).toBeVisible();
-  await page.getByRole('button', { name: 'Lines', exact: true }).click();
+  // The message stays as long as the mouse is on it, however slow the machine is.
+  await page.getByText('page.musicxml imported.').hover();
+  await page.getByRole('button', { name: 'Lines', exact: true }).press('Enter');
   await expect(page.getByRole('button', { name: /^Snare 2/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: /^Snare 2/ })).toBeHidden();
