@@ -6,7 +6,7 @@ import { enter, expect, test, type App } from './app';
 test.use({ ground: 'demo' });
 
 /** Requests of each role come to this many together, half of them to actions. */
-const REQUESTS = samples(10_000, 400);
+const REQUESTS = samples(10_000, 200);
 
 /** What holds all that a build has: pages, routes and actions by their ids. */
 const json = (file: string) => JSON.parse(readFileSync(`.next/${file}`, 'utf8')) as object;
