@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isOurHost, isOurOrigin, knowAddress, originsForOthers } from './hosts';
+import { isCertainOrigin, isOurHost, isOurOrigin, knowAddress, originsForOthers } from './hosts';
 
 describe('isOurHost', () => {
   it.each([
@@ -48,5 +48,21 @@ describe('originsForOthers', () => {
     expect(originsForOthers('http://127.0.0.1')).toEqual(originsForOthers('http://[::1]'));
     expect(originsForOthers('http://192.168.1.20:3000')).toEqual([]);
     expect(originsForOthers('https://drums.example')).toEqual([]);
+  });
+});
+
+describe('isCertainOrigin', () => {
+  it('takes names that were told and addresses of this computer, and no number of another', () => {
+    expect(isCertainOrigin('http://127.0.0.1:3000', [])).toBe(true);
+    expect(isCertainOrigin('http://localhost:3000', [])).toBe(true);
+    expect(isCertainOrigin('https://drums.lan', ['drums.lan'])).toBe(true);
+    for (const here of originsForOthers('http://localhost:3000')) {
+      expect(isCertainOrigin(here, [])).toBe(true);
+    }
+    // Documentation's own (RFC 5737), so no computer has it.
+    expect(isOurHost('203.0.113.5:3000', [])).toBe(true);
+    expect(isCertainOrigin('http://203.0.113.5:3000', [])).toBe(false);
+    expect(isCertainOrigin('http://evil.example', [])).toBe(false);
+    expect(isCertainOrigin('nonsense', [])).toBe(false);
   });
 });

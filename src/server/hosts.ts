@@ -33,6 +33,19 @@ export function isOurHost(host: string | null, named: readonly string[]): boolea
   return named.includes(name) || (held.mivvelHosts?.has(name) ?? false);
 }
 
+/** Whether an origin leads here for certain: a name that we were told, `localhost`, or an address of this computer. Who
+ * asks by any number asks us and is answered; but a link that goes into somebody's mail must not lead where whoever
+ * asked for it says.
+ * @example isCertainOrigin('http://203.0.113.5:3000', []) // => false, where this computer has another address */
+export function isCertainOrigin(origin: string, named: readonly string[]): boolean {
+  const host = hostOf(origin);
+  const name = nameOf(host ?? '');
+  if (isIP(name) === 0) return isOurHost(host, named);
+  return Object.values(networkInterfaces()).some((all) =>
+    (all ?? []).some(({ address }) => address.toLowerCase() === name),
+  );
+}
+
 /** Whether a page of ours sent it: its origin is the host it was sent to, port included. */
 export function isOurOrigin(origin: string | null, host: string | null): boolean {
   return origin !== null && host !== null && hostOf(origin) === host.toLowerCase();

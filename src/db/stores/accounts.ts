@@ -34,7 +34,10 @@ export function bindAccount(db: Db, accountId: string, id: PersonId): void {
 /** Who an account may look as, the one who came first first. */
 export function peopleOfAccount(db: Db, accountId: string) {
   return connectionOf(db)
-    .select({ id: person.id, studioId: person.studioId, role: person.role, studio: studio.name })
+    .select({
+      ...{ id: person.id, studioId: person.studioId, role: person.role },
+      ...{ studio: studio.name, address: studio.address },
+    })
     .from(person)
     .innerJoin(studio, eq(studio.id, person.studioId))
     .where(and(eq(person.accountId, accountId), isNull(person.archivedAt)))

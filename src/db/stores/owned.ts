@@ -105,7 +105,7 @@ export function ownerStore(db: Db, studioId: StudioId) {
         .select({ id: mail.id, at: mail.at, to: mail.to, sealed: mail.sealed })
         .from(mail)
         .where(eq(mail.studioId, studioId))
-        .orderBy(desc(mail.at))
+        .orderBy(desc(mail.at), desc(mail.id))
         .all();
     },
 

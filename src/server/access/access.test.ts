@@ -49,6 +49,7 @@ import {
   renewReading,
   resetPassword,
   rotated,
+  setAddress,
   setTeaching,
   setupCode,
   setupNow,
@@ -331,6 +332,18 @@ describe('a password', () => {
     expect(late).not.toBe(token);
     vi.setSystemTime(context.at + HOUR + 1000);
     expect(codesOf(await resetPassword(context, { token: late, password }))).toEqual(['link-over']);
+  });
+
+  it('is mailed as a link that leads here, wherever whoever asks says that we are', async () => {
+    const { context, owner } = await ownedStudio();
+    const elsewhere = { ...WORDS, origin: 'http://203.0.113.5:3000' };
+    must(await forgotPassword(context, ADA.email, elsewhere, browser()));
+    expect(getOwned(owner).mails[0]?.letter?.text).toMatch(/^Open \/reset\/\w+$/);
+    must(setAddress(owner, 'https://drums.mole-end.example'));
+    must(await forgotPassword(context, ADA.email, elsewhere, browser()));
+    expect(getOwned(owner).mails[0]?.letter?.text).toMatch(
+      /^Open https:\/\/drums.mole-end.example\/reset\/\w+$/,
+    );
   });
 
   it('asked for by an address that nobody has is answered alike, and nothing is mailed', async () => {

@@ -5,6 +5,8 @@ import type { SignedIn } from '@/db';
 import { asTeacher, type Owner, type Teacher } from '../authority';
 import { newId, type Context } from '../context';
 import { note } from '../audit';
+import { isCertainOrigin } from '../hosts';
+import { readSettings } from '../settings';
 import { post } from './mail';
 import { readEmail, realEmail } from './names';
 import { accountFor } from './opening';
@@ -116,6 +118,7 @@ export async function changePassword(
 }
 
 /** Has a link mailed that sets a password anew, where an account has the address; who asks is not told.
+ * The link leads to the studio's address, or to where we were asked where that is ours for certain; else it is a path.
  * @param origin where this Mivvel was asked
  * @returns issues `email`, `too-many-tries` */
 export async function forgotPassword(
@@ -134,7 +137,8 @@ export async function forgotPassword(
     const account = db.accountOfEmail(context.db, to);
     const [person] = account === null ? [] : db.peopleOfAccount(context.db, account);
     if (!person) return;
-    const letter = { to, ...words(`${origin}/reset/${token}`) };
+    const certain = isCertainOrigin(origin, readSettings(process.env).MIVVEL_HOSTS);
+    const letter = { to, ...words(`${person.address ?? (certain ? origin : '')}/reset/${token}`) };
     // Nobody waits for the mail: how long it takes would tell that there is one.
     void post(context, person.studioId, letter);
   });
