@@ -24,7 +24,6 @@ export async function register(): Promise<void> {
     knowAddresses(liveContext());
     // Said where only whoever runs Mivvel reads it.
     if (setupNow(liveContext())) console.log(`Set up Mivvel at /setup?code=${setupCode()}`);
-    forgetOld(liveContext());
   } catch (error) {
     // Each page says what is wrong with the file; the server has to be there for it.
     failed('The studio file could not be opened.')(error);
@@ -42,6 +41,11 @@ export async function register(): Promise<void> {
       .catch(failed('The studio file could not be looked through.'));
   }, LOOK_THROUGH_MS);
   const safe = () => {
+    try {
+      forgetOld(liveContext());
+    } catch (error) {
+      failed('What is over could not be forgotten.')(error);
+    }
     backUpWhenDue(Date.now)
       .then((made) => {
         if (made?.ok) logger().info({ bytes: made.value.bytes }, 'A backup was made.');
@@ -75,7 +79,7 @@ const PAUSE_MS = 5;
 /** The whole file is looked through when the first visitors are through. */
 const LOOK_THROUGH_MS = 10_000;
 
-/** The first look whether a backup is due comes when the first visitors are through, the next ones every quarter of an hour. */
+/** The first look whether a backup is due, and what is over, comes when the first visitors are through, the next ones every quarter of an hour. */
 const BACKUP_FIRST_MS = 20_000;
 const BACKUP_LOOK_MS = 900_000;
 

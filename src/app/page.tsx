@@ -42,20 +42,20 @@ export default async function StartPage({
     );
   }
   const setup = setupNow(context);
-  if (setup && demo.length === 0) redirect('/setup');
+  // Where nobody can come in yet there is nothing else to do.
+  if (setup && !setup.open && demo.length === 0) redirect('/setup');
   return (
     <EntryPage say={say}>
       {demo.map((door) => (
         <DemoList key={door.id} say={say} door={door} enter={enter} />
       ))}
-      {setup ? (
+      {(setup?.open ?? true) && <Doors code={enterWithCode} signIn={signIn} />}
+      {setup && (
         <p>
           <Link href="/setup" className="underline">
-            {say.t('screen.entry.openYours')}
+            {say.t(setup.first ? 'screen.entry.openYours' : 'screen.entry.claim')}
           </Link>
         </p>
-      ) : (
-        <Doors code={enterWithCode} signIn={signIn} />
       )}
     </EntryPage>
   );

@@ -15,16 +15,20 @@ export {
   findPassByHash,
   findSignIn,
   findTablet,
+  findOwner,
   findViewer,
   forgetAudit,
   forgetEndedSignIns,
   forgetMail,
   insertAccount,
   insertSignIn,
+  joinStudio,
   keepMail,
   listAddresses,
   listDoors,
+  listStudios,
   listUnclaimed,
+  namesOfStudents,
   openStudioStore,
   ownerStore,
   peopleOfAccount,
@@ -35,6 +39,7 @@ export {
   studioStore,
   switchSignIn,
   usePass,
+  waysStore,
 } from './stores';
 export type { Db } from './connection';
 export type {
@@ -48,5 +53,6 @@ export type {
   StudentStore,
   StudioDoor,
   StudioStore,
+  WaysStore,
   StoredMaterial,
 } from './stores';

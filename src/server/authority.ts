@@ -7,6 +7,7 @@ import {
   type OwnerStore,
   type StudentStore,
   type StudioStore,
+  type WaysStore,
 } from '@/db';
 import type { Context } from './context';
 
@@ -25,7 +26,6 @@ export interface Teacher {
 /** The owner, who lets teachers in and out besides. */
 export interface Owner extends Teacher {
   readonly owned: OwnerStore;
-  readonly context: Context;
 }
 
 /** A student at work: what they may touch is their own. */
@@ -51,7 +51,7 @@ export function asTeacher({ db, now }: Context, viewer: Viewer | null): Result<T
 export function asOwner(context: Context, viewer: Viewer | null): Result<Owner> {
   const teacher = asTeacher(context, viewer);
   if (!teacher.ok || viewer?.role !== 'owner') return fail(NOT_YOURS);
-  return ok({ ...teacher.value, owned: ownerStore(context.db, viewer.studioId), context });
+  return ok({ ...teacher.value, owned: ownerStore(context.db, viewer.studioId) });
 }
 
 /** @returns issue `not-yours` for anybody but a student */
@@ -76,4 +76,10 @@ export function openStudent(me: Teacher | Student, id: PersonId): Result<Student
   }
   const store = me.store.student(id);
   return store ? ok(store) : fail({ code: 'not-found', path: ['id'], what: 'student' });
+}
+
+/** How a student gets in, for a teacher of theirs. @returns issue `not-found` */
+export function openWays(me: Teacher, id: PersonId): Result<WaysStore> {
+  const ways = me.store.waysIn(id);
+  return ways ? ok(ways) : fail({ code: 'not-found', path: ['id'], what: 'student' });
 }

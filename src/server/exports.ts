@@ -65,13 +65,13 @@ export function openFeed(
 ): Result<string> {
   const opened = openStudent(me, studentId);
   if (!opened.ok) return opened;
-  const { passes } = opened.value;
-  if (anew) passes.endAll('calendar');
+  const { calendars } = opened.value;
+  if (anew) calendars.endAll('calendar');
   // One that came from before links were sealed goes on, and cannot be told again.
-  const known = passes.list(['calendar'], me.now()).find(({ hash }) => hash === null);
+  const known = calendars.list(me.now()).find(({ hash }) => hash === null);
   if (known) return ok(sealed('calendar', known.id));
   const made = newPass(me, 'calendar');
-  passes.insert(made);
+  calendars.insert(made);
   return ok(sealed('calendar', made.id));
 }
 

@@ -73,7 +73,7 @@ export {
   signInAs,
   signInWith,
   signOut,
-  signOutEverywhere,
+  signOutElsewhere,
   signOutOn,
   switchStudio,
   tabletNow,

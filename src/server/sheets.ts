@@ -15,7 +15,6 @@ import {
 } from '@/core/studio';
 import { bpm as toBpm, parseMeter, tempoFor } from '@/core/time';
 import type { Look, Page, SheetOf } from '@/core/print';
-import type { StudentStore } from '@/db';
 import { PdfWriter, sheetPages, type Sheet, type SheetItem, type SheetWeek } from '@/paper';
 import { sayRung, sayWhyToStudent, type Say } from '@/words';
 import { linkPathOf } from './access';
@@ -160,7 +159,7 @@ function weekSheet(
   return ok({
     title: isOne && only ? only.program : store.studio().name,
     student: store.person.name,
-    wayIn: address === null ? null : wayInOf(store, me.now(), address),
+    wayIn: address === null ? null : wayInOf(me, studentId, address),
     day: plan.planning.today,
     week: items.length === 0 ? null : weekOf(say, plan, items),
     line: null,
@@ -168,9 +167,10 @@ function weekSheet(
   });
 }
 
-/** Where the student's private link leads; null where they have none. */
-function wayInOf(store: StudentStore, now: number, address: string): string | null {
-  const path = linkPathOf(store, now);
+/** Where the student's private link leads, on what their teacher prints; null where they have none. */
+function wayInOf(me: Teacher | Student, id: PersonId, address: string): string | null {
+  const ways = me.role === 'teacher' ? me.store.waysIn(id) : null;
+  const path = ways && linkPathOf(ways, me.now());
   return path === null ? null : address + path;
 }
 

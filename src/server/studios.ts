@@ -17,29 +17,38 @@ export function viewerOf(context: Context, personId: PersonId): (Viewer & { name
   return db.findViewer(context.db, personId);
 }
 
+/** What a new studio and its owner are called. @returns issues `name-missing` of both */
+export function readStudioNames(input: {
+  studio: string;
+  teacher: string;
+}): Result<{ readonly studio: string; readonly teacher: string }> {
+  const studio = readName(input.studio, 'studio');
+  const teacher = readName(input.teacher, 'teacher');
+  if (studio.ok && teacher.ok) return ok({ studio: studio.value, teacher: teacher.value });
+  return fail(
+    ...(studio.ok ? [] : studio.issues.map((issue) => ({ ...issue, path: ['studio'] }))),
+    ...(teacher.ok ? [] : teacher.issues.map((issue) => ({ ...issue, path: ['teacher'] }))),
+  );
+}
+
 /** Opens a studio with its owner, who teaches in it. `demo` opens one to look around in, for everybody.
  * @param zone IANA time zone in which practice days are counted */
 export function openStudio(
   context: Context,
   input: { studio: string; teacher: string; zone: string; demo?: boolean },
 ): Result<PersonId> {
-  const name = readName(input.studio, 'studio');
-  const teacher = readName(input.teacher, 'teacher');
-  if (!name.ok || !teacher.ok) {
-    return fail(
-      ...(name.ok ? [] : name.issues.map((issue) => ({ ...issue, path: ['studio'] }))),
-      ...(teacher.ok ? [] : teacher.issues.map((issue) => ({ ...issue, path: ['teacher'] }))),
-    );
-  }
+  const names = readStudioNames(input);
+  if (!names.ok) return names;
+  const { studio, teacher } = names.value;
   const zone = knownZone(input.zone);
   const id = newId<'studio'>(context);
   const { demo = false } = input;
   const none = { speech: null, steps: null, address: null };
   const owner = {
     id: newId<'person'>(context),
-    ...{ name: teacher.value, about: '', kit: null },
+    ...{ name: teacher, about: '', kit: null },
   };
-  db.openStudioStore(context.db, { id, name: name.value, zone, demo, ...none }, owner);
+  db.openStudioStore(context.db, { id, name: studio, zone, demo, ...none }, owner);
   return ok(owner.id);
 }
 

@@ -89,6 +89,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'members-too-many': { count: 80, most: 64 },
   meter: { text: 'x' },
   email: { text: 'ada' },
+  'teaches-here': { email: 'ada@example.com' },
   'sign-in-wrong': {},
   'code-wrong': {},
   'pin-wrong': {},

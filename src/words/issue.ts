@@ -277,6 +277,8 @@ export function sayIssue(say: Say, issue: Issue): string {
       return t('issue.quiet-empty', { at: issue.at });
     case 'email':
       return t('issue.email', { text: issue.text });
+    case 'teaches-here':
+      return t('issue.teaches-here', { email: issue.email });
     case 'sign-in-wrong':
     case 'code-wrong':
     case 'pin-wrong':

@@ -200,7 +200,7 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     (w) => [w.program, true],
     (w) => [w.program, false],
   ),
-  'account endEverywhere': anybody(() => [false]),
+  'account endElsewhere': anybody(() => []),
   'account endOn': anybody(() => ['one']),
   'account goToStudio': [{ send: (w) => [w.id], may: ['student'] }],
   'account tabletHere': anyTeacher(() => ['Hall']),

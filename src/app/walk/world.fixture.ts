@@ -19,7 +19,6 @@ import {
   takeBack,
   viewerOf,
   type Context,
-  type Owner,
 } from '@/server';
 import {
   cells,
@@ -92,7 +91,7 @@ function build() {
   const mail = { origin: 'http://localhost', words: () => ({ subject: '', text: '' }) };
   must(inviteTeacher(owner, 'bo@example.com', mail));
   must(makeTablet(owner, 'Stage'));
-  const [invitation] = owner.owned.passes.list(['teacher'], context.now());
+  const [invitation] = owner.owned.invitations.list(context.now());
   const [tablet] = owner.owned.tablets();
   const reading = must(letRead(owner, id, 'Mia', null)).id;
   must(openLink(owner, id, false));
@@ -189,12 +188,4 @@ export function importedOf({ id, material, exercise, program, tryId }: World) {
     exercises: [exercise.id],
     programs: [program],
   };
-}
-
-/** The account by which an owner is signed in. */
-export function accountOf({ context, id }: Owner): string {
-  const rows = connectionOf(context.db).$client.prepare(
-    'select account_id from person where id = ?',
-  );
-  return String(rows.pluck().get(id));
 }

@@ -148,6 +148,7 @@ export type Issue =
   | Issued<'target-past', { target: string; today: string }>
   | Issued<'quiet-empty', { at: string }>
   | Issued<'email', { text: string }>
+  | Issued<'teaches-here', { email: string }>
   | Issued<'sign-in-wrong'>
   | Issued<'code-wrong'>
   | Issued<'pin-wrong'>

@@ -2,6 +2,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { PersonId, StudioId } from '@/core/studio';
 import { connectionOf, writing, type Db } from '../connection';
 import { account, login, person, studio } from '../schema';
+import { usePass } from './passes';
 
 /** Gives somebody an account, that they sign in to with a password.
  * @param hash of the password  @returns false where the address has an account already */
@@ -29,6 +30,28 @@ export function insertAccount(
 /** From now on this account signs in as this person. */
 export function bindAccount(db: Db, accountId: string, id: PersonId): void {
   connectionOf(db).update(person).set({ accountId }).where(eq(person.id, id)).run();
+}
+
+/** A teacher comes in by an invitation: it is used, and the account signs in as them from now on.
+ * @returns false where the invitation was used already; of two who try at once, one comes in */
+export function joinStudio(
+  db: Db,
+  invitation: string,
+  {
+    studioId,
+    accountId,
+    ...teacher
+  }: { studioId: StudioId; accountId: string; id: PersonId; name: string },
+): boolean {
+  const connection = connectionOf(db);
+  return writing(connection, () => {
+    if (!usePass(db, invitation)) return false;
+    connection
+      .insert(person)
+      .values({ ...teacher, studioId, accountId, role: 'teacher' })
+      .run();
+    return true;
+  });
 }
 
 /** Who an account may look as, the one who came first first. */

@@ -3,6 +3,7 @@ export {
   bindAccount,
   emailOf,
   insertAccount,
+  joinStudio,
   listUnclaimed,
   peopleOfAccount,
   setDemo,
@@ -21,12 +22,16 @@ export {
   switchSignIn,
 } from './sign-ins';
 export {
+  findOwner,
   findViewer,
   listAddresses,
   listDoors,
+  listStudios,
+  namesOfStudents,
   openStudioStore,
   studentStore,
   studioStore,
+  waysStore,
 } from './stores';
 export type { Content } from './content';
 export type { NewEntry } from './log';
@@ -35,4 +40,4 @@ export type { OwnerStore, Tablet } from './owned';
 export type { Pass } from './passes';
 export type { Assigned } from './programs';
 export type { SignedIn } from './sign-ins';
-export type { StudentStore, StudioDoor, StudioStore } from './stores';
+export type { StudentStore, StudioDoor, StudioStore, WaysStore } from './stores';

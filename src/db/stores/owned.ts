@@ -83,7 +83,7 @@ export function ownerStore(db: Db, studioId: StudioId) {
       });
     },
 
-    passes: passesOf(connection, studioId, {}),
+    invitations: passesOf(connection, studioId, ['teacher']),
 
     tablets(): readonly Tablet[] {
       return connection
@@ -109,6 +109,7 @@ export function ownerStore(db: Db, studioId: StudioId) {
         .all();
     },
 
+    keepMail: (row: MailRow) => keepMail(db, studioId, row),
     audit: (most: number) => auditOf(connection, studioId, most),
   };
 }

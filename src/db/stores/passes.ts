@@ -49,38 +49,48 @@ export function usePass(db: Db, id: string): boolean {
   return connectionOf(db).delete(pass).where(eq(pass.id, id)).run().changes > 0;
 }
 
-/** What a studio has handed out.
- * @param own which of it: those of a kind, of a person, of a program */
-export function passesOf(db: Connection, studioId: StudioId, own: Partial<Pick<Pass, 'personId'>>) {
+/** What a studio has handed out, of some kinds alone.
+ * @param own whose they are; anybody's when left out */
+export function passesOf<Kind extends PassKind>(
+  db: Connection,
+  studioId: StudioId,
+  kinds: readonly Kind[],
+  own: Partial<Pick<Pass, 'personId'>> = {},
+) {
   const theirs = and(
     eq(pass.studioId, studioId),
+    inArray(pass.kind, [...kinds]),
     own.personId ? eq(pass.personId, own.personId) : undefined,
   );
   return {
     /** Those that still open something, oldest first. */
-    list(kinds: readonly PassKind[], now: number): readonly Kept[] {
+    list(now: number): readonly Kept[] {
       return db
         .select()
         .from(pass)
-        .where(and(theirs, inArray(pass.kind, [...kinds]), good(now)))
+        .where(and(theirs, good(now)))
         .orderBy(asc(pass.id))
         .all();
     },
 
-    insert(row: Omit<Kept, 'personId'> & { readonly personId?: PersonId | null }): void {
+    insert(row: Omit<Kept, 'personId' | 'kind'> & { readonly kind: Kind }): void {
       db.insert(pass)
         .values({ ...row, ...own, studioId })
         .run();
     },
 
     /** @returns whether there was such a one */
-    end(id: string, kinds: readonly PassKind[]): boolean {
-      const one = and(theirs, eq(pass.id, id), inArray(pass.kind, [...kinds]));
-      return db.delete(pass).where(one).run().changes > 0;
+    end(id: string): boolean {
+      return (
+        db
+          .delete(pass)
+          .where(and(theirs, eq(pass.id, id)))
+          .run().changes > 0
+      );
     },
 
     /** All of a kind. */
-    endAll(kind: PassKind): void {
+    endAll(kind: Kind): void {
       db.delete(pass)
         .where(and(theirs, eq(pass.kind, kind)))
         .run();

@@ -80,8 +80,10 @@ export function studioStore(db: Db, { studioId, personId, role }: StoreFor) {
     practised: () => practisedIn(connection, studioId),
     /** One student of theirs; null for anybody else. */
     student: (id: PersonId) => (isTheirs(id) ? studentStore(db, studioId, id) : null),
-    /** Shared programs. */
-    passes: passesOf(connection, studioId, {}),
+    /** How one student of theirs gets in; null for anybody else. */
+    waysIn: (id: PersonId) => (isTheirs(id) ? waysStore(db, studioId, id) : null),
+    /** Addresses of programs. */
+    shared: passesOf(connection, studioId, ['program']),
     addTablet(row: { id: string; name: string; token: string; createdAt: number }): void {
       const { token, ...rest } = row;
       connection
@@ -102,6 +104,39 @@ export function studentStore(db: Db, studioId: StudioId, studentId: PersonId) {
   return found?.role === 'student' ? storeOf(db, studioId, found) : null;
 }
 
+/** How one student gets in, and what else their teachers decide about them: for teachers, and for the doors that they
+ * come in by; never for the student.
+ * @returns null where the studio has no such student */
+export function waysStore(db: Db, studioId: StudioId, id: PersonId) {
+  const student = studentStore(db, studioId, id);
+  if (!student) return null;
+  const connection = connectionOf(db);
+  const people = peopleOf(connection, studioId);
+  const taught = teachingOf(connection, studioId);
+  return {
+    id,
+    student,
+    pin: () => people.pin(id),
+    setPin: (pin: number) => people.setPin(id, pin),
+    passes: passesOf(connection, studioId, ['student', 'code', 'reader'], { personId: id }),
+    signIns: signInsOf(connection, studioId, id),
+    /** Teachers of theirs, the one who came first first. */
+    teachers: () => taught.teachersOf(id),
+    /** @returns whether there is such a teacher; the last one of a student cannot go */
+    setTeacher: (teacher: PersonId, teaches: boolean) => taught.set(teacher, id, teaches),
+    /** Everybody who teaches in the studio. */
+    staff: () =>
+      people
+        .list()
+        .flatMap(({ id: of, name, role }) => (role === 'student' ? [] : [{ id: of, name }])),
+    note: auditTo(connection, studioId),
+    /** Takes the student and all that is known of them out of the file, for good. */
+    erase: () => erasePerson(db, studioId, id),
+  };
+}
+
+export type WaysStore = NonNullable<ReturnType<typeof waysStore>>;
+
 function storeOf(db: Db, studioId: StudioId, student: Person) {
   const connection = connectionOf(db);
   const people = peopleOf(connection, studioId);
@@ -117,21 +152,9 @@ function storeOf(db: Db, studioId: StudioId, student: Person) {
     schedule: () => people.schedule(studentId),
     setSchedule: (schedule: Parameters<typeof people.setSchedule>[1]) =>
       people.setSchedule(studentId, schedule),
-    pin: () => people.pin(studentId),
-    setPin: (pin: number) => people.setPin(studentId, pin),
-    /** Links, codes, readers and the calendar. */
-    passes: passesOf(connection, studioId, { personId: studentId }),
-    signIns: signInsOf(connection, studioId, studentId),
-    /** Teachers of theirs, the one who came first first. */
-    teachers: () => teachingOf(connection, studioId).teachersOf(studentId),
-    /** @returns whether there is such a teacher; the last one of a student cannot go */
-    setTeacher: (teacher: PersonId, teaches: boolean) =>
-      teachingOf(connection, studioId).set(teacher, studentId, teaches),
-    staff: () =>
-      people.list().flatMap(({ id, name, role }) => (role === 'student' ? [] : [{ id, name }])),
+    /** Addresses of the plan's calendar. */
+    calendars: passesOf(connection, studioId, ['calendar'], { personId: studentId }),
     note: auditTo(connection, studioId),
-    /** Takes the student and all that is known of them out of the file, for good. */
-    erase: () => erasePerson(db, studioId, studentId),
     /** Assignments in force, oldest first. */
     given: () => programs.given(studentId),
     /** Assignments in force or over, oldest first. */
@@ -151,19 +174,41 @@ function storeOf(db: Db, studioId: StudioId, student: Person) {
 
 export type StudentStore = ReturnType<typeof storeOf>;
 
+/** A studio, and whether everybody may look around in it. */
+export type StudioName = Pick<Studio, 'id' | 'name' | 'demo'>;
+
 /** A studio and who belongs to it. */
-export interface StudioDoor extends Pick<Studio, 'id' | 'name' | 'demo'> {
+export interface StudioDoor extends StudioName {
   readonly people: readonly Person[];
 }
 
 /** All studios of a file. */
-export function listDoors(db: Db): readonly StudioDoor[] {
-  const connection = connectionOf(db);
-  const studios = connection.select().from(studio).orderBy(asc(studio.id)).all();
-  return studios.map(({ id, name, demo }) => ({
-    ...{ id, name, demo },
-    people: peopleOf(connection, id).list(),
-  }));
+export function listStudios(db: Db): readonly StudioName[] {
+  const { id, name, demo } = studio;
+  return connectionOf(db).select({ id, name, demo }).from(studio).orderBy(asc(id)).all();
+}
+
+/** All studios of a file, or those to look around in, with who belongs to them. */
+export function listDoors(db: Db, demoAlone = false): readonly StudioDoor[] {
+  return listStudios(db)
+    .filter(({ demo }) => demo || !demoAlone)
+    .map((one) => ({ ...one, people: peopleOf(connectionOf(db), one.id).list() }));
+}
+
+/** Students of a studio by name, for its tablets. */
+export function namesOfStudents(
+  db: Db,
+  studioId: StudioId,
+): readonly Pick<Person, 'id' | 'name'>[] {
+  const people = peopleOf(connectionOf(db), studioId).list();
+  return people.flatMap(({ id, name, role }) => (role === 'student' ? [{ id, name }] : []));
+}
+
+/** The owner of a studio. */
+export function findOwner(db: Db, studioId: StudioId): Viewer | null {
+  const people = peopleOf(connectionOf(db), studioId).list();
+  const owner = people.find(({ role }) => role === 'owner');
+  return owner ? { studioId, role: owner.role, personId: owner.id } : null;
 }
 
 /** Where the studios of a file are reached, as their teachers have set it. */

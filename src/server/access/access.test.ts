@@ -9,7 +9,7 @@ import { connectionOf } from '@/db/connection';
 import {
   acceptInvitation,
   addStudent,
-  asStudent,
+  asOwner,
   asTeacher,
   changePassword,
   claimStudio,
@@ -56,7 +56,7 @@ import {
   shareProgram,
   signInWith,
   signOut,
-  signOutEverywhere,
+  signOutElsewhere,
   switchStudio,
   tabletNow,
   viewerOf,
@@ -139,6 +139,18 @@ describe('a studio of before there were accounts', () => {
     expect(setupNow(context)).toBeNull();
     expect(codesOf(await claimStudio(context, right, browser()))).toEqual(['not-found']);
     expect((await signInWith(context, ADA, browser())).ok).toBe(true);
+  });
+});
+
+describe('what is to be set up', () => {
+  it('says whether people come in to another studio of the file already', async () => {
+    const { context } = await ownedStudio();
+    expect(setupNow(context)).toBeNull();
+    must(openStudio(context, { studio: 'Of before', teacher: 'Bo', zone: 'UTC' }));
+    expect(setupNow(context)).toMatchObject({ first: false, open: true });
+    const alone = testContext();
+    smallStudio(alone);
+    expect(setupNow(alone)).toMatchObject({ first: false, open: false });
   });
 });
 
@@ -275,7 +287,7 @@ describe('a sign-in', () => {
     signOut(context, me);
     expect(tokens.map((token) => whoIs(context, token) !== null)).toEqual([false, true, true]);
     const other = whoIs(context, second);
-    if (other) signOutEverywhere(context, other, false);
+    if (other) signOutElsewhere(context, other);
     expect([second, third].map((token) => whoIs(context, token) !== null)).toEqual([true, false]);
   });
 });
@@ -394,12 +406,9 @@ describe('a teacher', () => {
 
   it('with an account already has it in both studios, by the password they have', async () => {
     const { context, owner } = await ownedStudio();
-    const second = must(
-      openAnother(owner, signedInAs(context, owner.id).accountId, {
-        ...{ studio: 'Quay Street', teacher: 'Ada', zone: 'UTC' },
-      }),
-    );
     const me = signedInAs(context, owner.id);
+    const quay = { studio: 'Quay Street', teacher: 'Ada', zone: 'UTC' };
+    const second = must(openAnother(context, me, quay));
     expect(getAccount(context, me).studios.map(({ name }) => name)).toEqual([
       'Mole End',
       'Quay Street',
@@ -407,11 +416,23 @@ describe('a teacher', () => {
     must(switchStudio(context, me, second));
     const stranger = must(addStudent(owner, { name: 'Ines', about: '' }));
     expect(codesOf(switchStudio(context, me, stranger))).toEqual(['not-yours']);
-    const path = must(inviteTeacher(owner, ADA.email, WORDS));
-    const address = lastPart(path);
+    expect(codesOf(openAnother(context, signedInAs(context, stranger), quay))).toEqual([
+      'not-yours',
+    ]);
+    // A studio where Ada teaches already does not invite her; Bo’s does.
+    expect(codesOf(inviteTeacher(owner, ADA.email, WORDS))).toEqual(['teaches-here']);
+    const boys = must(openStudio(context, { studio: 'Toad Hall', teacher: 'Bo', zone: 'UTC' }));
+    const bo = must(asOwner(context, viewerOf(context, boys)));
+    const address = lastPart(must(inviteTeacher(bo, ADA.email, WORDS)));
+    const again = lastPart(must(inviteTeacher(bo, ADA.email, WORDS)));
     expect(invitationOf(context, address)?.known).toBe(true);
     const wrong = { address, name: 'Ada', password: 'not what it is' };
     expect(codesOf(await acceptInvitation(context, wrong, browser()))).toEqual(['sign-in-wrong']);
+    const right = { address, name: 'Ada', password: ADA.password };
+    expect(must(await acceptInvitation(context, right, browser())).role).toBe('teacher');
+    expect(getAccount(context, me).studios).toHaveLength(3);
+    const twice = { ...right, address: again };
+    expect(codesOf(await acceptInvitation(context, twice, browser()))).toEqual(['teaches-here']);
   });
 
   it('sees whom they teach, a student may have two, and hands them over when they leave', async () => {
@@ -461,8 +482,7 @@ describe('a student', () => {
     expect(must(getWaysIn(owner, id)).devices).toHaveLength(2);
     must(endDevice(owner, id, whoIs(context, tokens[0] ?? '')?.id ?? ''));
     expect(tokens.map((token) => whoIs(context, token) !== null)).toEqual([false, true]);
-    const me = must(asStudent(context, whoIs(context, tokens[1] ?? '')));
-    must(endDevice(me, id, null));
+    must(endDevice(owner, id, null));
     expect(whoIs(context, tokens[1] ?? '')).toBeNull();
   });
 

@@ -2,19 +2,21 @@ import { fail, ok, type Result } from '@/core/issue';
 import type { Audited, DeviceLine, PersonId, StudioId } from '@/core/studio';
 import * as db from '@/db';
 import type { SignedIn } from '@/db';
-import { asTeacher, type Owner, type Teacher } from '../authority';
+import { asTeacher, type Owner } from '../authority';
 import { newId, type Context } from '../context';
+import { readName } from '../names';
 import { note } from '../audit';
 import { isCertainOrigin } from '../hosts';
 import { readSettings } from '../settings';
-import { post } from './mail';
+import { post, type KeepMail } from './mail';
 import { readEmail, realEmail } from './names';
 import { accountFor } from './opening';
 import { accountWith, askReset, readPassword, resetWith, setPassword } from './passwords';
 import { sealed, unsealed } from './secret';
 import { signInAs, type Browser } from './sign-ins';
 import { trying } from './slow-down';
-import { newPass, type Entered } from './ways-in';
+import type { Entered } from './entering';
+import { newPass } from './passes';
 
 /** Words of mail, in the language of whoever has it sent. */
 export type LetterWords = (link: string) => { readonly subject: string; readonly text: string };
@@ -56,9 +58,9 @@ export function signOut(context: Context, { id, accountId }: SignedIn): void {
   db.endSignIns(context.db, accountId, { id });
 }
 
-/** Signs out on every other browser, and on this one where `here` says so. */
-export function signOutEverywhere(context: Context, me: SignedIn, here: boolean): Result<null> {
-  db.endSignIns(context.db, me.accountId, here ? {} : { but: me.id });
+/** Signs out on every browser but this one. */
+export function signOutElsewhere(context: Context, me: SignedIn): Result<null> {
+  db.endSignIns(context.db, me.accountId, { but: me.id });
   noteFor(context, me.accountId, 'signed-out-everywhere');
   return ok(null);
 }
@@ -140,7 +142,8 @@ export async function forgotPassword(
     const certain = isCertainOrigin(origin, readSettings(process.env).MIVVEL_HOSTS);
     const letter = { to, ...words(`${person.address ?? (certain ? origin : '')}/reset/${token}`) };
     // Nobody waits for the mail: how long it takes would tell that there is one.
-    void post(context, person.studioId, letter);
+    const keep: KeepMail = (row) => db.keepMail(context.db, person.studioId, row);
+    void post(context.now, keep, letter);
   });
   return ok(null);
 }
@@ -173,7 +176,7 @@ export async function resetPassword(
 
 const INVITATION_MS = 7 * 24 * 3_600_000;
 
-/** Invites a teacher by mail. @returns the path of the invitation; issues `email`, `name-missing` */
+/** Invites a teacher by mail. @returns the path of the invitation; issues `email`, `teaches-here` */
 export function inviteTeacher(
   me: Owner,
   typed: string,
@@ -182,16 +185,19 @@ export function inviteTeacher(
   const email = readEmail(typed);
   if (!email.ok) return email;
   const made = newPass(me, 'teacher', { email: email.value, endsAt: me.now() + INVITATION_MS });
-  me.owned.passes.insert(made);
+  if (me.owned.staff().some((one) => one.email === email.value)) {
+    return fail({ code: 'teaches-here', path: ['email'], email: email.value });
+  }
+  me.owned.invitations.insert(made);
   const path = `/invitation/${sealed('teacher', made.id)}`;
-  void post(me.context, me.store.id, { to: email.value, ...words(origin + path) });
+  void post(me.now, me.owned.keepMail, { to: email.value, ...words(origin + path) });
   note(me, 'invited', me.id);
   return ok(path);
 }
 
 /** Takes an invitation back. @returns issue `not-found` */
 export function endInvitation(me: Owner, id: string): Result<null> {
-  return me.owned.passes.end(id, ['teacher'])
+  return me.owned.invitations.end(id)
     ? ok(null)
     : fail({ code: 'not-found', path: ['pass'], what: 'link' });
 }
@@ -210,14 +216,14 @@ export function invitationOf(
 } | null {
   const id = unsealed('teacher', address);
   const pass = id === null ? null : db.findPass(context.db, id, context.now());
-  const door = pass && db.listDoors(context.db).find((one) => one.id === pass.studioId);
+  const door = pass && db.listStudios(context.db).find((one) => one.id === pass.studioId);
   if (pass?.kind !== 'teacher' || !door || pass.email === null) return null;
   const known = db.accountOfEmail(context.db, pass.email) !== null;
   return { id: pass.id, studioId: door.id, studio: door.name, email: pass.email, known };
 }
 
 /** A teacher comes in by an invitation, once.
- * @returns issues of name and password, `link-over` */
+ * @returns issues of name and password, `link-over`, `teaches-here` */
 export async function acceptInvitation(
   context: Context,
   typed: { readonly address: string; readonly name: string; readonly password: string },
@@ -225,39 +231,25 @@ export async function acceptInvitation(
 ): Promise<Result<Entered>> {
   const invited = invitationOf(context, typed.address);
   if (!invited) return fail({ code: 'link-over', path: [] });
-  const name = typed.name.trim();
-  if (name === '' || name.length > 80) {
-    return fail({ code: 'name-missing', path: ['name'], what: 'teacher' });
-  }
+  const name = readName(typed.name, 'teacher');
+  if (!name.ok) return name;
   const credentials = { email: invited.email, password: typed.password };
   const account = await accountFor(context, credentials, browser);
   if (!account.ok) return account;
-  if (!db.usePass(context.db, invited.id)) return fail({ code: 'link-over', path: [] });
+  const { studioId, email } = invited;
+  const there = db.peopleOfAccount(context.db, account.value);
+  if (there.some((one) => one.studioId === studioId)) {
+    return fail({ code: 'teaches-here', path: ['name'], email });
+  }
   const personId = newId<'person'>(context);
-  const viewer = { studioId: invited.studioId, role: 'teacher', personId } as const;
-  const me = asTeacher(context, viewer);
-  if (!me.ok) return me;
-  me.value.store.addPerson({ id: personId, role: 'teacher', name, about: '', kit: null });
-  db.bindAccount(context.db, account.value, personId);
-  note(me.value, 'joined', personId);
+  const teacher = { id: personId, name: name.value, studioId, accountId: account.value };
+  if (!db.joinStudio(context.db, invited.id, teacher)) {
+    return fail({ code: 'link-over', path: [] });
+  }
+  const me = asTeacher(context, { studioId, role: 'teacher', personId });
+  if (me.ok) note(me.value, 'joined', personId);
   return ok({
     token: signInAs(context, { personId, role: 'teacher' }, browser),
     role: 'teacher',
   });
-}
-
-/** Who teaches a student, besides. @returns issues of opening the student, `not-found`, `last-teacher` */
-export function setTeaching(
-  me: Teacher,
-  student: PersonId,
-  teacher: PersonId,
-  teaches: boolean,
-): Result<null> {
-  const store = me.store.student(student);
-  if (!store) return fail({ code: 'not-found', path: ['id'], what: 'student' });
-  const { name } = store.person;
-  if (store.setTeacher(teacher, teaches)) return ok(null);
-  return teaches
-    ? fail({ code: 'not-found', path: ['teacher'], what: 'teacher' })
-    : fail({ code: 'last-teacher', path: ['teacher'], student: name });
 }

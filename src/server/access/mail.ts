@@ -1,12 +1,14 @@
 import { createTransport } from 'nodemailer';
-import type { StudioId } from '@/core/studio';
-import { keepMail } from '@/db';
-import { newId, type Context } from '../context';
+import type { OwnerStore } from '@/db';
+import { newId } from '../context';
 import { logger } from '../logger';
 import { readSettings } from '../settings';
 import { locked } from './secret';
 
-export interface Letter {
+/** Keeps a letter that waits for the owner. */
+export type KeepMail = OwnerStore['keepMail'];
+
+interface Letter {
   readonly to: string;
   readonly subject: string;
   readonly text: string;
@@ -14,8 +16,9 @@ export interface Letter {
 
 /** Sends mail through the server that the settings name. Without one, or where it does not take it, the letter waits
  * in the studio for its owner, who passes it on by hand.
+ * @param keep keeps it there
  * @returns whether it was sent */
-export async function post(context: Context, studioId: StudioId, letter: Letter): Promise<boolean> {
+export async function post(now: () => number, keep: KeepMail, letter: Letter): Promise<boolean> {
   const { MIVVEL_SMTP: server, MIVVEL_MAIL_FROM: from } = readSettings(process.env);
   if (server !== undefined) {
     try {
@@ -30,8 +33,7 @@ export async function post(context: Context, studioId: StudioId, letter: Letter)
       logger().error({ err: error }, 'mail');
     }
   }
-  const at = context.now();
   const sealed = locked(JSON.stringify({ subject: letter.subject, text: letter.text }));
-  keepMail(context.db, studioId, { id: newId(context), at, to: letter.to, sealed });
+  keep({ id: newId({ now }), at: now(), to: letter.to, sealed });
   return false;
 }

@@ -1,16 +1,17 @@
-import { fail, ok, type Issue, type Result } from '@/core/issue';
+import { fail, ok, type Result } from '@/core/issue';
 import type { PersonId, StudioId } from '@/core/studio';
 import * as db from '@/db';
-import { asTeacher, type Owner } from '../authority';
+import type { SignedIn } from '@/db';
+import { asOwner, asTeacher } from '../authority';
 import { newId, type Context } from '../context';
-import { openStudio } from '../studios';
+import { openStudio, readStudioNames } from '../studios';
 import { note } from '../audit';
 import { readEmail } from './names';
 import { accountWith, hashed, readPassword } from './passwords';
 import { drawnLetters, typedLetters } from './secret';
 import { signInAs, type Browser } from './sign-ins';
 import { trying } from './slow-down';
-import type { Entered } from './ways-in';
+import type { Entered } from './entering';
 
 /** Letters of the code that stands where Mivvel runs; 45 bits. */
 const SETUP_LETTERS = 10;
@@ -27,14 +28,17 @@ export function setupCode(): string {
 export interface Setup {
   readonly unclaimed: readonly { readonly id: StudioId; readonly name: string }[];
   readonly first: boolean;
+  /** Whether there is a studio that people come in to already. */
+  readonly open: boolean;
 }
 
 /** @returns null where nothing is to be set up */
 export function setupNow(context: Context): Setup | null {
   const unclaimed = db.listUnclaimed(context.db).map(({ id, name }) => ({ id, name }));
-  const own = db.listDoors(context.db).filter(({ demo }) => !demo);
+  const own = db.listStudios(context.db).filter(({ demo }) => !demo);
   const first = own.length === 0;
-  return first || unclaimed.length > 0 ? { unclaimed, first } : null;
+  if (!first && unclaimed.length === 0) return null;
+  return { unclaimed, first, open: own.length > unclaimed.length };
 }
 
 /** Whether somebody has read the code in the terminal. @returns issues `setup-code`, `too-many-tries` */
@@ -86,37 +90,38 @@ export async function openFirst(
 ): Promise<Result<Entered>> {
   const may = await maySetUp(typed.code, browser);
   if (!may.ok) return may;
-  if (!setupNow(context)?.first) return fail({ code: 'not-yours', path: [], what: 'page' });
-  const names = namesOf(typed);
-  if (names.length > 0) return fail(...names);
+  const isFirst = () => setupNow(context)?.first ?? false;
+  const over = fail({ code: 'not-yours', path: [], what: 'page' });
+  if (!isFirst()) return over;
+  const names = readStudioNames(typed);
+  if (!names.ok) return names;
   const account = await accountFor(context, typed, browser);
   if (!account.ok) return account;
-  const opened = openStudio(context, typed);
-  if (!opened.ok) return opened;
-  return ok(ownerIn(context, opened.value, account.value, browser, 'opened'));
+  // Somebody else may have been as far meanwhile.
+  if (!isFirst()) return over;
+  const opened = openFor(context, account.value, typed);
+  return opened.ok ? ok(ownerIn(context, opened.value, browser, 'opened')) : opened;
 }
 
-/** Names are looked at before an account is made. */
-function namesOf({ studio, teacher }: { studio: string; teacher: string }): readonly Issue[] {
-  const missing = (name: string) => name.trim() === '' || name.trim().length > 80;
-  return [
-    ...(missing(studio)
-      ? [{ code: 'name-missing', path: ['studio'], what: 'studio' } as const]
-      : []),
-    ...(missing(teacher)
-      ? [{ code: 'name-missing', path: ['teacher'], what: 'teacher' } as const]
-      : []),
-  ];
+/** Opens a studio, whose owner an account signs in as. */
+function openFor(
+  context: Context,
+  accountId: string,
+  typed: { studio: string; teacher: string; zone: string },
+): Result<PersonId> {
+  return db.together(context.db, () => {
+    const opened = openStudio(context, typed);
+    if (opened.ok) db.bindAccount(context.db, accountId, opened.value);
+    return opened;
+  });
 }
 
 function ownerIn(
   context: Context,
   personId: PersonId,
-  accountId: string,
   browser: Browser,
   how: 'opened' | 'claimed',
 ): Entered {
-  db.bindAccount(context.db, accountId, personId);
   const viewer = db.findViewer(context.db, personId);
   const me = asTeacher(context, viewer);
   if (me.ok) note(me.value, how, personId);
@@ -138,17 +143,17 @@ export async function claimStudio(
   if (!account.ok) return account;
   const found = waiting();
   if (!found) return fail({ code: 'not-found', path: ['studio'], what: 'studio' });
-  return ok(ownerIn(context, found.owner, account.value, browser, 'claimed'));
+  db.bindAccount(context.db, account.value, found.owner);
+  return ok(ownerIn(context, found.owner, browser, 'claimed'));
 }
 
-/** Opens another studio, for an owner who is signed in. @returns who they are there */
+/** Opens another studio, for an owner who is signed in.
+ * @returns who they are there; issue `not-yours` for anybody but an owner */
 export function openAnother(
-  me: Owner,
-  accountId: string,
+  context: Context,
+  signedIn: SignedIn,
   typed: { studio: string; teacher: string; zone: string },
 ): Result<PersonId> {
-  const opened = openStudio(me.context, typed);
-  if (!opened.ok) return opened;
-  db.bindAccount(me.context.db, accountId, opened.value);
-  return opened;
+  const owner = asOwner(context, signedIn);
+  return owner.ok ? openFor(context, signedIn.accountId, typed) : owner;
 }

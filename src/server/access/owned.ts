@@ -47,7 +47,7 @@ export function getOwned({ owned, store, now }: Owner): Owned {
     staff: owned.staff().map(({ students, email, ...one }) => ({
       ...{ ...one, email: realEmail(email), students: students.length },
     })),
-    invitations: owned.passes.list(['teacher'], now()).map(({ id, email, endsAt }) => ({
+    invitations: owned.invitations.list(now()).map(({ id, email, endsAt }) => ({
       ...{ id, email: email ?? '', endsAt },
       path: `/invitation/${sealed('teacher', id)}`,
     })),

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '@/core/issue';
-import type { PersonId, Program, ProgramId, Speech } from '@/core/studio';
-import { findPass } from '@/db';
+import type { Program, ProgramId, Speech } from '@/core/studio';
+import { findOwner, findPass } from '@/db';
 import { asTeacher, type Teacher } from '../authority';
 import { exportBundleOf } from '../bundles-out';
 import type { Context } from '../context';
@@ -8,7 +8,7 @@ import { getProgram } from '../programs';
 import { getSpeech } from '../studios';
 import { note } from '../audit';
 import { sealed, unsealed } from './secret';
-import { newPass } from './ways-in';
+import { newPass } from './passes';
 
 /** An address at which a program can be looked at and taken by whoever has it. */
 export interface Shared {
@@ -21,7 +21,7 @@ export interface Shared {
 export function getShared(me: Teacher, program: ProgramId): Result<Shared | null> {
   const found = getProgram(me, program);
   if (!found.ok) return found;
-  const all = me.store.passes.list(['program'], me.now());
+  const all = me.store.shared.list(me.now());
   const pass = all.find((one) => one.programId === program);
   if (!pass) return ok(null);
   const { id, createdAt: since } = pass;
@@ -37,9 +37,9 @@ export function shareProgram(
 ): Result<Shared | null> {
   const known = getShared(me, program);
   if (!known.ok) return known;
-  if (known.value && !shared) me.store.passes.end(known.value.id, ['program']);
+  if (known.value && !shared) me.store.shared.end(known.value.id);
   if (!known.value && shared) {
-    me.store.passes.insert(newPass(me, 'program', { programId: program }));
+    me.store.shared.insert(newPass(me, 'program', { programId: program }));
     note(me, 'program-shared', me.id);
   }
   return getShared(me, program);
@@ -61,8 +61,7 @@ export function openShared(
   const pass = id === null ? null : findPass(context.db, id, context.now());
   if (pass?.kind !== 'program' || pass.programId === null) return fail(over);
   // It reads this one program, and nothing is given out but what it holds.
-  const viewer = { studioId: pass.studioId, role: 'owner', personId: '' as PersonId } as const;
-  const me = asTeacher(context, viewer);
+  const me = asTeacher(context, findOwner(context.db, pass.studioId));
   if (!me.ok) return fail(over);
   const program = getProgram(me.value, pass.programId);
   const bundle = exportBundleOf(me.value, pass.programId);

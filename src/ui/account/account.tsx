@@ -60,7 +60,7 @@ type Answer = readonly Issue[];
 
 interface AccountActions {
   readonly setPassword: (typed: { present: string; password: string }) => Promise<Result<null>>;
-  readonly endEverywhere: (here: boolean) => Promise<Result<null>>;
+  readonly endElsewhere: () => Promise<Result<null>>;
   readonly endOn: (device: string) => Promise<Result<null>>;
   readonly goToStudio: (to: PersonId) => Promise<Result<null>>;
   readonly invite: (email: string) => Promise<Result<string>>;
@@ -100,7 +100,7 @@ export function Account(props: AccountProps) {
             onEnd={(id) => void attemptOrSay(() => actions.endOn(id))}
           />
           {account.devices.length > 1 && (
-            <Button onClick={() => void attemptOrSay(() => actions.endEverywhere(false))}>
+            <Button onClick={() => void attemptOrSay(actions.endElsewhere)}>
               {say.t('screen.account.signOutElsewhere')}
             </Button>
           )}

@@ -175,6 +175,7 @@ export const issue = {
   'quiet-empty':
     'Quiet from {at} to {at} is no time at all. Change an end, or take the quiet hours out.',
   email: '“{text}” is no email address. Write one such as ada@example.com.',
+  'teaches-here': '“{email}” teaches in this studio already. Sign in with it.',
   'sign-in-wrong':
     'This email and password do not go together. Type them again, or ask for a new password.',
   'code-wrong':

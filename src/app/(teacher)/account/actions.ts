@@ -10,17 +10,16 @@ import {
   endTablet,
   inviteTeacher,
   letTeacherGo,
-  liveContext,
   makeTablet,
   openAnother,
-  signOutEverywhere,
+  signOutElsewhere,
   signOutOn,
   switchStudio,
 } from '@/server';
-import { ownAction, ownerAction, readForm, teacherAction, tried } from '../../act';
+import { ownAction, ownerAction, readForm, teacherAction } from '../../act';
 import { sayNow } from '../../language';
-import { flag, ids, typedName } from '../../shapes';
-import { forgetSignedIn, keepTablet, originNow, ownerVisit, viewerActing } from '../../viewer';
+import { ids, typedName } from '../../shapes';
+import { forgetSignedIn, keepTablet, originNow } from '../../viewer';
 
 const id = text(40);
 const secret = text(200);
@@ -31,10 +30,8 @@ export const setPassword = ownAction(
   ({ context, me, browser }, typed) => changePassword(context, me, typed, browser),
 );
 
-/** Signs out on all other browsers, or on this one too. */
-export const endEverywhere = ownAction([flag], ({ context, me }, here) =>
-  signOutEverywhere(context, me, here),
-);
+/** Signs out on all other browsers. */
+export const endElsewhere = ownAction([], ({ context, me }) => signOutElsewhere(context, me));
 
 /** Signs out on one browser. */
 export const endOn = ownAction([id], ({ context, me }, device) => signOutOn(context, me, device));
@@ -84,12 +81,12 @@ const studio = z.object({ studio: typedName, teacher: typedName, zone: text(80) 
 
 /** Another studio of the owner's. */
 export async function openOther(_before: Issues, form: FormData): Promise<Issues> {
-  const [owner, me] = await Promise.all([ownerVisit(), viewerActing()]);
-  if (!owner || !me) return [{ code: 'not-yours', path: [], what: 'page' }];
   const typed = readForm(form, studio);
   if (!typed.ok) return typed.issues;
-  const opened = await tried(() => openAnother(owner, me.accountId, typed.value));
+  const opened = await ownAction([], async ({ context, me }) => {
+    const another = openAnother(context, me, typed.value);
+    return another.ok ? switchStudio(context, me, another.value) : another;
+  })();
   if (!opened.ok) return opened.issues;
-  switchStudio(liveContext(), me, opened.value);
   redirect('/students');
 }
