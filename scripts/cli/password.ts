@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { ACCESS } from '@/core/studio';
 import { liveContext, passwordLink } from '@/server';
 import { Missing, need, type Io } from './io';
 import { SAY } from './say';
@@ -12,5 +13,5 @@ export async function linkFor(io: Io, email: string, { data }: OnStudio): Promis
   }
   process.env.MIVVEL_DATA = data;
   io.out(`${need(await passwordLink(liveContext(), email))}\n`);
-  io.err(`${SAY.t('commandLine.passwordLink')}\n`);
+  io.err(`${SAY.t('commandLine.passwordLink', { hours: ACCESS.resetHours })}\n`);
 }

@@ -4,7 +4,7 @@ import { redirect } from 'next/navigation';
 import * as z from 'zod/mini';
 import { text } from '@/core/shape';
 import type { Issue, Result } from '@/core/issue';
-import { idSchema, speechSchema, type Role } from '@/core/studio';
+import { ACCESS, idSchema, speechSchema, type Role } from '@/core/studio';
 import {
   acceptInvitation,
   claimStudio,
@@ -125,7 +125,7 @@ export async function forgot(_before: Asked, form: FormData): Promise<Asked> {
   const [browser, origin, say] = await Promise.all([browserNow(), originNow(), sayNow()]);
   const words = (link: string) => ({
     subject: say.t('letter.reset.subject'),
-    text: say.t('letter.reset.text', { link }),
+    text: say.t('letter.reset.text', { link, hours: ACCESS.resetHours }),
   });
   const asked = await tried(() =>
     forgotPassword(liveContext(), typed.value.email, { origin, words }, browser),

@@ -91,7 +91,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   email: { text: 'ada' },
   'teaches-here': { email: 'ada@example.com' },
   'sign-in-wrong': {},
-  'code-wrong': {},
+  'code-wrong': { days: 3 },
   'pin-wrong': {},
   'setup-code': {},
   'link-over': {},

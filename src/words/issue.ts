@@ -280,12 +280,13 @@ export function sayIssue(say: Say, issue: Issue): string {
     case 'teaches-here':
       return t('issue.teaches-here', { email: issue.email });
     case 'sign-in-wrong':
-    case 'code-wrong':
     case 'pin-wrong':
     case 'setup-code':
     case 'link-over':
     case 'password-common':
       return t(`issue.${code}`);
+    case 'code-wrong':
+      return t('issue.code-wrong', { days: issue.days });
     case 'too-many-tries':
       return t('issue.too-many-tries', { minutes: issue.minutes });
     case 'password-length':

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { ACCESS } from '@/core/studio';
 import { EntryPage } from '@/ui/entry';
 import { sayNow } from '../language';
 
@@ -7,6 +8,12 @@ export async function generateMetadata(): Promise<Metadata> {
 }
 
 const PARTS = ['kept', 'seen', 'sent', 'cookies', 'long', 'rights'] as const;
+
+const { restDays, tabletRestHours, auditDays, mailDays } = ACCESS;
+const TERMS = {
+  ...{ teachers: restDays.teacher, students: restDays.student, hours: tabletRestHours },
+  ...{ audit: auditDays, mail: mailDays },
+};
 
 /** What is kept of whom, who sees it, how long, and what anybody may ask for. */
 export default async function PrivacyPage() {
@@ -17,7 +24,11 @@ export default async function PrivacyPage() {
         {PARTS.map((part) => (
           <div key={part} className="contents">
             <dt className="font-serif">{say.t(`screen.privacy.title.${part}`)}</dt>
-            <dd>{say.t(`screen.privacy.text.${part}`)}</dd>
+            <dd>
+              {part === 'long'
+                ? say.t('screen.privacy.text.long', TERMS)
+                : say.t(`screen.privacy.text.${part}`)}
+            </dd>
           </div>
         ))}
       </dl>

@@ -150,7 +150,7 @@ export type Issue =
   | Issued<'email', { text: string }>
   | Issued<'teaches-here', { email: string }>
   | Issued<'sign-in-wrong'>
-  | Issued<'code-wrong'>
+  | Issued<'code-wrong', { days: number }>
   | Issued<'pin-wrong'>
   | Issued<'setup-code'>
   | Issued<'link-over'>

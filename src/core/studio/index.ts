@@ -7,7 +7,7 @@ export {
   WEEKDAYS,
   weekdayOf,
 } from '../calendar';
-export { AUDITED, PASS_KINDS, ROLES } from './access';
+export { ACCESS, AUDITED, PASS_KINDS, ROLES } from './access';
 export { isDue } from './due';
 export { afterId, idSchema, makeId, parseId } from '../id';
 export { PLAIN_SPEECH } from './plain-speech';

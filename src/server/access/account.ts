@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/issue';
-import type { Audited, DeviceLine, PersonId, StudioId } from '@/core/studio';
+import { ACCESS, type Audited, type DeviceLine, type PersonId, type StudioId } from '@/core/studio';
 import * as db from '@/db';
 import type { SignedIn } from '@/db';
 import { asTeacher, type Owner } from '../authority';
@@ -37,10 +37,10 @@ export async function signInWith(
   const [person] = got.value === null ? [] : db.peopleOfAccount(context.db, got.value);
   if (!person) {
     const known = db.accountOfEmail(context.db, email);
-    if (known !== null) noteFor(context, known, 'sign-in-failed');
+    if (known !== null) noteFor(context, known, 'signInFailed');
     return fail({ code: 'sign-in-wrong', path: ['password'] });
   }
-  if (got.value !== null) noteFor(context, got.value, 'signed-in');
+  if (got.value !== null) noteFor(context, got.value, 'signedIn');
   const { id: personId, role } = person;
   return ok({ token: signInAs(context, { personId, role }, browser), role });
 }
@@ -61,7 +61,7 @@ export function signOut(context: Context, { id, accountId }: SignedIn): void {
 /** Signs out on every browser but this one. */
 export function signOutElsewhere(context: Context, me: SignedIn): Result<null> {
   db.endSignIns(context.db, me.accountId, { but: me.id });
-  noteFor(context, me.accountId, 'signed-out-everywhere');
+  noteFor(context, me.accountId, 'signedOutEverywhere');
   return ok(null);
 }
 
@@ -115,7 +115,7 @@ export async function changePassword(
   if (got.value === null) return fail({ code: 'sign-in-wrong', path: ['present'] });
   await setPassword(context.db, me.accountId, password.value);
   db.endSignIns(context.db, me.accountId, { but: me.id });
-  noteFor(context, me.accountId, 'password-changed');
+  noteFor(context, me.accountId, 'passwordChanged');
   return ok(null);
 }
 
@@ -170,11 +170,11 @@ export async function resetPassword(
   const account = await resetWith(context.db, typed.token, password.value);
   if (!account.ok) return account;
   db.endSignIns(context.db, account.value);
-  noteFor(context, account.value, 'password-reset');
+  noteFor(context, account.value, 'passwordReset');
   return ok(null);
 }
 
-const INVITATION_MS = 7 * 24 * 3_600_000;
+const DAY_MS = 24 * 3_600_000;
 
 /** Invites a teacher by mail. @returns the path of the invitation; issues `email`, `teaches-here` */
 export function inviteTeacher(
@@ -184,7 +184,10 @@ export function inviteTeacher(
 ): Result<string> {
   const email = readEmail(typed);
   if (!email.ok) return email;
-  const made = newPass(me, 'teacher', { email: email.value, endsAt: me.now() + INVITATION_MS });
+  const made = newPass(me, 'teacher', {
+    email: email.value,
+    endsAt: me.now() + ACCESS.invitationDays * DAY_MS,
+  });
   if (me.owned.staff().some((one) => one.email === email.value)) {
     return fail({ code: 'teaches-here', path: ['email'], email: email.value });
   }

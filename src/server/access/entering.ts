@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/issue';
-import type { PersonId, Role, Speech, StudentRecord } from '@/core/studio';
+import { ACCESS, type PersonId, type Role, type Speech, type StudentRecord } from '@/core/studio';
 import * as db from '@/db';
 import type { Pass, WaysStore } from '@/db';
 import { asStudent } from '../authority';
@@ -55,7 +55,7 @@ function enterAs(
   tablet: string | null = null,
 ): Entered {
   const token = signInAs(context, { personId: store.id, role: 'student' }, browser, tablet);
-  note({ now: context.now, store }, 'signed-in', store.id);
+  note({ now: context.now, store }, 'signedIn', store.id);
   return { token, role: 'student' };
 }
 
@@ -85,7 +85,7 @@ export async function enterByCode(
   if (!got.ok) return got;
   return got.value
     ? ok(enterAs(context, got.value, browser))
-    : fail({ code: 'code-wrong', path: ['code'] });
+    : fail({ code: 'code-wrong', path: ['code'], days: ACCESS.codeDays });
 }
 
 function plain(name: string): string {

@@ -77,13 +77,13 @@ export function makeTablet(me: Teacher, typed: string): Result<string> {
   if (!name.ok) return name;
   const token = randomBytes(32).toString('base64url');
   me.store.addTablet({ id: newId(me), name: name.value, token, createdAt: me.now() });
-  note(me, 'tablet-made', me.id);
+  note(me, 'tabletMade', me.id);
   return ok(token);
 }
 
 /** A tablet is the studio's no longer; who is signed in on it is signed out. @returns issue `not-found` */
 export function endTablet(me: Owner, id: string): Result<null> {
   if (!me.owned.endTablet(id)) return fail({ code: 'not-found', path: ['id'], what: 'tablet' });
-  note(me, 'tablet-ended', me.id);
+  note(me, 'tabletEnded', me.id);
   return ok(null);
 }

@@ -1,13 +1,8 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { fail, ok, type Result } from '@/core/issue';
+import { ACCESS } from '@/core/studio';
 import { authDatabase, type Db } from '@/db';
 import { keyed } from './secret';
-
-/** Letters of a password; beyond the most, hashing it would take long. */
-const PASSWORD_LETTERS = { least: 10, most: 128 };
-
-/** How long a link that sets a password anew is good for. */
-const RESET_SECONDS = 3600;
 
 type SendReset = (email: string, token: string) => void;
 
@@ -28,9 +23,9 @@ async function make(db: Db) {
     emailAndPassword: {
       enabled: true,
       disableSignUp: true,
-      minPasswordLength: PASSWORD_LETTERS.least,
-      maxPasswordLength: PASSWORD_LETTERS.most,
-      resetPasswordTokenExpiresIn: RESET_SECONDS,
+      minPasswordLength: ACCESS.password.least,
+      maxPasswordLength: ACCESS.password.most,
+      resetPasswordTokenExpiresIn: ACCESS.resetHours * 3600,
       sendResetPassword: ({ user, token }) => {
         asking.getStore()?.(user.email, token);
         return Promise.resolve();
@@ -106,7 +101,7 @@ async function commonPasswords(): Promise<ReadonlySet<string>> {
 /** A password that is long enough and not among those that are tried first.
  * @returns issues `password-length`, `password-common` */
 export async function readPassword(typed: string): Promise<Result<string>> {
-  const { least, most } = PASSWORD_LETTERS;
+  const { least, most } = ACCESS.password;
   if (typed.length < least || typed.length > most) {
     return fail({ code: 'password-length', path: ['password'], least, most });
   }

@@ -40,7 +40,7 @@ export function shareProgram(
   if (known.value && !shared) me.store.shared.end(known.value.id);
   if (!known.value && shared) {
     me.store.shared.insert(newPass(me, 'program', { programId: program }));
-    note(me, 'program-shared', me.id);
+    note(me, 'programShared', me.id);
   }
   return getShared(me, program);
 }

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import type { PersonId, Role } from '@/core/studio';
+import { ACCESS, type PersonId, type Role } from '@/core/studio';
 import * as db from '@/db';
 import type { SignedIn } from '@/db';
 import { newId, type Context } from '../context';
@@ -8,20 +8,11 @@ import { ifPossible } from '../if-possible';
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 
-/** After how long without use somebody is signed out. A student's own device stays until teacher or student ends it, or
- * half a year of silence does; on the studio's tablet the day's lesson ends it. */
-const REST_MS: Readonly<Record<Role | 'tablet', number>> = {
-  owner: 30 * DAY_MS,
-  teacher: 30 * DAY_MS,
-  student: 180 * DAY_MS,
-  tablet: 4 * HOUR_MS,
-};
-
 /** After how long a cookie gets another content. */
 const ROTATE_MS = 7 * DAY_MS;
 
 function restOf({ role, onTablet }: Pick<SignedIn, 'role' | 'onTablet'>): number {
-  return REST_MS[onTablet ? 'tablet' : role];
+  return onTablet ? ACCESS.tabletRestHours * HOUR_MS : ACCESS.restDays[role] * DAY_MS;
 }
 
 function newToken(): string {
@@ -80,15 +71,12 @@ export function rotated(context: Context, signedIn: SignedIn): string | null {
 /** How long a browser may keep its cookie; what counts is what the server knows. */
 export const COOKIE_SECONDS = 400 * 24 * 3600;
 
-const AUDIT_MS = 365 * DAY_MS;
-const MAIL_MS = 30 * DAY_MS;
-
 /** Forgets sign-ins that have ended, and what happened and was mailed long ago. */
 export function forgetOld(context: Context): void {
   const now = context.now();
   ifPossible(() => {
     db.forgetEndedSignIns(context.db, now);
-    db.forgetAudit(context.db, now - AUDIT_MS);
-    db.forgetMail(context.db, now - MAIL_MS);
+    db.forgetAudit(context.db, now - ACCESS.auditDays * DAY_MS);
+    db.forgetMail(context.db, now - ACCESS.mailDays * DAY_MS);
   });
 }

@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '@/core/issue';
-import type { PersonId, Reading, WaysIn } from '@/core/studio';
+import { ACCESS, type PersonId, type Reading, type WaysIn } from '@/core/studio';
 import { openWays, type Teacher } from '../authority';
 import { readName } from '../names';
 import { note } from '../audit';
@@ -7,9 +7,6 @@ import { codeHash, linkOf, linkPathOf, newPass, pinOf, readingOf } from './passe
 import { drawnLetters } from './secret';
 
 const DAY_MS = 24 * 3_600_000;
-
-/** How long a code waits to be typed. */
-const CODE_MS = 3 * DAY_MS;
 
 /** 27 bits: of a studio's codes one in millions is found in a try, and tries are slowed. */
 const CODE_LETTERS = 6;
@@ -48,7 +45,7 @@ export function openLink(me: Teacher, id: PersonId, anew: boolean): Result<strin
   passes.endAll('student');
   const made = newPass(me, 'student');
   passes.insert(made);
-  note({ now: me.now, store: opened.value }, 'link-made', me.id, id);
+  note({ now: me.now, store: opened.value }, 'linkMade', me.id, id);
   return ok(linkOf(made));
 }
 
@@ -57,7 +54,7 @@ export function endLink(me: Teacher, id: PersonId): Result<null> {
   const opened = openWays(me, id);
   if (!opened.ok) return opened;
   opened.value.passes.endAll('student');
-  note({ now: me.now, store: opened.value }, 'entry-ended', me.id, id);
+  note({ now: me.now, store: opened.value }, 'entryEnded', me.id, id);
   return ok(null);
 }
 
@@ -69,8 +66,10 @@ export function makeCode(me: Teacher, id: PersonId): Result<string> {
   const code = drawnLetters(CODE_LETTERS);
   opened.value.passes.endAll('code');
   const hash = codeHash(me.store.id, code);
-  opened.value.passes.insert(newPass(me, 'code', { hash, endsAt: me.now() + CODE_MS }));
-  note({ now: me.now, store: opened.value }, 'code-made', me.id, id);
+  opened.value.passes.insert(
+    newPass(me, 'code', { hash, endsAt: me.now() + ACCESS.codeDays * DAY_MS }),
+  );
+  note({ now: me.now, store: opened.value }, 'codeMade', me.id, id);
   return ok(code);
 }
 
@@ -81,7 +80,7 @@ export function renewPin(me: Teacher, id: PersonId): Result<string> {
   const before = pinOf(opened.value);
   do opened.value.setPin(opened.value.pin() + 1);
   while (pinOf(opened.value) === before);
-  note({ now: me.now, store: opened.value }, 'code-made', me.id, id);
+  note({ now: me.now, store: opened.value }, 'codeMade', me.id, id);
   return ok(pinOf(opened.value));
 }
 
@@ -91,7 +90,7 @@ export function endDevice(me: Teacher, id: PersonId, device: string | null): Res
   const opened = openWays(me, id);
   if (!opened.ok) return opened;
   opened.value.signIns.end(device ?? undefined);
-  note({ now: me.now, store: opened.value }, 'entry-ended', me.id, id);
+  note({ now: me.now, store: opened.value }, 'entryEnded', me.id, id);
   return ok(null);
 }
 
@@ -111,7 +110,7 @@ export function letRead(
   const endsAt = days === null ? null : me.now() + days * DAY_MS;
   const made = newPass(me, 'reader', { name: name.value, endsAt });
   opened.value.passes.insert(made);
-  note({ now: me.now, store: opened.value }, 'reader-let-in', me.id, id);
+  note({ now: me.now, store: opened.value }, 'readerLetIn', me.id, id);
   return ok(readingOf(made));
 }
 
@@ -130,7 +129,7 @@ export function renewReading(me: Teacher, id: PersonId, pass: string): Result<Re
   });
   passes.insert(made);
   passes.end(pass);
-  note({ now: me.now, store: opened.value }, 'reader-let-in', me.id, id);
+  note({ now: me.now, store: opened.value }, 'readerLetIn', me.id, id);
   return ok(readingOf(made));
 }
 
@@ -141,7 +140,7 @@ export function endReading(me: Teacher, id: PersonId, pass: string): Result<null
   if (!opened.value.passes.end(pass)) {
     return fail({ code: 'not-found', path: ['pass'], what: 'link' });
   }
-  note({ now: me.now, store: opened.value }, 'entry-ended', me.id, id);
+  note({ now: me.now, store: opened.value }, 'entryEnded', me.id, id);
   return ok(null);
 }
 

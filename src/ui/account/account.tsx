@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
-import type { AuditLine, Audited, DeviceLine, PersonId } from '@/core/studio';
+import { ACCESS, type AuditLine, type DeviceLine, type PersonId } from '@/core/studio';
 import { sayInstant } from '@/words';
 import {
   attempt,
@@ -152,7 +152,7 @@ function Password({ setPassword }: Pick<AccountActions, 'setPassword'>) {
           issues={issuesAt(issues, 'present')}
         />
         <Field
-          label={say.t('screen.account.newPassword')}
+          label={say.t('screen.account.newPassword', { least: ACCESS.password.least })}
           name="password"
           type="password"
           autoComplete="new-password"
@@ -426,35 +426,13 @@ function Mails({ owned }: Pick<OwnedProps, 'owned'>) {
   );
 }
 
-const KINDS = {
-  opened: 'opened',
-  claimed: 'claimed',
-  'signed-in': 'signedIn',
-  'sign-in-failed': 'signInFailed',
-  'signed-out-everywhere': 'signedOutEverywhere',
-  'password-changed': 'passwordChanged',
-  'password-reset': 'passwordReset',
-  invited: 'invited',
-  joined: 'joined',
-  left: 'left',
-  'link-made': 'linkMade',
-  'code-made': 'codeMade',
-  'entry-ended': 'entryEnded',
-  'reader-let-in': 'readerLetIn',
-  'tablet-made': 'tabletMade',
-  'tablet-ended': 'tabletEnded',
-  'program-shared': 'programShared',
-  exported: 'exported',
-  erased: 'erased',
-} as const satisfies Readonly<Record<Audited, string>>;
-
 function Audit({ lines }: { lines: readonly AuditLine[] }) {
   const { say } = useSpeech();
   return (
     <Part title={say.t('screen.account.audit')}>
       <ol className="max-h-80 w-full overflow-auto border-t border-line" tabIndex={0}>
         {lines.map(({ id, at, kind, by, about }) => {
-          const what = say.t(`screen.account.auditKind.${KINDS[kind]}`);
+          const what = say.t(`screen.account.auditKind.${kind}`);
           return (
             <li
               key={id}

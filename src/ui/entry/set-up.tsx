@@ -1,8 +1,11 @@
 'use client';
 
 import { useState } from 'react';
+import { ACCESS } from '@/core/studio';
 import { Field, useSpeech } from '../base';
 import { EntryForm, type EntryAction } from './entry-form';
+
+const LEAST = ACCESS.password.least;
 
 /** The code that stands where Mivvel runs. */
 export function SetupCode({ read }: { read: EntryAction }) {
@@ -58,8 +61,8 @@ function ownFields(say: ReturnType<typeof useSpeech>['say']) {
 
 function newPassword(say: ReturnType<typeof useSpeech>['say']) {
   return {
-    ...{ name: 'password', type: 'password', autoComplete: 'new-password', minLength: 10 },
-    label: say.t('screen.entry.newPassword'),
+    ...{ name: 'password', type: 'password', autoComplete: 'new-password', minLength: LEAST },
+    label: say.t('screen.entry.newPassword', { least: LEAST }),
   };
 }
 

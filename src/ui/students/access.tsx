@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { startTransition, useOptimistic, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
-import type { Person, PersonId, Reading, WaysIn } from '@/core/studio';
+import { ACCESS, type Person, type PersonId, type Reading, type WaysIn } from '@/core/studio';
 import { sayInstant } from '@/words';
 import { attemptOrSay, attempt, Button, Field, toast, Trouble, useSpeech } from '../base';
 import { Devices, Part } from '../account';
@@ -177,7 +177,9 @@ function Code({ ways, studio, actions }: AccessProps) {
           <output className="font-serif text-4xl tracking-[0.2em]">
             {`${code.slice(0, 3)} ${code.slice(3)}`}
           </output>
-          <span className="block text-soft">{say.t('screen.access.codeHow', { studio })}</span>
+          <span className="block text-soft">
+            {say.t('screen.access.codeHow', { studio, days: ACCESS.codeDays })}
+          </span>
         </p>
       )}
       {code === null && ways.codes.length > 0 && (

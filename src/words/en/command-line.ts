@@ -19,7 +19,7 @@ export const commandLine = {
     backup: 'Copies the studio’s file, which may be in use.',
     doctor:
       'Looks whether settings, file, disk and backups are as they should be, and says how to mend what is not.',
-    password: 'A link with which somebody sets their password anew, within an hour.',
+    password: 'A link with which somebody sets their password anew.',
     restore: 'Puts a backup in the place of the studio’s file, which is kept beside it.',
   },
   expand: {
@@ -46,7 +46,8 @@ export const commandLine = {
     student: 'whose a log is that does not say so',
     dryRun: 'says what it would bring, and brings nothing',
   },
-  passwordLink: 'Open it behind the address of this Mivvel, within an hour. It works once.',
+  passwordLink:
+    'Open it behind the address of this Mivvel, within {hours, plural, one {an hour} other {# hours}}. It works once.',
   plan: { student: 'whose plan' },
   bundleHolds:
     'Bundle: {programs, plural, one {# program} other {# programs}}, {exercises, plural, one {# exercise} other {# exercises}}, {families, plural, one {# family} other {# families}}, {materials, plural, one {# material} other {# materials}}, {students, plural, one {# student} other {# students}}.',

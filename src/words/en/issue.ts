@@ -179,7 +179,7 @@ export const issue = {
   'sign-in-wrong':
     'This email and password do not go together. Type them again, or ask for a new password.',
   'code-wrong':
-    'No such code in a studio of that name. A code is good once, for three days: ask your teacher for another.',
+    'No such code in a studio of that name. A code is good once, for {days, plural, one {a day} other {# days}}: ask your teacher for another.',
   'pin-wrong': 'This is not your number. Try again, or ask your teacher.',
   'setup-code':
     'This is not the code. It stands where Mivvel runs, in the terminal or its log, and changes with each start.',

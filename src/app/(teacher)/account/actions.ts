@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation';
 import * as z from 'zod/mini';
 import { text } from '@/core/shape';
 import type { Issue } from '@/core/issue';
+import { ACCESS } from '@/core/studio';
 import {
   changePassword,
   endInvitation,
@@ -50,7 +51,7 @@ export async function invite(email: unknown) {
       const { name: studio } = me.store.studio();
       const words = (link: string) => ({
         subject: say.t('letter.invitation.subject', { studio }),
-        text: say.t('letter.invitation.text', { studio, link }),
+        text: say.t('letter.invitation.text', { studio, link, days: ACCESS.invitationDays }),
       });
       return inviteTeacher(me, to, { origin, words });
     },

@@ -1,7 +1,8 @@
 export const access = {
   address: 'Address',
   code: 'A code to type',
-  codeHow: 'Type it with “{studio}” on the first page. Good once, for three days.',
+  codeHow:
+    'Type it with “{studio}” on the first page. Good once, for {days, plural, one {a day} other {# days}}.',
   codeWaits: 'A code waits to be typed until {until}.',
   copied: 'Copied.',
   copy: 'Copy',

@@ -36,7 +36,7 @@ export const account = {
   mails: 'Mail that waits for you to pass it on',
   mailSealed: 'Cannot be read: it was sealed with another secret.',
   makeTablet: 'Make this device the studio’s tablet',
-  newPassword: 'New password, 10 characters or more',
+  newPassword: 'New password, {least, number} characters or more',
   nobody: 'somebody',
   none: 'None.',
   noMail: 'None. With a mail server set (MIVVEL_SMTP), mail is sent.',

@@ -14,7 +14,7 @@ export const entry = {
   invited: 'You are invited to teach at {studio}',
   linkOver: 'This link opens nothing now',
   linkOverWhy: 'It was taken back, used, or is too old. Ask whoever gave it to you for a new one.',
-  newPassword: 'New password, 10 characters or more',
+  newPassword: 'New password, {least, number} characters or more',
   nobodyYet: 'No students yet.',
   oneMoment: 'One moment…',
   open: 'Open',

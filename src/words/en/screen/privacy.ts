@@ -14,7 +14,7 @@ export const privacy = {
     sent: 'Nothing leaves this Mivvel by itself. Mail goes out for invitations and new passwords where a mail server is set. Files, sheets and shared programs go where you take them.',
     cookies:
       'One that keeps you signed in, one that makes a device the studio’s tablet, and your choices of light and language. None to follow you.',
-    long: 'The log stays until the student is erased. Sign-ins end after disuse: 30 days for teachers, 180 for students, four hours on the studio’s tablet. What happened with accounts is kept for a year, mail that waits for 30 days. A backup goes when newer ones take its place, the last of each month after twelve of them.',
+    long: 'The log stays until the student is erased. Sign-ins end after disuse: {teachers, number} days for teachers, {students, number} for students, {hours, number} hours on the studio’s tablet. What happened with accounts is kept for {audit, number} days, mail that waits for {mail, number}. A backup goes when newer ones take its place, the last of each month after twelve of them.',
     rights:
       'Ask your teacher for all that is kept of you as a file, to have it put right, or to be erased. Erasing takes out log, plan, links and devices at once; backups made before still hold them until they are let go.',
   },
