@@ -17,6 +17,7 @@ import {
 } from '../base';
 import { Devices } from './devices';
 import { Entry, Part } from './part';
+import { Sure } from './sure';
 
 interface OwnAccount {
   readonly email: string | null;
@@ -238,12 +239,12 @@ function Tablets({ owned, actions }: AccountProps) {
               name={one.name}
               about={say.t('screen.account.tabletSince', { at: sayInstant(say, one.createdAt) })}
             >
-              <Button
-                look="quiet"
-                onClick={() => void attemptOrSay(() => actions.tabletEnds(one.id))}
+              <Sure
+                costs={say.t('screen.account.tabletDies')}
+                act={() => attemptOrSay(() => actions.tabletEnds(one.id))}
               >
                 {say.t('screen.account.endTablet')}
-              </Button>
+              </Sure>
             </Entry>
           ))}
         </ul>

@@ -9,6 +9,7 @@ export { newId } from './new-id';
 export { saveFile } from './save-file';
 export { fetchLate, loadLate } from './load-late';
 export { OptionsPop, OptionsTrigger, Pop, PopRoot, PopTrigger } from './pop';
+export { postAddress } from './post-address';
 export { ProgramChoice } from './program-choice';
 export { CautionLine, LanguageProvider, Loading, MadeDrums, SpeechProvider } from './speech';
 export { useSpeech } from './use-speech';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import type { Issue, Result } from '@/core/issue';
-import { attempt, toast, Trouble } from '../base';
+import type { Issue } from '@/core/issue';
+import { attempt, postAddress, toast, Trouble } from '../base';
 import { usePaperSpeech } from './use-paper-speech';
 
 /** Where the codes on sheets lead: the address at which others reach the studio. Empty prints none.
@@ -14,12 +14,7 @@ export function CodeAddress({ address, onSet }: { address: string | null; onSet:
 
   async function set() {
     if (text.trim() === (address ?? '')) return;
-    const answer = await attempt(async () => {
-      const headers = { 'content-type': 'application/json' };
-      const body = JSON.stringify({ address: text });
-      const response = await fetch('/api/address', { method: 'POST', headers, body });
-      return (await response.json()) as Result<string | null>;
-    });
+    const answer = await attempt(() => postAddress(text));
     if (!answer) return void toast.error(say.t('sheet.view.addressNotSet'));
     setIssues(answer.ok ? [] : answer.issues);
     if (!answer.ok) return;

@@ -3,12 +3,21 @@
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { startTransition, useOptimistic, useState } from 'react';
+import { startTransition, useOptimistic, useRef, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
 import { ACCESS, type Person, type PersonId, type Reading, type WaysIn } from '@/core/studio';
 import { sayInstant } from '@/words';
-import { attemptOrSay, attempt, Button, Field, toast, Trouble, useSpeech } from '../base';
-import { Devices, Part } from '../account';
+import {
+  attempt,
+  attemptOrSay,
+  Button,
+  Field,
+  postAddress,
+  toast,
+  Trouble,
+  useSpeech,
+} from '../base';
+import { Devices, Part, Sure } from '../account';
 
 const QrCode = dynamic(() => import('./qr-code').then((room) => room.QrCode), { ssr: false });
 
@@ -101,12 +110,12 @@ function PrivateLink({ ways, origin, others, actions, student }: AccessProps) {
       {others.length > 0 && <OnlyHere others={others} />}
       <QrCode text={address} label={say.t('screen.access.qrOf', { student: student.name })} />
       <div className="flex flex-wrap gap-2">
-        <Button disabled={busy} onClick={() => void make(true)}>
+        <Sure costs={say.t('screen.access.linkDies')} act={() => make(true)}>
           {say.t('screen.access.renew')}
-        </Button>
-        <Button onClick={() => void attemptOrSay(actions.endLink)}>
+        </Sure>
+        <Sure costs={say.t('screen.access.linkDies')} act={() => attemptOrSay(actions.endLink)}>
           {say.t('screen.access.takeAway')}
-        </Button>
+        </Sure>
       </div>
     </Part>
   );
@@ -117,13 +126,7 @@ function OnlyHere({ others }: Pick<AccessProps, 'others'>) {
   const { say } = useSpeech();
   const router = useRouter();
   async function set(address: string) {
-    const headers = { 'content-type': 'application/json' };
-    const body = JSON.stringify({ address });
-    const done = await attemptOrSay(async () => {
-      const answer = await fetch('/api/address', { method: 'POST', headers, body });
-      return (await answer.json()) as Result<string | null>;
-    });
-    if (done) router.refresh();
+    if (await attemptOrSay(() => postAddress(address))) router.refresh();
   }
   return (
     <p className="flex flex-wrap items-center gap-2">
@@ -140,30 +143,30 @@ function OnlyHere({ others }: Pick<AccessProps, 'others'>) {
 /** An address to copy. */
 function Address({ address }: { address: string }) {
   const { say } = useSpeech();
+  const field = useRef<HTMLInputElement>(null);
+  async function copyIt() {
+    field.current?.select();
+    if (await copied(address)) toast.success(say.t('screen.access.copied'));
+  }
   return (
     <div className="flex w-full gap-2">
       <input
+        ref={field}
         readOnly
         aria-label={say.t('screen.access.address')}
         className="field flex-1 text-sm"
         value={address}
         onFocus={(event) => event.target.select()}
       />
-      <Button
-        onClick={() =>
-          void copy(address).then((done) => done && toast.success(say.t('screen.access.copied')))
-        }
-      >
-        {say.t('screen.access.copy')}
-      </Button>
+      <Button onClick={() => void copyIt()}>{say.t('screen.access.copy')}</Button>
     </div>
   );
 }
 
-/** Over plain http there is no clipboard; the address is selected then, and copied by hand.
+/** Over plain http a browser has no clipboard, but copies what is selected.
  * @returns whether it was copied */
-async function copy(text: string): Promise<boolean> {
-  if (!('clipboard' in navigator)) return false;
+async function copied(text: string): Promise<boolean> {
+  if (!('clipboard' in navigator)) return document.execCommand('copy');
   return (await attempt(() => navigator.clipboard.writeText(text).then(() => true))) ?? false;
 }
 

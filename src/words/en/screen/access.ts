@@ -23,6 +23,7 @@ export const access = {
   leaves: 'Leaving',
   letRead: 'Let read',
   link: 'Private link',
+  linkDies: 'This link, on paper too, opens nothing then.',
   linkWhy:
     '{student} opens it once on each device and stays signed in. It also stands as a code on the week’s sheet.',
   makeCode: 'Make a code',

@@ -40,6 +40,7 @@ export const account = {
   nobody: 'somebody',
   none: 'None.',
   noMail: 'None. With a mail server set (MIVVEL_SMTP), mail is sent.',
+  notNow: 'Not now',
   onTablet: 'the studio’s tablet',
   openAnother: 'Open another studio',
   present: 'Present password',
@@ -52,6 +53,7 @@ export const account = {
   studios: 'Studios',
   studentsOf: '{students, plural, one {# student} other {# students}}',
   tablets: 'Tablets',
+  tabletDies: 'Whoever plays on it is signed out.',
   tabletHow:
     'Students choose their name here and type their number. You are signed out on this device.',
   tabletName: 'Name of the tablet',
