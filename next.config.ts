@@ -16,6 +16,8 @@ const config: NextConfig = {
   typescript: { ignoreBuildErrors: process.env.MIVVEL_TYPES === 'elsewhere' },
   // What a build would keep for the next one takes it longer to write than it saves.
   experimental: {
+    // The compiler is asked as a command; it has no other way in.
+    useTypeScriptCli: true,
     turbopackFileSystemCacheForBuild: false,
     // As much as the widest door takes; each has a limit of its own.
     proxyClientMaxBodySize: MOST_FILE_BODY,

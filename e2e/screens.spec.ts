@@ -143,5 +143,5 @@ test('what does not exist is said, with a way on', async ({ page }) => {
   }
   await page.getByRole('link', { name: 'To the start' }).click();
   await expect(page.getByText('Mole End').first()).toBeVisible();
-  expect((await page.request.get('/icon.svg')).ok()).toBe(true);
+  expect((await page.request.get('/icon.svg')).status()).toBe(200);
 });

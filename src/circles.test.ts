@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
-import ts from 'typescript';
+import { parseSync, Visitor } from 'oxc-parser';
 import { describe, expect, it } from 'vitest';
 
 const ROOT = join(import.meta.dirname, '.');
@@ -25,11 +25,26 @@ function fileOf(from: string, name: string): string | null {
   return tried.find((one) => existsSync(one) && statSync(one).isFile()) ?? null;
 }
 
+/** What a file asks for: imports, exports of others' things, and imports where they are used. */
+function importsOf(file: string): readonly string[] {
+  const found: string[] = [];
+  function note(source: { value?: unknown } | null) {
+    if (typeof source?.value === 'string') found.push(source.value);
+  }
+  new Visitor({
+    ImportDeclaration: ({ source }) => note(source),
+    ExportNamedDeclaration: ({ source }) => note(source),
+    ExportAllDeclaration: ({ source }) => note(source),
+    ImportExpression: ({ source }) => note(source as { value?: unknown }),
+    TSImportType: ({ source }) => note(source),
+  }).visit(parseSync(file, readFileSync(file, 'utf8')).program);
+  return found;
+}
+
 /** Every file with those it imports, types too. */
 const IMPORTS: ReadonlyMap<string, readonly string[]> = new Map(
   filesOf(ROOT).map((file) => {
-    const { importedFiles } = ts.preProcessFile(readFileSync(file, 'utf8'), true, true);
-    return [file, importedFiles.flatMap(({ fileName }) => fileOf(file, fileName) ?? [])];
+    return [file, importsOf(file).flatMap((name) => fileOf(file, name) ?? [])];
   }),
 );
 

@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import ts from 'typescript';
+import { parseSync, visitorKeys } from 'oxc-parser';
 import { describe, expect, it } from 'vitest';
 
 /** Rooms whose words are read by people; what ships as material, and what fills the demo, is content. */
@@ -26,56 +26,67 @@ function isWords(text: string, shown: boolean): boolean {
   );
 }
 
+/** A node of the tree, its parts by name. */
+type Node = Readonly<Record<string, unknown>> & {
+  readonly type: string;
+  readonly start: number;
+  readonly end: number;
+};
+
 /** The text of a literal, with `x` for what is put in. */
-function textOf(node: ts.Node): string | null {
-  if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) return node.text;
-  if (!ts.isTemplateExpression(node)) return null;
-  return node.head.text + node.templateSpans.map(({ literal }) => `x${literal.text}`).join('');
+function textOf(node: Node): string | null {
+  if (node.type === 'Literal') return typeof node.value === 'string' ? node.value : null;
+  if (node.type !== 'TemplateLiteral') return null;
+  const quasis = node.quasis as readonly { value: { cooked: string } }[];
+  return quasis.map(({ value }) => value.cooked).join('x');
 }
+
+/** Calls whose texts are keys, queries or directives, and attributes that are looks. */
+const SILENT_CALL =
+  /^(clsx|must|z\.|document\.|query|useHotkeys|matchMedia|console\.|expect)|\.(exec|prepare|closest|querySelector|querySelectorAll|matches|getPropertyValue|setPointerCapture)$/;
+const SILENT_ATTRIBUTE = /^(className|style|d|transform|data-.*|.*Look|look)$/;
 
 /** What is never shown: imports, types, keys of messages, errors for ourselves, SQL, looks, directives. */
-function isSilent(node: ts.Node): boolean {
-  if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node) || ts.isTypeNode(node))
+function isSilent(node: Node, source: string): boolean {
+  const part = (name: string) => {
+    const { start, end } = node[name] as Node;
+    return source.slice(start, end);
+  };
+  if (/^(TS.*Type.*|TS.*Keyword|TSInterface.*|Throw.*|TaggedTemplate.*)$/.test(node.type))
     return true;
-  if (ts.isThrowStatement(node)) return true;
-  if (ts.isNewExpression(node) && /Error$/.test(node.expression.getText())) return true;
-  if (ts.isTaggedTemplateExpression(node)) return true;
-  if (ts.isCallExpression(node)) {
-    return /^(clsx|must|z\.|document\.|query|useHotkeys|matchMedia|console\.|expect)|\.(exec|prepare|closest|querySelector|querySelectorAll|matches|getPropertyValue|setPointerCapture)$/.test(
-      node.expression.getText(),
-    );
-  }
-  if (ts.isJsxAttribute(node))
-    return /^(className|style|d|transform|data-.*|.*Look|look)$/.test(node.name.getText());
-  return false;
+  if (/^Import.*Declaration$|^ExportAll/.test(node.type)) return true;
+  if (node.type === 'ExportNamedDeclaration') return node.declaration === null;
+  if (node.type === 'NewExpression') return part('callee').endsWith('Error');
+  if (node.type === 'CallExpression') return SILENT_CALL.test(part('callee'));
+  return node.type === 'JSXAttribute' && SILENT_ATTRIBUTE.test(part('name'));
 }
 
-function wordsIn(file: string): readonly string[] {
-  const source = ts.createSourceFile(
-    file,
-    readFileSync(file, 'utf8'),
-    ts.ScriptTarget.Latest,
-    true,
-  );
+function wordsIn(file: string, source = readFileSync(file, 'utf8')): readonly string[] {
   const found: string[] = [];
-  function note(node: ts.Node, text: string) {
-    const line = source.getLineAndCharacterOfPosition(node.getStart()).line + 1;
-    found.push(`${file}:${line} ${text.trim()}`);
+  function note(node: Node, text: string) {
+    found.push(`${file}:${source.slice(0, node.start).split('\n').length} ${text.trim()}`);
   }
-  function visit(node: ts.Node) {
-    if (isSilent(node)) return;
-    if (ts.isJsxText(node) && /[A-Za-z]{2}/.test(node.text)) note(node, node.text);
+  function visit(node: Node, parent: Node | null) {
+    if (isSilent(node, source)) return;
+    if (node.type === 'JSXText' && /[A-Za-z]{2}/.test(String(node.value)))
+      note(node, String(node.value));
     const text = textOf(node);
-    const { parent } = node;
+    const attribute = parent?.type === 'JSXAttribute' ? String((parent.name as Node).name) : null;
     const shown =
       text !== null &&
-      ts.isJsxAttribute(parent) &&
-      SHOWN.test(parent.name.getText()) &&
-      !(parent.name.getText() === 'name' && /^[a-z]+$/.test(text));
+      attribute !== null &&
+      SHOWN.test(attribute) &&
+      !(attribute === 'name' && /^[a-z]+$/.test(text));
     if (text !== null && isWords(text, shown)) note(node, text);
-    ts.forEachChild(node, visit);
+    for (const key of visitorKeys[node.type] ?? []) {
+      for (const part of [node[key]].flat() as readonly (Node | null | undefined)[]) {
+        if (part) visit(part, node);
+      }
+    }
   }
-  visit(source);
+  const { program, errors } = parseSync(file, source);
+  if (errors.length > 0) throw new Error(`${file} cannot be read`);
+  visit(program as unknown as Node, null);
   return found;
 }
 
@@ -93,7 +104,7 @@ const KNOWN: readonly RegExp[] = [
 
 describe('words for people', () => {
   it('stand in the catalogue alone', () => {
-    const found = ROOMS.flatMap(filesIn).flatMap(wordsIn);
+    const found = ROOMS.flatMap(filesIn).flatMap((file) => wordsIn(file));
     expect(found.filter((one) => !KNOWN.some((known) => known.test(one)))).toEqual([]);
   });
 
@@ -102,5 +113,10 @@ describe('words for people', () => {
     expect(isWords('Nothing to plan yet.', false)).toBe(true);
     expect(isWords('flex items-center gap-2', false)).toBe(false);
     expect(isWords('undo', true)).toBe(true);
+    const shown =
+      '<Field label="Undo" look="No match." hint={x ? `A ${y} bar.` : ""}>One two</Field>';
+    const source = `type A = 'No match.';\nexport default () => ${shown};\nthrow new Error('No match.');`;
+    const found = ['x.tsx:2 Undo', 'x.tsx:2 A x bar.', 'x.tsx:2 One two'];
+    expect(wordsIn('x.tsx', source)).toEqual(found);
   });
 });

@@ -10,6 +10,7 @@ export async function generateMetadata(): Promise<Metadata> {
   return {
     title: { default: 'Mivvel', template: '%s · Mivvel' },
     description: say.t('screen.shell.about'),
+    icons: '/icon.svg',
   };
 }
 

@@ -25,7 +25,7 @@ export interface Shelf {
   readonly saveRules: (
     name: string,
     rules: MaterialContents['rules']['rules'],
-  ) => Promise<Result<unknown>>;
+  ) => Promise<Result<{ readonly id: string }>>;
 }
 
 export interface SavedTwin {

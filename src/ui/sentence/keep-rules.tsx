@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { MaterialContents } from '@/core/materials';
 import { attempt, Button, toast, toastIssues, useSpeech } from '../base';
 import { useShelf } from '../library';
@@ -8,22 +8,33 @@ import { useShelf } from '../library';
 /** Puts a rules table on the shelf under a name, so that other lines can be read by it. */
 export function KeepRules({ rules }: { rules: MaterialContents['rules']['rules'] }) {
   const { say } = useSpeech();
-  const { saveRules } = useShelf();
+  const { saveRules, materials } = useShelf();
   const [name, setName] = useState<string | null>(null);
-  if (name === null) {
+  const [saved, setSaved] = useState<string | null>(null);
+  const named = materials.find(({ id }) => id === saved)?.name;
+  useEffect(() => {
+    // Said once the name can be picked, which is a moment after it is kept.
+    if (named === undefined) return;
+    toast.success(say.t('screen.bench.savedItIsAmongTheInterpretations', { name: named }));
+  }, [named, say]);
+  function begin() {
+    setSaved(null);
+    setName('');
+  }
+  if (name === null || named !== undefined) {
     return (
-      <button type="button" className="phrase" onClick={() => setName('')}>
+      <button type="button" className="phrase" onClick={begin}>
         {say.t('screen.bench.saveTheseRules')}
       </button>
     );
   }
   async function keep() {
-    const saved = await attempt(() => saveRules(name ?? '', rules));
-    if (saved?.ok) {
-      toast.success(say.t('screen.bench.savedItIsAmongTheInterpretations', { name: name ?? '' }));
-      setName(null);
-    } else if (saved) {
-      toastIssues(saved.issues);
+    if (saved !== null) return;
+    const kept = await attempt(() => saveRules(name ?? '', rules));
+    if (kept?.ok) {
+      setSaved(kept.value.id);
+    } else if (kept) {
+      toastIssues(kept.issues);
     } else {
       toast.error(say.t('screen.common.notSavedNoConnection'));
     }
