@@ -309,8 +309,10 @@ test('students come in as a table, and go out as one', async ({ page }) => {
   await expect(files).toContainText('Ada, Bo');
   await files.getByRole('button', { name: 'Import', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Ada' })).toBeVisible();
+  // Held, so that it stays while the file is looked at.
+  await page.getByRole('button', { name: 'Undo' }).hover();
   const asked = page.waitForEvent('download');
-  await files.getByRole('button', { name: 'Students as CSV' }).click();
+  await files.getByRole('button', { name: 'Students as CSV' }).press('Enter');
   expect(await readFile(await (await asked).path(), 'utf8')).toContain('\r\nAda,beginner,,\r\n');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Ada' })).toBeHidden();

@@ -78,7 +78,7 @@ async function pictureOf(pages: readonly Page[]) {
 
 describe('sheetPages, read back by poppler', () => {
   it('has every exercise with its words once, and a head and foot on every page', async () => {
-    const sheet = sheetOf(7);
+    const sheet = sheetOf(5);
     const made = sheetPages(SAY, LOOK, sheet);
     const { pages, info, fonts, images } = await readPdf(made);
     expect(pages).toHaveLength(made.length);

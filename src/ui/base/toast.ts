@@ -9,8 +9,13 @@ const waiting: ((sonner: Sonner) => void)[] = [];
 
 let shown: Sonner | null = null;
 
+/** How long a message stays that is read, and one that offers a way back, ms: hands may be full. */
+const READ = 5000;
+const WAY_BACK = 12_000;
+
 function say(kind: Kind, words: ReactNode, more?: ExternalToast): void {
-  const speak = ({ toast }: Sonner) => void toast[kind](words, more);
+  const duration = more?.action ? WAY_BACK : READ;
+  const speak = ({ toast }: Sonner) => void toast[kind](words, { duration, ...more });
   if (shown) speak(shown);
   else waiting.push(speak);
 }
