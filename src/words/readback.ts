@@ -69,6 +69,12 @@ function sayReason(say: Say, hindrance: Hindrance, meter: string): string {
       });
     case 'voice-missing':
       return t('readback.hindrance.voice-missing', { voice: sayVoice(say, hindrance.voice) });
+    case 'anchor-lost':
+      return t('readback.hindrance.anchor-lost', {
+        limb: sayLimb(say, hindrance.limb),
+        voice: sayVoice(say, hindrance.voice),
+        places: hindrance.places,
+      });
     case 'swung-apart':
       return t('readback.hindrance.swung-apart', {
         eighths: t(`notes.${notes}.eighths`),

@@ -1,5 +1,5 @@
 import { isHand, isStickedHat, limitsOf, LIMBS, type Limb, VOICE_IDS, type VoiceId } from '../kit';
-import type { Exercise } from '../recipe';
+import type { Exercise, LostAnchor } from '../recipe';
 import type { Tempo, Tick } from '../time';
 import { limbLoads } from './seam';
 import {
@@ -47,6 +47,14 @@ export type Hindrance =
   | { readonly rule: 'voice-missing'; readonly at: Tick; readonly voice: VoiceId }
   | { readonly rule: 'accent-on-rest'; readonly at: Tick }
   | {
+      readonly rule: 'anchor-lost';
+      readonly at: Tick;
+      readonly limb: Limb;
+      readonly voice: VoiceId;
+      /** How many strokes of the cycle are gone. */
+      readonly places: number;
+    }
+  | {
       readonly rule: 'swung-apart';
       readonly at: Tick;
       readonly gapMs: number;
@@ -77,6 +85,7 @@ export function hindrances(exercise: Exercise, tempo: Tempo): readonly Hindrance
     ...fastRuns(exercise, tempo),
     ...missingVoices(exercise),
     ...lostAccents(exercise),
+    ...anchorsLost(exercise),
     ...swungApart(exercise, tempo),
   ].sort((a, b) => a.at - b.at);
 }
@@ -222,5 +231,16 @@ function missingVoices(exercise: Exercise): readonly Hindrance[] {
     if (seen.has(stroke.voice) || !isHand(stroke.limb)) return [];
     seen.add(stroke.voice);
     return [{ rule: 'voice-missing', at: stroke.at, voice: stroke.voice }];
+  });
+}
+
+/** What must keep going and does not: one for each part that stopped, at its first stroke. */
+function anchorsLost({ lostAnchors }: Exercise): readonly Hindrance[] {
+  const isSame = (a: LostAnchor, b: LostAnchor) => a.limb === b.limb && a.voice === b.voice;
+  return lostAnchors.flatMap((one, index): Hindrance[] => {
+    const first = lostAnchors.findIndex((other) => isSame(other, one));
+    if (first !== index) return NONE;
+    const places = lostAnchors.filter((other) => isSame(other, one)).length;
+    return [{ rule: 'anchor-lost', ...one, places }];
   });
 }

@@ -1,5 +1,5 @@
 import { fail, ok, type Issue } from '../issue';
-import { STICKING_LETTERS, type Limb, type StickingLetter } from '../kit';
+import { isHand, letterOf, STICKING_LETTERS, type Limb, type StickingLetter } from '../kit';
 import { makeStroke, type Dynamic, type Provenance, type Stroke } from '../pattern';
 import { lineTicks, onsets } from '../reading';
 import { slotTicks, tick } from '../time';
@@ -15,6 +15,17 @@ export const accentGrid: Interpretation<AccentGridOptions> = {
   claims: ({ sticking }) => [
     ...new Set([...sticking].map((letter) => STICKING_LETTERS[letter as StickingLetter])),
   ],
+  reassign: (options, to) => {
+    const { sticking, voice } = options;
+    // One voice for all: what a foot cannot play stays with its hand.
+    const letters = [...sticking].map((letter) => {
+      const { limb } = to({ limb: STICKING_LETTERS[letter as StickingLetter], voice });
+      return isHand(limb) ? letterOf(limb) : letter;
+    });
+    const [first = 'R'] = letters;
+    const isOne = letters.every((letter) => letter === first);
+    return { ...options, sticking: isOne ? first : letters.join('') };
+  },
   play: (line, { grid, sticking, voice, doubled }) => {
     const slot = slotTicks(grid);
     const length = lineTicks(line);

@@ -4,7 +4,7 @@ export type { Stretch } from './claims';
 export { USUAL_CELLS } from './data';
 export { cellFor, cellsOf } from './phrase-cells';
 export { cellSetSchema } from './phrase-cells-schema';
-export { claimsOf, interpret, readsAs } from './registry';
+export { claimsOf, interpret, readsAs, reassigned } from './registry';
 export { interpretationSchema } from './interpretation-schema';
 export { ruleTableSchema } from './rules-schema';
 export type { InterpretationKind, OptionsOf } from './registry';

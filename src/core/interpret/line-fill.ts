@@ -16,6 +16,12 @@ export const lineFill: Interpretation<LineFillOptions> = {
   claims: ({ short, long, fill }) => [
     ...new Set<Limb>([...short, ...long, fill].map((one) => one.limb)),
   ],
+  reassign: (options, to) => ({
+    ...options,
+    short: options.short.map(to),
+    long: options.long.map(to),
+    fill: to(options.fill),
+  }),
   play: (line, { short, long, longFrom, fill, grid }) => {
     const slot = slotTicks(grid);
     const written = placeInSlots(slot);

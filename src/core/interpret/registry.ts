@@ -1,5 +1,5 @@
 import type { Result } from '../issue';
-import type { Limb } from '../kit';
+import type { Assignment, Limb } from '../kit';
 import type { Stroke } from '../pattern';
 import type { ReadingLine } from '../reading';
 import { accentGrid } from './accent-grid';
@@ -42,6 +42,15 @@ export function claimsOf<Kind extends InterpretationKind>(
 ): readonly Limb[] {
   const kind: Kind = options.kind;
   return INTERPRETATIONS[kind].claims(options);
+}
+
+/** The interpretation with other limbs on other voices; itself where its limbs are what it is about. */
+export function reassigned<Kind extends InterpretationKind>(
+  options: OptionsOf<Kind>,
+  to: (part: Assignment) => Assignment,
+): OptionsOf<Kind> {
+  const kind: Kind = options.kind;
+  return INTERPRETATIONS[kind].reassign?.(options, to) ?? options;
 }
 
 /** Strokes by the options and the line that they were made from: a family reads the same lines the same

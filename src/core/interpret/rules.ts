@@ -19,6 +19,14 @@ export const byRules: Interpretation<RulesOptions> = {
     const parts = rules.flatMap(({ plays, fill }) => [...plays, ...(fill ? [fill] : [])]);
     return [...new Set<Limb>(parts.map((part) => part.limb))];
   },
+  reassign: (options, to) => ({
+    ...options,
+    rules: options.rules.map((rule) => ({
+      ...rule,
+      plays: rule.plays.map(to),
+      fill: rule.fill && to(rule.fill),
+    })),
+  }),
   play: (line, { rules }) => {
     const issues: Issue[] = [...emptyRanges(rules), ...contradictions(rules)];
     if (issues.length > 0) return fail(...issues);

@@ -11,6 +11,11 @@ export const shortLong: Interpretation<ShortLongOptions> = {
   kind: 'short-long',
   reads: 'voices',
   claims: ({ short, long }) => (short.limb === long.limb ? [short.limb] : [short.limb, long.limb]),
+  reassign: (options, to) => ({
+    ...options,
+    short: to(options.short),
+    long: to(options.long),
+  }),
   play: (line, { short, long, longFrom }) => {
     const from = slotTicks(longFrom);
     return ok(

@@ -9,5 +9,6 @@ export const verbatim: Interpretation<VerbatimOptions> = {
   kind: 'verbatim',
   reads: 'voices',
   claims: ({ on }) => [on.limb],
+  reassign: (options, to) => ({ ...options, on: to(options.on) }),
   play: (line, { on }) => ok(onsets(line).map((onset) => strokeOn(onset, on, 'normal'))),
 };

@@ -1,3 +1,4 @@
+export { anchorsOf } from './anchors';
 export { heldSchema } from './contents';
 export { countPlaces } from './count-places';
 export { SHIPPED_KITS, SHIPPED_LINES } from './data';

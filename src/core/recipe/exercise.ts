@@ -2,7 +2,7 @@ import type { Reading } from '../interpret';
 import type { KitProfile, Limb, Replaced, Style } from '../kit';
 import type { Layer, Stroke } from '../pattern';
 import { quarters, swungTicks, tick, type Feel, type Meter, type Tick } from '../time';
-import type { GaveWay } from './gave-way';
+import type { GaveWay, LostAnchor } from './gave-way';
 import type { ClosedMember } from './schema';
 
 /** What a recipe plays. Everything else (readback, notation, sound, files) is computed from it. */
@@ -32,6 +32,8 @@ export interface Exercise {
   readonly kept: NonNullable<ClosedMember['kept']>;
   /** Strokes that gave way to others: grace notes that were opened, or what was laid over their surface. */
   readonly gaveWay: readonly GaveWay[];
+  /** Strokes of a backbeat, a clave or a foot pattern that the phrase has taken the limb of, though nobody said so. */
+  readonly lostAnchors: readonly LostAnchor[];
   /** Hand edits whose stroke is not there any more. */
   readonly stale: number;
   /** The parts of a sequence in order; empty for a single exercise. */

@@ -26,7 +26,7 @@ import {
 } from './change';
 import type { Exercise } from './exercise';
 import { fitKit } from './fit';
-import { allGaveWay, gaveWay, type GaveWay } from './gave-way';
+import { allGaveWay, gaveWay, lostAnchors, type GaveWay } from './gave-way';
 import type { ClosedMember, ClosedRecipe } from './schema';
 import { expandSequence } from './sequence';
 
@@ -159,6 +159,16 @@ function settle(
         })
       : ok({ over: under, line: null, shared: [] });
   if (!settled.ok) return settled;
+  // A groove that rests was told to, and so was one under a phrase that was placed.
+  const takes = settled.value.shared.length > 0 && !aims && recipe.clash !== 'groove';
+  const lost =
+    takes && settled.value.line
+      ? lostAnchors(recipe.over, {
+          before: under,
+          after: settled.value.over,
+          line: settled.value.line,
+        })
+      : [];
   let layers = [...settled.value.over, ...(settled.value.line ? [settled.value.line] : [])];
   if (layers.length === 0) layers = [silence(bar)];
   let stale = 0;
@@ -205,6 +215,7 @@ function settle(
     kept: recipe.kept ?? [],
     stale,
     gaveWay: gone,
+    lostAnchors: lost,
     members: [],
   });
 }

@@ -2,10 +2,26 @@ import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
 import { SHIPPED_OSTINATOS } from '../materials';
 import { typedSticking } from '../sticking';
-import { blankRecipe, expand, readAs, startOf, toggleOstinato, withFreeLimb, withPlay } from '.';
+import {
+  anchorMends,
+  blankRecipe,
+  expand,
+  INTERPRETATION_STARTS,
+  readAs,
+  startOf,
+  toggleOstinato,
+  withFreeLimb,
+  withPlay,
+} from '.';
 import { freePlayer } from './free-limb';
 
 const line = { content: { text: '4. 4 8 4' } };
+
+/** A line of a bar that fits the meter. */
+function lineIn(meter: string) {
+  const [beats = '4', unit = '4'] = meter.split('/');
+  return { content: { text: Array(Number(beats)).fill(unit).join(' ') } };
+}
 
 function over(...lanes: readonly (readonly [string, string])[]) {
   const made = lanes.map(([limb, voice]) => ({ limb, voice, slot: '8', grid: 'x-' }) as never);
@@ -120,6 +136,58 @@ describe('readAs', () => {
   it('as written is for a limb that is free', () => {
     const base = { ...toggleOstinato(blankRecipe(), 'hand-to-hand-left'), play: line };
     expect(readAs(base, 'verbatim').as).toMatchObject({ on: { limb: 'RF' } });
-    expect(readAs(base, 'short-long').as).toEqual(startOf('short-long'));
+  });
+
+  // Common practice, no source: a teacher never gives the backbeat away, nor a clave.
+  it.each([
+    ['left-paradiddle', 'short-long', { short: { limb: 'RH' }, long: { limb: 'RF' } }],
+    ['clave-3-2', 'short-long', { short: { limb: 'RH' }, long: { limb: 'RF' } }],
+    [
+      'samba-feet',
+      'short-long',
+      { short: { limb: 'LH' }, long: { limb: 'RH', voice: 'tom-floor' } },
+    ],
+    ['jazz-ride', 'short-long', { short: { limb: 'LH' }, long: { limb: 'RF' } }],
+    ['rock-8ths', 'short-long', { short: { limb: 'RH' }, long: { limb: 'RF' } }],
+    ['clave-3-2', 'left-triplets', { fill: { limb: 'RH' }, long: [{ limb: 'RF' }] }],
+    ['left-paradiddle', 'hand-against-hand', { short: [{ limb: 'RH' }], fill: { limb: 'RF' } }],
+    ['clave-3-2', 'rules', { rules: [{ plays: [{ limb: 'RH' }] }, { plays: [{ limb: 'RF' }] }] }],
+    ['bossa-clave', 'verbatim', { on: { limb: 'RF' } }],
+  ] as const)('over %s, %s takes what is free', (id, way, as) => {
+    const base = { ...toggleOstinato(blankRecipe(), id), play: line };
+    expect(readAs(base, way).as).toMatchObject(as);
+  });
+});
+
+describe('anchors', () => {
+  const WAYS = INTERPRETATION_STARTS.map(({ id }) => id).filter((id) => id !== 'phrase-cells');
+  /** Where both hands are what the interpretation is about, or no limb is left. */
+  const CANNOT = /^(accents-|line-doubled)/;
+
+  it.each(Object.keys(SHIPPED_OSTINATOS))('of %s stay under a line, read in any way', (id) => {
+    for (const way of WAYS.filter((one) => !CANNOT.test(one))) {
+      const base = toggleOstinato(blankRecipe(), id);
+      const read = readAs({ ...base, play: lineIn(base.meter) }, way);
+      const made = must(expand(read));
+      const isLost = made.lostAnchors.length > 0;
+      expect(isLost && `${id} ${way}`).toBe(false);
+    }
+  });
+
+  it('that were given away are said, with what keeps them', () => {
+    const rock = toggleOstinato(blankRecipe(), 'rock-8ths');
+    const taken = { ...rock, play: line, as: startOf('verbatim') };
+    const { lostAnchors } = must(expand(taken));
+    expect(lostAnchors.map(({ limb, voice }) => `${limb} ${voice}`)).toEqual(['LH snare']);
+    const mends = anchorMends(taken, lostAnchors.length);
+    expect(mends.map(({ kind }) => kind)).toEqual(['limb', 'merge']);
+    expect(mends[0]?.recipe.as).toMatchObject({ on: { limb: 'RF', voice: 'bass' } });
+    for (const { recipe } of mends) expect(must(expand(recipe)).lostAnchors).toEqual([]);
+  });
+
+  it('that rest because they were told to are none', () => {
+    const rock = toggleOstinato(blankRecipe(), 'rock-8ths');
+    const told = { ...rock, play: line, as: startOf('verbatim'), clash: 'groove' as const };
+    expect(must(expand(told)).lostAnchors).toEqual([]);
   });
 });

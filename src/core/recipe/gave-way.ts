@@ -1,5 +1,8 @@
-import type { VoiceId } from '../kit';
+import type { Limb, VoiceId } from '../kit';
+import { anchorsOf } from '../materials';
 import type { Layer } from '../pattern';
+import type { Tick } from '../time';
+import type { ClosedMember } from './schema';
 
 /** Strokes of a cycle that are not played, because others take their place. */
 export interface GaveWay {
@@ -26,4 +29,41 @@ export function allGaveWay(all: readonly (readonly GaveWay[])[]): readonly GaveW
   const counts = new Map<VoiceId, number>();
   for (const { voice, count } of all.flat()) counts.set(voice, (counts.get(voice) ?? 0) + count);
   return [...counts].map(([voice, count]) => ({ voice, count }));
+}
+
+/** A stroke of an anchor that something else has taken the limb of. */
+export interface LostAnchor {
+  readonly at: Tick;
+  readonly limb: Limb;
+  readonly voice: VoiceId;
+}
+
+/** Strokes of anchors that are gone where the phrase takes their limb, and that nothing else sounds.
+ * @param before layers of the ostinatos, looped, lane by lane in the order of the recipe
+ * @param after the same layers, settled  @param line what is played over them */
+export function lostAnchors(
+  over: ClosedMember['over'],
+  {
+    before,
+    after,
+    line,
+  }: Readonly<Record<'before' | 'after', readonly Layer[]>> & { readonly line: Layer },
+): readonly LostAnchor[] {
+  const sounding = new Set(line.strokes.map(({ at, voice }) => `${at} ${voice}`));
+  let first = 0;
+  return over.flatMap(({ content }) => {
+    const from = first;
+    first += content.lanes.length;
+    return anchorsOf(content).flatMap(({ lane, kind }) => {
+      const [was, now] = [before[from + lane], after[from + lane]];
+      if (!was || was === now) return [];
+      const left = new Set(now?.strokes);
+      return was.strokes.flatMap((stroke): LostAnchor[] => {
+        const { at, limb, voice, dynamic } = stroke;
+        const isAnchor = kind === 'pattern' || dynamic === 'accent';
+        if (!isAnchor || left.has(stroke) || sounding.has(`${at} ${voice}`)) return [];
+        return [{ at, limb, voice }];
+      });
+    });
+  });
 }

@@ -32,6 +32,7 @@ const HINDRANCE_RULES = [
   'voice-missing',
   'accent-on-rest',
   'swung-apart',
+  'anchor-lost',
 ] as const;
 
 /** One ingredient, or one choice, of each phrase of the sentence that can hold several. */

@@ -107,6 +107,11 @@ function join(first: Exercise, parts: readonly Played[], bars: number): Exercise
     strokes: mergeStrokes(joined),
     stale: parts.reduce((sum, one) => sum + one.exercise.stale, 0),
     gaveWay: allGaveWay(parts.map((one) => one.exercise.gaveWay)),
+    lostAnchors: parts.flatMap(({ exercise, bars: count }, nth) => {
+      const start = (members[nth]?.fromBar ?? 0) * first.barTicks;
+      const within = exercise.lostAnchors.filter(({ at }) => at < count * first.barTicks);
+      return within.map((one) => ({ ...one, at: tick(start + one.at) }));
+    }),
     replaced: parts.flatMap((one) => one.exercise.replaced),
     members,
   };

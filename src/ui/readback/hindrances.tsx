@@ -1,8 +1,8 @@
 'use client';
 
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { Hindrance } from '@/core/analysis';
-import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { anchorMends, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import { sayHindrance, type Say } from '@/words';
 import { Button, useSpeech } from '../base';
 import { MOST_PLACES } from './part';
@@ -13,15 +13,18 @@ type KeptHindrances = NonNullable<ClosedRecipe['kept']>;
 /** What hinders playing, each with place, reason and mend; the teacher may keep it with a note. */
 export function Hindrances({
   hindrances,
+  recipe,
   exercise,
-  onKeep,
+  onChange,
 }: {
   hindrances: readonly Hindrance[];
+  recipe: ClosedRecipe;
   exercise: Exercise;
-  onKeep: (kept: KeptHindrances) => void;
+  onChange: (recipe: ClosedRecipe) => void;
 }) {
   const { say } = useSpeech();
   const { kept } = exercise;
+  const onKeep = (next: KeptHindrances) => onChange({ ...recipe, kept: [...next] });
   const groups = groupsOf(
     hindrances.filter(({ rule }) => !kept.some((one) => one.rule === rule)),
     exercise,
@@ -32,6 +35,9 @@ export function Hindrances({
       {groups.map(({ rule, places, reason, mend }) => (
         <li key={reason} className="border-l-3 border-warm pl-2 text-sm leading-5">
           <b>{sayWheres(say, places)}.</b> {reason} <span className="text-soft">{mend}</span>{' '}
+          {rule === 'anchor-lost' && (
+            <AnchorMends recipe={recipe} exercise={exercise} onChange={onChange} />
+          )}
           <Keep onKeep={(note) => onKeep([...kept, { rule, note }])} />
         </li>
       ))}
@@ -51,6 +57,26 @@ export function Hindrances({
         ))}
     </ul>
   );
+}
+
+/** Ways to keep what must keep going, each a touch away; undo takes it back. */
+function AnchorMends({
+  recipe,
+  exercise,
+  onChange,
+}: {
+  recipe: ClosedRecipe;
+  exercise: Exercise;
+  onChange: (recipe: ClosedRecipe) => void;
+}) {
+  const { say } = useSpeech();
+  return anchorMends(recipe, exercise.lostAnchors.length).map((mend) => (
+    <Fragment key={mend.kind}>
+      <button type="button" className="phrase" onClick={() => onChange(mend.recipe)}>
+        {say.t(`screen.bench.anchorMend.${mend.kind}`)}
+      </button>{' '}
+    </Fragment>
+  ));
 }
 
 function groupsOf(hindrances: readonly Hindrance[], exercise: Exercise, say: Say) {

@@ -45,8 +45,9 @@ export const ReadbackPanel = memo(function ReadbackPanel({
         <Part label={say.t('screen.bench.watchOut')}>
           <Hindrances
             hindrances={readback.hindrances}
+            recipe={recipe}
             exercise={exercise}
-            onKeep={(next) => onChange({ ...recipe, kept: [...next] })}
+            onChange={onChange}
           />
         </Part>
       )}

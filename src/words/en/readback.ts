@@ -42,6 +42,8 @@ export const readback = {
     'fast-run': 'The {limb} plays {strokes, number} in a row, {gap, number} ms apart.',
     'voice-missing': 'This kit has no {voice}.',
     'accent-on-rest': 'An accent was moved here, and nothing is played: it is lost.',
+    'anchor-lost':
+      'The {limb} plays something else here: its {voice} {places, plural, one {is gone once} other {is gone # times}}.',
     'swung-apart':
       'Written together, but one part swings {eighths} and the other {sixteenths} or tuplets: they sound {gap, number} ms apart{more, plural, =0 {} one {, here and in # more place} other {, here and in # more places}}.',
   },
@@ -54,6 +56,7 @@ export const readback = {
     'fast-run': 'Share them with another limb, or slow down.',
     'voice-missing': 'Choose another voice, or another kit.',
     'accent-on-rest': 'Move the accents by another number of slots, or write a note here.',
+    'anchor-lost': 'Give the line to another limb, or let both play.',
     'swung-apart': 'Play it straight, or write both parts in {eighths} or in triplets.',
   },
   into: '{from, number} into {to, number}: {what}',

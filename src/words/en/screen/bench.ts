@@ -308,6 +308,7 @@ export const bench = {
   voiceOfTheStroke: 'Voice of the stroke',
   voices: '{voices, number} voices',
   warnAgain: 'warn again',
+  anchorMend: { limb: 'another limb', merge: 'let both play' },
   watchForCapital: 'Watch for',
   watchOut: 'Watch out',
   ways: '{count, number} ways',
