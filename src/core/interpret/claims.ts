@@ -13,6 +13,8 @@ export interface Stretch {
   readonly from: number;
   readonly every: number;
   readonly ticks: number;
+  /** Whether its last stroke is a landing: the groove lands with it, but for the limb that strikes. */
+  readonly lands?: boolean;
 }
 
 export interface Settled {
@@ -24,6 +26,7 @@ export interface Settled {
 
 /** Applies the policy to layers looped to one cycle. It is about the time in which the phrase sounds, from
  * its first to its last stroke, each time that its stretch comes, and about limbs that both use then.
+ * Where it lands, only the limb that strikes gives way.
  * `limbs`: the limbs that the phrase takes rest meanwhile. `groove`: all of the groove does. `merge`: both
  * play, and at one instant the louder stroke wins. `refuse`: issue `limb-claimed`. `throughout`: a limb
  * that the phrase ever takes has no groove at all.
@@ -70,11 +73,19 @@ export function settleClaims(
 }
 
 /** Whether something lies in the time in which the phrase sounds. */
-function soundingOf(line: Layer, { from, every, ticks }: Stretch): (stroke: Stroke) => boolean {
+function soundingOf(
+  line: Layer,
+  { from, every, ticks, lands = false }: Stretch,
+): (stroke: Stroke) => boolean {
   const offset = ({ at }: Stroke) => wrap(at - from, every);
   const offsets = line.strokes.map(offset).filter((one) => one < ticks);
   const [first, last] = [Math.min(...offsets), Math.max(...offsets)];
-  return (stroke) => offset(stroke) >= first && offset(stroke) <= last;
+  const striking = limbsOf(line.strokes.filter((one) => offset(one) === last));
+  return (stroke) => {
+    const at = offset(stroke);
+    if (lands && at === last) return striking.includes(stroke.limb);
+    return at >= first && at <= last;
+  };
 }
 
 function limbsOf(strokes: readonly Stroke[]): readonly Limb[] {

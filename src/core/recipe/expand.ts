@@ -239,7 +239,8 @@ function stretchOf(
   meter: Meter,
   bar: Tick,
 ): Stretch | null {
-  return aimedAt(parts, { ...aim, landsTicks: landsTicks(aim, meter) }, bar);
+  const aimed = aimedAt(parts, { ...aim, landsTicks: landsTicks(aim, meter) }, bar);
+  return aimed && { ...aimed, lands: aim.by === 'last note' };
 }
 
 /** A bar in which nothing plays, for changes that add something. */

@@ -76,6 +76,42 @@ describe('a sextuplet on the last beat of every fourth bar of a shuffle', () => 
   });
 });
 
+describe('a phrase that lands on beat 1', () => {
+  const lands = (sticking: string, more: Partial<ClosedRecipe> = {}): ClosedRecipe =>
+    fill('rock-8ths', sticking, '16', {
+      changes: [
+        { kind: 'aim', bars: 4, times: 1, lands: 0, slot: '16', by: 'last note', over: 'goes on' },
+      ],
+      ...more,
+    });
+  const onOne = (recipe: ClosedRecipe) =>
+    must(expand(recipe))
+      .strokes.filter(({ at }) => at === 0)
+      .map(({ limb, voice }) => `${limb} ${voice}`)
+      .sort();
+
+  it('takes there only the limb that strikes: hat and bass drum land with it', () => {
+    expect(onOne(lands('LRLK'))).toEqual(['RF bass', 'RH hat']);
+    expect(onOne(lands('KRLR'))).toEqual(['RF bass', 'RH snare']);
+    expect(onOne(lands('KRLR', { clash: 'groove' }))).toEqual(['RF bass', 'RH snare']);
+    expect(onOne(lands('LRLK', { clash: 'groove' }))).toEqual(['RF bass', 'RH hat']);
+  });
+
+  it('takes its limbs before that', () => {
+    expect(beatsOf(lands('LRLK'), 'RH')).toEqual(eighths(4).filter((beat) => beat !== 15.5));
+  });
+
+  it('lets a groove that rests land, too', () => {
+    const rests = lands('LRLK');
+    const [aim] = rests.changes;
+    if (aim?.kind !== 'aim') throw new Error('no aim');
+    expect(onOne({ ...rests, changes: [{ ...aim, over: 'rests' }] })).toEqual([
+      'RF bass',
+      'RH hat',
+    ]);
+  });
+});
+
 describe('a phrase placed by the beat inside a bar', () => {
   const on = (bars: number, bar: number, beat: number, lands = 0): ClosedRecipe =>
     fill('rock-8ths', 'RLRL', '16', {

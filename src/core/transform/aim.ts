@@ -36,7 +36,9 @@ export function aimPhrase(layers: readonly Layer[], aim: Aim, bar: Tick): readon
       .flat()
       .sort(inTimeOrder),
   };
-  const under = (at: number) => wrap(at - from, every) < ticks;
+  // On what it lands with its last note, the groove lands, too.
+  const rests = aim.by === 'last note' ? ticks - own + lastOf(phrase) : ticks;
+  const under = (at: number) => wrap(at - from, every) < rests;
   return layers.map((layer) => {
     if (layer === looped) return placed;
     const groove = unloopLayer(layer);
@@ -78,7 +80,11 @@ export function aimedAt(
   const ticks = own * aim.times;
   const every = tick(Math.max(aim.bars, Math.ceil(ticks / bar)) * bar);
   if (aim.by === 'start') return { looped, phrase, from: aim.landsTicks, every, ticks };
-  const last = phrase.strokes.findLast((stroke) => !stroke.tail)?.at ?? 0;
-  const from = every + aim.landsTicks + (aim.by === 'end' ? 0 : own - last) - ticks;
+  const from = every + aim.landsTicks + (aim.by === 'end' ? 0 : own - lastOf(phrase)) - ticks;
   return { looped, phrase, from, every, ticks };
+}
+
+/** Where the last note of a phrase lies in it. */
+function lastOf(phrase: Layer): number {
+  return phrase.strokes.findLast((stroke) => !stroke.tail)?.at ?? 0;
 }
