@@ -111,18 +111,21 @@ export function bruteOpens(
   return found.sort((a, b) => a - b);
 }
 
-/** Every nth note, counted on without a break, in as many repeats as it takes. */
+/** Every nth note, counted on without a break, in as many repeats as it takes. Where counting begins on a later
+ * note, it has come round by the time the loop does: the notes before it are counted, too.
+ * @param first the note on which counting begins, from 1 */
 export function bruteEveryNth(
   places: readonly number[],
   length: number,
   nth: number,
+  first: number,
 ): { readonly at: readonly number[]; readonly length: number } {
   const at: number[] = [];
   let repeats = 0;
   let counted = 0;
   do {
     for (const place of places) {
-      if (counted % nth === 0) at.push(repeats * length + place);
+      if (counted % nth === (first - 1) % nth) at.push(repeats * length + place);
       counted += 1;
     }
     repeats += 1;

@@ -9,7 +9,7 @@ export const everyNthSchema = z.strictObject({
   of: z.strictObject({ limb: limbSchema, voice: z.nullable(voiceSchema) }),
   /** Every so many notes. */
   nth: whole(1, 32),
-  /** Counted from this note on, from 1. */
+  /** A note that is one of them, from 1; those before it are counted, too. */
   first: whole(1, 32),
   to: assignmentSchema,
   dynamic: dynamicSchema,

@@ -4,7 +4,8 @@ import { addStrokes } from './add';
 import type { EveryNth } from './every-nth-schema';
 
 /** Adds a stroke on every nth note of a limb. Counting begins anew where the counted limb changes its
- * subdivision, not where its notes are sparse. Where the count does not come out even in the cycle, the
+ * subdivision, not where its notes are sparse, and has come round where it begins on a later note: every 2nd
+ * from the 3rd is every 2nd from the 1st. Where the count does not come out even in the cycle, the
  * cycle is repeated until it does.
  * @param layers all of one length, whole bars
  * @example bass drum on every 2nd of right-hand 8ths, from the 1st // => slots 0 2 4 6 of 8
@@ -18,7 +19,7 @@ export function everyNth(layers: readonly Layer[], rule: EveryNth, by: AddedBy) 
   let number = 0;
   const added = notesOf(whole, rule).flatMap(({ at, slot, swings }): Stroke[] => {
     number = restarts.has(at) ? 1 : number + 1;
-    if ((number - first) % nth !== 0 || number < first) return [];
+    if ((number - first) % nth !== 0) return [];
     const { to, dynamic } = rule;
     const written = { at, ...(slot && { slot }), ...(swings && { swings }) };
     return [{ ...written, ...to, dynamic, from: { source: 'added', by: 'every-nth' } }];
