@@ -192,7 +192,7 @@ describe('an item that proposes', () => {
 });
 
 describe('plateau (four practice days without gain are common practice, no source)', () => {
-  it('days of practice count, not calendar days, from the day after the gain', () => {
+  it('days of practice count, not calendar days, from the first one on the rung', () => {
     expect(play('CCC | S | S ||| S').variation).toBeNull();
     const stuck = play('CCC | S | S ||| S | S');
     expect(stuck).toMatchObject({ rung: 1, reason: { kind: 'varied' } });
@@ -206,15 +206,28 @@ describe('plateau (four practice days without gain are common practice, no sourc
   });
 
   it('names the beat on which it broke', () => {
-    const stuck = play('CCC | S | S | S | S', proposes, { broke: [3] });
+    const stuck = play('CCC | S | S | S', proposes, { broke: [3] });
     expect(stuck.proposal).toMatchObject({ kind: 'plateau', variation: facts.bridges[3] });
-    expect(stuck.proposal?.because).toMatchObject({ fact: { code: 'broke-there', times: 4 } });
+    expect(stuck.proposal?.because).toMatchObject({ fact: { code: 'broke-there', times: 3 } });
   });
 
   it('is asked again only after as many days more', () => {
-    const again = ['CCC | S | S | S | S', decline('plateau'), '| S | S | S'];
+    const again = ['CCC | S | S | S', decline('plateau'), '| S | S | S'];
     expect(play(again as string[], proposes).proposal).toBeNull();
     expect(play([...(again as string[]), '| S'], proposes).proposal?.kind).toBe('plateau');
+  });
+
+  it('asked long ago gives way to what happened since', () => {
+    expect(play('S | S | S | S', proposes).proposal?.kind).toBe('plateau');
+    expect(play('S | S | S | S ||| CC', proposes).proposal?.kind).toBe('plateau');
+    expect(play('S | S | S | S ||| CCCCCCCCC', proposes).proposal?.kind).toBe('advance');
+    // Below the best rung, too.
+    const below = ['CCC', accept('advance'), 'LL', accept('lower'), '| S | S | S | S'];
+    expect(play(below as string[], proposes)).toMatchObject({
+      rung: 0,
+      proposal: { kind: 'plateau' },
+    });
+    expect(play([...(below as string[]), 'CCC'], proposes).proposal?.kind).toBe('advance');
   });
 });
 

@@ -195,12 +195,8 @@ function stuck(draft: Draft, { course, facts }: Following, { late }: Recent): vo
   ask(draft, { kind: 'plateau', variation, ...restsOn(draft, because) });
 }
 
-/** Waits for the teacher; what was asked before gives way. What is stuck stays asked while the ladder
- * only goes up and down below the best rung. */
+/** Waits for the teacher; what was asked before gives way to what happened since. */
 function ask(draft: Draft, proposal: Proposal): void {
-  const isGrave = (kind: Proposal['kind']) => kind === 'plateau' || kind === 'simplify';
-  const stays = draft.proposal !== null && isGrave(draft.proposal.kind);
-  const gains = proposal.kind === 'advance' && draft.rung >= draft.best;
-  if (!stays || gains || isGrave(proposal.kind)) draft.proposal = proposal;
+  draft.proposal = proposal;
   draft.reason = { kind: 'asks' };
 }

@@ -17,7 +17,7 @@ export interface Counter {
   form: 'whole' | 'simpler' | 'twist';
   /** The best rung so far: from there on the ground is new. */
   best: number;
-  /** Practice days since the best rung was reached, that day not counted. */
+  /** Practice days on the way from the best rung so far to the next, from the first try on it. */
   stuckDays: number;
   /** How many there were when a plateau was last asked about. */
   askedDays: number;
@@ -70,11 +70,12 @@ export function startCounter(rung: number, climbing = false): Counter {
   };
 }
 
-/** Practice days since the last gain are counted with the first try of each. */
+/** Practice days since the last gain are counted with the first try of each; the first of them may be the day
+ * of the gain itself, where the new rung was tried on it. */
 export function markDay(counter: Counter, day: number): void {
-  if (day <= counter.lastDay) return;
-  if (counter.lastDay !== NEVER) counter.stuckDays += 1;
-  counter.lastDay = day;
+  if (day <= counter.lastDay && counter.stuckDays > 0) return;
+  counter.stuckDays += 1;
+  counter.lastDay = Math.max(day, counter.lastDay);
 }
 
 /** What a try counts as; null where it is time played and moves nothing: nobody has said how it went, or it

@@ -15,9 +15,13 @@ export const SUFFERINGS = [
   { id: 'uneven', limb: false },
   { id: 'followed', limb: true },
   { id: 'crept-in', limb: true },
+  { id: 'backbeat', limb: false },
   { id: 'accents', limb: false },
   { id: 'weak-hand', limb: 'hands' },
+  { id: 'pressure', limb: false },
+  { id: 'surface', limb: true },
   { id: 'tense', limb: false },
+  { id: 'balance', limb: false },
   { id: 'count', limb: false },
   { id: 'seam', limb: false },
 ] as const;

@@ -26,7 +26,8 @@ import {
 } from '..';
 
 /** A studio file as it was when entries were columns and rungs had names in words, and what its students'
- * logs came to then, written down by the code of that time. */
+ * logs came to then, written down by the code of that time. What a rule that has changed since moves was written
+ * down again: a plateau is asked about in the fourth session on a rung, not after it. */
 const HERE = join(process.cwd(), 'src/server/before');
 
 interface Told {
