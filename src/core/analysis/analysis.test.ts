@@ -404,6 +404,23 @@ describe('seamOf and limbLoads', () => {
     expect(loads.reduce((sum, load) => sum + load.perSecond, 0)).toBeCloseTo(4);
   });
 
+  it('a run goes on while other limbs play along, and has no end where none comes in between', () => {
+    const hats = ['RH', 'hat', '16', 'xxxxxxxxxxxxxxxx'] as const;
+    const endless = exerciseOf([hats, ['LF', 'hat-foot', '4', 'xxxx']]);
+    expect(limbLoads(endless, at(60, endless))).toMatchObject([
+      { limb: 'RH', longestRun: 16, endless: true },
+      { limb: 'LF', longestRun: 1, endless: false },
+    ]);
+    const shared = exerciseOf([
+      ['RH', 'hat', '16', 'xxx-xxx-xxx-xxx-'],
+      ['LH', 'snare', '16', 'x--xx--xx--xx--x'],
+    ]);
+    expect(limbLoads(shared, at(60, shared))).toMatchObject([
+      { limb: 'RH', longestRun: 3, endless: false },
+      { limb: 'LH', longestRun: 2, endless: false },
+    ]);
+  });
+
   it('a single stroke comes round after its cycle', () => {
     const one = exerciseOf([['RH', 'ride', '4', 'x---']]);
     expect(limbLoads(one, at(60, one))).toMatchObject([{ shortestGapMs: 4000, longestRun: 1 }]);

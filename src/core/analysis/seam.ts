@@ -22,8 +22,10 @@ export interface LimbLoad {
   readonly perSecond: number;
   /** Shortest gap between two of its strokes, the seam included. */
   readonly shortestGapMs: number;
-  /** Most strokes in a row without another limb in between, the seam included. */
+  /** Most strokes in a row without another limb in between, the seam included; others may play along. */
   readonly longestRun: number;
+  /** Whether no other limb ever comes in between: the run has no end. */
+  readonly endless: boolean;
 }
 
 /** @returns null when nothing plays */
@@ -59,7 +61,8 @@ export const limbLoads = onceAt((exercise, tempo): readonly LimbLoad[] => {
     }
     const perSecond = mine.length / cycleSeconds;
     const longestRun = runs[LIMB_BITS[limb]] ?? 0;
-    found.push({ limb, strokes: mine.length, perSecond, shortestGapMs, longestRun });
+    const endless = longestRun === momentsOf(exercise).length;
+    found.push({ limb, strokes: mine.length, perSecond, shortestGapMs, longestRun, endless });
   }
   return found;
 });
@@ -74,15 +77,12 @@ export function strokesMade(exercise: Exercise): number {
 const longestRuns = once((exercise): readonly number[] => {
   const moments = momentsOf(exercise);
   const best = new Array<number>(16).fill(0);
-  let before = 0;
-  let run = 0;
-  for (let step = 0; step < moments.length * 2; step += 1) {
-    const { mask = 0, limbs = [] } = moments[step % moments.length] ?? {};
-    const alone = limbs.length === 1;
-    run = alone && mask === before ? run + 1 : 1;
-    before = mask;
-    if (alone) best[mask] = Math.min(moments.length, Math.max(best[mask] ?? 0, run));
-    else for (const limb of limbs) best[LIMB_BITS[limb]] = Math.max(best[LIMB_BITS[limb]] ?? 0, 1);
+  for (const bit of Object.values(LIMB_BITS)) {
+    let run = 0;
+    for (let step = 0; step < moments.length * 2; step += 1) {
+      run = ((moments[step % moments.length]?.mask ?? 0) & bit) === 0 ? 0 : run + 1;
+      best[bit] = Math.min(moments.length, Math.max(best[bit] ?? 0, run));
+    }
   }
   return best;
 });

@@ -15,7 +15,7 @@ interface Sign {
 const SIGN = /^(32|16|8|4|2|1)(\.{0,2})(r?)(~?)$/;
 
 /** Reads the typed shorthand of a reading line: `4. 4 8 4`, rests `8r`, ties `4~8`, tuplets
- * `3(8 8 8)`, bars `|`, a bar played four times `x4`. English words are accepted too: `dotted quarter, quarter, 8th`. A line goes round
+ * `3(8 8 8)`, bars `|`, a bar played four times `x4`, notes played four times `(8 8) x4`. English words are accepted too: `dotted quarter, quarter, 8th`. A line goes round
  * at its own length: without bar lines it may be any, and after the last one a bar may be short.
  * @returns issues `line-empty`, `line-token`, `line-tie`, `line-tuplet`, and `bar-length` for
  * every other bar that is too long or too short; `at` counts letters from 0
@@ -40,6 +40,24 @@ const MOST_READ = 500;
 function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
   const spelled = spellWords(text);
   if (spelled.trim() === '') return fail({ code: 'line-empty', path });
+  const asBars = readBars(spellGroups(spelled, ' | '), meter, path);
+  // What is repeated may be less than a bar.
+  return asBars.ok || !GROUP.test(spelled)
+    ? asBars
+    : readBars(spellGroups(spelled, ' '), meter, path);
+}
+
+/** Notes in parentheses, tuplets among them, and how often they are played. */
+const GROUP = /(?<!\d\s*)\(((?:[^()]|\d\s*\([^()]*\))*)\)\s*x\s*(\d{1,2})\b/;
+
+/** Groups with their repeats written out. @param between what parts one from the next */
+function spellGroups(text: string, between: string): string {
+  return text.replace(new RegExp(GROUP, 'g'), (_, inner: string, times: string) =>
+    Array.from({ length: Number(times) }, () => inner.trim()).join(between),
+  );
+}
+
+function readBars(spelled: string, meter: Meter, path: Path): Result<ReadingLine> {
   const issues: Issue[] = [];
   const texts = spellRepeats(spelled.replace(/\|\s*$/, '').split('|'));
   let tuplets = 0;

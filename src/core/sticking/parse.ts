@@ -74,13 +74,16 @@ export function parsePhrase(
   return ok({ cells, slots, lengthTicks: slots.reduce((sum, one) => sum + one.ticks, 0) });
 }
 
-/** Whether typed text is a sticking and not a line: letters of limbs alone, at least one. */
+/** Whether typed text is meant as a sticking and not as a line: most words are letters of limbs, at least one,
+ * and none is a note value. What cannot be read of it is then what is wrong with it.
+ * @example looksSticking('16: fR gL R R') // => true: only `gL` cannot be read */
 export function looksSticking(text: string): boolean {
   const words = spellRepeats(text).filter((word) => word !== '|' && !/^\d+t?:$/.test(word));
+  const read = words.filter((word) => /^([>fduUioz]*[RLKFTrl-])+$/.test(word));
   return (
-    words.length > 0 &&
-    words.every((word) => /^([>fduUioz]*[RLKFTrl-])+$/.test(word)) &&
-    /[a-zA-Z]/.test(words.join(''))
+    read.length * 2 > words.length &&
+    words.every((word) => !/\d/.test(word)) &&
+    /[a-zA-Z]/.test(read.join(''))
   );
 }
 

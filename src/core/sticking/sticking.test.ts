@@ -105,6 +105,8 @@ describe('stickings typed and read back', () => {
     ['4. 4 8 4', false],
     ['', false],
     ['RLX', false],
+    ['16: fR gL R R', true],
+    ['dotted quarter, quarter', false],
   ])('“%s” is a sticking: %s', (text, is) => expect(looksSticking(text)).toBe(is));
 
   it('a letter that is no limb is named with its place', () => {

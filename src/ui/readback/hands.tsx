@@ -126,7 +126,7 @@ export function Loads({ readback }: { readback: Readback }) {
             </th>
             <td>{load.perSecond.toFixed(1)}</td>
             <td>{say.t('screen.bench.ms', { ms: Math.round(load.shortestGapMs) })}</td>
-            <td>{load.longestRun}</td>
+            <td>{load.endless ? say.t('screen.bench.allInARow') : load.longestRun}</td>
           </tr>
         ))}
       </tbody>

@@ -141,6 +141,7 @@ export const bench = {
   howToTypeALine: 'How to type a line',
   in: 'In',
   inARow: 'in a row',
+  allInARow: 'all',
   inAll: 'In all',
   inPlaceOf: 'In place of the {voice} stroke.',
   interpretation: 'Interpretation',
