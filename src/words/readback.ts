@@ -2,6 +2,7 @@ import {
   ORNAMENT_POINTS,
   type DifficultyFacts,
   type Hindrance,
+  type LimbDynamics,
   type OffBeatShare,
 } from '@/core/analysis';
 import type { RunSeam } from '@/core/family';
@@ -156,9 +157,33 @@ export function sayDifficulty(say: Say, facts: DifficultyFacts): string {
         .join(', ');
     case 'ornaments':
       return facts.ornaments.map((one) => `${one} ${ORNAMENT_POINTS[one]}`).join(' + ');
+    case 'spacing':
+      return facts.limbs
+        .map(({ limb, kinds }) => t('readback.counted.spacing', { limb: letterOf(limb), kinds }))
+        .join(' + ');
+    case 'doubles':
+      return t('readback.counted.doubles', { early: facts.early, all: facts.all });
+    case 'dynamics':
+      return facts.limbs.map((one) => sayDynamics(say, one)).join(' + ');
+    case 'round':
+      return t('readback.counted.round', { beats: facts.beats });
+    case 'meter':
+      return t('readback.counted.meter', { beats: facts.beats });
+    case 'weaker-side':
+      return facts.limbs
+        .map(({ limb, rate, easy }) => `${letterOf(limb)} ${rate} ÷ ${easy}`)
+        .join(' + ');
     default:
       return unreachable(facts);
   }
+}
+
+/** How the count of a limb's dynamics comes about. */
+function sayDynamics(say: Say, { kinds, ...share }: LimbDynamics): string {
+  const { halves, between } = share;
+  const off = halves + between > 0 ? ` + ${sayShare(say, share)}` : '';
+  const moved = kinds > 1 ? ` + (${kinds} − 1) ÷ 2` : '';
+  return `${letterOf(share.limb)} 1${off}${moved}`;
 }
 
 function sayShare({ t }: Say, { limb, halves, between, all }: OffBeatShare): string {

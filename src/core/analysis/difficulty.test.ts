@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { samples } from '../../samples.fixture';
 import { ENGLISH, sayDifficulty } from '@/words';
 import type { VoiceId } from '../kit';
-import { SHIPPED_OSTINATOS } from '../materials';
-import type { Exercise } from '../recipe';
+import { must } from '../issue';
+import { SHIPPED_OSTINATOS, SHIPPED_STICKINGS } from '../materials';
+import { blankRecipe, expand, toggleOstinato, type Exercise } from '../recipe';
+import { stickingStart } from '../sticking';
 import { quarters } from '../time';
 import { difficultyParts, difficultyPoints, motionsOf, smallestPart, transitionsOf } from '.';
 import { at, exerciseOf, type Part } from './analysis.fixture';
@@ -115,8 +117,9 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
           changes: [{ kind: 'displace', what: 'pattern', part: 'all', by, slot: '4' }],
         });
         expect(difficultyPoints(difficultyParts(later, at(80, later)))).toBe(once);
+        const { kit } = blankRecipe();
         const mirrored = exerciseOf([hats, ...parts], {
-          changes: [{ kind: 'mirror', what: 'all limbs', part: 'all' }],
+          kit: { ...kit, content: { ...kit.content, handedness: 'mirrored' } },
         });
         expect(difficultyPoints(difficultyParts(mirrored, at(80, mirrored)))).toBe(once);
       }),
@@ -136,7 +139,9 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
   });
 
   it('any part of a shipped ostinato alone is easier than with the others', () => {
-    for (const { lanes, meter } of Object.values(SHIPPED_OSTINATOS)) {
+    for (const [id, { lanes, meter }] of Object.entries(SHIPPED_OSTINATOS)) {
+      // Every second note of what goes hand to hand is harder than all of it.
+      if (id.startsWith('hand-to-hand')) continue;
       const parts = lanes.map(({ limb, voice, slot, grid: text }): Part => [
         limb,
         voice,
@@ -207,6 +212,99 @@ describe('difficultyParts (orderings of common practice, no source)', () => {
   });
 });
 
+describe('what teachers agree on (common practice, no source)', () => {
+  const sticking = (text: string, more: Partial<ReturnType<typeof stickingStart>> = {}) => {
+    const content = { ...stickingStart(text), accents: 'none' as const, ...more };
+    const exercise = must(expand({ ...blankRecipe(), play: { content } }));
+    return difficultyPoints(difficultyParts(exercise, at(80, exercise)));
+  };
+  const ostinato = (id: string) => {
+    const exercise = must(expand(toggleOstinato(blankRecipe(), id)));
+    return difficultyPoints(difficultyParts(exercise, at(80, exercise)));
+  };
+  const line = (text: string) => {
+    const recipe = { ...blankRecipe(), play: { content: { text } } };
+    const exercise = must(expand(recipe));
+    return difficultyPoints(difficultyParts(exercise, at(80, exercise)));
+  };
+  const shipped = (id: keyof typeof SHIPPED_STICKINGS) => {
+    const one = SHIPPED_STICKINGS[id];
+    if (!one) throw new Error(id);
+    return sticking(one.sticking, { slot: one.slot });
+  };
+  const hand = (grid: string, slot: Part[2] = '16') => points(['RH', 'ride', slot, grid]);
+
+  it.each<[string, () => readonly number[]]>([
+    ['hand-to-hand singles, rock in 8ths', () => [sticking('RL'), ostinato('rock-8ths')]],
+    [
+      'singles, doubles, paradiddle, its inversions',
+      () => [sticking('RL'), sticking('RRLL'), sticking('RLRRLRLL'), sticking('RLLRLRRL')],
+    ],
+    ['paradiddle, doubles first', () => [sticking('RLRRLRLL'), sticking('RRLRLLRL')]],
+    ['paradiddle, double across', () => [sticking('RLRRLRLL'), sticking('RLRLLRLR')]],
+    ['RLL, RLLRR', () => [sticking('RLL'), sticking('RLLRR')]],
+    ['8ths, clave', () => [ostinato('ride-8ths'), ostinato('clave-3-2')]],
+    ['quarters, rumba clave', () => [ostinato('ride-quarters'), ostinato('clave-rumba')]],
+    [
+      'no accents, on the beats, on the upbeats, moved about',
+      () => [
+        hand('xxxxxxxxxxxxxxxx'),
+        hand('XxxxXxxxXxxxXxxx'),
+        hand('xxXxxxXxxxXxxxXx'),
+        hand('XxxxxxXxxxXxXxxx'),
+      ],
+    ],
+    ['equal notes, ghosts beside accents', () => [hand('xxxx', '8'), hand('gXgX', '8')]],
+    ['an accent on the beat, displaced', () => [hand('Xxxx'), hand('xXxx')]],
+    ['singles, flams', () => [shipped('singles'), shipped('rudiment-20')]],
+    ['a plain drag, a flam paradiddle', () => [shipped('rudiment-31'), shipped('rudiment-24')]],
+    [
+      'rock in 8ths, a feathered ride',
+      () => [ostinato('rock-8ths'), ostinato('jazz-ride-feathered')],
+    ],
+    [
+      'feet alternating in 8ths, rock in 16ths',
+      () => [ostinato('feet-alternating'), ostinato('rock-16ths')],
+    ],
+    [
+      'singles with the foot in 16ths, samba feet',
+      () => [sticking('RLRLKK'), ostinato('samba-feet')],
+    ],
+    [
+      '8ths, a bar of 8ths and one of triplets',
+      () => [ostinato('ride-8ths'), ostinato('ride-8ths-triplets')],
+    ],
+    [
+      'triplets, a bar of 8ths and one of triplets',
+      () => [ostinato('ride-triplets'), ostinato('ride-8ths-triplets')],
+    ],
+    ['3 over 16ths, 5, 7', () => [sticking('RLL'), sticking('RLRLL'), sticking('RLRLRLL')]],
+    [
+      'one bar four times, four bars',
+      () => [line('4. 4 8 4 x4'), line('4. 4 8 4 | 4 8 4 8 4 | 8 4 4 4. | 4 4. 8 4')],
+    ],
+    ['a right hand, a left hand', () => [hand('xxxx', '8'), points(['LH', 'ride', '8', 'xxxx'])]],
+    [
+      'a right foot, a left foot',
+      () => [points(['RF', 'bass', '8', 'xxxx']), points(['LF', 'bass', '8', 'xxxx'])],
+    ],
+  ])('%s: each is harder than the one before', (_, all) => {
+    const sums = all();
+    sums.slice(1).forEach((sum, nth) => expect(sum).toBeGreaterThan(sums[nth] ?? Infinity));
+  });
+
+  it('is turned by the side of who plays', () => {
+    const { kit } = blankRecipe();
+    const left: Part[] = [['LH', 'ride', '8', 'xxxx']];
+    const played = exerciseOf(left, {
+      kit: { ...kit, content: { ...kit.content, handedness: 'mirrored' } },
+    });
+    const [right] = [points(['RH', 'ride', '8', 'xxxx'])];
+    // Written for the left, a mirrored kit has it in the right.
+    expect(difficultyPoints(difficultyParts(played, at(80, played)))).toBeGreaterThan(right);
+  });
+});
+
 describe('each part of difficulty', () => {
   const partsOf = (parts: readonly Part[], more = {}) => {
     const exercise = exerciseOf(parts, more);
@@ -214,7 +312,7 @@ describe('each part of difficulty', () => {
     return Object.fromEntries(found.map(({ facts, count }) => [facts.part, count]));
   };
 
-  it.each<[string, readonly Part[], readonly Part[]]>([
+  it.each<[string, readonly Part[], readonly Part[], (string | undefined)?]>([
     [
       'notes-a-beat',
       [
@@ -238,30 +336,22 @@ describe('each part of difficulty', () => {
         ['RF', 'bass', '4', 'xx--'],
         ['LF', 'hat-foot', '8', 'xx--xx--'],
       ],
+      // The hand is spaced evenly instead.
+      'spacing',
     ],
     ['off-the-beat', [['RF', 'bass', '16', '--x-']], [['RF', 'bass', '16', '-x--']]],
-    ['over-the-beat', [['LH', 'snare', '8', 'x----x-x']], [['LH', 'snare', '8', 'x--x-x--']]],
+    ['over-the-beat', [['RH', 'snare', '8', 'x----x-x']], [['RH', 'snare', '8', '---x--xx']]],
     [
       'grids',
       [hats, ['LH', 'snare', '16', '---x------------']],
       [hats, ['LH', 'snare', '8t', '--x---------']],
     ],
-    [
-      'feet-in-a-row',
-      [['RH', 'ride', '8', '---x---x'], bass('--x--xx---x--x-x')],
-      [['RH', 'ride', '8', '---x---x'], bass('-xx--xx---x----x')],
-    ],
-    [
-      'speed',
-      [
-        ['LH', 'tom-floor', '4', '---x'],
-        ['LF', 'hat-foot', '8t', 'xxx'],
-      ],
-      [
-        ['LH', 'tom-floor', '4', '-x-x'],
-        ['LF', 'hat-foot', '8t', 'xxx'],
-      ],
-    ],
+    ['feet-in-a-row', [['RF', 'bass', '8', '-x----x-']], [['RF', 'bass', '8', '----xx--']]],
+    ['speed', [['RH', 'snare', '8', '--x-----']], [['RF', 'bass', '4', 'x---']]],
+    ['spacing', [['LF', 'hat-foot', '4', '-----xxx']], [['LF', 'hat-foot', '4', '-xx----x']]],
+    ['doubles', [['RH', 'snare', '8', '--x----x']], [['RH', 'snare', '8', 'xx------']]],
+    ['dynamics', [['LH', 'snare', '4', '--X-XXX-']], [['LH', 'snare', '4', '-xX--x-X']]],
+    ['weaker-side', [['RF', 'bass', '4', 'x---']], [['LF', 'hat-foot', '8', '------x-']]],
     [
       'travel',
       [['LH', 'snare', '4', 'xxxx']],
@@ -270,9 +360,10 @@ describe('each part of difficulty', () => {
         ['LH', 'tom-floor', '4', '-x-x'],
       ],
     ],
-  ])('%s: two exercises that differ in nothing else', (part, easier, harder) => {
+  ])('%s: two exercises that differ in nothing else', (part, easier, harder, also) => {
     const [one, other] = [partsOf(easier), partsOf(harder)];
-    expect({ ...other, [part]: one[part] }).toEqual({ ...one, [part]: one[part] });
+    const same = { [part]: one[part], ...(also && { [also]: one[also] }) };
+    expect({ ...other, ...same }).toEqual({ ...one, ...same });
     expect(other[part]).toBeGreaterThan(one[part] ?? 0);
   });
 
@@ -298,17 +389,24 @@ describe('each part of difficulty', () => {
       takeovers: 1,
       // Eight hats, the triplet of K, the last 16th.
       'notes-a-beat': 2.5,
-      // R 4 of 8 halves, L 1 of 4, K 1 of 2 between, F one of each: 0.25 + 0.125 + 0.5 + 0.75.
-      'off-the-beat': 1.63,
+      // L 1 of 4 halves, K 1 of 2 between, F one of each: 0.125 + 0.5 + 0.75; R goes through.
+      'off-the-beat': 1.38,
       // K from the triplet on, F from the last 16th on.
       'over-the-beat': 2,
       grids: 1,
       'feet-in-a-row': 1,
-      ornaments: 1,
+      ornaments: 1.2,
+      // L 4, 6 and 2 slots, K and F two each; R one.
+      spacing: 4,
+      // R on & of 2 and 3: no beat after it.
+      doubles: 1,
+      round: 4,
+      // L 4 in 3 s of 4, F 2 in 3 s of 3.
+      'weaker-side': 0.56,
       // A second: R 8 in 3 s of 4, L 4 in 3 s of 4, each foot 2 in 3 s of 3.
       speed: 1.53,
-      // The right hand's grace note lies 30 ms before its hat: 250 ÷ 30 − 1.
-      nearest: 7.33,
+      // The right hand's grace note lies 30 ms before its hat: 250 ÷ 30 − 1, at most 3.
+      nearest: 3,
       // Four ways, and 400 ÷ 30 for the shortest.
       travel: 17.33,
     });

@@ -1,10 +1,19 @@
 import { LIMBS, isHand, type Limb } from '../kit';
-import type { Ornament } from '../pattern';
+import type { Dynamic, Ornament, Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
-import { beatIndexAt, beatPlaces, beats, TICKS_PER_QUARTER, unitTicks, type Tempo } from '../time';
+import {
+  beatIndexAt,
+  beatPlaces,
+  beats,
+  lcm,
+  TICKS_PER_QUARTER,
+  unitTicks,
+  type Tempo,
+} from '../time';
 import { instantsOf, LIMB_BITS, momentsOf, strokesOf, type Instant } from './instants';
 import { once } from './keep';
 import { limbLoads } from './seam';
+import { smallestPart } from './smallest-part';
 import { travelOf } from './travel';
 
 /** What a part counts, with the numbers that it comes from. */
@@ -22,6 +31,12 @@ export type DifficultyFacts =
   | { readonly part: 'nearest'; readonly limb: Limb; readonly ms: number; readonly easyMs: number }
   | { readonly part: 'travel'; readonly ways: number; readonly ms: number; readonly easyMs: number }
   | { readonly part: 'foot-to-foot'; readonly from: readonly Limb[] }
+  | { readonly part: 'spacing'; readonly limbs: readonly LimbSpacing[] }
+  | { readonly part: 'doubles'; readonly early: number; readonly all: number }
+  | { readonly part: 'dynamics'; readonly limbs: readonly LimbDynamics[] }
+  | { readonly part: 'round'; readonly beats: number }
+  | { readonly part: 'meter'; readonly beats: number }
+  | { readonly part: 'weaker-side'; readonly limbs: readonly LimbSpeed[] }
   | { readonly part: 'ornaments'; readonly ornaments: readonly Ornament[] };
 
 /** Where the strokes of a limb lie, of `all`: on a half of the counted note, between halves. */
@@ -30,6 +45,18 @@ export interface OffBeatShare {
   readonly halves: number;
   readonly between: number;
   readonly all: number;
+}
+
+/** How many different distances lie between the strokes of a limb, over the seam too. */
+export interface LimbSpacing {
+  readonly limb: Limb;
+  readonly kinds: number;
+}
+
+/** The loud strokes of a limb that plays soft ones, too: where they lie, and how many different distances lie
+ * between them. */
+export interface LimbDynamics extends OffBeatShare {
+  readonly kinds: number;
 }
 
 /** Strokes a second of a limb, and how many are easy. */
@@ -77,9 +104,23 @@ const WEIGHT = {
   /** Each way from one surface to another, and how many of the shortest fit into an easy one. */
   way: 0.3,
   /** Feet in a row with no hand between them, beyond the first, no further than half a counted note. */
-  feetInARow: 0.25,
-  /** Right foot straight into left as near, and the reverse, each once: the hardest of all steps. */
-  footToFoot: 1.5,
+  feetInARow: 0.1,
+  /** Right foot straight into left as near, and the reverse, each once: as hard as a limb, both together. */
+  footToFoot: 0.75,
+  /** Each distance between the strokes of one limb beyond the first: a clave is harder than quarters or 8ths,
+   * a paradiddle than doubles, doubles than singles. */
+  spacing: 0.5,
+  /** Share of doubles that no beat follows: a paradiddle's do, its inversions' do not. */
+  doubles: 0.3,
+  /** Each limb that plays loud and soft, more for loud ones off the beat, and for ones that move about. */
+  dynamics: 0.4,
+  /** Beats until all comes again at the same place of a bar: one bar four times is easier than four, a three
+   * over the bar than a five. */
+  round: 0.06,
+  /** A meter of unequal beats, or of five or seven. */
+  meter: 0.5,
+  /** Times the easy number of strokes a second, on the side that does not lead. */
+  weakerSide: 0.2,
 } as const;
 
 /** Strokes a second that a limb plays with ease; nearer than `1000 ÷` this they begin to cost. In Hz;
@@ -88,6 +129,12 @@ const EASY_A_SECOND = { hand: 4, foot: 3 } as const;
 
 /** A way to another surface takes so long with ease; ms, common practice, no source. */
 const EASY_WAY_MS = 400;
+
+/** Beats until all comes again; longer is no harder to remember. */
+const LONGEST_ROUND = 32;
+
+/** Nearer strokes, such as those of a drag, are no harder: the stick bounces. */
+const MOST_NEAREST = 3;
 
 /** A longer run of feet is no harder: it is a matter of stamina. */
 const LONGEST_RUN = 8;
@@ -127,13 +174,13 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   const instants = instantsOf(exercise).length;
   const felt = beats(meter).length * bars;
   add(found, { part: 'notes-a-beat', instants, beats: felt }, instants / felt, WEIGHT.density);
-  const shares = limbs.map((limb) => offBeatShare(exercise, limb));
-  const off = shares.reduce(
-    (sum, { halves, between, all }) => sum + (halves / 2 + between) / all,
-    0,
-  );
+  // A flow that goes through in equal steps is no syncopation, whichever hands or feet share it.
+  const steady = steadyLimbs(exercise, limbs);
+  const against = limbs.filter((limb) => !steady.includes(limb));
+  const shares = against.map((limb) => offBeatShare(strokesOf(exercise, limb), limb, exercise));
+  const off = shares.reduce((sum, one) => sum + shareOf(one), 0);
   add(found, { part: 'off-the-beat', shares }, off, WEIGHT.offBeat);
-  const notes = limbs.reduce((sum, limb) => sum + heldOver(exercise, limb), 0);
+  const notes = against.reduce((sum, limb) => sum + heldOver(exercise, limb), 0);
   add(found, { part: 'over-the-beat', notes, bars }, notes / bars, WEIGHT.overBeat);
   const kinds = gridsOf(exercise);
   add(found, { part: 'grids', kinds }, kinds - 1, WEIGHT.grid);
@@ -144,9 +191,100 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   const ornaments = ornamentsOf(exercise);
   const points = ornaments.reduce((sum, one) => sum + ORNAMENT_POINTS[one], 0);
   add(found, { part: 'ornaments', ornaments }, points, 1);
+  const spaced = limbs
+    .map((limb) => ({ limb, kinds: distancesOf(strokesOf(exercise, limb), exercise) }))
+    .filter(({ kinds }) => kinds > 1);
+  const kindsBeyond = spaced.reduce((sum, one) => sum + one.kinds - 1, 0);
+  add(found, { part: 'spacing', limbs: spaced }, kindsBeyond, WEIGHT.spacing);
+  const doubles = doublesOf(exercise);
+  add(
+    found,
+    { part: 'doubles', ...doubles },
+    doubles.early / Math.max(1, doubles.all),
+    WEIGHT.doubles,
+  );
+  const dynamics = limbs.flatMap((limb) => dynamicsOf(exercise, limb));
+  const levels = dynamics.reduce((sum, one) => sum + 1 + shareOf(one) + (one.kinds - 1) / 2, 0);
+  add(found, { part: 'dynamics', limbs: dynamics }, levels, WEIGHT.dynamics);
+  const round = roundBeats(exercise);
+  add(found, { part: 'round', beats: round }, round, WEIGHT.round);
+  const felts = beats(meter);
+  const odd =
+    felts.some(({ ticks }) => ticks !== felts[0]?.ticks) || /^[57]$/.test(`${felts.length}`);
+  if (odd) add(found, { part: 'meter', beats: felts.length }, 1, WEIGHT.meter);
   return found;
 });
 
+/** Limbs whose flow goes through on all beats in equal steps: a limb alone, two hands or two feet that never meet,
+ * or all limbs of a linear pattern. */
+function steadyLimbs(exercise: Exercise, limbs: readonly Limb[]): readonly Limb[] {
+  const flows = [...limbs.map((limb) => [limb]), HANDS, FEET, limbs];
+  return flows.filter((flow) => isSteady(exercise, flow)).flat();
+}
+
+function isSteady(exercise: Exercise, flow: readonly Limb[]): boolean {
+  const strokes = flow.map((limb) => strokesOf(exercise, limb));
+  if (strokes.some(({ length }) => length === 0)) return false;
+  const places = strokes.flatMap((all) => all.map(({ at }) => at)).sort((a, b) => a - b);
+  const { cycleTicks, barTicks, meter } = exercise;
+  const step = cycleTicks / places.length;
+  const [first = 0] = places;
+  if (!places.every((at, index) => at === first + index * step)) return false;
+  return (
+    [...beatPlaces(meter)].every((at) => (at - first) % step === 0) &&
+    (barTicks - first) % step === 0
+  );
+}
+
+/** Different distances from one stroke of a limb to its next, over the seam too. */
+function distancesOf(strokes: readonly Pick<Stroke, 'at'>[], { cycleTicks }: Exercise): number {
+  const start = (strokes[0]?.at ?? 0) + cycleTicks;
+  return new Set(
+    strokes.map(({ at }, index) => (strokes[index + 1]?.at ?? start) - at).filter(Boolean),
+  ).size;
+}
+
+/** Hands that play twice in a row with nothing in between, no further than half a counted note: how many, and
+ * how many of them no felt beat follows. */
+function doublesOf(exercise: Exercise): { readonly early: number; readonly all: number } {
+  const moments = instantsOf(exercise);
+  const { barTicks, cycleTicks, meter } = exercise;
+  const onBeats = beatPlaces(meter);
+  let [early, all] = [0, 0];
+  moments.forEach((now, index) => {
+    const before = moments[(index + moments.length - 1) % moments.length];
+    const next = moments[(index + 1) % moments.length];
+    if (!before || !next || before === now || now.mask !== before.mask) return;
+    if (now.limbs.length !== 1 || (now.mask & HAND_BITS) === 0) return;
+    const gap = now.at - before.at;
+    if ((gap <= 0 ? gap + cycleTicks : gap) > unitTicks(meter) / 2) return;
+    all += 1;
+    if (next.mask === now.mask || !onBeats.has(next.at % barTicks)) early += 1;
+  });
+  return { early, all };
+}
+
+const LOUDNESS: Readonly<Record<Dynamic, number>> = { ghost: 0, tap: 1, normal: 2, accent: 3 };
+
+/** The loudest strokes of a limb that plays softer ones, too; none where it plays at one level. */
+function dynamicsOf(exercise: Exercise, limb: Limb): LimbDynamics[] {
+  const strokes = strokesOf(exercise, limb);
+  const levels = strokes.map(({ dynamic }) => LOUDNESS[dynamic]);
+  const most = Math.max(...levels);
+  if (levels.every((one) => one === most)) return [];
+  const loud = strokes.filter(({ dynamic }) => LOUDNESS[dynamic] === most);
+  return [{ ...offBeatShare(loud, limb, exercise), kinds: distancesOf(loud, exercise) }];
+}
+
+/** Felt beats until all comes again at the same place of a bar. */
+function roundBeats(exercise: Exercise): number {
+  const { meter, barTicks, cycleTicks } = exercise;
+  const part = smallestPart(exercise)?.ticks ?? cycleTicks;
+  return Math.min(LONGEST_ROUND, (beats(meter).length * lcm(part, barTicks)) / barTicks);
+}
+
+const HANDS = LIMBS.filter(isHand);
+const FEET = LIMBS.filter((limb) => !isHand(limb));
 const HAND_BITS = LIMB_BITS.RH | LIMB_BITS.LH;
 const FOOT_BITS = LIMB_BITS.RF | LIMB_BITS.LF;
 
@@ -187,11 +325,18 @@ function bitCount(bits: number): number {
   return count;
 }
 
-function offBeatShare(exercise: Exercise, limb: Limb): OffBeatShare {
-  const { meter, barTicks } = exercise;
+/** Off the beat, of all; on a half counts half. */
+function shareOf({ halves, between, all }: OffBeatShare): number {
+  return (halves / 2 + between) / all;
+}
+
+function offBeatShare(
+  strokes: readonly Pick<Stroke, 'at'>[],
+  limb: Limb,
+  { meter, barTicks }: Exercise,
+): OffBeatShare {
   const half = unitTicks(meter) / 2;
   const onBeats = beatPlaces(meter);
-  const strokes = strokesOf(exercise, limb);
   let [halves, between] = [0, 0];
   for (const { at } of strokes) {
     if (at % half !== 0) between += 1;
@@ -233,7 +378,10 @@ function partsOfTempo(exercise: Exercise, tempo: Tempo): readonly DifficultyPart
     if (easyMs / ms > nearest.easyMs / nearest.ms) nearest = { limb, ms, easyMs };
   }
   add(found, { part: 'speed', limbs }, speed, WEIGHT.speed);
-  const excess = nearest.easyMs / nearest.ms - 1;
+  const weaker = limbs.filter(({ limb }) => isWeaker(limb, exercise));
+  const rates = weaker.reduce((sum, { rate, easy }) => sum + rate / easy, 0);
+  add(found, { part: 'weaker-side', limbs: weaker }, rates, WEIGHT.weakerSide);
+  const excess = Math.min(MOST_NEAREST, nearest.easyMs / nearest.ms - 1);
   add(found, { part: 'nearest', ...nearest }, excess, WEIGHT.nearest);
   const travels = travelOf(exercise, tempo);
   if (travels.length === 0) return found;
@@ -244,16 +392,23 @@ function partsOfTempo(exercise: Exercise, tempo: Tempo): readonly DifficultyPart
   return found;
 }
 
+/** The left side, but for who plays left-handed; one who only leads with the left keeps the feet. */
+function isWeaker(limb: Limb, { kit: { handedness } }: Exercise): boolean {
+  const isLeft = limb === 'LH' || limb === 'LF';
+  const turned = handedness === 'mirrored' || (handedness === 'left-lead' && isHand(limb));
+  return isLeft !== turned;
+}
+
 /** A skeleton is easier than with diddles, diddles are easier than grace notes; common practice,
  * no source. */
 export const ORNAMENT_POINTS: Readonly<Record<Ornament, number>> = {
   diddle: 0.6,
   roll: 0.8,
   buzz: 0.8,
-  flam: 1,
-  drag: 1.2,
-  ruff: 1.4,
-  ruff4: 1.6,
+  flam: 1.2,
+  drag: 1.4,
+  ruff: 1.6,
+  ruff4: 1.8,
 };
 
 function ornamentsOf(exercise: Exercise): readonly Ornament[] {

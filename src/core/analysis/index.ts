@@ -17,7 +17,7 @@ export { smallestPart } from './smallest-part';
 export { metricalComplexity, syncopationOf } from './syncopation';
 export { travelOf } from './travel';
 export { transitionsOf } from './transitions';
-export type { DifficultyFacts, OffBeatShare } from './difficulty';
+export type { DifficultyFacts, LimbDynamics, OffBeatShare } from './difficulty';
 export type { Instant } from './instants';
 export type { LineSlot, LineWord } from './line-reading';
 export type { MotionAt } from './motions';

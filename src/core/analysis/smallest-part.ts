@@ -1,6 +1,6 @@
-import type { Exercise } from '../recipe';
 import { tick, type Tick } from '../time';
 import { instantsOf, type Instant } from './instants';
+import { once } from './keep';
 import { strokeCode } from './stroke-code';
 
 /** The smallest part that repeats to make the cycle. */
@@ -14,7 +14,7 @@ export interface SmallestPart {
 
 /** @returns null when nothing plays
  * @example a quarter-note rock beat // => two beats, two events */
-export function smallestPart(exercise: Exercise): SmallestPart | null {
+export const smallestPart = once((exercise): SmallestPart | null => {
   const instants = instantsOf(exercise);
   if (instants.length === 0) return null;
   const says = instants.map(sayInstant);
@@ -26,7 +26,7 @@ export function smallestPart(exercise: Exercise): SmallestPart | null {
     times,
     events: new Set(says.slice(0, part)).size,
   };
-}
+});
 
 function sayInstant({ strokes }: Instant): number | string {
   const [only] = strokes;

@@ -75,6 +75,12 @@ export const readback = {
     travel: 'travel',
     'foot-to-foot': 'foot to foot',
     ornaments: 'ornaments',
+    spacing: 'uneven spacing',
+    doubles: 'doubles',
+    dynamics: 'loud and soft',
+    round: 'comes round',
+    meter: 'meter',
+    'weaker-side': 'weaker side',
   },
   counted: {
     combinations: '{number, number} different',
@@ -86,10 +92,14 @@ export const readback = {
     'over-the-beat':
       '{notes, plural, one {# note} other {# notes}} ÷ {bars, plural, one {# bar} other {# bars}}',
     speed: 'strokes a second: {limbs}',
-    nearest: '{limb} {ms, number} ms: {easy, number} ÷ {ms, number} − 1',
+    nearest: '{limb} {ms, number} ms: {easy, number} ÷ {ms, number} − 1, at most 3',
     travel:
       '{ways, plural, one {# way} other {# ways}}, the shortest {ms, number} ms: {ways, number} + {easy, number} ÷ {ms, number}',
     'foot-to-foot': '{from} into {to}',
+    spacing: '{limb} {kinds, number} distances − 1',
+    doubles: '{early, number} of {all, number} with no beat after them',
+    round: 'after {beats, plural, one {# beat} other {# beats}}',
+    meter: '{beats, plural, one {# beat} other {# beats}}, odd',
     onHalf: '{halves, number} on the half × 0.5',
     between: '{between, number} between',
   },
