@@ -210,7 +210,9 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   add(found, { part: 'round', beats: round }, round, WEIGHT.round);
   const felts = beats(meter);
   const odd =
-    felts.some(({ ticks }) => ticks !== felts[0]?.ticks) || /^[57]$/.test(`${felts.length}`);
+    felts.length === 5 ||
+    felts.length === 7 ||
+    felts.some(({ ticks }) => ticks !== felts[0]?.ticks);
   if (odd) add(found, { part: 'meter', beats: felts.length }, 1, WEIGHT.meter);
   return found;
 });
@@ -218,30 +220,42 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
 /** Limbs whose flow goes through on all beats in equal steps: a limb alone, two hands or two feet that never meet,
  * or all limbs of a linear pattern. */
 function steadyLimbs(exercise: Exercise, limbs: readonly Limb[]): readonly Limb[] {
-  const flows = [...limbs.map((limb) => [limb]), HANDS, FEET, limbs];
-  return flows.filter((flow) => isSteady(exercise, flow)).flat();
+  const all = limbs.reduce((bits, limb) => bits | LIMB_BITS[limb], 0);
+  let steady = 0;
+  for (const flow of FLOWS) {
+    if ((all & flow) === flow && isSteady(exercise, flow)) steady |= flow;
+  }
+  if (limbs.length > 2 && isSteady(exercise, all)) steady = all;
+  return limbs.filter((limb) => (steady & LIMB_BITS[limb]) !== 0);
 }
 
-function isSteady(exercise: Exercise, flow: readonly Limb[]): boolean {
-  const strokes = flow.map((limb) => strokesOf(exercise, limb));
-  if (strokes.some(({ length }) => length === 0)) return false;
-  const places = strokes.flatMap((all) => all.map(({ at }) => at)).sort((a, b) => a - b);
-  const { cycleTicks, barTicks, meter } = exercise;
-  const step = cycleTicks / places.length;
-  const [first = 0] = places;
-  if (!places.every((at, index) => at === first + index * step)) return false;
-  return (
-    [...beatPlaces(meter)].every((at) => (at - first) % step === 0) &&
-    (barTicks - first) % step === 0
-  );
+/** @param flow bits of the limbs that share it */
+function isSteady(exercise: Exercise, flow: number): boolean {
+  const instants = instantsOf(exercise);
+  let count = 0;
+  for (const { mask } of instants) if ((mask & flow) !== 0) count += 1;
+  const step = exercise.cycleTicks / count;
+  if (beats(exercise.meter).some(({ ticks }) => ticks % step !== 0)) return false;
+  let next = 0;
+  for (const { at, mask } of instants) {
+    const mine = mask & flow;
+    if (mine === 0) continue;
+    // Two at once are no one flow.
+    if (at !== next || (mine & (mine - 1)) !== 0) return false;
+    next += step;
+  }
+  return true;
 }
 
 /** Different distances from one stroke of a limb to its next, over the seam too. */
 function distancesOf(strokes: readonly Pick<Stroke, 'at'>[], { cycleTicks }: Exercise): number {
   const start = (strokes[0]?.at ?? 0) + cycleTicks;
-  return new Set(
-    strokes.map(({ at }, index) => (strokes[index + 1]?.at ?? start) - at).filter(Boolean),
-  ).size;
+  const found: number[] = [];
+  strokes.forEach(({ at }, index) => {
+    const distance = (strokes[index + 1]?.at ?? start) - at;
+    if (distance > 0 && !found.includes(distance)) found.push(distance);
+  });
+  return found.length;
 }
 
 /** Hands that play twice in a row with nothing in between, no further than half a counted note: how many, and
@@ -269,9 +283,9 @@ const LOUDNESS: Readonly<Record<Dynamic, number>> = { ghost: 0, tap: 1, normal: 
 /** The loudest strokes of a limb that plays softer ones, too; none where it plays at one level. */
 function dynamicsOf(exercise: Exercise, limb: Limb): LimbDynamics[] {
   const strokes = strokesOf(exercise, limb);
-  const levels = strokes.map(({ dynamic }) => LOUDNESS[dynamic]);
-  const most = Math.max(...levels);
-  if (levels.every((one) => one === most)) return [];
+  const [first] = strokes;
+  if (strokes.every(({ dynamic }) => dynamic === first?.dynamic)) return [];
+  const most = Math.max(...strokes.map(({ dynamic }) => LOUDNESS[dynamic]));
   const loud = strokes.filter(({ dynamic }) => LOUDNESS[dynamic] === most);
   return [{ ...offBeatShare(loud, limb, exercise), kinds: distancesOf(loud, exercise) }];
 }
@@ -283,10 +297,11 @@ function roundBeats(exercise: Exercise): number {
   return Math.min(LONGEST_ROUND, (beats(meter).length * lcm(part, barTicks)) / barTicks);
 }
 
-const HANDS = LIMBS.filter(isHand);
-const FEET = LIMBS.filter((limb) => !isHand(limb));
 const HAND_BITS = LIMB_BITS.RH | LIMB_BITS.LH;
 const FOOT_BITS = LIMB_BITS.RF | LIMB_BITS.LF;
+
+/** A limb alone, both hands, both feet. */
+const FLOWS = [...Object.values(LIMB_BITS), HAND_BITS, FOOT_BITS];
 
 /** Different sets of limbs, steps between them, and steps between hands alone and feet alone. */
 function stepsOf(exercise: Exercise) {
