@@ -1,3 +1,4 @@
+import { blankRecipe, startOf, toggleOstinato, writeLink } from '@/core/recipe';
 import { holdClock, expect, openBench, phrase, test } from './app';
 
 test.beforeEach(async ({ page, teacher }) => {
@@ -243,14 +244,31 @@ test('two claims on one limb: rest, merge, or refuse with the limbs named', asyn
   await page.getByLabel('Reading line').fill('4 8 8 4 4');
   await page.getByLabel('Reading line').press('Escape');
   const meets = page.getByRole('group', { name: 'Where limbs meet' });
-  await expect(meets).toContainText('left hand: the groove’s part rests while the line plays');
-  await expect(page.getByTestId('count-LH')).toHaveText('1 2 & 3 4');
+  await expect(meets).toContainText('right foot: the groove’s part rests while the line plays');
+  await expect(page.getByTestId('count-RF')).toHaveText('1 2 & 3 4');
   await phrase(page, 'Where limbs meet', 'refuse');
   await expect(meets.getByRole('alert')).toContainText(
-    'rock in 8ths and as written both need the left hand.',
+    'rock in 8ths and as written both need the right foot.',
   );
   await phrase(page, 'Where limbs meet', 'both play');
   await expect(meets.getByRole('alert')).toBeHidden();
+});
+
+test('a backbeat that gives way is said, and kept at a touch', async ({ page }) => {
+  const rock = toggleOstinato(blankRecipe(), 'rock-8ths');
+  const recipe = { ...rock, play: { content: { text: '4. 4 8 4' } }, as: startOf('verbatim') };
+  await page.goto(`/bench?r=${writeLink(recipe)}`);
+  const warning = page.getByText(
+    'The left hand plays something else here: its snare is gone once.',
+  );
+  await expect(warning).toBeVisible();
+  await page.getByRole('button', { name: 'another limb' }).click();
+  await expect(page.getByTestId('count-RF')).toHaveText('1 & & 4');
+  await expect(page.getByTestId('count-LH')).toHaveText('2 4');
+  await expect(warning).toBeHidden();
+  await page.getByTitle('Undo (Ctrl Z)').click();
+  await page.getByRole('button', { name: 'let both play' }).click();
+  await expect(warning).toBeHidden();
 });
 
 test('displaced, mirrored, and taken back', async ({ page }) => {

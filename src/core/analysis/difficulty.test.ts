@@ -349,7 +349,17 @@ describe('each part of difficulty', () => {
     ['feet-in-a-row', [['RF', 'bass', '8', '-x----x-']], [['RF', 'bass', '8', '----xx--']]],
     ['speed', [['RH', 'snare', '8', '--x-----']], [['RF', 'bass', '4', 'x---']]],
     ['spacing', [['LF', 'hat-foot', '4', '-----xxx']], [['LF', 'hat-foot', '4', '-xx----x']]],
-    ['doubles', [['RH', 'snare', '8', '--x----x']], [['RH', 'snare', '8', 'xx------']]],
+    [
+      'doubles',
+      [
+        ['RH', 'snare', '16', '--xx'],
+        ['LH', 'snare', '16', 'x---'],
+      ],
+      [
+        ['RH', 'snare', '16', '-xx-'],
+        ['LH', 'snare', '16', 'x---'],
+      ],
+    ],
     ['dynamics', [['LH', 'snare', '4', '--X-XXX-']], [['LH', 'snare', '4', '-xX--x-X']]],
     ['weaker-side', [['RF', 'bass', '4', 'x---']], [['LF', 'hat-foot', '8', '------x-']]],
     [
@@ -398,8 +408,6 @@ describe('each part of difficulty', () => {
       ornaments: 1.2,
       // L 4, 6 and 2 slots, K and F two each; R one.
       spacing: 4,
-      // R on & of 2 and 3: no beat after it.
-      doubles: 1,
       round: 4,
       // L 4 in 3 s of 4, F 2 in 3 s of 3.
       'weaker-side': 0.56,

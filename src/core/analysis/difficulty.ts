@@ -48,7 +48,7 @@ export interface OffBeatShare {
 }
 
 /** How many different distances lie between the strokes of a limb, over the seam too. */
-export interface LimbSpacing {
+interface LimbSpacing {
   readonly limb: Limb;
   readonly kinds: number;
 }
@@ -258,7 +258,7 @@ function distancesOf(strokes: readonly Pick<Stroke, 'at'>[], { cycleTicks }: Exe
   return found.length;
 }
 
-/** Hands that play twice in a row with nothing in between, no further than half a counted note: how many, and
+/** Hands that play twice in a row with nothing in between, nearer than half a counted note: how many, and
  * how many of them no felt beat follows. */
 function doublesOf(exercise: Exercise): { readonly early: number; readonly all: number } {
   const moments = instantsOf(exercise);
@@ -271,7 +271,7 @@ function doublesOf(exercise: Exercise): { readonly early: number; readonly all: 
     if (!before || !next || before === now || now.mask !== before.mask) return;
     if (now.limbs.length !== 1 || (now.mask & HAND_BITS) === 0) return;
     const gap = now.at - before.at;
-    if ((gap <= 0 ? gap + cycleTicks : gap) > unitTicks(meter) / 2) return;
+    if ((gap <= 0 ? gap + cycleTicks : gap) >= unitTicks(meter) / 2) return;
     all += 1;
     if (next.mask === now.mask || !onBeats.has(next.at % barTicks)) early += 1;
   });

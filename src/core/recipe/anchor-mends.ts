@@ -3,7 +3,7 @@ import { freed } from './free-limb';
 import type { ClosedRecipe } from './schema';
 
 /** A way to keep an anchor: `limb` gives what is played to other limbs, `merge` plays both. */
-export interface AnchorMend {
+interface AnchorMend {
   readonly kind: 'limb' | 'merge';
   readonly recipe: ClosedRecipe;
 }

@@ -24,7 +24,6 @@ export { editByHand } from './hand';
 export { packLink, writeLink } from './link';
 export { partsOf, withParts } from './parts';
 export { anchorMends } from './anchor-mends';
-export type { AnchorMend } from './anchor-mends';
 export type { GaveWay, LostAnchor } from './gave-way';
 export { readLink, unpackLink } from './read-link';
 export { axisSchemas, keptRecipeSchema, readRecipe, recipeSchema, upgradeRecipe } from './schema';
