@@ -353,11 +353,11 @@ describe('each part of difficulty', () => {
       'doubles',
       [
         ['RH', 'snare', '16', '--xx'],
-        ['LH', 'snare', '16', 'x---'],
+        ['LH', 'snare', '16', 'xx--'],
       ],
       [
         ['RH', 'snare', '16', '-xx-'],
-        ['LH', 'snare', '16', 'x---'],
+        ['LH', 'snare', '16', 'x--x'],
       ],
     ],
     ['dynamics', [['LH', 'snare', '4', '--X-XXX-']], [['LH', 'snare', '4', '-xX--x-X']]],
