@@ -21,9 +21,22 @@ export function sayCue(say: Say, cue: Cue, meter: string): string {
     case 'seam':
       return t('readback.cue.seam', { limb: sayLimb(say, cue.limb) });
     case 'follow': {
-      const { foot, hand } = cue;
-      return t('readback.cue.follow', { foot: sayLimb(say, foot), hand: sayLimb(say, hand) });
+      const [foot, hand] = [sayLimb(say, cue.foot), sayLimb(say, cue.hand)];
+      return t('readback.cue.follow', { foot, hand, at: sayPlace(say, cue.at, meter) });
     }
+    case 'spoken': {
+      const [one, other] = cue.limbs;
+      const [first, second] = cue.counts;
+      return t('readback.cue.spoken', {
+        ...{ said: cue.said, at: sayPlace(say, cue.at, meter), first, second },
+        ...{ limb: sayLimb(say, one), against: sayLimb(say, other) },
+      });
+    }
+    case 'ghosts':
+      return t('readback.cue.ghosts', {
+        limb: sayLimb(say, cue.limb),
+        at: sayPlace(say, cue.at, meter),
+      });
     case 'return': {
       const [slot, was] = [cue.slot, cue.was].map((one) =>
         one === null ? t('readback.cue.slots') : saySubdivision(say, one),
@@ -34,12 +47,12 @@ export function sayCue(say: Say, cue: Cue, meter: string): string {
         was: was ?? '',
       });
     }
-    case 'unison': {
-      const limbs = sayLimbs(say, cue.limbs);
-      return cue.at === null
-        ? t('readback.cue.unison', { limbs })
-        : t('readback.cue.unisonOnce', { limbs, at: sayPlace(say, cue.at, meter) });
-    }
+    case 'unison':
+      return t('readback.cue.unison', {
+        limbs: sayLimbs(say, cue.limbs),
+        at: sayPlace(say, cue.at, meter),
+        times: cue.times,
+      });
     case 'graces':
       return t('readback.cue.graces');
     case 'bare':
@@ -59,10 +72,12 @@ export function isCueAbout(say: Say, cue: CueLine, limb: Limb): boolean {
       return cue.text.toLocaleLowerCase(say.locale).includes(sayLimb(say, limb));
     case 'seam':
     case 'accent':
+    case 'ghosts':
       return cue.limb === limb;
     case 'follow':
       return cue.foot === limb || cue.hand === limb;
     case 'unison':
+    case 'spoken':
       return cue.limbs.includes(limb);
     default:
       return false;

@@ -1,11 +1,13 @@
-import { isHand, LIMBS, limitsOf, type Limb } from '../kit';
+import { isHand, letterOf, LIMBS, limitsOf, type Limb } from '../kit';
 import { gracesOf, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import {
   beatIndexAt,
   beats,
+  gcd,
   onBeat,
   SUBDIVISIONS,
+  tick,
   ticksToSeconds,
   type SubdivisionId,
   type Tempo,
@@ -29,7 +31,17 @@ export type Cue =
   | { readonly kind: 'hat'; readonly at: Tick; readonly closes: Tick }
   | { readonly kind: 'seam'; readonly limb: Limb }
   | { readonly kind: 'accent'; readonly at: Tick; readonly limb: Limb }
-  | { readonly kind: 'follow'; readonly foot: Limb; readonly hand: Limb }
+  | { readonly kind: 'follow'; readonly at: Tick; readonly foot: Limb; readonly hand: Limb }
+  /** So many of one limb against so many of the other, from where they meet on; said as one, a letter each, `T`
+   * together. */
+  | {
+      readonly kind: 'spoken';
+      readonly at: Tick;
+      readonly limbs: readonly [Limb, Limb];
+      readonly counts: readonly [number, number];
+      readonly said: string;
+    }
+  | { readonly kind: 'ghosts'; readonly at: Tick; readonly limb: Limb }
   /** Back in `slot` after faster ones; null where a slot has no name. */
   | {
       readonly kind: 'return';
@@ -37,8 +49,13 @@ export type Cue =
       readonly slot: SubdivisionId | null;
       readonly was: SubdivisionId | null;
     }
-  /** `at` where they meet only once. */
-  | { readonly kind: 'unison'; readonly limbs: readonly Limb[]; readonly at: Tick | null }
+  /** Where they meet first, and how often in the cycle. */
+  | {
+      readonly kind: 'unison';
+      readonly limbs: readonly Limb[];
+      readonly at: Tick;
+      readonly times: number;
+    }
   | { readonly kind: 'graces' }
   | { readonly kind: 'bare'; readonly beats: number; readonly at: Tick };
 
@@ -133,25 +150,88 @@ function placeOfLimb(at: number, limb: Limb): number {
   return at * 16 + LIMB_BITS[limb];
 }
 
-/** A hand and a foot that alternate closely: the one tends to follow the other. */
+/** A foot that plays without a hand, right before one: it tends to go with it. In a linear pattern that is how
+ * it goes. */
 function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
   const chain = instantsOf(exercise);
-  let best: { hand: Limb; foot: Limb; times: number } | null = null;
+  if (chain.every(({ limbs }) => limbs.length === 1)) return null;
+  let best: { hand: Limb; foot: Limb; at: Tick; times: number } | null = null;
   for (const { limbs, first, second } of pairCounts(exercise)) {
     const [hand, foot] = limbs;
     if (!isHand(hand) || isHand(foot) || first === 0 || second === 0) continue;
-    const both = LIMB_BITS[hand] | LIMB_BITS[foot];
-    let times = 0;
+    const [handBit, footBit] = [LIMB_BITS[hand], LIMB_BITS[foot]];
+    let [times, at] = [0, chain[0]?.at];
     for (let index = 0; index < chain.length; index += 1) {
       const [one, next] = [chain[index], chain[(index + 1) % chain.length]];
-      if (!one || !next || (one.mask & both) !== LIMB_BITS[foot]) continue;
-      if ((next.mask & both) !== LIMB_BITS[hand]) continue;
-      if (gapMsBetween(one, next, exercise, tempo) < NEAR_MS) times += 1;
+      if (!one || !next || (one.mask & footBit) === 0 || (one.mask & HANDS) !== 0) continue;
+      if ((next.mask & handBit) === 0 || (next.mask & footBit) !== 0) continue;
+      if (gapMsBetween(one, next, exercise, tempo) >= NEAR_MS) continue;
+      if (times === 0) at = one.at;
+      times += 1;
     }
-    if (times > 0 && (best === null || times > best.times)) best = { hand, foot, times };
+    if (at !== undefined && times > (best?.times ?? 0)) best = { hand, foot, at, times };
   }
-  if (!best) return null;
-  return { kind: 'follow', foot: best.foot, hand: best.hand };
+  return best && { kind: 'follow', at: best.at, foot: best.foot, hand: best.hand };
+}
+
+const HANDS = LIMB_BITS.RH | LIMB_BITS.LH;
+
+/** Two limbs in even steps between two places where they meet, so many against so many. Nobody counts both:
+ * they are said as one. */
+function spokenCue(exercise: Exercise): Cue | null {
+  const { cycleTicks } = exercise;
+  for (const { limbs, both } of pairCounts(exercise)) {
+    if (both === 0) continue;
+    const bits = limbs.map((limb) => LIMB_BITS[limb]);
+    const [one = 0, other = 0] = bits;
+    const chain = instantsOf(exercise).filter(({ mask }) => (mask & (one | other)) !== 0);
+    const meets = chain.flatMap(({ mask }, index) => (mask & one && mask & other ? [index] : []));
+    for (const [nth, from] of meets.entries()) {
+      const to = meets[nth + 1] ?? (meets[0] ?? 0) + chain.length;
+      const span = Array.from({ length: to - from }, (_, step) => {
+        const found = chain[(from + step) % chain.length];
+        const past = from + step >= chain.length ? cycleTicks : 0;
+        return { at: (found?.at ?? 0) + past, mask: found?.mask ?? 0 };
+      });
+      const start = span[0]?.at ?? 0;
+      const end = (chain[to % chain.length]?.at ?? 0) + (to >= chain.length ? cycleTicks : 0);
+      const counts = [one, other].map((bit) => evenSteps(span, bit, start, end));
+      const [first = 0, second = 0] = counts;
+      if (first < 2 || second < 2 || gcd(first, second) !== 1) continue;
+      const said = span.map(({ mask }) =>
+        mask & one && mask & other ? 'T' : letterOf(limbs[mask & one ? 0 : 1]),
+      );
+      return {
+        ...{ kind: 'spoken', at: tick(start % cycleTicks), limbs },
+        ...{ counts: [first, second], said: said.join(' ') },
+      };
+    }
+  }
+  return null;
+}
+
+/** How many even steps a limb takes from where it meets another to where they meet again; 0 where they are
+ * uneven. */
+function evenSteps(
+  span: readonly { readonly at: number; readonly mask: number }[],
+  bit: number,
+  start: number,
+  end: number,
+): number {
+  const places = span.filter(({ mask }) => (mask & bit) !== 0).map(({ at }) => at);
+  const step = (end - start) / places.length;
+  return places.every((at, index) => at === start + index * step) ? places.length : 0;
+}
+
+/** A hand that has accents and ghosts. */
+function ghostsCue({ strokes }: Exercise): Cue | null {
+  const ghost = strokes.find(
+    ({ dynamic, limb }) =>
+      dynamic === 'ghost' &&
+      isHand(limb) &&
+      strokes.some((one) => one.limb === limb && one.dynamic === 'accent'),
+  );
+  return ghost ? { kind: 'ghosts', at: ghost.at, limb: ghost.limb } : null;
 }
 
 /** Back to slower notes after faster ones of the same part: they tend to come too fast. */
@@ -182,8 +262,7 @@ function unisonCue(exercise: Exercise): Cue | null {
   if (!best) return null;
   const both = LIMB_BITS[best.limbs[0]] | LIMB_BITS[best.limbs[1]];
   const first = instantsOf(exercise).find(({ mask }) => (mask & both) === both);
-  const at = best.both === 1 && first ? first.at : null;
-  return { kind: 'unison', limbs: best.limbs, at };
+  return first ? { kind: 'unison', limbs: best.limbs, at: first.at, times: best.both } : null;
 }
 
 function gracesCue({ strokes }: Exercise): Cue | null {
@@ -215,8 +294,10 @@ function bareCue(exercise: Exercise, tempo: Tempo): Cue | null {
 const LOOKS: readonly Look[] = [
   opensCue,
   hatCue,
+  spokenCue,
   seamCue,
   accentCue,
+  ghostsCue,
   followCue,
   returnCue,
   unisonCue,

@@ -150,19 +150,51 @@ describe('cuesOf', () => {
     const cues = cuesOf(exercise, at(120, exercise));
     expect(cues.map((cue) => cue.kind)).toEqual(['seam', 'accent', 'unison']);
     expect(cues[1] && sayCue(ENGLISH, cues[1], '4/4')).toBe(
-      'The accent on a of 1 tends to creep back to the beat.',
+      'Keep the accent on a of 1: it tends to creep back to the beat.',
     );
   });
 
-  it('a foot right before a hand tends to follow it', () => {
-    const exercise = exerciseOf([
-      ['LH', 'snare', '8', 'xxxxxxxx'],
-      ['RF', 'bass', '16', '-x-x-x-x-x-x-x-x'],
-    ]);
-    const [first] = cuesOf(exercise, at(80, exercise));
-    expect(first && sayCue(ENGLISH, first, '4/4')).toBe(
-      'The right foot tends to follow the left hand: keep its notes apart.',
-    );
+  const said = (...parts: Part[]) => {
+    const exercise = exerciseOf(parts);
+    return cuesOf(exercise, at(80, exercise)).map((cue) => sayCue(ENGLISH, cue, '4/4'));
+  };
+
+  it('a foot right before a hand tends to follow it, where it is alone and the pattern is not linear', () => {
+    const feet: Part = ['RF', 'bass', '16', '-x-x-x-x-x-x-x-x'];
+    const back: Part = ['LH', 'snare', '4', 'xxxx'];
+    const follows = 'Play the right foot on e of 1 by itself: the right hand comes right after it.';
+    expect(said(['RH', 'hat', '8', 'xxxxxxxx'], back, feet)).toContain(follows);
+    // Linear, and with the other hand.
+    expect(said(['LH', 'snare', '8', 'xxxxxxxx'], feet).join()).not.toContain('by itself');
+    const with_: Part = ['RH', 'hat', '16', 'xxxxxxxxxxxxxxxx'];
+    expect(said(with_, back, feet).join()).not.toContain('by itself');
+  });
+
+  // Composites: 3:2 = 2 1 1 2 and 4:3 = 3 1 2 2 1 3 (slots from one note to the next).
+  it.each<[string, Part, Part]>([
+    [
+      'Say T L R L first, from 1: 2 of the right hand against 3 of the left hand.',
+      ['RH', 'ride', '4', 'xxxx'],
+      ['LH', 'snare', '8t', 'x-x-x-'],
+    ],
+    [
+      'Say T L R L R L first, from 1: 3 of the right hand against 4 of the left hand.',
+      ['RH', 'ride', '8t', 'xxx'],
+      ['LH', 'snare', '16', 'xxxx'],
+    ],
+    [
+      'Say T R L R R L R first, from 1: 5 of the right hand against 3 of the left hand.',
+      ['RH', 'ride', '5', 'xxxxx'],
+      ['LH', 'snare', '8t', 'xxx'],
+    ],
+  ])('%s', (words, one, other) => {
+    expect(said(one, other)).toContain(words);
+  });
+
+  it('even steps that divide are no composite', () => {
+    expect(
+      said(['RH', 'ride', '4', 'xxxx'], ['LH', 'snare', '8', 'xxxxxxxx']).join(),
+    ).not.toContain('Say ');
   });
 
   it('few notes get rushed', () => {

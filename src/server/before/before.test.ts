@@ -10,7 +10,7 @@ import type { LoggedTry } from '@/core/log';
 import { writeLink, type ClosedRecipe } from '@/core/recipe';
 import type { DoneDay } from '@/core/studio';
 import { closeDb, openDb } from '@/db';
-import { ENGLISH, sayNeed, sayStepPlace, sayWhy, sayCueLine } from '@/words';
+import { ENGLISH, sayNeed, sayStepPlace, sayWhy } from '@/words';
 import {
   asTeacher,
   exportStudio,
@@ -110,7 +110,6 @@ describe('a file from before', () => {
           gain: { rung: state.best, days: state.stuckDays, asked: state.askedDays },
           keep: dueDay(state) && { times: state.keepTimes, due: dueDay(state) },
           reason: inFormerWords(sayWhy(ENGLISH, one.why)),
-          cues: one.cues.map((cue) => sayCueLine(ENGLISH, cue, one.plays.meter)),
           resting: one.resting,
           waitsFor: one.waitsFor,
           plays: writeLink(inFormerFormat(one.plays)).length,

@@ -20,13 +20,16 @@ export const readback = {
   cue: {
     opens: 'The foot closes the hi-hat right after the stick on {at}: do not let it ring open.',
     hat: 'The hi-hat opens on {at}: close it on {closes}, not before.',
-    seam: 'The {limb} plays twice over the repeat.',
-    accent: 'The accent on {at} tends to creep back to the beat.',
-    follow: 'The {foot} tends to follow the {hand}: keep its notes apart.',
+    seam: 'Count on over the repeat: the {limb} plays on both sides of it.',
+    accent: 'Keep the accent on {at}: it tends to creep back to the beat.',
+    follow: 'Play the {foot} on {at} by itself: the {hand} comes right after it.',
+    spoken:
+      'Say {said} first, from {at}: {first, number} of the {limb} against {second, number} of the {against}.',
+    ghosts: 'Whisper the ghosts of the {limb} from {at} on, and let only its accents out.',
     return: 'Back in {slot} on {at} after the {was}: do not let them rush.',
     slots: 'slots',
-    unison: 'Keep {limbs} together where they meet, without a flam.',
-    unisonOnce: 'Keep {limbs} together where they meet on {at}, without a flam.',
+    unison:
+      'Hit {limbs} together on {at}{times, plural, one {} other { and wherever they meet}}, without a flam.',
     graces: 'Keep the grace notes low, next to the head.',
     bare: '{beats, plural, one {# beat} other {# beats}} of silence after {at} {beats, plural, one {gets} other {get}} rushed: keep counting.',
   },
