@@ -102,7 +102,7 @@ test.describe('a ladder follows the log', () => {
     page,
   }) => {
     await oneItem(page);
-    await page.getByLabel('Days without gain').fill('2');
+    await page.getByLabel('Days without gain').fill('3');
     await page.getByLabel('Who moves the ladder').selectOption('waits for me');
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await phrase(page, 'Student to give it to', 'Ines');
@@ -126,7 +126,7 @@ test.describe('a ladder follows the log', () => {
     }
     await lookAs(page, 'Ada', '/students');
     const row = page.getByRole('row').filter({ hasText: 'Ines' });
-    await expect(row).toContainText('stuck at 60 for 2 days of practice');
+    await expect(row).toContainText('stuck at 60 for 3 days of practice');
     await expect(row).toContainText('It breaks at & of 2 → 3, left hand → left hand.');
 
     await page.getByRole('link', { name: 'Ines' }).click();
