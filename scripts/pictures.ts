@@ -42,6 +42,8 @@ async function teacher(): Promise<void> {
   await phrase(page, 'Feel', 'straight');
   await page.locator('[data-staff] [data-glyph^=notehead]').first().waitFor();
   await page.mouse.click(640, 420);
+  // What was said in passing is gone by then.
+  await page.getByRole('button', { name: 'Undo', exact: true }).waitFor({ state: 'hidden' });
   await take(page, 'bench');
   await page.getByRole('button', { name: 'Dark' }).click();
   await page.getByRole('button', { name: 'rows by limb' }).click();
