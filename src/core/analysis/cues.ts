@@ -1,13 +1,11 @@
-import { isHand, letterOf, LIMBS, limitsOf, type Limb } from '../kit';
+import { isHand, LIMBS, limitsOf, type Limb } from '../kit';
 import { gracesOf, type Stroke } from '../pattern';
 import type { Exercise } from '../recipe';
 import {
   beatIndexAt,
   beats,
-  gcd,
   onBeat,
   SUBDIVISIONS,
-  tick,
   ticksToSeconds,
   type SubdivisionId,
   type Tempo,
@@ -23,7 +21,9 @@ import {
   voiceBits,
   type PairCount,
 } from './instants';
+import { HAND_BITS } from './flow';
 import { hatBeforeFoot } from './playability';
+import { polyrhythmOf, type Polyrhythm } from './polyrhythm';
 
 /** One thing to watch for. Places are ticks in the cycle. */
 export type Cue =
@@ -32,15 +32,7 @@ export type Cue =
   | { readonly kind: 'seam'; readonly limb: Limb }
   | { readonly kind: 'accent'; readonly at: Tick; readonly limb: Limb }
   | { readonly kind: 'follow'; readonly at: Tick; readonly foot: Limb; readonly hand: Limb }
-  /** So many of one limb against so many of the other, from where they meet on; said as one, a letter each, `T`
-   * together. */
-  | {
-      readonly kind: 'spoken';
-      readonly at: Tick;
-      readonly limbs: readonly [Limb, Limb];
-      readonly counts: readonly [number, number];
-      readonly said: string;
-    }
+  | ({ readonly kind: 'spoken' } & Polyrhythm)
   | { readonly kind: 'ghosts'; readonly at: Tick; readonly limb: Limb }
   /** Back in `slot` after faster ones; null where a slot has no name. */
   | {
@@ -163,7 +155,7 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
     let [times, at] = [0, chain[0]?.at];
     for (let index = 0; index < chain.length; index += 1) {
       const [one, next] = [chain[index], chain[(index + 1) % chain.length]];
-      if (!one || !next || (one.mask & footBit) === 0 || (one.mask & HANDS) !== 0) continue;
+      if (!one || !next || (one.mask & footBit) === 0 || (one.mask & HAND_BITS) !== 0) continue;
       if ((next.mask & handBit) === 0 || (next.mask & footBit) !== 0) continue;
       if (gapMsBetween(one, next, exercise, tempo) >= NEAR_MS) continue;
       if (times === 0) at = one.at;
@@ -174,53 +166,10 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
   return best && { kind: 'follow', at: best.at, foot: best.foot, hand: best.hand };
 }
 
-const HANDS = LIMB_BITS.RH | LIMB_BITS.LH;
-
-/** Two limbs in even steps between two places where they meet, so many against so many. Nobody counts both:
- * they are said as one. */
+/** Two limbs against each other. Nobody counts both: they are said as one. */
 function spokenCue(exercise: Exercise): Cue | null {
-  const { cycleTicks } = exercise;
-  for (const { limbs, both } of pairCounts(exercise)) {
-    if (both === 0) continue;
-    const bits = limbs.map((limb) => LIMB_BITS[limb]);
-    const [one = 0, other = 0] = bits;
-    const chain = instantsOf(exercise).filter(({ mask }) => (mask & (one | other)) !== 0);
-    const meets = chain.flatMap(({ mask }, index) => (mask & one && mask & other ? [index] : []));
-    for (const [nth, from] of meets.entries()) {
-      const to = meets[nth + 1] ?? (meets[0] ?? 0) + chain.length;
-      const span = Array.from({ length: to - from }, (_, step) => {
-        const found = chain[(from + step) % chain.length];
-        const past = from + step >= chain.length ? cycleTicks : 0;
-        return { at: (found?.at ?? 0) + past, mask: found?.mask ?? 0 };
-      });
-      const start = span[0]?.at ?? 0;
-      const end = (chain[to % chain.length]?.at ?? 0) + (to >= chain.length ? cycleTicks : 0);
-      const counts = [one, other].map((bit) => evenSteps(span, bit, start, end));
-      const [first = 0, second = 0] = counts;
-      if (first < 2 || second < 2 || gcd(first, second) !== 1) continue;
-      const said = span.map(({ mask }) =>
-        mask & one && mask & other ? 'T' : letterOf(limbs[mask & one ? 0 : 1]),
-      );
-      return {
-        ...{ kind: 'spoken', at: tick(start % cycleTicks), limbs },
-        ...{ counts: [first, second], said: said.join(' ') },
-      };
-    }
-  }
-  return null;
-}
-
-/** How many even steps a limb takes from where it meets another to where they meet again; 0 where they are
- * uneven. */
-function evenSteps(
-  span: readonly { readonly at: number; readonly mask: number }[],
-  bit: number,
-  start: number,
-  end: number,
-): number {
-  const places = span.filter(({ mask }) => (mask & bit) !== 0).map(({ at }) => at);
-  const step = (end - start) / places.length;
-  return places.every((at, index) => at === start + index * step) ? places.length : 0;
+  const found = polyrhythmOf(exercise);
+  return found && { kind: 'spoken', ...found };
 }
 
 /** A hand that has accents and ghosts. */

@@ -420,6 +420,11 @@ describe('each part of difficulty', () => {
     });
   });
 
+  it('counts no doubles for a hand that goes through by itself', () => {
+    const sixteenths: Part = ['RH', 'hat', '16', 'xxxx'];
+    expect(partsOf([sixteenths, ['LH', 'snare', '4', '-x-x']])).not.toHaveProperty('doubles');
+  });
+
   it('counts each foot that the other comes straight after', () => {
     const [right, left] = [
       ['RF', 'bass', '16', 'x---'],

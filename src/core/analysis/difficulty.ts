@@ -12,6 +12,7 @@ import {
 } from '../time';
 import { instantsOf, LIMB_BITS, momentsOf, strokesOf, type Instant } from './instants';
 import { once } from './keep';
+import { distancesOf, doublesOf, FOOT_BITS, HAND_BITS, steadyLimbs } from './flow';
 import { limbLoads } from './seam';
 import { smallestPart } from './smallest-part';
 import { travelOf } from './travel';
@@ -206,8 +207,8 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   const dynamics = limbs.flatMap((limb) => dynamicsOf(exercise, limb));
   const levels = dynamics.reduce((sum, one) => sum + 1 + shareOf(one) + (one.kinds - 1) / 2, 0);
   add(found, { part: 'dynamics', limbs: dynamics }, levels, WEIGHT.dynamics);
-  const round = roundBeats(exercise);
-  add(found, { part: 'round', beats: round }, round, WEIGHT.round);
+  const until = roundBeats(exercise);
+  add(found, { part: 'round', beats: until }, until, WEIGHT.round);
   const felts = beats(meter);
   const odd =
     felts.length === 5 ||
@@ -216,67 +217,6 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   if (odd) add(found, { part: 'meter', beats: felts.length }, 1, WEIGHT.meter);
   return found;
 });
-
-/** Limbs whose flow goes through on all beats in equal steps: a limb alone, two hands or two feet that never meet,
- * or all limbs of a linear pattern. */
-function steadyLimbs(exercise: Exercise, limbs: readonly Limb[]): readonly Limb[] {
-  const all = limbs.reduce((bits, limb) => bits | LIMB_BITS[limb], 0);
-  let steady = 0;
-  for (const flow of FLOWS) {
-    if ((all & flow) === flow && isSteady(exercise, flow)) steady |= flow;
-  }
-  if (limbs.length > 2 && isSteady(exercise, all)) steady = all;
-  return limbs.filter((limb) => (steady & LIMB_BITS[limb]) !== 0);
-}
-
-/** @param flow bits of the limbs that share it */
-function isSteady(exercise: Exercise, flow: number): boolean {
-  const instants = instantsOf(exercise);
-  let count = 0;
-  for (const { mask } of instants) if ((mask & flow) !== 0) count += 1;
-  const step = exercise.cycleTicks / count;
-  if (beats(exercise.meter).some(({ ticks }) => ticks % step !== 0)) return false;
-  let next = 0;
-  for (const { at, mask } of instants) {
-    const mine = mask & flow;
-    if (mine === 0) continue;
-    // Two at once are no one flow.
-    if (at !== next || (mine & (mine - 1)) !== 0) return false;
-    next += step;
-  }
-  return true;
-}
-
-/** Different distances from one stroke of a limb to its next, over the seam too. */
-function distancesOf(strokes: readonly Pick<Stroke, 'at'>[], { cycleTicks }: Exercise): number {
-  const start = (strokes[0]?.at ?? 0) + cycleTicks;
-  const found: number[] = [];
-  strokes.forEach(({ at }, index) => {
-    const distance = (strokes[index + 1]?.at ?? start) - at;
-    if (distance > 0 && !found.includes(distance)) found.push(distance);
-  });
-  return found.length;
-}
-
-/** Hands that play twice in a row with nothing in between, nearer than half a counted note: how many, and
- * how many of them no felt beat follows. */
-function doublesOf(exercise: Exercise): { readonly early: number; readonly all: number } {
-  const moments = instantsOf(exercise);
-  const { barTicks, cycleTicks, meter } = exercise;
-  const onBeats = beatPlaces(meter);
-  let [early, all] = [0, 0];
-  moments.forEach((now, index) => {
-    const before = moments[(index + moments.length - 1) % moments.length];
-    const next = moments[(index + 1) % moments.length];
-    if (!before || !next || before === now || now.mask !== before.mask) return;
-    if (now.limbs.length !== 1 || (now.mask & HAND_BITS) === 0) return;
-    const gap = now.at - before.at;
-    if ((gap <= 0 ? gap + cycleTicks : gap) >= unitTicks(meter) / 2) return;
-    all += 1;
-    if (next.mask === now.mask || !onBeats.has(next.at % barTicks)) early += 1;
-  });
-  return { early, all };
-}
 
 const LOUDNESS: Readonly<Record<Dynamic, number>> = { ghost: 0, tap: 1, normal: 2, accent: 3 };
 
@@ -296,12 +236,6 @@ function roundBeats(exercise: Exercise): number {
   const part = smallestPart(exercise)?.ticks ?? cycleTicks;
   return Math.min(LONGEST_ROUND, (beats(meter).length * lcm(part, barTicks)) / barTicks);
 }
-
-const HAND_BITS = LIMB_BITS.RH | LIMB_BITS.LH;
-const FOOT_BITS = LIMB_BITS.RF | LIMB_BITS.LF;
-
-/** A limb alone, both hands, both feet. */
-const FLOWS = [...Object.values(LIMB_BITS), HAND_BITS, FOOT_BITS];
 
 /** Different sets of limbs, steps between them, and steps between hands alone and feet alone. */
 function stepsOf(exercise: Exercise) {

@@ -50,9 +50,11 @@ function readLine(text: string, meter: Meter, path: Path): Result<ReadingLine> {
 /** Notes in parentheses, tuplets among them, and how often they are played. */
 const GROUP = /(?<!\d\s*)\(((?:[^()]|\d\s*\([^()]*\))*)\)\s*x\s*(\d{1,2})\b/;
 
+const GROUPS = new RegExp(GROUP, 'g');
+
 /** Groups with their repeats written out. @param between what parts one from the next */
 function spellGroups(text: string, between: string): string {
-  return text.replace(new RegExp(GROUP, 'g'), (_, inner: string, times: string) =>
+  return text.replace(GROUPS, (_, inner: string, times: string) =>
     Array.from({ length: Number(times) }, () => inner.trim()).join(between),
   );
 }
