@@ -15,45 +15,71 @@ export interface Polyrhythm {
 /** The first place from which two limbs go in even steps until they meet again, so many against so many, none of
  * them a multiple of the other. Null where there is none. */
 export function polyrhythmOf(exercise: Exercise): Polyrhythm | null {
-  const { cycleTicks } = exercise;
+  const chain = instantsOf(exercise);
   for (const { limbs, both, first: alone, second: others } of pairCounts(exercise)) {
     if (both === 0 || alone === 0 || others === 0) continue;
     const [one, other] = [LIMB_BITS[limbs[0]], LIMB_BITS[limbs[1]]];
-    const chain = instantsOf(exercise).filter(({ mask }) => (mask & (one | other)) !== 0);
-    const meets = chain.flatMap(({ mask }, index) => (mask & one && mask & other ? [index] : []));
-    for (const [nth, from] of meets.entries()) {
-      const to = meets[nth + 1] ?? (meets[0] ?? 0) + chain.length;
-      const span = Array.from({ length: to - from }, (_, step) => {
-        const found = chain[(from + step) % chain.length];
-        const past = from + step >= chain.length ? cycleTicks : 0;
-        return { at: (found?.at ?? 0) + past, mask: found?.mask ?? 0 };
-      });
-      const start = span[0]?.at ?? 0;
-      const end = (chain[to % chain.length]?.at ?? 0) + (to >= chain.length ? cycleTicks : 0);
-      const counts = [one, other].map((bit) => evenSteps(span, bit, start, end));
-      const [first = 0, second = 0] = counts;
-      if (first < 2 || second < 2 || gcd(first, second) !== 1) continue;
-      const said = span.map(({ mask }) =>
-        mask & one && mask & other ? 'T' : letterOf(limbs[mask & one ? 0 : 1]),
-      );
-      return {
-        ...{ at: tick(start % cycleTicks), limbs },
-        ...{ counts: [first, second], said: said.join(' ') },
-      };
+    const meets = (index: number) => {
+      const mask = chain[index % chain.length]?.mask ?? 0;
+      return (mask & one) !== 0 && (mask & other) !== 0;
+    };
+    const start = chain.findIndex((_, index) => meets(index));
+    let from = start;
+    let counts: [number, number] = [1, 1];
+    for (let index = start + 1; index <= start + chain.length; index += 1) {
+      if (!meets(index)) {
+        const mask = chain[index % chain.length]?.mask ?? 0;
+        if ((mask & one) !== 0) counts[0] += 1;
+        else if ((mask & other) !== 0) counts[1] += 1;
+        continue;
+      }
+      const isOne = counts[0] > 1 && counts[1] > 1 && gcd(...counts) === 1;
+      if (
+        isOne &&
+        goesEvenly(exercise, one, from, index) &&
+        goesEvenly(exercise, other, from, index)
+      ) {
+        const at = chain[from % chain.length]?.at ?? tick(0);
+        return { at, limbs, counts, said: said(exercise, limbs, from, index) };
+      }
+      from = index;
+      counts = [1, 1];
     }
   }
   return null;
 }
 
-/** How many even steps a limb takes from where it meets another to where they meet again; 0 where they are
- * uneven. */
-function evenSteps(
-  span: readonly { readonly at: number; readonly mask: number }[],
-  bit: number,
-  start: number,
-  end: number,
-): number {
-  const places = span.filter(({ mask }) => (mask & bit) !== 0).map(({ at }) => at);
-  const step = (end - start) / places.length;
-  return places.every((at, index) => at === start + index * step) ? places.length : 0;
+/** Places of a limb from one instant up to another, which may lie in the next pass. */
+function placesOf(exercise: Exercise, bit: number, from: number, to: number): readonly number[] {
+  const chain = instantsOf(exercise);
+  const found: number[] = [];
+  for (let index = from; index <= to; index += 1) {
+    const { at = 0, mask = 0 } = chain[index % chain.length] ?? {};
+    if ((mask & bit) !== 0) found.push(at + Math.floor(index / chain.length) * exercise.cycleTicks);
+  }
+  return found;
+}
+
+function goesEvenly(exercise: Exercise, bit: number, from: number, to: number): boolean {
+  const places = placesOf(exercise, bit, from, to);
+  const step = (places[1] ?? 0) - (places[0] ?? 0);
+  return places.every((at, index) => at === (places[0] ?? 0) + index * step);
+}
+
+function said(
+  exercise: Exercise,
+  [first, second]: readonly [Limb, Limb],
+  from: number,
+  to: number,
+): string {
+  const chain = instantsOf(exercise);
+  const letters: string[] = [];
+  for (let index = from; index < to; index += 1) {
+    const mask = chain[index % chain.length]?.mask ?? 0;
+    const [one, other] = [mask & LIMB_BITS[first], mask & LIMB_BITS[second]];
+    if (one !== 0 && other !== 0) letters.push('T');
+    else if (one !== 0) letters.push(letterOf(first));
+    else if (other !== 0) letters.push(letterOf(second));
+  }
+  return letters.join(' ');
 }

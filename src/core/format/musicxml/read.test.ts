@@ -369,10 +369,14 @@ describe('readMusicXml', () => {
   it('what unpacks to far more than it is, is stopped on the way', () => {
     const bomb = zipSync({ 'score.xml': new Uint8Array(30_000_000) });
     expect(bomb.length).toBeLessThan(1_000_000);
-    const before = process.memoryUsage().arrayBuffers;
-    const result = readMusicXml(bomb);
-    expect(result.ok ? [] : result.issues.map((one) => one.code)).toEqual(['file-large']);
-    expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(60_000_000);
+    // What is collected, and when, is not ours: the least of a few is what the reading itself holds.
+    const grown = [1, 2, 3, 4].map(() => {
+      const before = process.memoryUsage().arrayBuffers;
+      const result = readMusicXml(bomb);
+      expect(result.ok ? [] : result.issues.map((one) => one.code)).toEqual(['file-large']);
+      return process.memoryUsage().arrayBuffers - before;
+    });
+    expect(Math.min(...grown)).toBeLessThan(60_000_000);
   });
 
   it('damaged files are refused or read, and nothing throws', () => {
