@@ -4,7 +4,7 @@ import { ENGLISH, sayBand, sayCrossing } from '@/words';
 import { must } from '../issue';
 import { bridgeLoop } from '../ladder';
 import { blankRecipe, expand, toggleOstinato, type ClosedRecipe } from '../recipe';
-import { bpm, quarters, tempoFor } from '../time';
+import { bpm, formatFeel, quarters, tempoFor } from '../time';
 import {
   bandOf,
   countCrossings,
@@ -36,6 +36,10 @@ const rock: ClosedRecipe = {
 };
 const exercise = must(expand(rock));
 const tempo = tempoFor(exercise.meter, bpm(60));
+
+function swung(long: number, short: number) {
+  return { kind: 'swung', long, short } as const;
+}
 
 function tryOf(verdict: PlayedTry['verdict'], ...broke: number[]): PlayedTry {
   return { item: 'i', exercise, tempo, verdict, broke };
@@ -185,6 +189,31 @@ describe('bridgeLoop', () => {
         expect(chain[0]?.gapMs).toBeCloseTo(gapMs);
         expect(chain.map((one) => sayCrossing(ENGLISH, one))).toContain(sayCrossing(ENGLISH, step));
       }
+    }
+  });
+
+  const lanes = (slot: '16' | '8' | '5', grid: string, foot: '8t' | '16' | '5', feet: string) => [
+    { limb: 'RH' as const, voice: 'hat' as const, slot, grid },
+    { limb: 'LF' as const, voice: 'hat-foot' as const, slot: foot, grid: feet },
+  ];
+  const uneven: readonly (readonly [string, ClosedRecipe['feel'], ReturnType<typeof lanes>])[] = [
+    ['8ths swung 4:1 against triplets', swung(4, 1), lanes('8', 'xx', '8t', 'xxx')],
+    ['8ths swung 7:3 against triplets', swung(7, 3), lanes('8', 'xx', '8t', '--x')],
+    ...[swung(3, 2), swung(5, 3), swung(5, 4), swung(7, 5)].map(
+      (feel) => [`16ths ${formatFeel(feel)}`, feel, lanes('16', 'x-x-', '16', '-x-x')] as const,
+    ),
+    ['fives against fours', { kind: 'straight' }, lanes('5', 'xxxxx', '16', 'xxxx')],
+  ];
+
+  it.each(uneven)('%s: as far apart as they sound, in four bars at most', (_, feel, beat) => {
+    const content = { name: 'uneven', meter: '4/4', swung: false, lanes: beat };
+    const recipe: ClosedRecipe = { ...blankRecipe(), feel, over: [{ content }] };
+    const whole = must(expand(recipe));
+    for (const { fromAt, toAt, gapMs, ...step } of crossingsOf(whole, tempo)) {
+      const loop = must(expand(must(bridgeLoop(recipe, fromAt, toAt))));
+      expect(loop.bars).toBeLessThanOrEqual(4);
+      const same = crossingsOf(loop, tempo).filter((one) => Math.abs(one.gapMs - gapMs) < 0.1);
+      expect(same.map((one) => sayCrossing(ENGLISH, one))).toContain(sayCrossing(ENGLISH, step));
     }
   });
 

@@ -1,16 +1,8 @@
-import { instantsOf } from '../analysis';
 import { fail, ok, type Result } from '../issue';
 import { LIMBS } from '../kit';
-import type { Lane } from '../materials';
-import {
-  closeWith,
-  editByHand,
-  emptyExercise,
-  expand,
-  type Change,
-  type ClosedRecipe,
-} from '../recipe';
-import { slotTicks, SUBDIVISION_IDS, tick, wrap } from '../time';
+import { closeWith, editByHand, expand, type Change, type ClosedRecipe } from '../recipe';
+import { slotTicks, tick } from '../time';
+import { bridgeLoop } from './bridge-loop';
 import type { Rung } from './ladder';
 import type { Manner } from './stage';
 import type { Variation } from '../log';
@@ -102,46 +94,3 @@ function halfOf(recipe: ClosedRecipe, { half }: Of<'half'>): Result<ClosedRecipe
   const [from, count] = half === 'first' ? [0, middle] : [middle, Math.floor(slots) - middle];
   return ok(withChange(recipe, { kind: 'excerpt', from, slots: count, slot: '16' }));
 }
-
-/** Two neighbouring events in turn, each as far from the next as in the exercise: the bridge that
- * breaks, as a loop of its own, straight: where a swing is heard, its gaps are written out. What is
- * arrived at keeps its place in the beat.
- * @param from place in the cycle of the first event, in ticks  @param to of the one after it
- * @returns `nothing-to-play` where nothing is struck at either place */
-export function bridgeLoop(recipe: ClosedRecipe, from: number, to: number): Result<ClosedRecipe> {
-  const { then: _, ...alone } = recipe;
-  const exercise = expand(alone);
-  if (!exercise.ok) return exercise;
-  const chain = instantsOf(exercise.value);
-  const events = [from, to].map((at) => chain.find((one) => one.at === at));
-  const { cycleTicks } = exercise.value;
-  const heard = events.map((event) => Math.round(event?.soundsTicks ?? 0));
-  const place = gridOf(heard[0] ?? 0, heard[1] ?? 0, cycleTicks) ?? gridOf(from, to, cycleTicks);
-  if (!place || events.some((event) => !event)) return fail({ code: 'nothing-to-play', path: [] });
-  const { slot, apart, arrives } = place;
-  const lanes = new Map<string, { lane: Lane; slots: string[] }>();
-  events.forEach((event, index) => {
-    for (const stroke of event?.strokes ?? []) {
-      const { limb, voice } = stroke.written ?? stroke;
-      const key = `${limb} ${voice}`;
-      const slots = lanes.get(key)?.slots ?? Array.from({ length: 2 * apart }, () => '-');
-      slots[(arrives + (1 - index) * apart) % (2 * apart)] = MARK[stroke.dynamic];
-      lanes.set(key, { lane: { limb, voice, slot, grid: '' }, slots });
-    }
-  });
-  const made = [...lanes.values()].map(({ lane, slots }) => ({ ...lane, grid: slots.join('') }));
-  const content = { name: 'bridge', meter: alone.meter, swung: false, lanes: made };
-  const { meter, kit } = alone;
-  return ok({ ...emptyExercise(meter, kit), over: [{ content }] });
-}
-
-/** The coarsest slots on which a place and the gap before it lie; null where none do. */
-function gridOf(from: number, to: number, cycle: number) {
-  const gap = wrap(to - from, cycle);
-  const slot = SUBDIVISION_IDS.find(
-    (id) => gap > 0 && gap % slotTicks(id) === 0 && to % slotTicks(id) === 0,
-  );
-  return slot ? { slot, apart: gap / slotTicks(slot), arrives: to / slotTicks(slot) } : null;
-}
-
-const MARK = { ghost: 'g', tap: 'x', normal: 'x', accent: 'X' } as const;
