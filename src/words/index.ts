@@ -13,6 +13,7 @@ export { sayMaterial, sayUse } from './material';
 export { sayAgainst, sayLanes, sayRetyping } from './retype';
 export {
   sayBesides,
+  sayCrowdedGraces,
   sayGaveWay,
   sayHow,
   sayPolicy,

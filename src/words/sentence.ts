@@ -5,6 +5,7 @@ import {
   interpretationOptions,
   roundOf,
   type ClosedRecipe,
+  type Exercise,
   type GaveWay,
   type StartId,
 } from '@/core/recipe';
@@ -13,6 +14,7 @@ import { formatMeter, parseMeter } from '@/core/time';
 import { sayAssignment, sayChange } from './change';
 import { sayVoice } from './kit';
 import { sayMaterial } from './material';
+import { sayPlaceIn } from './place';
 import { sayList, type Say } from './say';
 import { sayReadAs } from './terms';
 import { sayFeel, sayNote, saySixteenths, saySubdivision } from './time';
@@ -130,6 +132,21 @@ export function sayGaveWay(say: Say, all: readonly GaveWay[]): string {
     .map(({ voice, count }) => say.t('sentence.gaveWay', { count, voice: sayVoice(say, voice) }))
     .join(', ');
 }
+
+/** Grace notes that lie closer than asked, by where their notes are. */
+export function sayCrowdedGraces(say: Say, exercise: Exercise): string {
+  const places = exercise.crowdedGraces.slice(0, MOST_PLACES);
+  return say.t('sentence.crowdedGraces', {
+    at: sayList(
+      say,
+      places.map((at) => sayPlaceIn(say, at, exercise)),
+    ),
+    more: exercise.crowdedGraces.length - places.length,
+  });
+}
+
+/** Places that are listed one by one. */
+const MOST_PLACES = 4;
 
 /** A line or sticking by its name, or as it is written. */
 export function sayPlayed(say: Say, play: NonNullable<ClosedRecipe['play']>): string {

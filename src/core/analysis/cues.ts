@@ -108,7 +108,7 @@ function seamCue(exercise: Exercise, tempo: Tempo): Cue | null {
     const bit = LIMB_BITS[limb];
     if ((first.mask & bit) === 0 || (last.mask & bit) === 0) return false;
     const seam = gapMsBetween(last, first, exercise, tempo);
-    const mine = movementsOf(exercise, limb);
+    const mine = movementsOf(exercise, limb, tempo);
     const as = mine.filter((one, index) => {
       const next = mine[index + 1];
       return next && gapMsBetween(one, next, exercise, tempo) <= seam * 1.01;

@@ -386,7 +386,7 @@ function gridKind(within: number): number {
 
 /** Longest run of feet without a hand between them, beyond the first; hands may play along. */
 function feetInARow(exercise: Exercise): number {
-  const moments = momentsOf(exercise);
+  const moments = momentsOf(exercise, null);
   let best = 0;
   let run = 0;
   for (let step = 0; step < moments.length + LONGEST_RUN; step += 1) {
@@ -408,7 +408,7 @@ function isNear(one: Instant, next: Instant, { cycleTicks, meter }: Exercise): b
 
 /** The feet that the other foot comes straight after. */
 function feetCrossings(exercise: Exercise): readonly Limb[] {
-  const moments = momentsOf(exercise);
+  const moments = momentsOf(exercise, null);
   let [right, left] = [false, false];
   moments.forEach((now, index) => {
     const before = moments[(index + moments.length - 1) % moments.length] ?? now;

@@ -1,8 +1,8 @@
 import { LIMBS, VOICE_IDS, type Limb, type VoiceId } from '../kit';
 import { figureOf, makeStroke, type Stroke } from '../pattern';
 import { soundingLength, soundsAt, type Exercise } from '../recipe';
-import { ticksToSeconds, type Tempo, type Tick } from '../time';
-import { once } from './keep';
+import { ticksToSeconds, wrap, type Tempo, type Tick } from '../time';
+import { once, onceAt } from './keep';
 
 /** All strokes that sound together. */
 export interface Instant {
@@ -36,14 +36,37 @@ interface Sounding {
 
 /** The written strokes as a chain of instants over one cycle, in the order in which they sound. */
 export const instantsOf = once((exercise): readonly Instant[] =>
-  exercise.feel.kind === 'swung' ? group(heard(exercise)) : groupWritten(exercise.strokes),
+  exercise.feel.kind === 'swung'
+    ? group(heard(exercise), isAtOnce)
+    : groupWritten(exercise.strokes),
 );
 
 /** All that limbs do as a chain: the strokes, and the grace notes, diddles and rolls on them, each as
- * strokes of their own. The same as `instantsOf` where nothing is ornamented. */
-export const momentsOf = once((exercise): readonly Instant[] =>
-  isOrnamented(exercise) ? group(movements(exercise)) : instantsOf(exercise),
+ * strokes of their own. The same as `instantsOf` where nothing is ornamented.
+ * @param tempo decides what comes first where grace notes reach back behind a note before; where there is
+ * none, they do not reach so far */
+export function momentsOf(exercise: Exercise, tempo: Tempo | null): readonly Instant[] {
+  if (!isOrnamented(exercise)) return instantsOf(exercise);
+  return tempo ? momentsAt(exercise, tempo) : momentsAsWritten(exercise);
+}
+
+const momentsAsWritten = once((exercise): readonly Instant[] =>
+  group(movements(exercise).sort(inOrder), isAtOnce),
 );
+
+const momentsAt = onceAt((exercise, tempo): readonly Instant[] => {
+  const cycleMs = ticksToSeconds(exercise.cycleTicks, tempo) * 1000;
+  const all = movements(exercise);
+  const msOf = ({ soundsTicks, ms }: Sounds) => ticksToSeconds(soundsTicks, tempo) * 1000 + ms;
+  const latest = Math.max(...all.map(msOf));
+  // Before the first note is the end of the cycle: there they may reach back behind the last one.
+  const timeOf = (one: Sounds) => {
+    const at = msOf(one);
+    return at < 0 && at + cycleMs <= latest + AT_ONCE_MS ? at + cycleMs : at;
+  };
+  const timed = all.map((one) => ({ ...one, time: timeOf(one) })).sort((a, b) => a.time - b.time);
+  return group(timed, (one, next) => next.time - one.time <= AT_ONCE_MS);
+});
 
 /** Whether grace notes, diddles or rolls make more strokes than are written. */
 const isOrnamented = once(({ strokes }): boolean =>
@@ -56,7 +79,7 @@ function heard(exercise: Exercise): readonly Sounding[] {
     .sort(inOrder);
 }
 
-function movements(exercise: Exercise): readonly Sounding[] {
+function movements(exercise: Exercise): Sounding[] {
   const found: Sounding[] = [];
   for (const stroke of exercise.strokes) {
     const soundsTicks = soundsAt(stroke, exercise);
@@ -67,7 +90,7 @@ function movements(exercise: Exercise): readonly Sounding[] {
       found.push({ stroke: made, soundsTicks: soundsTicks + share * lasts, ms });
     }
   }
-  return found.sort(inOrder);
+  return found;
 }
 
 function inOrder(a: Sounding, b: Sounding): number {
@@ -77,13 +100,23 @@ function inOrder(a: Sounding, b: Sounding): number {
 /** Nearer than this is at once; in ticks, far below what is heard. */
 const AT_ONCE = 1e-3;
 
-function group(sounding: readonly Sounding[]): readonly Instant[] {
+const AT_ONCE_MS = 1e-6;
+
+function isAtOnce(one: Sounding, next: Sounding): boolean {
+  return next.ms === one.ms && next.soundsTicks - one.soundsTicks <= AT_ONCE;
+}
+
+function group<One extends Sounding>(
+  sounding: readonly One[],
+  isSame: (one: One, next: One) => boolean,
+): readonly Instant[] {
   const found: Instant[] = [];
   let strokes: Stroke[] = [];
-  sounding.forEach(({ stroke, soundsTicks, ms }, index) => {
+  sounding.forEach((one, index) => {
+    const { stroke, soundsTicks, ms } = one;
     strokes.push(stroke);
     const next = sounding[index + 1];
-    if (next && next.ms === ms && next.soundsTicks - soundsTicks <= AT_ONCE) return;
+    if (next && isSame(one, next)) return;
     found.push(instant(strokes, soundsTicks, ms));
     strokes = [];
   });
@@ -157,10 +190,10 @@ type Sounds = Pick<Instant, 'soundsTicks' | 'ms'>;
 
 /** From one instant to the next in the chain, over the seam where the next is no later; in ms. */
 export function gapMsBetween(from: Sounds, to: Sounds, exercise: Exercise, tempo: Tempo): number {
-  const ticks = to.soundsTicks - from.soundsTicks;
-  const later = ticks > 0 || (ticks === 0 && to.ms > from.ms);
-  const gap = later ? ticks : ticks + exercise.cycleTicks;
-  return Math.max(0, ticksToSeconds(gap, tempo) * 1000 + to.ms - from.ms);
+  const apart = ticksToSeconds(to.soundsTicks - from.soundsTicks, tempo) * 1000 + to.ms - from.ms;
+  const cycle = ticksToSeconds(exercise.cycleTicks, tempo) * 1000;
+  const later = wrap(apart, cycle);
+  return later > AT_ONCE_MS ? later : later + cycle;
 }
 
 /** One stroke or grace note of one limb. */
@@ -168,17 +201,28 @@ export interface Movement extends Sounds {
   readonly stroke: Stroke;
 }
 
-const movementsOfLimbs = once((exercise): Readonly<Record<Limb, readonly Movement[]>> => {
+type OfLimbs<T> = Readonly<Record<Limb, readonly T[]>>;
+
+const movementsAsWritten = once((exercise) => byLimb(momentsOf(exercise, null)));
+
+const movementsAt = onceAt((exercise, tempo) => byLimb(momentsOf(exercise, tempo)));
+
+function byLimb(moments: readonly Instant[]): OfLimbs<Movement> {
   const made: Record<Limb, Movement[]> = { RH: [], LH: [], RF: [], LF: [] };
-  for (const { soundsTicks, ms, strokes } of momentsOf(exercise)) {
+  for (const { soundsTicks, ms, strokes } of moments) {
     for (const stroke of strokes) made[stroke.limb].push({ stroke, soundsTicks, ms });
   }
   return made;
-});
+}
 
 /** What one limb does over the cycle, in order of time: `momentsOf`, a limb’s share. */
-export function movementsOf(exercise: Exercise, limb: Limb): readonly Movement[] {
-  return movementsOfLimbs(exercise)[limb];
+export function movementsOf(
+  exercise: Exercise,
+  limb: Limb,
+  tempo: Tempo | null,
+): readonly Movement[] {
+  const isTimed = tempo !== null && isOrnamented(exercise);
+  return (isTimed ? movementsAt(exercise, tempo) : movementsAsWritten(exercise))[limb];
 }
 
 const strokesOfLimbs = once((exercise): Readonly<Record<Limb, readonly Stroke[]>> => {

@@ -1,7 +1,7 @@
 import type { Limb } from '../kit';
 import { DYNAMICS, type Dynamic } from '../pattern';
 import type { Exercise } from '../recipe';
-import type { Tick } from '../time';
+import type { Tempo, Tick } from '../time';
 import { movementsOf, type Movement } from './instants';
 
 /** How a hand moves in a stroke: where it starts, and where it has to be for its next one. */
@@ -20,8 +20,12 @@ export interface MotionAt {
  * taps when it is soft throughout. Grace notes and the strokes of diddles and rolls count.
  * @returns in order of time; empty when the hand rests
  * @example LRLR at p p p f: left // => tap tap; right // => up down */
-export function motionsOf(exercise: Exercise, limb: Limb): readonly MotionAt[] {
-  const mine = movementsOf(exercise, limb);
+export function motionsOf(
+  exercise: Exercise,
+  limb: Limb,
+  tempo: Tempo | null = null,
+): readonly MotionAt[] {
+  const mine = movementsOf(exercise, limb, tempo);
   const levels = mine.map(({ stroke }) => DYNAMICS.indexOf(stroke.dynamic));
   let top = -1;
   let least: number = DYNAMICS.length;

@@ -98,7 +98,7 @@ export function hatBeforeFoot(
   tempo: Tempo,
   withinMs = limitsOf(exercise.kit).hatBeforeFoot,
 ): readonly Hindrance[] {
-  const instants = momentsOf(exercise);
+  const instants = momentsOf(exercise, tempo);
   if ((soundingVoices(exercise) & CHICK) === 0) return NONE;
   return instants.flatMap((chick, index): Hindrance[] => {
     const foot = chick.strokes.find((stroke) => stroke.voice === 'hat-foot');
@@ -131,7 +131,7 @@ function limbTwice(exercise: Exercise): readonly Hindrance[] {
  * another matter. */
 function footToFoot(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   if ((soundingVoices(exercise) & CHICK) === 0) return NONE;
-  const chain = momentsOf(exercise);
+  const chain = momentsOf(exercise, tempo);
   const within = limitsOf(exercise.kit).footToFoot;
   return chain.flatMap((one, index): Hindrance[] => {
     const next = chain[(index + 1) % chain.length];
@@ -156,7 +156,7 @@ function ghostAfterAccent(exercise: Exercise, tempo: Tempo): readonly Hindrance[
   if (!exercise.strokes.some(({ dynamic }) => dynamic === 'accent')) return NONE;
   const within = limitsOf(exercise.kit).ghostAfterAccent;
   return HANDS.flatMap((limb) => {
-    const mine = movementsOf(exercise, limb);
+    const mine = movementsOf(exercise, limb, tempo);
     return mine.flatMap((one, index): Hindrance[] => {
       const next = mine[index + 1] ?? mine[0] ?? one;
       if (one.stroke.dynamic !== 'accent' || next.stroke.dynamic !== 'ghost') return NONE;
@@ -173,7 +173,7 @@ function fastRuns(exercise: Exercise, tempo: Tempo): readonly Hindrance[] {
   return limbLoads(exercise, tempo).flatMap(({ limb, shortestGapMs }): Hindrance[] => {
     const limit = isHand(limb) ? handRun : footRun;
     if (shortestGapMs >= limit) return NONE;
-    const mine = movementsOf(exercise, limb);
+    const mine = movementsOf(exercise, limb, tempo);
     const count = mine.length;
     let best = { at: mine[0]?.stroke.at, strokes: 0, gapMs: 0 };
     let from: Tick | null = null;

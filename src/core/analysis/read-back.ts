@@ -60,7 +60,7 @@ export function readBack(
     bars: exercise.bars,
     smallest: smallestPart(exercise),
     motions: (['RH', 'LH'] as const)
-      .map((limb) => ({ limb, motions: motionsOf(exercise, limb) }))
+      .map((limb) => ({ limb, motions: motionsOf(exercise, limb, tempo) }))
       .filter(({ motions }) => motions.length > 0),
     difficulty: difficultyParts(exercise, tempo),
     seam: seamOf(exercise, tempo),

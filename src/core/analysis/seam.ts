@@ -2,7 +2,7 @@ import { LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { ticksToSeconds, type Tempo, type Tick, tick } from '../time';
 import { gapMsBetween, instantsOf, LIMB_BITS, momentsOf, movementsOf } from './instants';
-import { once, onceAt } from './keep';
+import { onceAt } from './keep';
 
 /** How the loop closes. */
 export interface Seam {
@@ -48,10 +48,10 @@ export function seamOf(exercise: Exercise, tempo: Tempo): Seam | null {
  * count as what the limb does. */
 export const limbLoads = onceAt((exercise, tempo): readonly LimbLoad[] => {
   const cycleSeconds = ticksToSeconds(exercise.cycleTicks, tempo);
-  const runs = longestRuns(exercise);
+  const runs = longestRuns(exercise, tempo);
   const found: LimbLoad[] = [];
   for (const limb of LIMBS) {
-    const mine = movementsOf(exercise, limb);
+    const mine = movementsOf(exercise, limb, tempo);
     const [first] = mine;
     if (!first) continue;
     let shortestGapMs = Infinity;
@@ -61,7 +61,7 @@ export const limbLoads = onceAt((exercise, tempo): readonly LimbLoad[] => {
     }
     const perSecond = mine.length / cycleSeconds;
     const longestRun = runs[LIMB_BITS[limb]] ?? 0;
-    const endless = longestRun === momentsOf(exercise).length;
+    const endless = longestRun === momentsOf(exercise, tempo).length;
     found.push({ limb, strokes: mine.length, perSecond, shortestGapMs, longestRun, endless });
   }
   return found;
@@ -69,13 +69,13 @@ export const limbLoads = onceAt((exercise, tempo): readonly LimbLoad[] => {
 
 /** Strokes that limbs make in one cycle, grace notes, diddles and rolls counted. */
 export function strokesMade(exercise: Exercise): number {
-  return LIMBS.reduce((sum, limb) => sum + movementsOf(exercise, limb).length, 0);
+  return LIMBS.reduce((sum, limb) => sum + movementsOf(exercise, limb, null).length, 0);
 }
 
 /** By the limb's bit. Walks the cycle twice, so that a run over the seam is seen; a run of the whole cycle
  * counts once. */
-const longestRuns = once((exercise): readonly number[] => {
-  const moments = momentsOf(exercise);
+const longestRuns = onceAt((exercise, tempo): readonly number[] => {
+  const moments = momentsOf(exercise, tempo);
   const best = new Array<number>(16).fill(0);
   for (const bit of Object.values(LIMB_BITS)) {
     let run = 0;

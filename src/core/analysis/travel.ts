@@ -24,7 +24,7 @@ export interface Travel {
 export const travelOf = onceAt((exercise, tempo): readonly Travel[] => {
   const found: Travel[] = [];
   for (const limb of HANDS) {
-    const mine = movementsOf(exercise, limb);
+    const mine = movementsOf(exercise, limb, tempo);
     const ways = new Set<string>();
     let moves = 0;
     let shortest: Travel['shortest'] | null = null;

@@ -102,18 +102,24 @@ describe('buildSteps', () => {
     expect(places(plain?.recipe ?? jazz, 'RH')).toEqual([0, 4, 8, 12]);
   });
 
-  it('ornaments: the skeleton, then grace notes from triplets to 16ths', () => {
+  it('ornaments: the skeleton, then grace notes from triplets to 16ths where there is room', () => {
     const flams = { ...blankRecipe(), play: { content: stickingStart('fR L R L fR L R L') } };
     const steps = buildSteps(flams, ['skeleton', 'graces']);
     expect(steps.map((step) => sayStep(ENGLISH, step.facts))).toEqual([
       'without ornaments',
-      'grace notes as triplets',
       'all of it',
     ]);
     const plain = must(expand(steps[0]?.recipe ?? flams));
     expect(plain.strokes.some((one) => one.ornament)).toBe(false);
     const wide = { ...blankRecipe(), play: { content: stickingStart('fR - - - fL - - -') } };
-    const opened = buildSteps(wide, ['graces'])[1]?.recipe ?? wide;
+    const tightened = buildSteps(wide, ['skeleton', 'graces']);
+    expect(tightened.map((step) => sayStep(ENGLISH, step.facts))).toEqual([
+      'without ornaments',
+      'grace notes as triplets',
+      'grace notes as 16ths',
+      'all of it',
+    ]);
+    const opened = tightened[2]?.recipe ?? wide;
     expect(places(opened, 'LH')).toContain(15);
     expect(places(opened, 'RH')).toContain(3);
   });

@@ -61,9 +61,11 @@ const STAGES: Readonly<
   nth: nthStages,
   skeleton: (recipe) => [changed(recipe, { kind: 'plain' }, { plays: 'plain' })],
   graces: (recipe) =>
-    (['8t', '16'] as const).map((slot) =>
-      changed(recipe, { kind: 'open-graces', slot }, { plays: 'graces', slot }),
-    ),
+    (['8t', '16'] as const).flatMap((slot) => {
+      const step = changed(recipe, { kind: 'open-graces', slot }, { plays: 'graces', slot });
+      const made = expand(step.recipe);
+      return made.ok && made.value.crowdedGraces.length > 0 ? [] : [step];
+    }),
   shares: shareStages,
   sides: sideStages,
   away: awayStages,

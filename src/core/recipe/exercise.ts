@@ -32,6 +32,8 @@ export interface Exercise {
   readonly kept: NonNullable<ClosedMember['kept']>;
   /** Strokes that gave way to others: grace notes that were opened, or what was laid over their surface. */
   readonly gaveWay: readonly GaveWay[];
+  /** Places of notes whose opened grace notes lie closer than was asked: there is no room. */
+  readonly crowdedGraces: readonly Tick[];
   /** Strokes of a backbeat, a clave or a foot pattern that the phrase has taken the limb of, though nobody said so. */
   readonly lostAnchors: readonly LostAnchor[];
   /** Hand edits whose stroke is not there any more. */

@@ -14,8 +14,8 @@ import { ostinatoLayers } from '../materials';
 import { alignLayers, cutLayer, inTimeOrder, layOver, mergeStrokes, type Layer } from '../pattern';
 import { lineTicks, onsets, parseLine, type ReadingLine } from '../reading';
 import { stickingLayer } from '../sticking';
-import { barTicks, parseMeter, tick, type Meter, type Tick } from '../time';
-import { aimedAt, footLayers, landsTicks, type Change } from '../transform';
+import { barTicks, parseMeter, slotTicks, tick, type Meter, type Tick } from '../time';
+import { aimedAt, crowdedGraces, footLayers, landsTicks, type Change } from '../transform';
 import {
   changeLayer,
   changeWhole,
@@ -173,13 +173,17 @@ function settle(
   if (layers.length === 0) layers = [silence(bar)];
   let stale = 0;
   let gone: readonly GaveWay[] = [];
+  let crowded: readonly Tick[] = [];
   let cutFrom = looped.value.cutFrom;
   for (const change of aims ? late.slice(1) : late) {
     const changed = isWholeChange(change)
       ? changeWhole(layers, change, frame)
       : { layers: layers.map((layer) => changeLayer(layer, change, frame)), stale: 0 };
     stale += changed.stale;
-    if (change.kind === 'open-graces') gone = allGaveWay([gone, gaveWay(layers, changed.layers)]);
+    if (change.kind === 'open-graces') {
+      gone = allGaveWay([gone, gaveWay(layers, changed.layers)]);
+      crowded = [...crowded, ...crowdedGraces(layers, slotTicks(change.slot))];
+    }
     const aligned = inOneCycle(changed.layers, bar, 'changes', recipe.cut);
     if (!aligned.ok) return aligned;
     layers = [...aligned.value.layers];
@@ -215,6 +219,7 @@ function settle(
     kept: recipe.kept ?? [],
     stale,
     gaveWay: gone,
+    crowdedGraces: crowded,
     lostAnchors: lost,
     members: [],
   });

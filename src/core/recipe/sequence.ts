@@ -97,6 +97,7 @@ function join(first: Exercise, parts: readonly Played[], bars: number): Exercise
     members.push({ name, fromBar, bars: count, cycleBars: exercise.bars, untimed });
     fromBar += count;
   });
+  const startOf = (nth: number) => (members[nth]?.fromBar ?? 0) * first.barTicks;
   const joined = withoutTwice(layers, members, first.barTicks);
   return {
     ...first,
@@ -107,10 +108,14 @@ function join(first: Exercise, parts: readonly Played[], bars: number): Exercise
     strokes: mergeStrokes(joined),
     stale: parts.reduce((sum, one) => sum + one.exercise.stale, 0),
     gaveWay: allGaveWay(parts.map((one) => one.exercise.gaveWay)),
+    crowdedGraces: parts.flatMap(({ exercise, bars: count }, nth) =>
+      exercise.crowdedGraces.flatMap((at) =>
+        at < count * first.barTicks ? [tick(startOf(nth) + at)] : [],
+      ),
+    ),
     lostAnchors: parts.flatMap(({ exercise, bars: count }, nth) => {
-      const start = (members[nth]?.fromBar ?? 0) * first.barTicks;
       const within = exercise.lostAnchors.filter(({ at }) => at < count * first.barTicks);
-      return within.map((one) => ({ ...one, at: tick(start + one.at) }));
+      return within.map((one) => ({ ...one, at: tick(startOf(nth) + one.at) }));
     }),
     replaced: parts.flatMap((one) => one.exercise.replaced),
     members,

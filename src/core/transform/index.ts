@@ -1,4 +1,11 @@
-export { excerpt, onlyLimbs, openGraces, widenGraces, withoutOrnaments } from './build-up';
+export {
+  crowdedGraces,
+  excerpt,
+  onlyLimbs,
+  openGraces,
+  widenGraces,
+  withoutOrnaments,
+} from './build-up';
 export { aimedAt, aimPhrase, landsTicks } from './aim';
 export { changeThatAdded } from './change';
 export { changeSchema } from './change-schema';

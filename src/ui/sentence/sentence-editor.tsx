@@ -16,7 +16,7 @@ import {
   withParts,
   withPlay,
 } from '@/core/recipe';
-import { sayBesides, sayGaveWay, sayLimbs, sayPolicy } from '@/words';
+import { sayBesides, sayCrowdedGraces, sayGaveWay, sayLimbs, sayPolicy } from '@/words';
 import { Choice, issuesAt, toast, Trouble, useSpeech, useUndo } from '../base';
 import { useGoWith } from '../shell/recipe-link';
 import { AsPhrase } from './as-phrase';
@@ -251,6 +251,9 @@ function PartSentence({
         <KitPhrase recipe={recipe} onChange={onChange} />
         {exercise && exercise.gaveWay.length > 0 && (
           <span className="ml-2 text-[0.85rem] text-soft">{sayGaveWay(say, exercise.gaveWay)}</span>
+        )}
+        {exercise && exercise.crowdedGraces.length > 0 && (
+          <span className="ml-2 text-[0.85rem] text-soft">{sayCrowdedGraces(say, exercise)}</span>
         )}
         {exercise && exercise.replaced.length > 0 && (
           <span className="ml-2 text-[0.85rem] text-soft">{sayReplaced(say, exercise)}</span>

@@ -16,6 +16,8 @@ export const sentence = {
   thenJoin: '{before}, then {after}',
   named: '{name}: {what}',
   stickingIn: '{sticking} in {grid}',
+  crowdedGraces:
+    '{more, plural, =0 {grace notes closer before {at}: no room} other {grace notes closer before {at} and # more: no room}}',
   gaveWay: '{count, plural, one {# {voice} stroke gives way} other {# {voice} strokes give way}}',
   round: '{line}, round after {round, number} bars',
   as: {
