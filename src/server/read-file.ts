@@ -5,10 +5,12 @@ import {
   readBundle,
   readCsv,
   readMusic,
+  voiceOfKey,
   voicesOfPart,
   type Bundle,
   type CsvRow,
   type FileChoices,
+  type KeyVoices,
   type Music,
 } from '@/core/format';
 import { fail, ok, type Result } from '@/core/issue';
@@ -47,7 +49,7 @@ export function readFile({ name, bytes }: SentFile, choices: FileChoices): Resul
     return bundle.ok ? ok({ kind: 'bundle', bundle: bundle.value }) : bundle;
   }
   if (isMusic(bytes)) {
-    const music = readMusic(bytes, choices.grid);
+    const music = readMusic(bytes, choices.grid, keysOf(choices));
     return music.ok ? ok(lookOf(music.value, name, choices)) : music;
   }
   if (!isText(bytes)) return fail({ code: 'file-other', path: [] });
@@ -58,6 +60,23 @@ export function readFile({ name, bytes }: SentFile, choices: FileChoices): Resul
   }
   const rows = readCsv(bytes, ROSTER_COLUMNS, ['name']);
   return rows.ok ? ok({ kind: 'roster', rows: rows.value }) : rows;
+}
+
+function keysOf({ keys = [] }: FileChoices): KeyVoices {
+  return new Map(keys.map(({ key, voice }) => [key, voice]));
+}
+
+/** Keys that are no drum of ours, with what they sound as; lowest first. */
+function unsureKeys(
+  notes: Music['notes'],
+  said: KeyVoices,
+): Extract<FileLook, { kind: 'music' }>['keys'] {
+  const keys = [...new Set(notes.map(({ key }) => key))].sort((a, b) => a - b);
+  return keys.flatMap((key) => {
+    if (voiceOfKey(key)?.exact) return [];
+    const count = notes.filter((one) => one.key === key).length;
+    return [{ key, count, voice: voiceOfKey(key, said)?.voice ?? null, isSaid: said.has(key) }];
+  });
 }
 
 function lookOf(
@@ -79,8 +98,10 @@ function lookOf(
     const { name, isKit } = part;
     return { name, isKit, voices: voicesOfPart(part), choice, left, drafts, count: drafts.length };
   });
+  const kitNotes = notes.filter(({ part }) => score.parts[part]?.isKit);
   return {
     ...{ kind: 'music', grid, parts, notes: farthest.slice(0, MOST_NOTES) },
+    keys: unsureKeys(kitNotes, keysOf(choices)),
     ...{ noteCount: notes.length, doubtful: notes.filter((one) => one.doubtful).length },
   };
 }

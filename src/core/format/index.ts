@@ -8,6 +8,7 @@ export {
   LIKELY_CHOICES,
   likelyChoice,
   PLAYED_GRIDS,
+  voiceOfKey,
   voicesOfPart,
 } from './score';
 export { MOST_FILE_BODY, MOST_FILE_BYTES } from './file-size';
@@ -17,6 +18,6 @@ export { packFile, unpackFile } from './packed-file';
 export type { Bundle, Bundled, BundledProgram, BundledStudent, StudioSettings } from './bundle';
 export type { CsvRow } from './csv';
 export type { PlayedNote } from './midi';
-export type { Choice, Draft, FileChoices, Left, PlayedGrid } from './score';
+export type { Choice, Draft, FileChoices, KeyVoices, Left, PlayedGrid } from './score';
 export type { FormatId, Music } from './registry';
 export type { Piece } from './piece';

@@ -3,7 +3,7 @@ import { fail, ok, type Result } from '../issue';
 import { isMidi, readMidi, writeMidi, type PlayedNote } from './midi';
 import { isMusicXml, readMusicXml, writeMusicXml } from './musicxml';
 import type { Piece } from './piece';
-import type { PlayedGrid, Score } from './score';
+import type { KeyVoices, PlayedGrid, Score } from './score';
 
 /** Music that was read. */
 export interface Music {
@@ -21,7 +21,7 @@ interface Format {
   readonly write: (title: string, pieces: readonly Piece[]) => Uint8Array;
   /** Whether a file begins as one of this format does. */
   readonly is: (bytes: Uint8Array) => boolean;
-  readonly read: (bytes: Uint8Array, grid: PlayedGrid | null) => Result<Music>;
+  readonly read: (bytes: Uint8Array, grid: PlayedGrid | null, keys?: KeyVoices) => Result<Music>;
 }
 
 /** Each stands in a folder of its own; what it keeps and what it loses is said in docs/formats.md. */
@@ -51,9 +51,13 @@ export function isMusic(bytes: Uint8Array): boolean {
 }
 
 /** Reads music of any format here, whatever the file is called.
- * @param grid for what was played; null takes the coarsest on which no note is doubtful
+ * @param grid for what was played; null takes what is likely  @param keys voices of its keys, where somebody said them
  * @returns issues of the reader; `file-other` for what is none of them */
-export function readMusic(bytes: Uint8Array, grid: PlayedGrid | null): Result<Music> {
+export function readMusic(
+  bytes: Uint8Array,
+  grid: PlayedGrid | null,
+  keys?: KeyVoices,
+): Result<Music> {
   const format = formatOf(bytes);
-  return format ? format.read(bytes, grid) : fail({ code: 'file-other', path: [] });
+  return format ? format.read(bytes, grid, keys) : fail({ code: 'file-other', path: [] });
 }

@@ -45,12 +45,29 @@ export function writeLine(
 }
 
 function inHalves(places: readonly number[], meter: Meter, bars: number): string {
+  const texts = Array.from({ length: bars }, () => [] as string[]);
+  writeHalves(places, { from: 0, to: barTicks(meter) * bars }, meter, texts);
+  return texts.map((one) => one.join(' ')).join(' | ');
+}
+
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Writes a stretch of 32nds and longer into its bars. */
+function writeHalves(
+  places: readonly number[],
+  stretch: Stretch,
+  meter: Meter,
+  texts: readonly string[][],
+): void {
   const bar = barTicks(meter);
   const slot = slotTicks('32');
-  const texts = Array.from({ length: bars }, () => [] as string[]);
+  const [first = stretch.to] = places;
   const spans = [
-    ...((places[0] ?? 1) > 0 ? [{ from: 0, to: places[0] ?? bar * bars, rest: true }] : []),
-    ...places.map((from, index) => ({ from, to: places[index + 1] ?? bar * bars, rest: false })),
+    ...(first > stretch.from ? [{ from: stretch.from, to: first, rest: true }] : []),
+    ...places.map((from, index) => ({ from, to: places[index + 1] ?? stretch.to, rest: false })),
   ];
   for (const { from, to, rest } of spans) {
     for (let start = from; start < to;) {
@@ -62,7 +79,59 @@ function inHalves(places: readonly number[], meter: Meter, bars: number): string
       start = end;
     }
   }
+}
+
+/** Writes attacks as a line where each quarter may have a grid of its own: a figure of 3, 6, 5, 7 or 9, else 32nds and
+ * longer, a note until the next one or the next figure.
+ * @param places ticks from the start, rising
+ * @returns null where a quarter lies on none of them */
+export function writeMixedLine(
+  places: readonly number[],
+  meter: Meter,
+  bars: number,
+): string | null {
+  const bar = barTicks(meter);
+  const texts = Array.from({ length: bars }, () => [] as string[]);
+  let plain: Stretch = { from: 0, to: 0 };
+  const within = ({ from, to }: Stretch) => places.filter((at) => at >= from && at < to);
+  const close = () => writeHalves(within(plain), plain, meter, texts);
+  for (let index = 0; index < bars; index += 1) {
+    for (let from = index * bar; from < (index + 1) * bar; from += TICKS_PER_QUARTER) {
+      const to = Math.min(from + TICKS_PER_QUARTER, (index + 1) * bar);
+      const own = within({ from, to });
+      if (own.every((at) => (at - from) % slotTicks('32') === 0)) {
+        plain = { from: plain.from, to };
+        continue;
+      }
+      const figure = to - from === TICKS_PER_QUARTER ? figureOf(own.map((at) => at - from)) : null;
+      if (figure === null) return null;
+      close();
+      texts[index]?.push(figure);
+      plain = { from: to, to };
+    }
+  }
+  close();
   return texts.map((one) => one.join(' ')).join(' | ');
+}
+
+/** How many places of a quarter make a figure, and the value it is written in. */
+const FIGURES: readonly (readonly [parts: number, value: string])[] = [
+  [5, '16'],
+  [7, '16'],
+  [9, '32'],
+];
+
+function figureOf(places: readonly number[]): string | null {
+  const slots = (parts: number) => places.map((at) => (at * parts) / TICKS_PER_QUARTER);
+  if (slots(6).every(Number.isInteger)) return sextuplet(slots(6));
+  const found = FIGURES.find(([parts]) => slots(parts).every(Number.isInteger));
+  if (!found) return null;
+  const [parts, value] = found;
+  const hits = slots(parts);
+  const notes = Array.from({ length: parts }, (_, one) =>
+    hits.includes(one) ? value : `${value}r`,
+  );
+  return `${parts}(${notes.join(' ')})`;
 }
 
 /** @param length in 32nds */

@@ -1,5 +1,6 @@
 import type { Choice, Draft, Left, PlayedGrid, PlayedNote, StudioSettings } from '../format';
 import type { Day } from '../calendar';
+import type { VoiceId } from '../kit';
 import type { EntryId, ExerciseId, FamilyId, MaterialId, PersonId, ProgramId } from '../id';
 
 /** Most tries of a table that comes in. */
@@ -103,6 +104,14 @@ export type FileLook =
       readonly grid: PlayedGrid | null;
       /** Of what was played, those farthest from their slots first. */
       readonly notes: readonly PlayedNote[];
+      /** Keys of drums that are none of ours, and what each sounds as; null leaves it out. */
+      readonly keys: readonly {
+        readonly key: number;
+        readonly count: number;
+        readonly voice: VoiceId | null;
+        /** Whether somebody said so. */
+        readonly isSaid: boolean;
+      }[];
       readonly noteCount: number;
       readonly doubtful: number;
       readonly parts: readonly PartLook[];

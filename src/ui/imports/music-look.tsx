@@ -14,6 +14,7 @@ import { expand, overOne } from '@/core/recipe';
 import type { FileLook, PartLook } from '@/core/studio';
 import { sayLeft, type Say } from '@/words';
 import { LineNotation, MiniLanes, readLine } from '../marks';
+import { KeyVoices } from './key-voices';
 import { PlayedNotes } from './played-notes';
 
 type Music = Extract<FileLook, { kind: 'music' }>;
@@ -34,14 +35,12 @@ export function MusicLook({
   look: Music;
   onChange: (choices: FileChoices) => void;
 }) {
-  const { grid, parts } = look;
+  const { grid, parts, keys } = look;
   const all = parts.map(({ choice }) => choice);
+  const said = keys.flatMap(({ key, voice, isSaid }) => (isSaid ? [{ key, voice }] : []));
+  const now = { ...LIKELY_CHOICES, grid, parts: all, keys: said };
   const changed = (choice: Choice) =>
-    onChange({
-      ...LIKELY_CHOICES,
-      grid,
-      parts: all.map((one) => (one.part === choice.part ? choice : one)),
-    });
+    onChange({ ...now, parts: all.map((one) => (one.part === choice.part ? choice : one)) });
   return (
     <>
       {grid !== null && (
@@ -49,7 +48,17 @@ export function MusicLook({
           say={say}
           look={look}
           grids={PLAYED_GRIDS}
-          onGrid={(next) => onChange({ ...LIKELY_CHOICES, grid: next, parts: all })}
+          onGrid={(next) => onChange({ ...now, grid: next })}
+        />
+      )}
+      {keys.length > 0 && (
+        <KeyVoices
+          say={say}
+          keys={keys}
+          onChange={(key, voice) => {
+            const others = said.filter((one) => one.key !== key);
+            onChange({ ...now, keys: [...others, { key, voice }] });
+          }}
         />
       )}
       {parts.map((part, index) => (

@@ -35,7 +35,7 @@ export function PlayedNotes({
           >
             {grids.map((one) => (
               <option key={one} value={one}>
-                {saySubdivision(say, one)}
+                {one === 'beats' ? say.t('imports.beatsGrid') : saySubdivision(say, one)}
               </option>
             ))}
           </select>
@@ -62,7 +62,14 @@ export function PlayedNotes({
               {notes.map((note, index) => (
                 <tr key={index} className="border-t border-faint">
                   <td className="px-3 text-right">{note.bar}</td>
-                  <td className="px-3 text-right">{note.slot + 1}</td>
+                  <td className="px-3 text-right">
+                    {grid === 'beats'
+                      ? say.t('imports.slotOn', {
+                          slot: note.slot + 1,
+                          grid: saySubdivision(say, note.grid),
+                        })
+                      : note.slot + 1}
+                  </td>
                   <td className="px-3 text-right">{note.key}</td>
                   <td className="px-3 text-right">
                     {note.offMs === 0

@@ -61,6 +61,10 @@ export const imports = {
   inBars: '{meter}, {bars, plural, one {# bar} other {# bars}}',
   moreOfThem: 'and {more, number} more',
   doesNotCome: 'Does not come in as it stands',
+  keys: 'Keys that are no drum here',
+  keyNotes: 'Key {key} ({count, plural, one {# note} other {# notes}})',
+  slotOn: '{slot, number} ({grid})',
+  beatsGrid: 'each beat on its own grid',
   gridForNotes: 'Put on',
   notesOn:
     '{count, plural, one {# note} other {# notes}}, {doubtful, plural, =0 {none doubtful} other {# doubtful}}, farthest {ms, number} ms from its slot',
@@ -85,6 +89,10 @@ export const imports = {
     long: 'bars that are longer than their meter get one of their own length',
     over: 'bars that are longer than their meter, by no whole beats: what lies over is left out',
     tempo: 'the tempo: what comes in has none of its own',
+    graces:
+      '{count, plural, one {# soft note right before a louder one is} other {# soft notes right before louder ones are}} read as grace notes',
+    controls: 'controllers, bends and pressure',
+    texts: 'words: lyrics and remarks',
     loudness: 'how loud a passage is (p, f, hairpins)',
     tie: 'a tie over a cut: its note is struck anew',
     limb: '{count, plural, one {# note} other {# notes}} without a sticking: the hand that usually plays it',
@@ -92,7 +100,7 @@ export const imports = {
     value: 'values that a reading line is not written with',
     grid: 'places that lie on no grid',
     bars: 'too long for one: cut it',
-    meter: 'a meter that is none here: the one before goes on',
+    meter: 'a meter that is none here, or stands inside a bar: the one before goes on',
     empty: 'nothing is played',
   },
 } as const;

@@ -4,18 +4,29 @@ import { describe, expect, it } from 'vitest';
 import { samples } from '../../../samples.fixture';
 import { must } from '../../issue';
 import { voice } from '../../kit';
-import { expand } from '../../recipe';
+import {
+  blankRecipe,
+  expand,
+  soundingLength,
+  soundsAt,
+  toggleOstinato,
+  type ClosedRecipe,
+  type Exercise,
+} from '../../recipe';
+import { figureOf } from '../../pattern';
+import { typedSticking } from '../../sticking';
 import { slotTicks, TICKS_PER_QUARTER } from '../../time';
-import { SHIPPED_PIECES } from '../pieces.fixture';
+import { pieceOf, SHIPPED_PIECES } from '../pieces.fixture';
 import {
   draftsOf,
   likelyChoice,
   PLAYED_GRIDS,
   putOn,
   type Choice,
+  type KeyVoices,
   type PlayedGrid,
 } from '../score';
-import { readMidi, writeMidi } from '.';
+import { readMidi, writeMidi, type PlayedNote } from '.';
 
 /** A file of an independent writer (@tonejs/midi), 480 ticks to a quarter note. */
 function file(notes: readonly (readonly [ticks: number, key: number])[], channel = 9): Uint8Array {
@@ -34,6 +45,32 @@ const textsOf = (bytes: Uint8Array, grid: PlayedGrid | null, choice: Partial<Cho
   );
 };
 
+function sticking(text: string): ClosedRecipe {
+  return { ...blankRecipe(), play: { content: typedSticking(text) } };
+}
+
+/** What sounds, ornaments as signs, but those that a file writes out. */
+function struck(exercise: Exercise): readonly string[] {
+  return exercise.strokes
+    .flatMap((stroke) => {
+      const { limb, voice: id, dynamic, ornament } = stroke;
+      const length = ornament ? soundingLength(stroke, exercise) : 0;
+      const sign = ornament && 'diddle roll buzz'.includes(ornament) ? '' : (ornament ?? '');
+      return figureOf(stroke)
+        .filter(({ kind }) => kind !== 'grace')
+        .map(({ share, limb: hand }) => {
+          const at = Math.round(soundsAt(stroke, exercise) + share * length);
+          return `${String(at).padStart(6, '0')} ${hand ?? limb} ${id} ${dynamic} ${sign}`;
+        });
+    })
+    .sort();
+}
+
+/** The quarter of the file in which a note lies, in 4/4. */
+function beatOf({ bar, slot, grid }: PlayedNote): number {
+  return (bar - 1) * 4 + Math.floor((slot * slotTicks(grid)) / TICKS_PER_QUARTER);
+}
+
 describe('readMidi', () => {
   it.each([
     ['8', [0, 720, 1200, 1440], '4. 4 8 4'],
@@ -48,7 +85,7 @@ describe('readMidi', () => {
   it('notes of an independent writer lie on the nearest slot, each with how far it was off', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...PLAYED_GRIDS),
+        fc.constantFrom(...PLAYED_GRIDS.filter((one) => one !== 'beats')),
         fc.uniqueArray(fc.nat(3800), { minLength: 1, maxLength: 40 }),
         (grid, ticks) => {
           const { notes } = must(readMidi(file(ticks.map((at) => [at, 36])), grid));
@@ -87,12 +124,143 @@ describe('readMidi', () => {
     expect(score.parts[0]?.bars.map(({ strokes }) => strokes.length)).toEqual([1, 1]);
   });
 
-  it('finds the coarsest grid on which nothing is doubtful', () => {
+  it('what was played: one grid where nothing is doubtful on it, else each beat has its own', () => {
     const played = (ticks: readonly number[]) =>
-      must(readMidi(file(ticks.map((at) => [at, 38])), null)).grid;
-    expect(played([4, 240, 476, 731])).toBe('8');
-    expect(played([0, 160, 325, 480])).toBe('8t');
-    expect(played([0, 118, 240, 365])).toBe('16');
+      must(readMidi(file(ticks.map((at) => [at, 38])), null));
+    expect(played([4, 240, 476, 731]).grid).toBe('8');
+    expect(played([0, 160, 325, 480]).grid).toBe('8t');
+    expect(played([0, 118, 240, 365]).grid).toBe('16');
+    const mixed = played([2, 120, 243, 360, 480, 644, 797, 960, 1058, 1151, 1250, 1344]);
+    expect(mixed.grid).toBe('beats');
+    expect(mixed.notes.map(({ grid, slot }) => `${grid} ${slot}`)).toEqual([
+      ...['16 0', '16 1', '16 2', '16 3', '8t 3', '8t 4', '8t 5'],
+      ...['5 10', '5 11', '5 12', '5 13', '5 14'],
+    ]);
+  });
+
+  it('an exact file: each beat, drum and limb on the grid it was written on', () => {
+    const beats = [2, 3, 4, 5, 6, 7, 8, 9, 12];
+    const ticks = beats.flatMap((parts, beat) =>
+      Array.from({ length: parts }, (_, one) => Math.round(480 * (beat + one / parts))),
+    );
+    const { grid, notes } = must(readMidi(file(ticks.map((at) => [at, 38])), null));
+    expect(grid).toBe('beats');
+    expect(notes.every(({ doubtful, offMs }) => !doubtful && Math.abs(offMs) <= 1)).toBe(true);
+    expect(
+      beats.map((_, beat) => notes.filter((one) => one.grid && beatOf(one) === beat)[1]?.grid),
+    ).toEqual(['8', '8t', '16', '5', '16t', '7', '32', '9', '12']);
+    expect(textsOf(file(ticks.slice(0, 14).map((at) => [at, 38])), null)).toEqual([
+      '8 8 3(8 8 8) 16 16 16 16 5(16 16 16 16 16)',
+    ]);
+  });
+
+  const KINDS: readonly (readonly [string, ClosedRecipe])[] = [
+    ...['8', '8t', '16', '16t', '5', '7', '32', '9', '12', '4', '4t'].map(
+      (slot) => [`${slot}`, sticking(`${slot}: R L R L R`)] as const,
+    ),
+    ...['fR', 'dR', 'uR', 'UR', 'iR', 'oR'].map(
+      (mark) => [mark, sticking(`8: ${mark} L K R`)] as const,
+    ),
+    ['an ornament in the middle', sticking('16: R L UL R K fL R dR')],
+    ['grids in turn', sticking('16: RLRL 8t: RLR 5: RLRLR 7: RLRLRLR')],
+    ...[
+      [2, 1],
+      [3, 1],
+      [3, 2],
+      [5, 3],
+      [5, 4],
+      [4, 3],
+    ].map(
+      ([long = 2, short = 1]) =>
+        [
+          `swung ${long}:${short}`,
+          { ...toggleOstinato(blankRecipe(), 'jazz-ride'), feel: { kind: 'swung', long, short } },
+        ] as const,
+    ),
+    [
+      '16ths against triplets',
+      {
+        ...sticking('8t: RRR'),
+        over: [
+          {
+            content: {
+              name: 'feet',
+              meter: '4/4',
+              swung: false,
+              lanes: [{ limb: 'LF', voice: 'hat-foot', slot: '16', grid: 'xxxx' }],
+            },
+          },
+        ],
+      },
+    ],
+    [
+      '5 against 4',
+      {
+        ...sticking('5: RRRRR'),
+        over: [
+          {
+            content: {
+              name: 'feet',
+              meter: '4/4',
+              swung: false,
+              lanes: [{ limb: 'LF', voice: 'hat-foot', slot: '16', grid: 'xxxx' }],
+            },
+          },
+        ],
+      },
+    ],
+    ['6/8', { ...blankRecipe(), meter: '6/8', play: { content: { text: '8 8 8 4.' } } }],
+    ['7/8', { ...blankRecipe(), meter: '7/8', play: { content: { text: '4 4 4.' } } }],
+  ];
+
+  it.each(KINDS)('%s goes out and comes in as it was', (_, recipe) => {
+    const exercise = must(expand(recipe));
+    const { score, grid, notes } = must(
+      readMidi(writeMidi('One', [pieceOf('One', exercise)]), null),
+    );
+    expect(grid).toBe('beats');
+    expect(notes.filter(({ doubtful }) => doubtful)).toEqual([]);
+    const { drafts, left } = draftsOf(
+      score,
+      { part: 0, as: 'exercise', voice: null, cut: 'whole' },
+      grid,
+    );
+    expect(left.filter(({ why }) => why !== 'tempo' && why !== 'graces')).toEqual([]);
+    const [draft] = drafts;
+    if (draft?.kind !== 'exercise') throw new Error(draft?.kind);
+    expect(struck(must(expand(draft.recipe)))).toEqual(struck(exercise));
+  });
+
+  it('names what it drops: controllers, words, meters inside a bar', () => {
+    const midi = new tone.Midi();
+    const track = midi.addTrack();
+    track.channel = 9;
+    track.addNote({ midi: 38, ticks: 0, durationTicks: 20 });
+    track.addNote({ midi: 38, ticks: 1900, durationTicks: 20 });
+    track.addCC({ number: 4, value: 0.5, ticks: 480 });
+    midi.header.timeSignatures.push({ ticks: 960, timeSignature: [3, 4] });
+    const { score } = must(readMidi(midi.toArray(), null));
+    const whys = score.parts[0]?.left.map(({ why }) => why);
+    expect(whys).toContain('controls');
+    expect(whys).toContain('meter');
+  });
+
+  it('a key that is no drum here sounds as it is said to', () => {
+    const bytes = file([
+      [0, 80],
+      [480, 35],
+    ]);
+    const voices = (keys?: KeyVoices) =>
+      must(readMidi(bytes, null, keys)).score.parts[0]?.bars[0]?.strokes.map((one) => one.voice);
+    expect(voices()).toEqual([null, 'bass']);
+    expect(
+      voices(
+        new Map([
+          [80, 'cowbell'],
+          [35, null],
+        ]),
+      ),
+    ).toEqual(['cowbell', null]);
   });
 
   it('what was written comes back: onsets, voices and limbs of all that ships', () => {

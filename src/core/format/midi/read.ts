@@ -1,21 +1,28 @@
 import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
 import { fail, ok, type Result } from '../../issue';
 import { LIMBS, type Limb } from '../../kit';
-import { barTicks, parseMeter, slotTicks, tick, TICKS_PER_QUARTER, type Meter } from '../../time';
+import type { Ornament } from '../../pattern';
+import {
+  barTicks,
+  parseMeter,
+  TICKS_PER_QUARTER,
+  type Meter,
+  type SubdivisionId,
+} from '../../time';
 import {
   LeftOut,
-  likelyGrid,
   NO_REPEATS,
-  putOn,
   voiceOfKey,
+  type KeyVoices,
   type PlayedGrid,
-  type Put,
   type Score,
   type ScoreBar,
   type ScorePart,
   type ScoreStroke,
 } from '../score';
 import { dynamicOf } from '../velocity';
+import { placeNotes, type Placed } from './place-notes';
+import { readGraces } from './read-graces';
 
 const MOST_BYTES = 4_000_000;
 const MOST_NOTES = 50_000;
@@ -28,8 +35,9 @@ const DRUMS = 9;
 export interface PlayedNote {
   readonly part: number;
   readonly bar: number;
-  /** Slot of the bar, from 0. */
+  /** Slot of the bar, from 0, on its grid. */
   readonly slot: number;
+  readonly grid: SubdivisionId;
   readonly key: number;
   /** Later than its slot, in ms; earlier is negative. */
   readonly offMs: number;
@@ -62,10 +70,15 @@ export function isMidi(bytes: Uint8Array): boolean {
 
 /** Reads a Standard MIDI File of type 0 or 1; each note is put on the nearest slot of a grid. Drums are one part,
  * whatever tracks they stand in; tracks that are called RH, LH, RF, LF say the limb.
- * @param grid null takes the coarsest on which no note is doubtful
+ * @param grid null takes what is likely, as `placeNotes` says  @param keys voices of keys that are no drum of ours, or other
+ * ones than are usual
  * @returns issues `file-large`; `file-midi` with the track that is damaged, or `frames` for a file in frames a second;
  * `file-silent`; `file-long` over 2,000 bars or 50,000 notes */
-export function readMidi(bytes: Uint8Array, grid: PlayedGrid | null): Result<Played> {
+export function readMidi(
+  bytes: Uint8Array,
+  grid: PlayedGrid | null,
+  keys: KeyVoices = new Map(),
+): Result<Played> {
   if (bytes.length > MOST_BYTES)
     return fail({ code: 'file-large', path: [], most: MOST_BYTES / 1e6 });
   const damaged = damagedTrack(bytes);
@@ -84,41 +97,68 @@ export function readMidi(bytes: Uint8Array, grid: PlayedGrid | null): Result<Pla
   const channels = channelsOf(tracks);
   const count = channels.reduce((sum, { notes }) => sum + notes.length, 0);
   if (count === 0) return fail({ code: 'file-silent', path: [] });
-  const places = channels.flatMap(({ notes }) => notes.map(({ at }) => at));
-  const chosen = grid ?? likelyGrid(places);
-  // A note a little early for the bar after the last one makes that bar.
-  const last = places.reduce((most, at) => Math.max(most, quarterOf(putOn(at, chosen), chosen)), 0);
-  const bars = barsOf(all, Math.max(end, last + NEAR));
-  if (!bars || count > MOST_NOTES) {
-    return fail({ code: 'file-long', path: [], bars: MOST_BARS, notes: MOST_NOTES });
-  }
   const tempi = all.filter(({ event }) => event.type === 'setTempo');
+  const msAt = tempoAt(tempi);
+  const parts = channels.map((channel) => readGraces(channel.notes, msAt));
+  const tooLong = fail({
+    code: 'file-long',
+    path: [],
+    bars: MOST_BARS,
+    notes: MOST_NOTES,
+  } as const);
+  const written = barsOf(all, end);
+  if (!written || count > MOST_NOTES) return tooLong;
+  const struck = parts.flatMap((notes, part) =>
+    notes.map(({ note, ornament, graces }) => ({ ...note, part, ornament, graces })),
+  );
+  const starts = [...written.map(({ at }) => at), endOf(written)];
+  const { grid: on, placed } = placeNotes(struck, starts, ticksPerBeat, grid);
+  // A note a little early for the bar after the last one makes that bar.
+  const isEarly = placed.some(({ bar }) => bar >= written.length);
+  const bars = isEarly ? barsOf(all, endOf(written) + NEAR) : written;
+  if (!bars) return tooLong;
   const take: Take = {
-    ...{ bars, grid: chosen, msAt: tempoAt(tempi), notes: [] },
+    ...{ bars, msAt, keys, placed },
     tempoBars: tempi.map(({ at }) => bars.findLastIndex((bar) => bar.at <= at + NEAR) + 1),
+    dropped: droppedOf(all, bars),
   };
-  const parts = channels.map((channel, part) => partOf(channel, part, take));
   const [title] = all.filter(({ event }) => event.type === 'trackName');
-  return ok({ score: { title: textIn(title?.event), parts }, grid: chosen, notes: take.notes });
+  return ok({
+    score: {
+      title: textIn(title?.event),
+      parts: channels.map((channel, part) => partOf(channel, part, take)),
+    },
+    grid: on,
+    notes: placed.map(({ note, bar, slot, grid: own, off, doubtful }) => ({
+      ...{ part: note.part, bar: bar + 1, slot, grid: own, key: note.key, doubtful },
+      offMs: Math.round(off * msAt(note.at)),
+    })),
+  });
 }
 
 /** Places of files are sums of fractions: these may be off by less, in quarters. */
 const NEAR = 0.001;
 
-function quarterOf({ slot }: Put, grid: PlayedGrid): number {
-  return (slot * slotTicks(grid)) / TICKS_PER_QUARTER;
-}
-
 /** What all parts of a file are read with. */
 interface Take {
   readonly bars: readonly BarAt[];
-  readonly grid: PlayedGrid;
   /** Milliseconds a quarter note at a place. */
   readonly msAt: (at: number) => number;
   /** Bars in which a tempo is said, from 1. */
   readonly tempoBars: readonly number[];
-  /** Filled part by part. */
-  readonly notes: PlayedNote[];
+  readonly keys: KeyVoices;
+  readonly placed: readonly Placed<Struck>[];
+  /** What is in the file and is none of notes, tempi and bars. */
+  readonly dropped: readonly {
+    readonly why: 'meter' | 'controls' | 'texts';
+    readonly bar: number;
+  }[];
+}
+
+interface Struck extends Note {
+  readonly part: number;
+  readonly ornament: Ornament | null;
+  readonly graces: number;
 }
 
 interface Timed {
@@ -187,11 +227,21 @@ interface BarAt {
   readonly says: string;
 }
 
-/** Bars from the meters that are said, 4/4 before the first; null for too many. */
+function meterOf(event: Extract<MidiEvent, { type: 'timeSignature' }>): Result<Meter> {
+  return parseMeter(`${event.numerator}/${event.denominator}`);
+}
+
+/** Where the last bar ends, in quarters. */
+function endOf(bars: readonly BarAt[]): number {
+  const last = bars.at(-1);
+  return last ? last.at + barTicks(last.meter) / TICKS_PER_QUARTER : 0;
+}
+
+/** Bars from the meters that are said, 4/4 before the first, up to an end in quarters; null for too many. */
 function barsOf(all: readonly Timed[], end: number): readonly BarAt[] | null {
   const meters = all.flatMap(({ at, event }) => {
     if (event.type !== 'timeSignature') return [];
-    const meter = parseMeter(`${event.numerator}/${event.denominator}`);
+    const meter = meterOf(event);
     return meter.ok ? [{ at, meter: meter.value }] : [];
   });
   const markers = all.filter(({ event }) => event.type === 'marker');
@@ -218,36 +268,51 @@ function tempoAt(tempi: readonly Timed[]): Take['msAt'] {
   };
 }
 
+/** What does not come in, with its bar from 1: meters that are none or stand inside a bar, controllers, words. */
+function droppedOf(all: readonly Timed[], bars: readonly BarAt[]): Take['dropped'] {
+  return all.flatMap(({ at, event }) => {
+    const bar = bars.findLastIndex((one) => one.at <= at + NEAR);
+    const isInside = Math.abs((bars[bar]?.at ?? 0) - at) > NEAR;
+    const why =
+      event.type === 'timeSignature' && (isInside || !meterOf(event).ok)
+        ? 'meter'
+        : CONTROLS.has(event.type)
+          ? 'controls'
+          : TEXTS.has(event.type)
+            ? 'texts'
+            : null;
+    return why ? [{ why, bar: bar + 1 } as const] : [];
+  });
+}
+
+const CONTROLS: ReadonlySet<string> = new Set([
+  'controller',
+  'pitchBend',
+  'noteAftertouch',
+  'channelAftertouch',
+]);
+
+const TEXTS: ReadonlySet<string> = new Set(['text', 'lyrics', 'cuePoint']);
+
 function partOf(channel: Channel, part: number, take: Take): ScorePart {
-  const { bars, grid } = take;
+  const { bars } = take;
   const left = new LeftOut();
-  const width = slotTicks(grid);
   const inBars: ScoreStroke[][] = bars.map(() => []);
-  let bar = 0;
-  for (const note of [...channel.notes].sort((a, b) => a.at - b.at)) {
-    const put = putOn(note.at, grid);
-    const quarter = quarterOf(put, grid);
-    while ((bars[bar + 1]?.at ?? Infinity) <= quarter + NEAR) bar += 1;
-    // A note a little early belongs to the bar whose slot it was put on, so bars may only go on.
-    const own = inBars[bar];
-    const at = tick(Math.round((quarter - (bars[bar]?.at ?? 0)) * TICKS_PER_QUARTER));
-    const offMs = Math.round(put.off * take.msAt(note.at));
-    const slot = Math.round(at / width);
-    take.notes.push({ part, bar: bar + 1, slot, key: note.key, offMs, doubtful: put.doubtful });
-    const drum = channel.isDrums ? voiceOfKey(note.key) : null;
+  for (const { note, bar, at } of take.placed) {
+    if (note.part !== part) continue;
+    const drum = channel.isDrums ? voiceOfKey(note.key, take.keys) : null;
     const number = String(bar + 1);
     if (!channel.isDrums) left.add({ why: 'pitch' });
     else if (!drum) left.add({ why: 'key', key: note.key }, number);
     else if (!drum.exact) left.add({ why: 'nearest', key: note.key, voice: drum.voice }, number);
-    own?.push({
-      at,
-      voice: drum?.voice ?? null,
-      limb: note.limb,
-      dynamic: dynamicOf(note.velocity),
-      ornament: null,
+    if (note.graces > 0) left.add({ why: 'graces' }, number, note.graces);
+    inBars[bar]?.push({
+      ...{ at, voice: drum?.voice ?? null, limb: note.limb },
+      ...{ dynamic: dynamicOf(note.velocity), ornament: note.ornament },
     });
   }
   for (const number of take.tempoBars) left.add({ why: 'tempo' }, String(number));
+  for (const { why, bar } of take.dropped) left.add({ why }, String(bar));
   return {
     name: channel.name,
     isKit: channel.isDrums,

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini';
 import { idSchema } from '../../id';
+import { voiceSchema } from '../../kit';
 import { list, text, whole } from '../../shape';
 import { PLAYED_GRIDS } from './played-grid';
 
@@ -20,6 +21,10 @@ const choiceSchema = z.strictObject({
 export const fileChoicesSchema = z.strictObject({
   grid: z.nullable(z.enum(PLAYED_GRIDS)),
   parts: z.nullable(list(choiceSchema, 0, 1000)),
+  /** What a key of a file is, where it is no drum of ours or is meant to be another one; null leaves it out. */
+  keys: z.optional(
+    list(z.strictObject({ key: whole(0, 127), voice: z.nullable(voiceSchema) }), 0, 128),
+  ),
   student: z.nullable(idSchema<'person'>()),
 });
 

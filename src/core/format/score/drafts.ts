@@ -1,7 +1,7 @@
 import { isHand, mirrorLimb, usualLimb, type Limb } from '../../kit';
 import { ostinatoOf, type Ostinato } from '../../materials';
 import { inTimeOrder, louderOf, makeStroke, type Stroke } from '../../pattern';
-import { MOST_LETTERS, parseLine, restsOf, writeLine } from '../../reading';
+import { MOST_LETTERS, parseLine, restsOf, writeLine, writeMixedLine } from '../../reading';
 import { expand, MOST_BARS, overOne, type ClosedRecipe } from '../../recipe';
 import { barTicks, formatMeter, tick } from '../../time';
 import type { PlayedGrid } from './played-grid';
@@ -114,6 +114,9 @@ function lineOf(
   }
   const places = bars.flatMap(({ strokes }, index) => strokes.map(({ at }) => at + index * whole));
   const once = [...new Set(places)].sort((a, b) => a - b);
+  if (grid === 'beats' || grid === '5' || grid === '7') {
+    return writeMixedLine(once, first.meter, bars.length);
+  }
   return writeLine(once, first.meter, bars.length, grid ?? '32');
 }
 
