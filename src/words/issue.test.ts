@@ -47,6 +47,7 @@ const ISSUES: { readonly [Code in Issue['code']]: Told<Code> } = {
   'bar-length': { bar: 1, meter: '4/4', gotTicks: 70560, wantedTicks: 80640, rest: '8r' },
   bars: { text: 'x' },
   'cell-length': { gap: 3, sticking: 'RL' },
+  'count-bar': { bar: 5, bars: 2 },
   'count-bars': { got: 1, wanted: 2 },
   'count-token': { token: 'x', beats: 4 },
   'cycle-too-long': { bars: 80, most: 64 },

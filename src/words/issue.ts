@@ -61,6 +61,8 @@ export function sayIssue(say: Say, issue: Issue): string {
       const { bar, got, wanted } = issue;
       return t('issue.sticking-bar', { bar, got, wanted, grid: saySubdivision(say, issue.grid) });
     }
+    case 'count-bar':
+      return t('issue.count-bar', { bar: issue.bar, bars: issue.bars });
     case 'count-bars':
       return t('issue.count-bars', { got: issue.got, wanted: issue.wanted });
     case 'line-letters':

@@ -54,6 +54,7 @@ export type Issue =
   /** A bar line that stands where no bar ends; slots of the grid that holds there. */
   | Issued<'sticking-bar', { bar: number; grid: SubdivisionId; got: number; wanted: number }>
   | Issued<'count-bars', { got: number; wanted: number }>
+  | Issued<'count-bar', { bar: number; bars: number }>
   | Issued<'line-letters', { letter: string | null; got: number; wanted: number }>
   | Issued<'ending-length', { bars: number; ending: string; wanted: number }>
   | Issued<'cell-length', { gap: number; sticking: string }>

@@ -18,8 +18,8 @@ export interface PlayedPlaces {
 
 /** Reads syllables as they are spoken, `1 & 3 &`: a number is its beat, a syllable belongs to a
  * beat from the last one on. `2&` is the "&" of 2 without the 2. Several beats may own a syllable:
- * all readings come back, those nearest to what is played first, then the earliest. `·` is a place without
- * a syllable where something is played.
+ * all readings come back, those nearest to what is played first, then the earliest. `2/5` is the second
+ * of five in a beat.
  * @param syllables how the studio counts; English is understood, too
  * @returns places in ticks from the start of the bar, rising; issue `count-token`
  * @example countPlaces('1 & 3 &', meter44) // => [[0, 10080, 40320, 50400], …] */
@@ -90,6 +90,12 @@ function placesOf(
   { now, others }: PlayedPlaces,
 ): readonly number[] {
   const unit = unitTicks(meter);
+  const [, nth, parts] = /^(\d{1,2})\/(\d{1,2})$/u.exec(token) ?? [];
+  if (nth !== undefined && parts !== undefined) {
+    const within = ((Number(nth) - 1) * unit) / Number(parts);
+    const isPlace = Number.isInteger(within) && within >= 0 && within < unit;
+    return isPlace ? Array.from({ length: meter.count }, (_, beat) => beat * unit + within) : [];
+  }
   const match = /^(\d{1,2})?([^\d\s]+)?$/u.exec(token);
   if (!match) return [];
   const [, number, syllable] = match;
@@ -97,11 +103,11 @@ function placesOf(
   const mine = number === undefined ? beats : beats.filter((beat) => beat === Number(number) - 1);
   if (syllable === undefined) return mine.map((beat) => beat * unit);
   const said = syllable.toLowerCase();
-  const parts = TWELFTHS.filter((part) => {
+  const twelfths = TWELFTHS.filter((part) => {
     const mark = countMark(tick((part * unit) / 12), meter, syllables);
     return mark.text.toLowerCase() === said;
   });
-  const usual = mine.flatMap((beat) => parts.map((part) => beat * unit + (part * unit) / 12));
+  const usual = mine.flatMap((beat) => twelfths.map((part) => beat * unit + (part * unit) / 12));
   const heard = [...now, ...others].filter(
     (at) =>
       mine.includes(Math.floor(at / unit)) &&

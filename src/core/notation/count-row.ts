@@ -26,7 +26,7 @@ export function countRow(
 ): readonly CountWord[] {
   const markAt = countMarks(meter, syllables);
   return columns.map((at) => {
-    const { text, level } = markAt(at);
+    const { sign: text, level } = markAt(at);
     const isBeat = level === 'beat';
     return { at, text, isBeat, width: text.length * LETTER * (isBeat ? BEAT_SIZE : BETWEEN_SIZE) };
   });

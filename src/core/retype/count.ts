@@ -7,8 +7,8 @@ import type { Syllables } from '../time';
 import type { Retyped } from './retyped';
 
 /** A count typed where a limb's count stands, a bar's after the other with `|` between: the limb
- * plays just that. `–` is an empty bar. A syllable that lies in several beats, and `·`, which has no
- * name of its own, are where the limb plays now as far as that goes.
+ * plays just that; `2: 1 & 3` is for bar 2 alone. `–` is an empty bar. A syllable that lies in several beats
+ * is where the limb plays now as far as that goes.
  * @param syllables how the studio counts; English is understood, too
  * @returns every reading, the nearest to what is played first; issues `count-token`, `count-bars` */
 export function retypeCount(
@@ -18,7 +18,14 @@ export function retypeCount(
   text: string,
   syllables?: Syllables,
 ): Result<readonly Retyped[]> {
-  const bars = text.split('|').map((bar) => bar.trim());
+  const [, only, rest = text] = /^\s*(\d{1,2})\s*:(.*)$/su.exec(text) ?? [];
+  if (only !== undefined && !(Number(only) >= 1 && Number(only) <= exercise.bars)) {
+    return fail({ code: 'count-bar', path: [], bar: Number(only), bars: exercise.bars });
+  }
+  const bars = rest.split('|').map((bar) => bar.trim());
+  if (only !== undefined && bars.length > 1) {
+    return fail({ code: 'count-bars', path: [], got: bars.length, wanted: 1 });
+  }
   if (bars.length !== 1 && bars.length !== exercise.bars) {
     return fail({ code: 'count-bars', path: [], got: bars.length, wanted: exercise.bars });
   }
@@ -28,7 +35,8 @@ export function retypeCount(
   const choices: (readonly (readonly number[])[])[] = [];
   for (let bar = 0; bar < exercise.bars; bar += 1) {
     const typed = bars[bars.length === 1 ? 0 : bar] ?? '';
-    if (typed === (shown[bar] ?? '–')) choices.push([now[bar] ?? []]);
+    const stays = only !== undefined && Number(only) !== bar + 1;
+    if (stays || typed === (shown[bar] ?? '–')) choices.push([now[bar] ?? []]);
     else if (typed === '' || typed === '–' || typed === '-') choices.push([[]]);
     else {
       const played = { now: now[bar] ?? [], others: others[bar] ?? [] };

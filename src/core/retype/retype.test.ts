@@ -77,7 +77,7 @@ describe('a count typed where it stands', () => {
   it('with too many bars says how many there are', () => {
     const read = retypeCount(rock, must(expand(rock)), 'RF', '1 | 2 | 3');
     expect(read.ok ? [] : read.issues.map((one) => sayIssue(ENGLISH, one))).toEqual([
-      '3 bars are counted, but there is one. Type one bar, or all of them with | between.',
+      '3 bars are counted, but there is one. Type one bar, or all of them with | between, or one of them alone after its number, as 2: 1 & 3.',
     ]);
   });
 });

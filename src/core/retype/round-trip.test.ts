@@ -151,15 +151,27 @@ describe('what is typed otherwise reads as typed', () => {
     expect(lineReading(after).split(' ').slice(1)).toEqual(words.slice(1));
   });
 
-  it('a place without a syllable keeps its place, and what is nearest is meant', () => {
+  it('a count for one bar alone leaves the others', () => {
+    const recipe = { ...blankRecipe(), play: { content: { text: '4 4 4 4 | 4 4 4 4' } } };
+    const exercise = must(expand(recipe));
+    const [first] = must(retypeCount(recipe, exercise, 'LH', '2: 1 & 3'));
+    const after = must(expand(first?.recipe ?? recipe));
+    expect(countStrings(after)[0]?.bars).toEqual(['1 2 3 4', '1 & 3']);
+    expect(retypeCount(recipe, exercise, 'LH', '3: 1')).toMatchObject({
+      issues: [{ code: 'count-bar', bar: 3, bars: 2 }],
+    });
+    expect(retypeCount(recipe, exercise, 'LH', '1: 1 | 2').ok).toBe(false);
+  });
+
+  it('a place without a syllable has a name of its own, and what is nearest is meant', () => {
     const lane = { limb: 'LH', voice: 'snare', slot: '5', grid: 'xx-x-----x----------' } as const;
     const over = { content: { name: 'fives', meter: '4/4', swung: false, lanes: [lane] } };
     const recipe: ClosedRecipe = { ...blankRecipe(), over: [over] };
     const exercise = must(expand(recipe));
-    expect(countStrings(exercise)[0]?.bars).toEqual(['1 · · ·']);
-    const [first] = must(retypeCount(recipe, exercise, 'LH', '1 · · 4'));
+    expect(countStrings(exercise)[0]?.bars).toEqual(['1 2/5 4/5 5/5']);
+    const [first] = must(retypeCount(recipe, exercise, 'LH', '1 2/5 4/5 4'));
     const after = must(expand(first?.recipe ?? recipe));
-    expect(countStrings(after)[0]?.bars).toEqual(['1 · · 4']);
+    expect(countStrings(after)[0]?.bars).toEqual(['1 2/5 4/5 4']);
     expect(played(after).slice(0, 3)).toEqual(played(exercise).slice(0, 3));
   });
 });

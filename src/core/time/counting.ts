@@ -1,18 +1,21 @@
 import { beats, unitTicks, type Meter } from './meter';
 import { SYLLABLES, type Syllables } from './syllables';
-import { wrap, type Tick } from './tick';
+import { gcd, wrap, type Tick } from './tick';
 
 /** How big a place is written over its column: beats above halves above the rest. */
 type CountLevel = 'beat' | 'half' | 'part';
 
 export interface CountMark {
+  /** As it is said in text, no two of a beat alike where its grid has no syllables. */
   readonly text: string;
+  /** As it stands over its column. */
+  readonly sign: string;
   readonly level: CountLevel;
 }
 
 /** The syllable of a place in the bar: 16ths `1 e & a`, triplets `1 trip let`. In 8ths meters
  * every 8th has a number. Sextuplets between the triplets read `ta`; places without a syllable
- * (32nds, fives, sevens) read `·`.
+ * (32nds, fives, sevens) are counted through their beat, `2/8` the second of eight, and stand as `·`.
  * @param at ticks from the start of a bar; places beyond it wrap
  * @example countMark(quarters(7, 4), meter44).text // => 'a' */
 export function countMark(
@@ -50,14 +53,24 @@ function markOf(inBar: number, meter: Meter, syllables: Syllables): CountMark {
   const within = inBar % unit;
   if (within === 0) {
     const level = beats(meter).some((beat) => beat.at === inBar) ? 'beat' : 'half';
-    return { text: syllables.beat ?? String(inBar / unit + 1), level };
+    const text = syllables.beat ?? String(inBar / unit + 1);
+    return { text, sign: text, level };
   }
   const twelfths = (within * 12) / unit;
-  return { text: syllable(twelfths, syllables), level: twelfths === 6 ? 'half' : 'part' };
+  const said = syllable(twelfths, syllables);
+  const level = twelfths === 6 ? 'half' : 'part';
+  return { text: said ?? placeOfSeveral(within, unit), sign: said ?? '·', level };
 }
 
-/** @param twelfths place within the counted note, in twelfths of it */
-function syllable(twelfths: number, { sixteenths, triplets }: Syllables): string {
+/** Which of how many equal parts of the counted note, from 1. @example the fourth 32nd // => '4/8' */
+function placeOfSeveral(within: number, unit: number): string {
+  const parts = unit / gcd(within, unit);
+  return `${(within * parts) / unit + 1}/${parts}`;
+}
+
+/** @param twelfths place within the counted note, in twelfths of it
+ * @returns null where there is none */
+function syllable(twelfths: number, { sixteenths, triplets }: Syllables): string | null {
   switch (twelfths) {
     case 3:
       return sixteenths[0];
@@ -73,7 +86,7 @@ function syllable(twelfths: number, { sixteenths, triplets }: Syllables): string
     case 10:
       return 'ta';
     default:
-      return '·';
+      return null;
   }
 }
 

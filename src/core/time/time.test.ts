@@ -232,6 +232,16 @@ describe('countMark (common practice, no source)', () => {
     expect(bar(7, must(parseMeter('7/8'))).join(' ')).toBe('1 2 3 4 5 6 7');
   });
 
+  it('counts 32nds, fives and sevens through their beat: no two of a beat are alike', () => {
+    expect(bar(32).slice(0, 8).join(' ')).toBe('1 2/8 e 4/8 & 6/8 a 8/8');
+    for (const parts of [5, 7, 8, 9]) {
+      for (let beat = 0; beat < 4; beat += 1) {
+        const marks = bar(4 * parts).slice(beat * parts, (beat + 1) * parts);
+        expect(new Set(marks).size).toBe(parts);
+      }
+    }
+  });
+
   it('names a place with its beat', () => {
     expect(beatOf(quarters(7, 4), fourFour)).toEqual({ beat: 2, mark: 'a' });
     expect(beatOf(quarters(2), fourFour)).toEqual({ beat: 3, mark: null });

@@ -77,7 +77,7 @@ export const BarView = memo(function BarView({
             fontWeight={column.level === 'beat' ? 700 : 400}
             className={column.level === 'beat' ? 'fill-ink' : 'fill-soft'}
           >
-            {column.text}
+            {column.sign}
           </text>
         </g>
       ))}

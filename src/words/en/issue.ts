@@ -29,7 +29,9 @@ export const issue = {
   'sticking-bar':
     'Bar {bar, number} has {got, number} {grid}, and {wanted, number} make a bar. Move the bar line, or fill up with “-”.',
   'count-bars':
-    '{got, plural, one {# bar is} other {# bars are}} counted, but there {wanted, plural, one {is one} other {are #}}. Type one bar, or all of them with | between.',
+    '{got, plural, one {# bar is} other {# bars are}} counted, but there {wanted, plural, one {is one} other {are #}}. Type one bar, or all of them with | between, or one of them alone after its number, as 2: 1 & 3.',
+  'count-bar':
+    'There is no bar {bar, number} here: {bars, plural, one {there is one} other {there are #}}. Type 2: 1 & 3 for bar 2 alone.',
   'line-letters':
     '{got, plural, one {# letter} other {# letters}} for {wanted, plural, one {# note} other {# notes}}. Type one for each note of the line.',
   'line-letter': '“{letter}” is no voice. Use the letters of the lanes, such as S, K, H, T1.',
