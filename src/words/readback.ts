@@ -164,7 +164,18 @@ export function sayDifficulty(say: Say, facts: DifficultyFacts): string {
     case 'doubles':
       return t('readback.counted.doubles', { early: facts.early, all: facts.all });
     case 'dynamics':
-      return facts.limbs.map((one) => sayDynamics(say, one)).join(' + ');
+      return [
+        ...facts.limbs.map((one) => sayDynamics(say, one)),
+        ...facts.loud.map((limb) => t('readback.counted.allLoud', { limb: letterOf(limb) })),
+      ].join(' + ');
+    case 'reading':
+      return t('readback.counted.reading', { hardest: facts.hardest, others: facts.others });
+    case 'textures':
+      return facts.limbs
+        .map(({ limb, kinds }) => t('readback.counted.textures', { limb: letterOf(limb), kinds }))
+        .join(' + ');
+    case 'ornamented':
+      return t('readback.counted.ornamented', { number: facts.number });
     case 'round':
       return t('readback.counted.round', { beats: facts.beats });
     case 'meter':

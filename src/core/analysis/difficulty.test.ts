@@ -1,11 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { samples } from '../../samples.fixture';
+import { samples, some } from '../../samples.fixture';
 import { ENGLISH, sayDifficulty } from '@/words';
 import type { VoiceId } from '../kit';
 import { must } from '../issue';
 import { SHIPPED_OSTINATOS, SHIPPED_STICKINGS } from '../materials';
-import { blankRecipe, expand, toggleOstinato, type Exercise } from '../recipe';
+import {
+  blankRecipe,
+  expand,
+  toggleOstinato,
+  withPlay,
+  type ClosedRecipe,
+  type Exercise,
+} from '../recipe';
 import { stickingStart } from '../sticking';
 import { quarters } from '../time';
 import { difficultyParts, difficultyPoints, motionsOf, smallestPart, transitionsOf } from '.';
@@ -254,6 +261,15 @@ describe('what teachers agree on (common practice, no source)', () => {
         hand('XxxxxxXxxxXxXxxx'),
       ],
     ],
+    [
+      'no accents, all accented, on the beats',
+      () => [hand('xxxxxxxxxxxxxxxx'), hand('XXXXXXXXXXXXXXXX'), hand('XxxxXxxxXxxxXxxx')],
+    ],
+    ['a single ratamacue, a triple one', () => [shipped('rudiment-38'), shipped('rudiment-40')]],
+    [
+      'a line on the beats, off them, from the & of 1 on, from the e of 1 on',
+      () => [line('4 4 4 4'), line('4. 8 4. 8'), line('8r 4. 8 4.'), line('16r 4.. 8 4.')],
+    ],
     ['equal notes, ghosts beside accents', () => [hand('xxxx', '8'), hand('gXgX', '8')]],
     ['an accent on the beat, displaced', () => [hand('Xxxx'), hand('xXxx')]],
     ['singles, flams', () => [shipped('singles'), shipped('rudiment-20')]],
@@ -291,6 +307,43 @@ describe('what teachers agree on (common practice, no source)', () => {
   ])('%s: each is harder than the one before', (_, all) => {
     const sums = all();
     sums.slice(1).forEach((sum, nth) => expect(sum).toBeGreaterThan(sums[nth] ?? Infinity));
+  });
+
+  it('a line that lies on the beats is never easier displaced, over whatever ships', () => {
+    const lines = [
+      '4 4 4 4',
+      '4 4r 4 4r',
+      '4r 4 4r 4',
+      '2 2',
+      '1',
+      '3(4 4 4) 3(4 4 4)',
+      '3(4 4 4) 2',
+    ];
+    const of = (recipe: ClosedRecipe) => {
+      const exercise = must(expand(recipe));
+      return { exercise, points: difficultyPoints(difficultyParts(exercise, at(80, exercise))) };
+    };
+    let compared = 0;
+    for (const id of some(Object.keys(SHIPPED_OSTINATOS))) {
+      const groove = toggleOstinato(blankRecipe(), id as keyof typeof SHIPPED_OSTINATOS);
+      if (groove.meter !== '4/4') continue;
+      for (const text of lines) {
+        const on = withPlay(groove, { content: { text } });
+        const { exercise, points: base } = of(on);
+        if (exercise.shared.length > 0) continue;
+        for (const slot of ['8', '16', '8t'] as const) {
+          for (const by of [1, -1]) {
+            const change = { kind: 'displace', what: 'pattern', part: 'line', by, slot } as const;
+            compared += 1;
+            expect(
+              of({ ...on, changes: [change] }).points,
+              `${id} ${text} ${by} ${slot}`,
+            ).toBeGreaterThanOrEqual(base);
+          }
+        }
+      }
+    }
+    expect(compared).toBeGreaterThan(100);
   });
 
   it('is turned by the side of who plays', () => {
@@ -406,6 +459,7 @@ describe('each part of difficulty', () => {
       grids: 1,
       'feet-in-a-row': 1,
       ornaments: 1.2,
+      ornamented: 1,
       // L 4, 6 and 2 slots, K and F two each; R one.
       spacing: 4,
       round: 4,

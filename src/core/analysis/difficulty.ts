@@ -25,6 +25,7 @@ export type DifficultyFacts =
       readonly number: number;
     }
   | { readonly part: 'notes-a-beat'; readonly instants: number; readonly beats: number }
+  | ({ readonly part: 'reading' } & LineReading)
   | { readonly part: 'off-the-beat'; readonly shares: readonly OffBeatShare[] }
   | { readonly part: 'over-the-beat'; readonly notes: number; readonly bars: number }
   | { readonly part: 'grids'; readonly kinds: number }
@@ -34,7 +35,14 @@ export type DifficultyFacts =
   | { readonly part: 'foot-to-foot'; readonly from: readonly Limb[] }
   | { readonly part: 'spacing'; readonly limbs: readonly LimbSpacing[] }
   | { readonly part: 'doubles'; readonly early: number; readonly all: number }
-  | { readonly part: 'dynamics'; readonly limbs: readonly LimbDynamics[] }
+  | {
+      readonly part: 'dynamics';
+      readonly limbs: readonly LimbDynamics[];
+      /** Limbs that accent every stroke. */
+      readonly loud: readonly Limb[];
+    }
+  | { readonly part: 'textures'; readonly limbs: readonly LimbSpacing[] }
+  | { readonly part: 'ornamented'; readonly number: number }
   | { readonly part: 'round'; readonly beats: number }
   | { readonly part: 'meter'; readonly beats: number }
   | { readonly part: 'weaker-side'; readonly limbs: readonly LimbSpeed[] }
@@ -48,7 +56,14 @@ export interface OffBeatShare {
   readonly all: number;
 }
 
-/** How many different distances lie between the strokes of a limb, over the seam too. */
+/** The bars of a line that have notes off the beat: how the hardest begins (on a beat, on a half of the counted note,
+ * between), and how many others there are, all different. */
+export interface LineReading {
+  readonly hardest: keyof typeof READING;
+  readonly others: number;
+}
+
+/** How many different distances lie between the strokes of a limb, over the seam too, or ways to strike. */
 interface LimbSpacing {
   readonly limb: Limb;
   readonly kinds: number;
@@ -90,7 +105,9 @@ const WEIGHT = {
   /** Each kind of step from hands alone to feet alone, or back: they do not follow by themselves. */
   takeover: 0.2,
   /** Instants in a felt beat: more to fit in. */
-  density: 0.5,
+  density: 0.3,
+  /** A line with notes off the beat: the bar that is hardest to read, and the others that are different from it. */
+  reading: 1.2,
   /** Share of each limb's strokes that lie off the beat: a limb that is never on it is a bit harder than
    * one more limb. */
   offBeat: 1.5,
@@ -115,6 +132,10 @@ const WEIGHT = {
   doubles: 0.3,
   /** Each limb that plays loud and soft, more for loud ones off the beat, and for ones that move about. */
   dynamics: 0.4,
+  /** Each way to strike of a limb beyond the first: shoulder and tip, edge and bell. */
+  textures: 0.4,
+  /** Each ornament until all comes again: a triple ratamacue is harder than a single one. */
+  ornamented: 0.4,
   /** Beats until all comes again at the same place of a bar: one bar four times is easier than four, a three
    * over the bar than a five. */
   round: 0.06,
@@ -123,6 +144,20 @@ const WEIGHT = {
   /** Times the easy number of strokes a second, on the side that does not lead. */
   weakerSide: 0.2,
 } as const;
+
+/** A bar of a line that begins on a beat and has notes off it, one that begins on a half of the counted note, and one
+ * that begins between. */
+const READING = { later: 0.3, half: 1, between: 2 } as const;
+
+/** Each other bar that has notes off the beat, up to `MOST_READ`: nobody reads further ahead. */
+const OTHER_BAR = 0.25;
+const MOST_READ = 3;
+
+/** A limb that accents every stroke, against one that plays loud and soft. */
+const ALL_LOUD = 0.5;
+
+/** More ornaments are no harder: they come again. */
+const MOST_ORNAMENTED = 8;
 
 /** Strokes a second that a limb plays with ease; nearer than `1000 ÷` this they begin to cost. In Hz;
  * common practice, no source. */
@@ -175,6 +210,11 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   const instants = instantsOf(exercise).length;
   const felt = beats(meter).length * bars;
   add(found, { part: 'notes-a-beat', instants, beats: felt }, instants / felt, WEIGHT.density);
+  const reading = readingOf(exercise);
+  if (reading) {
+    const load = READING[reading.hardest] + reading.others * OTHER_BAR;
+    add(found, { part: 'reading', ...reading }, load, WEIGHT.reading);
+  }
   // A flow that goes through in equal steps is no syncopation, whichever hands or feet share it.
   const steady = steadyLimbs(exercise, limbs);
   const against = limbs.filter((limb) => !steady.includes(limb));
@@ -205,8 +245,19 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
     WEIGHT.doubles,
   );
   const dynamics = limbs.flatMap((limb) => dynamicsOf(exercise, limb));
+  const loud = limbs.filter((limb) =>
+    strokesOf(exercise, limb).every(({ dynamic }) => dynamic === 'accent'),
+  );
   const levels = dynamics.reduce((sum, one) => sum + 1 + shareOf(one) + (one.kinds - 1) / 2, 0);
-  add(found, { part: 'dynamics', limbs: dynamics }, levels, WEIGHT.dynamics);
+  const dynamicCount = levels + loud.length * ALL_LOUD;
+  add(found, { part: 'dynamics', limbs: dynamics, loud }, dynamicCount, WEIGHT.dynamics);
+  const textured = limbs
+    .map((limb) => ({ limb, kinds: texturesOf(exercise, limb) }))
+    .filter(({ kinds }) => kinds > 1);
+  const textures = textured.reduce((sum, one) => sum + one.kinds - 1, 0);
+  add(found, { part: 'textures', limbs: textured }, textures, WEIGHT.textures);
+  const ornamented = ornamentedIn(exercise);
+  add(found, { part: 'ornamented', number: ornamented }, ornamented, WEIGHT.ornamented);
   const until = roundBeats(exercise);
   add(found, { part: 'round', beats: until }, until, WEIGHT.round);
   const felts = beats(meter);
@@ -218,6 +269,31 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   return found;
 });
 
+function readingOf({ layers, meter, barTicks }: Exercise): LineReading | null {
+  const half = unitTicks(meter) / 2;
+  const onBeats = beatPlaces(meter);
+  const bars = new Map<number, Set<number>>();
+  for (const { role, strokes } of layers) {
+    if (role !== 'line') continue;
+    for (const { at, from } of strokes) {
+      if (from.source !== 'line' || from.cell !== undefined) continue;
+      const bar = Math.floor(at / barTicks);
+      const places = bars.get(bar);
+      if (places) places.add(at % barTicks);
+      else bars.set(bar, new Set([at % barTicks]));
+    }
+  }
+  const different = new Map([...bars.values()].map((one) => [[...one].join(), one]));
+  const kinds = [...different.values()].flatMap((places): (keyof typeof READING)[] => {
+    const first = Math.min(...places);
+    if (first % half !== 0) return ['between'];
+    if (!onBeats.has(first)) return ['half'];
+    return [...places].some((at) => !onBeats.has(at)) ? ['later'] : [];
+  });
+  const hardest = (['between', 'half', 'later'] as const).find((one) => kinds.includes(one));
+  return hardest ? { hardest, others: Math.min(MOST_READ, kinds.length - 1) } : null;
+}
+
 const LOUDNESS: Readonly<Record<Dynamic, number>> = { ghost: 0, tap: 1, normal: 2, accent: 3 };
 
 /** The loudest strokes of a limb that plays softer ones, too; none where it plays at one level. */
@@ -228,6 +304,20 @@ function dynamicsOf(exercise: Exercise, limb: Limb): LimbDynamics[] {
   const most = Math.max(...strokes.map(({ dynamic }) => LOUDNESS[dynamic]));
   const loud = strokes.filter(({ dynamic }) => LOUDNESS[dynamic] === most);
   return [{ ...offBeatShare(loud, limb, exercise), kinds: distancesOf(loud, exercise) }];
+}
+
+/** In how many ways a limb strikes. */
+function texturesOf(exercise: Exercise, limb: Limb): number {
+  return new Set(strokesOf(exercise, limb).map(({ texture }) => texture ?? null)).size;
+}
+
+/** Ornaments of the smallest part. */
+function ornamentedIn(exercise: Exercise): number {
+  const all = exercise.strokes.filter(({ ornament }) => ornament).length;
+  if (all === 0) return 0;
+  const { cycleTicks } = exercise;
+  const parts = cycleTicks / (smallestPart(exercise)?.ticks ?? cycleTicks);
+  return Math.min(MOST_ORNAMENTED, Math.round(all / parts));
 }
 
 /** Felt beats until all comes again at the same place of a bar. */

@@ -13,14 +13,15 @@ const HANDS = [LIMB_BITS.RH, LIMB_BITS.LH];
 const FLOWS = [...LIMBS.map((limb) => LIMB_BITS[limb]), HAND_BITS, FOOT_BITS];
 
 /** Limbs whose flow goes through on all beats in equal steps: a limb alone, two hands or two feet that never meet,
- * or all limbs of a linear pattern. */
+ * or all limbs of a linear pattern that is one part. */
 export function steadyLimbs(exercise: Exercise, limbs: readonly Limb[]): readonly Limb[] {
   const all = limbs.reduce((bits, limb) => bits | LIMB_BITS[limb], 0);
   let steady = 0;
   for (const flow of FLOWS) {
     if ((all & flow) === flow && isSteady(exercise, flow)) steady |= flow;
   }
-  if (limbs.length > 2 && isSteady(exercise, all)) steady = all;
+  const parts = exercise.layers.filter(({ strokes }) => strokes.length > 0);
+  if (limbs.length > 2 && parts.length === 1 && isSteady(exercise, all)) steady = all;
   return limbs.filter((limb) => (steady & LIMB_BITS[limb]) !== 0);
 }
 

@@ -6,9 +6,9 @@ export interface Stop {
   readonly choice: readonly number[];
 }
 
-/** Costs of a step, against each other: all strokes other, one axis other, a little easier. Chosen so
- * that a step back in difficulty is small, and taken only where it keeps much the same. */
-const COST = { strokes: 10, axis: 0.5, fall: 4 } as const;
+/** Costs of a step: a stroke that comes or goes, an axis with another value, and at most for a fall in difficulty,
+ * however far. Fewest changed notes come first; a fall, then an axis, decides between steps that change as many. */
+const COST = { stroke: 1, axis: 0.001, fall: 0.9 } as const;
 
 /** How much a step changes, and how far it falls back in difficulty; 0 for the same exercise. Not the
  * same both ways: going up costs nothing. */
@@ -20,17 +20,16 @@ export function stepCost(from: Stop, to: Stop): number {
 function changeCost(one: Stop, other: Stop): number {
   let axes = 0;
   other.choice.forEach((value, axis) => (axes += one.choice[axis] === value ? 0 : 1));
-  return COST.strokes * differingShare(one, other) + COST.axis * axes;
+  return COST.stroke * differingStrokes(one, other) + COST.axis * axes;
 }
 
 function fallCost(from: Stop, to: Stop): number {
   const fall = Math.max(0, from.points - to.points);
-  return COST.fall * fall * (1 + 2 * fall);
+  return (COST.fall * fall) / (1 + fall);
 }
 
-/** Share of the strokes of both that only one of them has. Both are sorted, so they are walked side by
- * side. */
-function differingShare({ events: a }: Stop, { events: b }: Stop): number {
+/** Strokes that only one of both has. Both are sorted, so they are walked side by side. */
+function differingStrokes({ events: a }: Stop, { events: b }: Stop): number {
   let same = 0;
   for (let i = 0, j = 0; i < a.length && j < b.length;) {
     const one = a[i] ?? 0;
@@ -39,8 +38,7 @@ function differingShare({ events: a }: Stop, { events: b }: Stop): number {
     if (one <= other) i += 1;
     if (other <= one) j += 1;
   }
-  const all = a.length + b.length;
-  return all === 0 ? 0 : (all - 2 * same) / all;
+  return a.length + b.length - 2 * same;
 }
 
 /** The sum of its steps. @param order places in `stops` */
@@ -71,8 +69,9 @@ const STRETCH = 120;
 /** Most members that are ordered by their steps at all; more rise in difficulty only. */
 const MOST_BY_STEPS = 20_000;
 
-/** An order in which each step changes little and difficulty hardly ever falls: a nearest-neighbour walk
- * from the easiest, bettered by moving stretches of it until nothing helps.
+/** An order in which steps change as few notes as can be, and of such orders one in which difficulty falls least: of
+ * up to ten the best of all, from the easiest where that costs little more; of more a nearest-neighbour walk from the
+ * easiest, bettered by moving stretches of it until nothing helps.
  * @returns places in `stops`, each once; never dearer than the walk */
 export function orderPath(
   stops: readonly Stop[],
@@ -128,8 +127,68 @@ function orderOf(stops: readonly Stop[], members: readonly number[], pins: Ends)
     0,
   );
   const [first, last] = [place(pins.first), place(pins.last)];
+  if (count <= MOST_EXACT) {
+    const best = exactOrder(count, costs, { first, last, easiest });
+    return best.map((index) => members[index] ?? 0);
+  }
   const walked = walk(count, costs, first < 0 ? easiest : first, last);
   return better(walked, count, costs, last >= 0).map((index) => members[index] ?? 0);
+}
+
+/** Of so many the best order of all is found. */
+const MOST_EXACT = 10;
+
+/** An order that begins with the easiest may cost so much more than the best. */
+const WORTH_EASIEST = 1.1;
+
+/** The cheapest order of all, by the cheapest way to each end of each set of members. @param first −1 for any */
+function exactOrder(
+  count: number,
+  costs: Float64Array,
+  { first, last, easiest }: Readonly<Record<'first' | 'last' | 'easiest', number>>,
+): readonly number[] {
+  if (count <= 1) return Array.from({ length: count }, (_, index) => index);
+  const whole = (1 << count) - 1;
+  const best = new Float64Array((whole + 1) * count).fill(Infinity);
+  const from = new Int8Array((whole + 1) * count).fill(-1);
+  const cheapest = (
+    begin: number,
+  ): { readonly cost: number; readonly order: readonly number[] } => {
+    best.fill(Infinity);
+    for (let one = 0; one < count; one += 1) {
+      if (begin < 0 || one === begin) best[(1 << one) * count + one] = 0;
+    }
+    for (let set = 1; set <= whole; set += 1) {
+      for (let now = 0; now < count; now += 1) {
+        const cost = best[set * count + now] ?? Infinity;
+        if (cost === Infinity) continue;
+        for (let next = 0; next < count; next += 1) {
+          if ((set & (1 << next)) !== 0) continue;
+          const place = (set | (1 << next)) * count + next;
+          const sum = cost + (costs[now * count + next] ?? 0);
+          if (sum >= (best[place] ?? Infinity)) continue;
+          best[place] = sum;
+          from[place] = now;
+        }
+      }
+    }
+    let end = last >= 0 && last !== begin ? last : -1;
+    for (let one = 0; end < 0 || (last < 0 && one < count); one += 1) {
+      if (end < 0 || (best[whole * count + one] ?? 0) < (best[whole * count + end] ?? 0)) end = one;
+    }
+    const cost = best[whole * count + end] ?? 0;
+    const order = [end];
+    for (let set = whole, now = end; order.length < count;) {
+      const before = from[set * count + now] ?? 0;
+      set &= ~(1 << now);
+      order.unshift(before);
+      now = before;
+    }
+    return { cost, order };
+  };
+  if (first >= 0) return cheapest(first).order;
+  const [any, begun] = [cheapest(-1), last === easiest ? null : cheapest(easiest)];
+  return begun && begun.cost <= any.cost * WORTH_EASIEST ? begun.order : any.order;
 }
 
 /** What each step costs, row by row. */

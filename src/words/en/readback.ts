@@ -84,6 +84,9 @@ export const readback = {
     round: 'comes round',
     meter: 'meter',
     'weaker-side': 'weaker side',
+    reading: 'reading',
+    textures: 'ways to strike',
+    ornamented: 'ornamented notes',
   },
   counted: {
     combinations: '{number, number} different',
@@ -103,6 +106,11 @@ export const readback = {
     doubles: '{early, number} of {all, number} with no beat after them',
     round: 'after {beats, plural, one {# beat} other {# beats}}',
     meter: '{beats, plural, one {# beat} other {# beats}}, odd',
+    reading:
+      '{hardest, select, between {a bar begins between the halves of a beat: 2} half {a bar begins on a half: 1} other {a bar has notes off the beat: 0.3}}{others, plural, =0 {} other { + # other × 0.25}}',
+    allLoud: '{limb} all accented: 0.5',
+    textures: '{limb} {kinds, number} ways − 1',
+    ornamented: '{number, number}, until all comes again',
     onHalf: '{halves, number} on the half × 0.5',
     between: '{between, number} between',
   },
