@@ -1,6 +1,6 @@
 import {
   columnsOfBar,
-  differingLimbs,
+  spokenLimbs,
   motionsOf,
   spokenComposite,
   smallestPart,
@@ -9,9 +9,9 @@ import type { Course, Rung } from '@/core/ladder';
 import { layOutLine, layOutStaff } from '@/core/notation';
 import { lineBlocks, staffBlocks, type Block, type Mark } from '@/core/print';
 import type { CueLine } from '@/core/progress';
-import type { ClosedRecipe, Exercise } from '@/core/recipe';
+import { asDrawn, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import { tempoBeatTicks } from '@/core/time';
-import { sayCueLine, sayDosage, sayLimb, sayLimbs, sentenceParts } from '@/words';
+import { sayCueLine, sayDosage, sayFeel, sayLimb, sayLimbs, sentenceParts } from '@/words';
 import { codeMark } from './code';
 import { measure } from './fonts';
 import { ladderBlock } from './ladder';
@@ -44,14 +44,19 @@ export interface SheetItem {
 /** An exercise: name and tempo, the sentence, the notes, what is said of them, its ladder. */
 export function itemBlocks(setting: Setting, item: SheetItem, gap: number): readonly Block[] {
   const { say, look, text, width, space } = setting;
-  const { exercise, recipe } = item;
+  const { recipe } = item;
+  const exercise = asDrawn(item.exercise);
   const rows = { count: look.count, sticking: look.sticking };
   const staff = layOutStaff(exercise, rows, {
     width: width / space,
     columnsOf: (bar) => columnsOfBar(exercise, bar),
     syllables: say.syllables,
   });
-  const notes = staffBlocks(staff, space, exercise.bars > 1);
+  const { feel } = exercise;
+  const notes = staffBlocks(staff, space, {
+    numbered: exercise.bars > 1,
+    swing: feel.kind === 'swung' ? sayFeel(say, feel) : null,
+  });
   const after = [
     ...readingBlocks(setting, item),
     ...item.cues.map((cue) =>
@@ -111,18 +116,17 @@ function sentence({ say, text, width, space }: Setting, recipe: ClosedRecipe): r
   return blocks;
 }
 
-/** What is read back in words: two limbs said as one, motions of the hands. */
+/** What is read back in words: limbs said as one, motions of the hands. */
 function readingBlocks({ say, look, text, width }: Setting, { exercise }: SheetItem): Block[] {
   const blocks: Block[] = [];
-  const limbs = differingLimbs(exercise);
+  const limbs = spokenLimbs(exercise);
   const times = smallestPart(exercise)?.times ?? 1;
   if (limbs) {
-    const letters = spokenComposite(exercise, limbs).split(' ');
     blocks.push(
       textBlock(
         [
           { text: say.t('sheet.together', { limbs: sayLimbs(say, limbs) }), face: 'strong' },
-          { text: letters.slice(0, letters.length / times).join(' ') },
+          { text: spokenComposite(exercise, limbs) },
         ],
         text,
         width,

@@ -1,5 +1,5 @@
 import {
-  differingLimbs,
+  spokenLimbs,
   difficultyParts,
   difficultyPoints,
   instantsOf,
@@ -113,7 +113,7 @@ export function sayGrid(say: Say, ticks: number): string {
 function ofComposite(
   say: Say,
   exercise: Exercise,
-  limbs: readonly Limb[] = differingLimbs(exercise) ?? [],
+  limbs: readonly Limb[] = spokenLimbs(exercise) ?? [],
 ): readonly string[] {
   const places = instantsOf(exercise).flatMap(({ at, limbs: playing }) => {
     const mine = playing.filter((limb) => limbs.includes(limb));

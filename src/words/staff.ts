@@ -1,27 +1,23 @@
-import { differingLimbs, spokenComposite } from '@/core/analysis';
+import { spokenLimbs, spokenComposite } from '@/core/analysis';
 import { countMark } from '@/core/time';
 import { LIMBS, type Limb } from '@/core/kit';
 import type { Exercise } from '@/core/recipe';
-import { sayLimb } from './kit';
+import { sayLimb, sayLimbs } from './kit';
 import type { Say } from './say';
 
 type Stroke = Exercise['strokes'][number];
 
 /** Bars of a staff in words: what each limb plays, counted, with accents, ghosts and ornaments. With the first bar,
- * what the two limbs that differ play as one.
+ * what the limbs that are said as one play.
  * @param bars from 0
  * @example 'Bar 1: right hand 1 2 3 4 (accent on 2); right foot 1 3.' */
 export function sayStaff(say: Say, exercise: Exercise, bars: readonly number[]): string {
-  const said = bars.map((bar) => sayBar(say, exercise, bar));
-  const limbs = bars.includes(0) ? differingLimbs(exercise) : null;
-  if (!limbs) return said.join(' ');
-  const [one, other] = limbs;
-  const asOne = say.t('readback.staff.asOne', {
-    first: sayLimb(say, one),
-    second: sayLimb(say, other),
-    said: spokenComposite(exercise, limbs),
-  });
-  return [...said, asOne].join(' ');
+  const counted = bars.map((bar) => sayBar(say, exercise, bar));
+  const limbs = bars.includes(0) ? spokenLimbs(exercise) : null;
+  if (!limbs) return counted.join(' ');
+  const said = spokenComposite(exercise, limbs);
+  const asOne = say.t('readback.staff.asOne', { limbs: sayLimbs(say, limbs), said });
+  return [...counted, asOne].join(' ');
 }
 
 function sayBar(say: Say, { strokes, barTicks, meter }: Exercise, bar: number): string {

@@ -12,11 +12,12 @@ import {
   type ClosedRecipe,
   type Exercise,
 } from '../recipe';
+import { typedSticking } from '../sticking';
 import { quarters } from '../time';
 import {
   columnsOfBar,
   countStrings,
-  differingLimbs,
+  spokenLimbs,
   hatBeforeFoot,
   hindrances,
   limbLoads,
@@ -62,14 +63,32 @@ describe('spokenComposite (common practice, no source)', () => {
     expect(intervals.join('')).toBe(expected);
   });
 
-  it('speaks the two limbs that differ most by default', () => {
+  it('speaks the phrase and the hand that keeps going, whatever the feet do', () => {
+    const jazz = toggleOstinato(
+      toggleOstinato(toggleOstinato(blankRecipe(), 'ride-quarters'), 'hats-2-4'),
+      'bass-quarters',
+    );
+    const played = must(expand({ ...jazz, play: { content: { text: '3(4 4 4) 3(4 4 4)' } } }));
+    const limbs = spokenLimbs(played) ?? [];
+    expect(limbs).toEqual(['RH', 'LH']);
+    expect(spokenComposite(played, limbs)).toBe('T L R L');
+  });
+
+  it('speaks all limbs of a linear pattern: a rotation on bass drum and toms is K L R', () => {
+    const played = must(
+      expand({ ...blankRecipe(), play: { content: typedSticking('8t: K L R') } }),
+    );
+    expect(spokenComposite(played, spokenLimbs(played) ?? [])).toBe('K L R');
+  });
+
+  it('without a phrase speaks the two limbs that differ most', () => {
     const exercise = exerciseOf([
       ['RH', 'ride', '8', 'xxxxxxxx'],
       ['LH', 'snare', '4', '-x-x'],
       ['LF', 'hat-foot', '4', '-x-x'],
     ]);
-    expect(differingLimbs(exercise)).toEqual(['RH', 'LH']);
-    expect(differingLimbs(exerciseOf([['RH', 'ride', '4', 'x']]))).toBeNull();
+    expect(spokenLimbs(exercise)).toEqual(['RH', 'LH']);
+    expect(spokenLimbs(exerciseOf([['RH', 'ride', '4', 'x']]))).toBeNull();
   });
 });
 
@@ -427,9 +446,23 @@ describe('seamOf and limbLoads', () => {
     expect(seamOf(one, at(60, one))).toMatchObject({ gapMs: 4000, doubled: [] });
   });
 
+  it('says from which tempo on a run is too fast, before it is', () => {
+    const lefts = exerciseOf([
+      ['RH', 'ride', '4', 'x-'],
+      ['LH', 'snare', '8t', '-xxxxx'],
+    ]);
+    // 8th triplets at 100 are 200 ms apart; 200 × 100 ÷ 110 = 181.8.
+    expect(readBack(lefts, at(100, lefts)).runs).toEqual([
+      { limb: 'LH', strokes: 5, gapMs: expect.closeTo(200), limitMs: 110, fromBpm: 182 },
+    ]);
+    expect(readBack(lefts, at(60, lefts)).runs).toEqual([]);
+    expect(readBack(lefts, at(190, lefts)).runs).toEqual([]);
+    expect(hindrances(lefts, at(190, lefts)).map(({ rule }) => rule)).toContain('fast-run');
+  });
+
   it('are gathered in one readback', () => {
     const back = readBack(exercise, at(60, exercise));
-    expect(back.composite?.text.split(' ').length).toBe(12);
+    expect(back.composite?.text.split(' ').length).toBe(16);
     expect(back.bars).toBe(1);
   });
 });

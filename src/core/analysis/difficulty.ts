@@ -58,7 +58,7 @@ export interface OffBeatShare {
 
 /** The bars of a line that have notes off the beat: how the hardest begins (on a beat, on a half of the counted note,
  * between), and how many others there are, all different. */
-export interface LineReading {
+interface LineReading {
   readonly hardest: keyof typeof READING;
   readonly others: number;
 }

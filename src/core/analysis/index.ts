@@ -1,4 +1,4 @@
-export { differingLimbs, spokenComposite } from './composite';
+export { spokenLimbs, spokenComposite } from './composite';
 export { columnsOfBar, countStrings } from './count';
 export { cuesOf } from './cues';
 export { disguiseOf, shapeKey, shapeOf, soundKey } from './disguise';

@@ -1,7 +1,7 @@
 import type { Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import { gcd, type Syllables, type Tempo } from '../time';
-import { differingLimbs, spokenComposite } from './composite';
+import { spokenLimbs, spokenComposite } from './composite';
 import { countStrings, type LimbCount } from './count';
 import { cuesOf, type Cue } from './cues';
 import { difficultyParts, type DifficultyPart } from './difficulty';
@@ -11,6 +11,7 @@ import { lineReading } from './line-reading';
 import { lockUp, type LockUp } from './lock-up';
 import { motionsOf, type MotionAt } from './motions';
 import { hindrances, type Hindrance } from './playability';
+import { runsOf, type LimbRun } from './runs';
 import { limbLoads, seamOf, type LimbLoad, type Seam } from './seam';
 import { smallestPart, type SmallestPart } from './smallest-part';
 import { syncopationOf, type Syncopation } from './syncopation';
@@ -30,6 +31,8 @@ export interface Readback {
   readonly difficulty: readonly DifficultyPart[];
   readonly seam: Seam | null;
   readonly loads: readonly LimbLoad[];
+  /** Runs of one limb that will be too fast at a faster tempo. */
+  readonly runs: readonly LimbRun[];
   readonly hindrances: readonly Hindrance[];
   readonly leads: Leads | null;
   readonly syncopation: readonly Syncopation[];
@@ -51,7 +54,7 @@ export function readBack(
   limbs?: readonly Limb[],
   syllables?: Syllables,
 ): Readback {
-  const spoken = limbs ?? differingLimbs(exercise);
+  const spoken = limbs ?? spokenLimbs(exercise);
   return {
     line: lineReading(exercise),
     counts: countStrings(exercise, syllables),
@@ -65,6 +68,7 @@ export function readBack(
     difficulty: difficultyParts(exercise, tempo),
     seam: seamOf(exercise, tempo),
     loads: limbLoads(exercise, tempo),
+    runs: runsOf(exercise, tempo),
     hindrances: hindrances(exercise, tempo),
     leads: leadsOf(exercise),
     syncopation: syncopationOf(exercise),

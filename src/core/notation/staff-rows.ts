@@ -49,7 +49,7 @@ export function extentOf(
   const over = shapes.some((shape) => shape.onRepeat) ? ROW : 0;
   const top = Math.min(-1.5, ...shapes.map((shape) => shape.top)) - over;
   const bottom = Math.max(5, ...shapes.map((shape) => shape.bottom)) + over;
-  const numbers = exercise.bars > 1 ? NUMBER_ROW : 0;
+  const numbers = exercise.bars > 1 || exercise.feel.kind === 'swung' ? NUMBER_ROW : 0;
   const topLine = PAD + (count ? ROW : 0) + numbers - top;
   const countY = top - numbers - 0.5;
   return {

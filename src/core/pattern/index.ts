@@ -21,6 +21,7 @@ export {
   inTimeOrder,
   louderOf,
   makeStroke,
+  strokeAt,
   ORNAMENTS,
 } from './stroke';
 export { dynamicSchema, ornamentSchema } from './schema';

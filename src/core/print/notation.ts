@@ -16,19 +16,35 @@ const STAFF_LINE = 0.1;
 const THIN = 0.12;
 
 /** Systems of a staff, each in one piece.
- * @param space a staff space, in points  @param numbered with the number over each bar */
+ * @param space a staff space, in points  @param numbered with the number over each bar
+ * @param swing the mark over the first bar, where a swing is heard that is not written */
 export function staffBlocks(
   { systems, extent }: StaffLayout,
   space: number,
-  numbered: boolean,
+  { numbered, swing }: { readonly numbered: boolean; readonly swing: string | null },
 ): readonly Block[] {
-  return systems.map(({ head, bars, right }): Block => {
+  return systems.map(({ head, bars, right }, index): Block => {
     const lines: Mark = {
       kind: 'path',
       path: [0, 1, 2, 3, 4].map((y) => `M0 ${y}H${right}`).join(''),
       pen: STAFF_LINE,
     };
-    const marks: Mark[] = [lines, ...head.map((sign): Mark => ({ kind: 'glyph', ...sign }))];
+    const marks: Mark[] = [
+      ...(index === 0 && swing !== null
+        ? [
+            {
+              kind: 'text',
+              face: 'italic',
+              text: swing,
+              x: 0,
+              y: extent.numberY,
+              size: 1.4,
+            } as const,
+          ]
+        : []),
+      lines,
+      ...head.map((sign): Mark => ({ kind: 'glyph', ...sign })),
+    ];
     for (const { number, left, drawn, texts } of bars) {
       marks.push(
         { kind: 'boxes', boxes: drawn.strokes },

@@ -13,6 +13,7 @@ export { cellsOver, laneOver, lineOver, overOne, overThese } from './made-of';
 export { WAY_IN_IDS, WAYS_IN } from './ways-in';
 export type { WayIn } from './ways-in';
 export { isRecord } from './upgrades';
+export { asDrawn } from './as-drawn';
 export { asPlayed, turnedLimb } from './as-played';
 export { misplacedBarLines } from './bar-lines';
 export { emptyExercise } from './empty';

@@ -16,7 +16,12 @@ export function retypeComposite(
   text: string,
 ): Result<readonly Retyped[]> {
   const letters = text.toUpperCase();
-  const same = tidy(letters) === spokenComposite(exercise, limbs).toUpperCase();
+  const said = spokenComposite(exercise, limbs).toUpperCase();
+  const same =
+    said !== '' &&
+    tidy(letters)
+      .split(said)
+      .every((rest) => rest.trim() === '');
   const even = parsePhrase(letters, '16');
   if (!even.ok) return even;
   const joined = even.value.cells.join('');

@@ -162,8 +162,8 @@ describe('compositeReadings', () => {
         )) {
           const exercise = must(expand(recipe));
           const said = spokenComposite(exercise, ['RH', 'LH']).replaceAll(' ', '');
-          expect(said.startsWith(letters)).toBe(true);
-          expect(said.replaceAll(letters, '')).toBe('');
+          const [short = '', long = ''] = [said, letters].toSorted((a, b) => a.length - b.length);
+          expect(long.replaceAll(short, '')).toBe('');
         }
       }),
     );

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { samples } from '../../samples.fixture';
 import {
   countStrings,
-  differingLimbs,
+  spokenLimbs,
   lineReading,
   lineWords,
   sayWord,
@@ -51,7 +51,7 @@ function comesBack(recipe: ClosedRecipe): void {
         ?.bars.join(' | ');
     check(must(retypeCount(recipe, exercise, limb, text)), shown);
   }
-  const limbs = differingLimbs(exercise);
+  const limbs = spokenLimbs(exercise);
   if (!limbs) return;
   const said = spokenComposite(exercise, limbs);
   check(must(retypeComposite(recipe, exercise, limbs, said)), (one) => spokenComposite(one, limbs));

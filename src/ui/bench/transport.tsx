@@ -3,7 +3,9 @@
 import { Play, Repeat, Square } from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { Part } from '@/audio';
+import { feltPulses } from '@/core/analysis';
 import { LIMBS } from '@/core/kit';
+import { tempoFor } from '@/core/time';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { formatLoop, parseLoop } from '@/core/retype';
 import { sayLimb, saySentence } from '@/words';
@@ -40,6 +42,7 @@ export function Transport({
   const { say, syllables } = useSpeech();
   const bars = exercise?.bars ?? 1;
   const fileBars = settings.loop ? bars * Math.ceil(LEAST_BARS / bars) : bars;
+  const felt = exercise ? feltPulses(exercise, tempoFor(exercise.meter, playedBpm(settings))) : [];
   const limbs = LIMBS.filter((limb) => exercise?.strokes.some((one) => one.limb === limb));
   return (
     <section
@@ -56,6 +59,12 @@ export function Transport({
         tempo={settings.tempo}
         onTempo={(tempo) => onChange({ tempo })}
       />
+      {felt.map(({ limb, bpm, ratio: [beats, real] }) => (
+        <span key={limb} className="flex items-center gap-1.5 text-sm" data-testid="felt-tempo">
+          <LimbSign limb={limb} />
+          {say.t('screen.bench.feltAs', { bpm: Math.round(bpm * 10) / 10, felt: beats, real })}
+        </span>
+      ))}
       <div className="flex flex-wrap items-center gap-1.5">
         <Button
           aria-pressed={settings.half}

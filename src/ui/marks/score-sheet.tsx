@@ -3,7 +3,7 @@
 import { useDeferredValue, useMemo, useRef } from 'react';
 import type { Limb } from '@/core/kit';
 import type { Loop } from '@/core/playing';
-import type { Exercise } from '@/core/recipe';
+import { asDrawn, type Exercise } from '@/core/recipe';
 import { useSpeech } from '../base';
 import { holdsMarks, systemsOf, type Shows } from './columns';
 import type { Editing } from './editing';
@@ -24,7 +24,7 @@ const START = { width: 860, height: 0 };
 
 /** An exercise in systems: lanes, the staff, or both in the same columns. Bars that do not fit are broken in two. */
 export function ScoreSheet({
-  exercise,
+  exercise: written,
   rows = 'voices',
   shows = 'both',
   staffRows,
@@ -54,6 +54,8 @@ export function ScoreSheet({
   const { width } = useSize(place, START);
   const { say, syllables } = useSpeech();
   const slot = editing?.slot;
+  // Written on, each note stays in the slot that it was written in.
+  const exercise = editing ? written : asDrawn(written);
   const { engraver, failed } = useEngraver(shows !== 'lanes');
   const systems = useMemo(() => {
     const sheet = {

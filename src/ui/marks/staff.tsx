@@ -15,7 +15,7 @@ import {
   type StaffRows,
 } from '@/core/notation';
 import type { Exercise } from '@/core/recipe';
-import { sayStaff } from '@/words';
+import { sayFeel, sayStaff } from '@/words';
 import { useSpeech } from '../base';
 import { placeX, SPACE, type BarBox, type System } from './columns';
 import { Playhead, type Subscribe } from './playhead';
@@ -47,6 +47,7 @@ export function Staff({
   const { say } = useSpeech();
   const extent = useMemo(() => extentOf(exercise, rows), [exercise, rows]);
   const repeats = useMemo(() => (rows.repeats ? repeatsOf(exercise) : []), [exercise, rows]);
+  const { feel } = exercise;
   const space = SPACE * scale;
   const height = extent.height * space;
   const edge = system.bars[0]?.edge ?? 0;
@@ -72,6 +73,11 @@ export function Staff({
           headOf(exercise.meter, first).map((sign) => (
             <Glyph key={`${sign.x} ${sign.y}`} {...sign} />
           ))}
+        {first && feel.kind === 'swung' && (
+          <text x={0} y={extent.numberY} fontSize={1.4} className="fill-ink font-sans italic">
+            {sayFeel(say, feel)}
+          </text>
+        )}
         {system.bars.map((box) => (
           <Bar
             key={`${box.bar} ${box.from}`}

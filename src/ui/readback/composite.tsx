@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { differingLimbs, spokenComposite } from '@/core/analysis';
+import { spokenLimbs, spokenComposite } from '@/core/analysis';
 import { LIMBS, type Limb } from '@/core/kit';
 import type { ClosedRecipe, Exercise } from '@/core/recipe';
 import { retypeComposite } from '@/core/retype';
@@ -29,7 +29,7 @@ export function Composite({
   const [chosen, setChosen] = useState<readonly Limb[] | null>(null);
   const playing = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
   if (playing.length < 2) return null;
-  const limbs = (chosen ?? differingLimbs(exercise) ?? []).filter((limb) => playing.includes(limb));
+  const limbs = (chosen ?? spokenLimbs(exercise) ?? []).filter((limb) => playing.includes(limb));
   const said = spokenComposite(exercise, limbs);
   return (
     <Part

@@ -82,15 +82,20 @@ export function Difficulty({ readback }: { readback: Readback }) {
   return (
     <dl className="flex flex-col gap-1">
       {readback.difficulty.map(({ facts, count, weight, points }) => (
-        <div key={facts.part} className="grid grid-cols-[1fr_3rem_2.5rem] items-center gap-x-2">
+        <div
+          key={facts.part}
+          className="grid grid-cols-[1fr_3rem_2.5rem] items-center gap-x-2"
+          title={say.t('screen.bench.weighed', {
+            counted: sayDifficulty(say, facts),
+            count,
+            weight,
+          })}
+        >
           <dt>{sayDifficultyPart(say, facts)}</dt>
           <dd className="h-1.5" aria-hidden>
             <span className="block h-full bg-ink" style={{ width: `${(100 * points) / most}%` }} />
           </dd>
           <dd className="text-right">{points.toFixed(2)}</dd>
-          <dd className="col-span-3 text-xs leading-4 text-soft">
-            {say.t('screen.bench.weighed', { counted: sayDifficulty(say, facts), count, weight })}
-          </dd>
         </div>
       ))}
       <div className="grid grid-cols-[1fr_2.5rem] gap-x-2 border-t border-faint pt-1">

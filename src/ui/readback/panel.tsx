@@ -13,6 +13,7 @@ import { CycleText, LockUpList } from './cycle';
 import { Difficulty, Feet, Levels, Loads, Motions, Travels } from './hands';
 import { Neighbours } from './neighbours';
 import { Hindrances } from './hindrances';
+import { LoadBars, MeetMap, RunLines } from './maps';
 import { Part } from './part';
 import { Cues, FeltText, LeadsText, SameAs, SyncopationList } from './more';
 import { Retype } from './retype';
@@ -86,8 +87,12 @@ export const ReadbackPanel = memo(function ReadbackPanel({
         tempo={tempo}
         onChange={whole ? null : onChange}
       />
-      <Part label={say.t('screen.bench.together')} how={{ part: 'together', ...how }}>
-        <LockUpList exercise={exercise} readback={readback} />
+      <Part
+        label={say.t('screen.bench.together')}
+        how={{ part: 'together', ...how }}
+        list={<LockUpList exercise={exercise} readback={readback} />}
+      >
+        <MeetMap exercise={exercise} readback={readback} />
       </Part>
       <Part label={say.t('screen.bench.cycle')} how={{ part: 'cycle', ...how }}>
         <CycleText exercise={exercise} readback={readback} />
@@ -96,8 +101,13 @@ export const ReadbackPanel = memo(function ReadbackPanel({
       <Cues readback={readback} meter={recipe.meter} />
       <Motions readback={readback} how={how} />
       <Feet exercise={exercise} />
-      <Part label={say.t('screen.bench.load')} how={{ part: 'load', ...how }}>
-        <Loads readback={readback} />
+      <Part
+        label={say.t('screen.bench.load')}
+        how={{ part: 'load', ...how }}
+        list={<Loads readback={readback} />}
+      >
+        <LoadBars exercise={exercise} readback={readback} />
+        <RunLines readback={readback} />
         <Travels readback={readback} />
       </Part>
       <Part label={say.t('screen.bench.syncopation')} how={{ part: 'syncopation', ...how }}>

@@ -11,17 +11,20 @@ import { Pop, PopRoot, PopTrigger, useSpeech } from '../base';
 export function Part({
   label,
   how,
+  list,
   children,
 }: {
   label: string;
   how?: Asked & { readonly part: DerivedPart };
+  /** What the map stands for, in full. */
+  list?: ReactNode;
   children: ReactNode;
 }) {
   const id = useId();
   return (
     <div role="group" aria-labelledby={id} className="flex gap-3">
       <h2 id={id} className="label w-16 shrink-0 pt-0.5">
-        {how ? <How label={label} {...how} /> : label}
+        {how ? <How label={label} list={list} {...how} /> : label}
       </h2>
       <div className="min-w-0 flex-1">{children}</div>
     </div>
@@ -30,10 +33,12 @@ export function Part({
 
 function How({
   label,
+  list,
   part,
   ...asked
 }: Asked & {
   readonly label: string;
+  readonly list: ReactNode;
   readonly part: DerivedPart;
 }) {
   const { say } = useSpeech();
@@ -48,6 +53,7 @@ function How({
         {label}
       </PopTrigger>
       <Pop side="left" sideOffset={8} className="max-w-md p-3">
+        {list && <div className="mb-2 border-b border-faint pb-2 text-sm">{list}</div>}
         <ol className="flex max-h-[60vh] flex-col gap-0.5 overflow-y-auto text-sm leading-5">
           {sayDerivation(say, part, asked).map((line, index) => (
             <li key={index}>{line}</li>

@@ -2,7 +2,7 @@
 
 import { ok } from '@/core/issue';
 import { STYLES, type Style } from '@/core/kit';
-import type { ClosedRecipe, Recipe } from '@/core/recipe';
+import { asDrawn, type ClosedRecipe, type Exercise, type Recipe } from '@/core/recipe';
 import { formatFeel, formatMeter, parseFeel, parseMeter } from '@/core/time';
 import { type Key, sayEach, sayFeel } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
@@ -51,6 +51,26 @@ export function MeterPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChan
     >
       {shown}
     </Choice>
+  );
+}
+
+/** A swing of 2:1 beside written triplets is triplets: it can be written so at one touch. */
+export function AsTriplets({
+  recipe,
+  exercise,
+  onChange,
+}: {
+  recipe: ClosedRecipe;
+  exercise: Exercise;
+  onChange: OnChange;
+}) {
+  const { say } = useSpeech();
+  if (asDrawn(exercise) === exercise) return null;
+  const feel = { kind: 'triplets' } as const;
+  return (
+    <button type="button" className="phrase ml-2" onClick={() => onChange({ ...recipe, feel })}>
+      {say.t('screen.bench.writeAs', { feel: sayFeel(say, feel) })}
+    </button>
   );
 }
 

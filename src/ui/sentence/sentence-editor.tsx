@@ -20,7 +20,7 @@ import { sayBesides, sayCrowdedGraces, sayGaveWay, sayLimbs, sayPolicy } from '@
 import { Choice, issuesAt, toast, Trouble, useSpeech, useUndo } from '../base';
 import { useGoWith } from '../shell/recipe-link';
 import { AsPhrase } from './as-phrase';
-import { CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
+import { AsTriplets, CutPhrase, FeelPhrase, LevelsPhrase, MeterPhrase } from './at-phrase';
 import { AddChange, ChangesPhrase } from './changes-phrase';
 import type { PlacementRange } from './change-place';
 import { KitPhrase, sayReplaced } from './kit-phrase';
@@ -237,6 +237,7 @@ function PartSentence({
         <MeterPhrase recipe={recipe} onChange={onChange} />
         {', '}
         <FeelPhrase recipe={recipe} onChange={onChange} />
+        {exercise && <AsTriplets {...{ recipe, exercise, onChange }} />}
         {recipe.levels ? ', ' : ' '}
         <LevelsPhrase recipe={recipe} onChange={onChange} />
         {(recipe.cut !== undefined || long) && (

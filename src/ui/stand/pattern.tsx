@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useRef } from 'react';
-import type { Exercise } from '@/core/recipe';
+import { asDrawn, type Exercise } from '@/core/recipe';
 import type { Syllables } from '@/core/time';
 import { useSpeech } from '../base';
 import {
@@ -35,7 +35,7 @@ const LEAST_WHILE_PLAYING = 1.4;
  * the systems that sound now and next are shown where all would be too small.
  * @param at what sounds, in ticks of the cycle; null while nothing does */
 export function Pattern({
-  exercise,
+  exercise: played,
   written: { shows: wanted, count, sticking },
   at,
   subscribe,
@@ -46,6 +46,7 @@ export function Pattern({
   subscribe?: Subscribe;
 }) {
   const place = useRef<HTMLDivElement>(null);
+  const exercise = asDrawn(played);
   const { width, height } = useSize(place, { width: 1200, height: 400 });
   const playing = at !== null;
   const { engraver, failed } = useEngraver(wanted !== 'lanes');

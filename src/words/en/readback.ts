@@ -5,7 +5,7 @@ export const readback = {
     counts: '{limb} {count}',
     marked: '{limb} {count} ({marks})',
     rests: 'all rest',
-    asOne: 'Said as one, {first} and {second}: {said}.',
+    asOne: 'Said as one, {limbs}: {said}.',
     mark: { accent: 'accent on {at}', ghost: 'ghost on {at}' },
     ornament: {
       flam: 'flam on {at}',

@@ -15,6 +15,11 @@ export const bench = {
   aNewPartCalled: 'a new part, “{name}”',
   apart: 'Apart',
   aSecond: 'a second',
+  perSecond: '{rate, number} a second',
+  runOf:
+    '{strokes, number} strokes of the {limb} in a row, {gap, number} ms apart: from {bpm, number} on nearer than {limit, number} ms.',
+  writeAs: 'write it {feel}',
+  feltAs: 'felt {bpm, number} ({felt, number} : {real, number})',
   accents: 'accents',
   accentsOnly: 'accents only',
   addChange: '+ change',
