@@ -27,16 +27,16 @@ const WITHIN = 2;
 export const runsOf = onceAt((exercise, tempo): readonly LimbRun[] => {
   const { handRun, footRun } = limitsOf(exercise.kit);
   return LIMBS.flatMap((limb): LimbRun[] => {
-    const run = longestRun(exercise, tempo, limb);
-    if (!run || run.strokes < FEWEST) return [];
     const limitMs = isHand(limb) ? handRun : footRun;
+    const run = longestRun(exercise, tempo, limb, limitMs * WITHIN);
+    if (!run || run.strokes < FEWEST) return [];
     const fromBpm = Math.floor((run.gapMs * tempo.bpm) / limitMs) + 1;
-    const isAhead = run.gapMs >= limitMs && fromBpm <= tempo.bpm * WITHIN;
-    return isAhead ? [{ limb, ...run, limitMs, fromBpm }] : [];
+    return run.gapMs >= limitMs ? [{ limb, ...run, limitMs, fromBpm }] : [];
   });
 });
 
-function longestRun(exercise: Exercise, tempo: Tempo, limb: Limb) {
+/** @param nearMs strokes that are farther apart are not in a row */
+function longestRun(exercise: Exercise, tempo: Tempo, limb: Limb, nearMs: number) {
   const instants = instantsOf(exercise);
   const bit = LIMB_BITS[limb];
   const count = instants.length;
@@ -49,8 +49,10 @@ function longestRun(exercise: Exercise, tempo: Tempo, limb: Limb) {
       [strokes, gapMs] = [0, Infinity];
       continue;
     }
-    if (strokes > 0) gapMs = Math.min(gapMs, gapMsBetween(before, now, exercise, tempo));
-    strokes = Math.min(count, strokes + 1);
+    const gap = gapMsBetween(before, now, exercise, tempo);
+    const goesOn = strokes > 0 && gap <= nearMs;
+    gapMs = goesOn ? Math.min(gapMs, gap) : Infinity;
+    strokes = goesOn ? Math.min(count, strokes + 1) : 1;
     if (strokes > (best?.strokes ?? 1)) best = { strokes, gapMs };
   }
   return best;

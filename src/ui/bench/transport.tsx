@@ -59,10 +59,9 @@ export function Transport({
         tempo={settings.tempo}
         onTempo={(tempo) => onChange({ tempo })}
       />
-      {felt.map(({ limb, bpm, ratio: [beats, real] }) => (
-        <span key={limb} className="flex items-center gap-1.5 text-sm" data-testid="felt-tempo">
-          <LimbSign limb={limb} />
-          {say.t('screen.bench.feltAs', { bpm: Math.round(bpm * 10) / 10, felt: beats, real })}
+      {felt.map(({ limb, bpm }) => (
+        <span key={limb} title={sayLimb(say, limb)} className="text-sm" data-testid="felt-tempo">
+          {say.t('screen.bench.feltAs', { bpm: Math.round(bpm * 10) / 10 })}
         </span>
       ))}
       <div className="flex flex-wrap items-center gap-1.5">

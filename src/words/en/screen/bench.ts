@@ -19,7 +19,7 @@ export const bench = {
   runOf:
     '{strokes, number} strokes of the {limb} in a row, {gap, number} ms apart: from {bpm, number} on nearer than {limit, number} ms.',
   writeAs: 'write it {feel}',
-  feltAs: 'felt {bpm, number} ({felt, number} : {real, number})',
+  feltAs: 'felt {bpm, number}',
   accents: 'accents',
   accentsOnly: 'accents only',
   addChange: '+ change',
