@@ -8,7 +8,7 @@ import {
   type LadderState,
 } from '@/core/ladder';
 import { foldItem } from '@/core/log';
-import { onStand, type OnStand } from '@/core/progress';
+import { brokeCue, onStand, type OnStand } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
 import type { ItemStanding } from '@/core/roster';
 import {
@@ -33,7 +33,10 @@ export function practiceDay(
 }
 
 /** What ladders ask for is worked out once for each state. */
-const ON_STAND = new WeakMap<LadderState, OnStand & { readonly cue: string }>();
+const ON_STAND = new WeakMap<
+  LadderState,
+  { readonly shown: OnStand & { readonly cue: string }; readonly watched: string }
+>();
 
 /** Everything on a student's stand, in order. */
 export function standItems({ items }: Progress, today: Day): readonly StandItem[] {
@@ -46,8 +49,11 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
     const { state, late, lowest } = sums.followed;
     const recent = { late: [...late], lowest: [...lowest] };
     let shown = ON_STAND.get(state);
-    if (shown?.cue !== sums.cue) {
-      shown = { ...onStand(fitted, state, item, sums.cue), cue: sums.cue };
+    const broke = brokeCue(sums.latest, fitted.exercise);
+    const watched = JSON.stringify([sums.cue, broke]);
+    if (shown?.watched !== watched) {
+      const { cue } = sums;
+      shown = { shown: { ...onStand(fitted, state, item, { cue, broke }), cue }, watched };
       ON_STAND.set(state, shown);
     }
     const due = dueDay(state);
@@ -62,7 +68,7 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
       whole: fitted.whole,
       state,
       recent,
-      ...shown,
+      ...shown.shown,
       waitsFor: open.map((id) => nameOf.get(id) ?? ''),
       resting: due !== null && due > today,
       today: { tries, seconds },

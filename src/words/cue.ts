@@ -10,6 +10,31 @@ import { saySubdivision } from './time';
 export function sayCue(say: Say, cue: Cue, meter: string): string {
   const { t } = say;
   switch (cue.kind) {
+    case 'feather':
+      return t('readback.cue.feather', { at: sayPlace(say, cue.at, meter) });
+    case 'running':
+      return cue.hand === null
+        ? t('readback.cue.runningAlone', { at: sayPlace(say, cue.at, meter) })
+        : t('readback.cue.running', {
+            at: sayPlace(say, cue.at, meter),
+            hand: sayLimb(say, cue.hand),
+          });
+    case 'loose':
+      return t('readback.cue.loose', {
+        at: sayPlace(say, cue.at, meter),
+        limb: sayLimb(say, cue.limb),
+        accents: cue.accents ? 'yes' : 'no',
+      });
+    case 'after':
+      return t('readback.cue.after', {
+        at: sayPlace(say, cue.at, meter),
+        limb: sayLimb(say, cue.limb),
+      });
+    case 'tension':
+      return t('readback.cue.tension', {
+        limb: sayLimb(say, cue.limb),
+        rate: Math.round(cue.rate * 10) / 10,
+      });
     case 'opens':
     case 'accent':
       return t(`readback.cue.${cue.kind}`, { at: sayPlace(say, cue.at, meter) });
@@ -62,7 +87,16 @@ export function sayCue(say: Say, cue: Cue, meter: string): string {
 
 /** A cue as it stands at the kit: the teacher's own words, or what was found. */
 export function sayCueLine(say: Say, cue: CueLine, meter: string): string {
-  return cue.kind === 'own' ? cue.text : sayCue(say, cue, meter);
+  switch (cue.kind) {
+    case 'own':
+      return cue.text;
+    case 'broke': {
+      const { at, times } = cue;
+      return say.t('readback.cue.broke', { at: sayPlace(say, at, meter), times });
+    }
+    default:
+      return sayCue(say, cue, meter);
+  }
 }
 
 /** Whether a cue is about a limb: what was found names its limbs; a teacher's words may. */
@@ -72,6 +106,9 @@ export function isCueAbout(say: Say, cue: CueLine, limb: Limb): boolean {
       return cue.text.toLocaleLowerCase(say.locale).includes(sayLimb(say, limb));
     case 'seam':
     case 'accent':
+    case 'after':
+    case 'loose':
+    case 'tension':
     case 'ghosts':
       return cue.limb === limb;
     case 'follow':

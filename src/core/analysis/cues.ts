@@ -21,9 +21,10 @@ import {
   voiceBits,
   type PairCount,
 } from './instants';
-import { HAND_BITS } from './flow';
+import { HAND_BITS, steadyLimbs } from './flow';
 import { hatBeforeFoot } from './playability';
 import { polyrhythmOf, type Polyrhythm } from './polyrhythm';
+import { limbLoads } from './seam';
 
 /** One thing to watch for. Places are ticks in the cycle. */
 export type Cue =
@@ -34,6 +35,12 @@ export type Cue =
   | { readonly kind: 'follow'; readonly at: Tick; readonly foot: Limb; readonly hand: Limb }
   | ({ readonly kind: 'spoken' } & Polyrhythm)
   | { readonly kind: 'ghosts'; readonly at: Tick; readonly limb: Limb }
+  /** Feet that run under a hand with accents; null where no hand has any. */
+  | { readonly kind: 'running'; readonly at: Tick; readonly hand: Limb | null }
+  | { readonly kind: 'loose'; readonly at: Tick; readonly limb: Limb; readonly accents: boolean }
+  | { readonly kind: 'feather'; readonly at: Tick }
+  | { readonly kind: 'after'; readonly at: Tick; readonly limb: Limb }
+  | { readonly kind: 'tension'; readonly limb: Limb; readonly rate: number }
   /** Back in `slot` after faster ones; null where a slot has no name. */
   | {
       readonly kind: 'return';
@@ -142,8 +149,14 @@ function placeOfLimb(at: number, limb: Limb): number {
   return at * 16 + LIMB_BITS[limb];
 }
 
-/** A foot that plays without a hand, right before one: it tends to go with it. In a linear pattern that is how
- * it goes. */
+/** Whether what a limb plays is of a line or sticking: its cells go from limb to limb. */
+function isOfPhrase(strokes: readonly Stroke[], limb: Limb): boolean {
+  const from = strokes.find((one) => one.limb === limb)?.from.source;
+  return from === 'line' || from === 'fill';
+}
+
+/** A foot that plays without a hand, right before one: it tends to go with it. In a linear pattern, and inside a
+ * cell, that is how it goes. */
 function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
   const chain = instantsOf(exercise);
   if (chain.every(({ limbs }) => limbs.length === 1)) return null;
@@ -157,6 +170,7 @@ function followCue(exercise: Exercise, tempo: Tempo): Cue | null {
       const [one, next] = [chain[index], chain[(index + 1) % chain.length]];
       if (!one || !next || (one.mask & footBit) === 0 || (one.mask & HAND_BITS) !== 0) continue;
       if ((next.mask & handBit) === 0 || (next.mask & footBit) !== 0) continue;
+      if (isOfPhrase(one.strokes, foot) && isOfPhrase(next.strokes, hand)) continue;
       if (gapMsBetween(one, next, exercise, tempo) >= NEAR_MS) continue;
       if (times === 0) at = one.at;
       times += 1;
@@ -182,6 +196,79 @@ function ghostsCue({ strokes }: Exercise): Cue | null {
   );
   return ghost ? { kind: 'ghosts', at: ghost.at, limb: ghost.limb } : null;
 }
+
+/** A bass drum in soft quarters, or softer beats: it is felt. */
+function featherCue(exercise: Exercise): Cue | null {
+  const bass = exercise.strokes.filter(({ limb, voice }) => limb === 'RF' && voice === 'bass');
+  const [first] = bass;
+  const isSoft = bass.every(({ dynamic, at }) => {
+    return (dynamic === 'ghost' || dynamic === 'tap') && onBeat(at, exercise.meter);
+  });
+  return first && isSoft ? { kind: 'feather', at: first.at } : null;
+}
+
+/** Feet that run under the hands: what the hands do leaks in. */
+function runningCue(exercise: Exercise, tempo: Tempo): Cue | null {
+  const playing = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
+  const feet = steadyLimbs(exercise, playing).filter((limb) => !isHand(limb));
+  const running = exercise.strokes.filter(({ limb }) => feet.includes(limb));
+  const [first] = running;
+  const eachMs = (ticksToSeconds(exercise.cycleTicks, tempo) * 1000) / running.length;
+  if (!first || eachMs > RUNNING_MS || !playing.some(isHand)) return null;
+  const accent = exercise.strokes.find(({ limb, dynamic }) => isHand(limb) && dynamic === 'accent');
+  return { kind: 'running', at: accent?.at ?? first.at, hand: accent?.limb ?? null };
+}
+
+/** Notes of the feet that come as fast as this are a run. Common practice, no source. */
+const RUNNING_MS = 260;
+
+/** One hand that goes through in 16ths or faster: it cramps. */
+function looseCue(exercise: Exercise, tempo: Tempo): Cue | null {
+  for (const { limb, endless, shortestGapMs } of limbLoads(exercise, tempo)) {
+    const mine = exercise.strokes.filter((one) => one.limb === limb);
+    const each = mine.length / (exercise.bars * exercise.meter.count);
+    const [first] = mine;
+    if (isHand(limb) && endless && first && each >= LOOSE_FROM && shortestGapMs < LOOSE_MS) {
+      const accents = mine.some(({ dynamic }) => dynamic === 'accent');
+      return { kind: 'loose', at: first.at, limb, accents };
+    }
+  }
+  return null;
+}
+
+/** So many notes of one hand in a counted note, and so near, and it has to stay loose. Common practice, no source. */
+const LOOSE_FROM = 3;
+const LOOSE_MS = 200;
+
+/** A softer note of the same hand right after its accent: the stick has to stay down. */
+function afterCue(exercise: Exercise, tempo: Tempo): Cue | null {
+  for (const limb of LIMBS.filter(isHand)) {
+    const mine = movementsOf(exercise, limb, tempo);
+    for (const [index, { stroke }] of mine.entries()) {
+      const [one, next] = [mine[index], mine[(index + 1) % mine.length]];
+      if (!one || !next || stroke.dynamic !== 'accent' || next.stroke.dynamic === 'accent')
+        continue;
+      if (gapMsBetween(one, next, exercise, tempo) < NEAR_MS) {
+        return { kind: 'after', at: stroke.at, limb };
+      }
+    }
+  }
+  return null;
+}
+
+/** A limb that goes on near its limit. */
+function tensionCue(exercise: Exercise, tempo: Tempo): Cue | null {
+  const { handRun, footRun } = limitsOf(exercise.kit);
+  const near = limbLoads(exercise, tempo).find(({ limb, longestRun, shortestGapMs, endless }) => {
+    const limit = isHand(limb) ? handRun : footRun;
+    return (endless || longestRun >= LONG_RUN) && shortestGapMs < limit * NEAR_LIMIT;
+  });
+  return near ? { kind: 'tension', limb: near.limb, rate: near.perSecond } : null;
+}
+
+/** Strokes in a row that tire, and how near to its limit a limb tightens. Common practice, no source. */
+const LONG_RUN = 8;
+const NEAR_LIMIT = 1.3;
 
 /** Back to slower notes after faster ones of the same part: they tend to come too fast. */
 function returnCue({ layers }: Exercise): Cue | null {
@@ -246,7 +333,12 @@ const LOOKS: readonly Look[] = [
   spokenCue,
   seamCue,
   accentCue,
+  tensionCue,
   ghostsCue,
+  featherCue,
+  runningCue,
+  looseCue,
+  afterCue,
   followCue,
   returnCue,
   unisonCue,

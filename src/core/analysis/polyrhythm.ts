@@ -12,6 +12,9 @@ export interface Polyrhythm {
   readonly said: string;
 }
 
+/** Nobody says more notes than this in one breath as a word. Common practice, no source. */
+const MOST_SAID = 7;
+
 /** The first place from which two limbs go in even steps until they meet again, so many against so many, none of
  * them a multiple of the other. Null where there is none. */
 export function polyrhythmOf(exercise: Exercise): Polyrhythm | null {
@@ -33,7 +36,8 @@ export function polyrhythmOf(exercise: Exercise): Polyrhythm | null {
         else if ((mask & other) !== 0) counts[1] += 1;
         continue;
       }
-      const isOne = counts[0] > 1 && counts[1] > 1 && gcd(...counts) === 1;
+      const isSaid = Math.max(...counts) <= MOST_SAID;
+      const isOne = isSaid && counts[0] > 1 && counts[1] > 1 && gcd(...counts) === 1;
       if (
         isOne &&
         goesEvenly(exercise, one, from, index) &&

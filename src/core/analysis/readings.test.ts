@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { type DerivedPart, ENGLISH, sayCue, sayDerivation, sayIn, saySubdivision } from '@/words';
 import { PLAIN_SPEECH } from '../studio';
 import { must } from '../issue';
-import type { Exercise } from '../recipe';
+import { blankRecipe, expand, toggleOstinato, type Exercise } from '../recipe';
+import { typedSticking } from '../sticking';
 import { metricalWeight, parseMeter, quarters, SYLLABLES, countMark, slotTicks } from '../time';
 import { at, exerciseOf, type Part } from './analysis.fixture';
 import {
@@ -195,6 +196,84 @@ describe('cuesOf', () => {
     expect(
       said(['RH', 'ride', '4', 'xxxx'], ['LH', 'snare', '8', 'xxxxxxxx']).join(),
     ).not.toContain('Say ');
+  });
+
+  const HAT_16THS: Part = ['RH', 'hat', '16', 'xxxxxxxxxxxxxxxx'];
+  const FEET: readonly Part[] = [
+    ['RF', 'bass', '16', 'x-x-x-x-'],
+    ['LF', 'bass', '16', '-x-x-x-x'],
+  ];
+  it.each<[string, readonly Part[]]>([
+    [
+      'Keep the feet even from 1 on, and the accents of the right hand out of them.',
+      [['RH', 'ride', '8', 'Xx'], ...FEET],
+    ],
+    [
+      'Keep the feet even from 1 on, all as loud as each other.',
+      [['RH', 'ride', '8', 'xx'], ...FEET],
+    ],
+    ['Let the right hand hang loose from 1 on, all notes as low as each other.', [HAT_16THS]],
+    [
+      'Let the right hand hang loose from 1 on, and let only its accents out.',
+      [['RH', 'hat', '16', 'Xxxx']],
+    ],
+    [
+      'Feather the bass drum from 1 on: felt, not heard.',
+      [
+        ['RH', 'ride', '8', 'x-xxx-xx'],
+        ['RF', 'bass', '4', 'gggg'],
+      ],
+    ],
+    [
+      'Stay down after the accent of the left hand on 2: the note after it is low.',
+      [
+        ['RH', 'hat', '8', 'xxxxxxxx'],
+        ['LH', 'snare', '16', '----Xx----------'],
+      ],
+    ],
+  ])('%s', (words, parts) => {
+    expect(said(...parts)).toContain(words);
+  });
+
+  it.each<[string, string, readonly Part[]]>([
+    [
+      'feet in 8ths do not run',
+      'feet even',
+      [
+        ['RH', 'ride', '8', 'xx'],
+        ['RF', 'bass', '8', 'xx'],
+      ],
+    ],
+    ['a hand in 8ths is loose by itself', 'loose', [['RH', 'hat', '8', 'xxxxxxxx']]],
+    [
+      'a loud bass drum is not feathered',
+      'Feather',
+      [
+        ['RH', 'ride', '8', 'xx'],
+        ['RF', 'bass', '4', 'xxxx'],
+      ],
+    ],
+    ['accents alone have nothing after them', 'Stay down', [['RH', 'hat', '8', 'XXXX']]],
+    ['a slow hand does not tighten', 'tightens', [HAT_16THS]],
+  ])('%s', (_, words, parts) => {
+    expect(said(...parts).join()).not.toContain(words);
+  });
+
+  it('near its limit a limb tightens, and says how fast it is', () => {
+    const exercise = exerciseOf([HAT_16THS]);
+    expect(cuesOf(exercise, at(120, exercise)).map((cue) => sayCue(ENGLISH, cue, '4/4'))).toContain(
+      'Rest when the right hand tightens: 8 strokes a second are near its limit.',
+    );
+  });
+
+  it('inside a cell a foot goes to the hand as it is meant to', () => {
+    const recipe = {
+      ...toggleOstinato(blankRecipe(), 'hats-2-4'),
+      play: { content: typedSticking('RLKLRLKL') },
+    };
+    const exercise = must(expand(recipe));
+    const cues = cuesOf(exercise, at(90, exercise));
+    expect(cues.find((one) => one.kind === 'follow')).not.toMatchObject({ foot: 'RF' });
   });
 
   it('few notes get rushed', () => {

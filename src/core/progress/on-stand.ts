@@ -1,6 +1,15 @@
 import { cuesOf, type Cue } from '../analysis';
-import { recipeOnRung, rungAt, whyOf, type Course, type LadderState, type Why } from '../ladder';
-import type { ClosedRecipe } from '../recipe';
+import {
+  beatPlaces,
+  recipeOnRung,
+  rungAt,
+  whyOf,
+  type Course,
+  type LadderState,
+  type Why,
+} from '../ladder';
+import type { LoggedTry } from '../log';
+import type { ClosedRecipe, Exercise } from '../recipe';
 import { parseMeter, tempoFor } from '../time';
 import { must } from '../issue';
 import { playedOn, type Fitted } from './fitted';
@@ -13,16 +22,43 @@ export interface OnStand {
   readonly cues: readonly CueLine[];
 }
 
-/** What to watch for: the teacher's own words, or what was found. */
-export type CueLine = Cue | { readonly kind: 'own'; readonly text: string };
+/** Where this student's tries break, in ticks of the cycle, and how often of late. */
+export interface BrokeCue {
+  readonly kind: 'broke';
+  readonly at: number;
+  readonly times: number;
+}
+
+/** What to watch for: the teacher's own words, where it broke, or what was found. */
+export type CueLine = Cue | BrokeCue | { readonly kind: 'own'; readonly text: string };
+
+/** Breaks on one beat that are worth a word, and most cues at once. Common practice, no source. */
+const FEWEST_BREAKS = 2;
+const MOST_CUES = 3;
+
+/** The beat on which the last tries broke most often; null where none did twice.
+ * @param exercise as it was played; null where it cannot be */
+export function brokeCue(
+  tries: readonly Pick<LoggedTry, 'broke'>[],
+  exercise: Exercise | null,
+): BrokeCue | null {
+  if (!exercise) return null;
+  const counts = new Map<number, number>();
+  for (const beat of tries.flatMap((one) => one.broke)) {
+    counts.set(beat, (counts.get(beat) ?? 0) + 1);
+  }
+  const [most] = [...counts].toSorted((a, b) => b[1] - a[1] || a[0] - b[0]);
+  const place = most && beatPlaces(exercise)[most[0]];
+  return place && most[1] >= FEWEST_BREAKS ? { kind: 'broke', at: place.at, times: most[1] } : null;
+}
 
 /** @param item its course, and the cues that were written for it  @param cue what the teacher has this student
- * watch for before them; empty for nothing */
+ * watch for before them; empty for nothing  @param broke where the student's tries break */
 export function onStand(
   fitted: Fitted,
   state: LadderState,
   item: { readonly course: Course; readonly cues: readonly string[] },
-  cue = '',
+  { cue, broke }: { readonly cue: string; readonly broke: BrokeCue | null },
 ): OnStand {
   const rung = rungAt(state.rungs, state.rung);
   const now = playedOn(fitted, rung, state.variation);
@@ -31,7 +67,8 @@ export function onStand(
   const own = [...(cue === '' ? [] : [cue]), ...item.cues].map(
     (text) => ({ kind: 'own', text }) as const,
   );
-  const cues = own.length > 0 || !now ? own : cuesOf(now, tempoFor(meter, state.bpm));
+  const found = own.length > 0 || !now ? own : cuesOf(now, tempoFor(meter, state.bpm));
+  const cues = broke ? [broke, ...found].slice(0, Math.max(MOST_CUES, own.length)) : found;
   return {
     plays: asked.ok ? asked.value : fitted.whole,
     why: asked.ok ? whyOf(state, item.course) : { kind: 'cannot-be-varied' },

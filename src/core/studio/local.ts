@@ -27,7 +27,10 @@ export function afterEntries(
   const seconds = fresh.reduce((sum, one) => sum + one.seconds, item.today.seconds);
   return {
     ...item,
-    ...onStand(fitted, state, item.item, item.cue),
+    ...onStand(fitted, state, item.item, {
+      cue: item.cue,
+      broke: item.cues.find((one) => one.kind === 'broke') ?? null,
+    }),
     state,
     recent,
     today: { tries: item.today.tries + fresh.length, seconds },

@@ -25,6 +25,15 @@ export const readback = {
     follow: 'Play the {foot} on {at} by itself: the {hand} comes right after it.',
     spoken:
       'Say {said} first, from {at}: {first, number} of the {limb} against {second, number} of the {against}.',
+    broke:
+      'Loop the step into {at} by itself first: it broke there {times, plural, one {once} other {# times}} of late.',
+    running: 'Keep the feet even from {at} on, and the accents of the {hand} out of them.',
+    runningAlone: 'Keep the feet even from {at} on, all as loud as each other.',
+    loose:
+      'Let the {limb} hang loose from {at} on, {accents, select, yes {and let only its accents out} other {all notes as low as each other}}.',
+    feather: 'Feather the bass drum from {at} on: felt, not heard.',
+    after: 'Stay down after the accent of the {limb} on {at}: the note after it is low.',
+    tension: 'Rest when the {limb} tightens: {rate, number} strokes a second are near its limit.',
     ghosts: 'Whisper the ghosts of the {limb} from {at} on, and let only its accents out.',
     return: 'Back in {slot} on {at} after the {was}: do not let them rush.',
     slots: 'slots',
