@@ -1,7 +1,6 @@
 import { isHand, letterOf, LIMBS, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
-import { wrap } from '../time';
-import { instantsOf, LIMB_BITS, pairCounts, strokesOf } from './instants';
+import { instantsOf, LIMB_BITS, LIMB_SETS, pairCounts, strokesOf } from './instants';
 
 /** The limbs said together as one rhythm until it comes again: a letter each, T where several of them play together;
  * feet are K and F.
@@ -9,28 +8,42 @@ import { instantsOf, LIMB_BITS, pairCounts, strokesOf } from './instants';
  * @returns letters in order of time
  * @example quarters in the right hand, quarter triplets in the left // => 'T L R L' */
 export function spokenComposite(exercise: Exercise, limbs: readonly Limb[]): string {
-  const wanted = limbs.reduce((bits, limb) => bits | LIMB_BITS[limb], 0);
-  const said = instantsOf(exercise).flatMap(({ mask, soundsTicks }) => {
+  let wanted = 0;
+  for (const limb of limbs) wanted |= LIMB_BITS[limb];
+  const letters: string[] = [];
+  const places: number[] = [];
+  for (const { mask, soundsTicks } of instantsOf(exercise)) {
     const playing = mask & wanted;
-    if (playing === 0) return [];
-    const only = limbs.find((limb) => LIMB_BITS[limb] === playing);
-    return [{ letter: only === undefined ? 'T' : letterOf(only), at: soundsTicks }];
-  });
-  const gaps = said.map(({ at }, index) =>
-    Math.round(wrap((said[(index + 1) % said.length]?.at ?? 0) - at, exercise.cycleTicks)),
-  );
-  const isSame = (a: number, b: number) =>
-    said[a]?.letter === said[b]?.letter && gaps[a] === gaps[b];
-  const unit = said.findIndex(
-    (_, length) =>
-      length > 0 &&
-      said.length % length === 0 &&
-      said.every((_one, index) => isSame(index, index % length)),
-  );
-  return said
-    .slice(0, unit < 0 ? said.length : unit)
-    .map(({ letter }) => letter)
-    .join(' ');
+    if (playing === 0) continue;
+    letters.push(SAID[playing] ?? 'T');
+    places.push(soundsTicks);
+  }
+  return letters.slice(0, unitOf(letters, places, exercise.cycleTicks)).join(' ');
+}
+
+/** What sets of limbs are said as: one limb by its letter, several as T. */
+const SAID = LIMB_SETS.map(([limb, ...more]) => (limb && more.length === 0 ? letterOf(limb) : 'T'));
+
+/** How many letters come before all of them come again, as far apart as before. */
+function unitOf(letters: readonly string[], places: readonly number[], cycle: number): number {
+  const { length } = letters;
+  const gap = (index: number) => {
+    const apart = (places[(index + 1) % length] ?? 0) - (places[index] ?? 0);
+    return Math.round(apart > 0 ? apart : apart + cycle);
+  };
+  for (let unit = 1; unit <= length / 2; unit += 1) {
+    if (length % unit !== 0) continue;
+    let index = unit;
+    while (
+      index < length &&
+      letters[index] === letters[index % unit] &&
+      gap(index) === gap(index % unit)
+    ) {
+      index += 1;
+    }
+    if (index === length) return unit;
+  }
+  return length;
 }
 
 /** The limbs that are said as one: those of the phrase and the hand, or where none is left the foot, that keeps

@@ -272,26 +272,29 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
 function readingOf({ layers, meter, barTicks }: Exercise): LineReading | null {
   const half = unitTicks(meter) / 2;
   const onBeats = beatPlaces(meter);
-  const bars = new Map<number, Set<number>>();
+  let hardest: keyof typeof READING | null = null;
+  const different = new Set<string>();
   for (const { role, strokes } of layers) {
     if (role !== 'line') continue;
-    for (const { at, from } of strokes) {
-      if (from.source !== 'line' || from.cell !== undefined) continue;
-      const bar = Math.floor(at / barTicks);
-      const places = bars.get(bar);
-      if (places) places.add(at % barTicks);
-      else bars.set(bar, new Set([at % barTicks]));
+    for (let index = 0; index < strokes.length;) {
+      const bar = Math.floor((strokes[index]?.at ?? 0) / barTicks);
+      let [first, isOff, said] = [-1, false, ''];
+      for (; index < strokes.length; index += 1) {
+        const { at = 0, from } = strokes[index] ?? {};
+        if (Math.floor(at / barTicks) !== bar) break;
+        if (from?.source !== 'line' || from.cell !== undefined) continue;
+        const place = at - bar * barTicks;
+        if (first < 0) first = place;
+        isOff ||= !onBeats.has(place);
+        said += `${place} `;
+      }
+      if (!isOff) continue;
+      different.add(said);
+      const kind = first % half !== 0 ? 'between' : onBeats.has(first) ? 'later' : 'half';
+      if (hardest === null || READING[kind] > READING[hardest]) hardest = kind;
     }
   }
-  const different = new Map([...bars.values()].map((one) => [[...one].join(), one]));
-  const kinds = [...different.values()].flatMap((places): (keyof typeof READING)[] => {
-    const first = Math.min(...places);
-    if (first % half !== 0) return ['between'];
-    if (!onBeats.has(first)) return ['half'];
-    return [...places].some((at) => !onBeats.has(at)) ? ['later'] : [];
-  });
-  const hardest = (['between', 'half', 'later'] as const).find((one) => kinds.includes(one));
-  return hardest ? { hardest, others: Math.min(MOST_READ, kinds.length - 1) } : null;
+  return hardest && { hardest, others: Math.min(MOST_READ, different.size - 1) };
 }
 
 const LOUDNESS: Readonly<Record<Dynamic, number>> = { ghost: 0, tap: 1, normal: 2, accent: 3 };
@@ -308,12 +311,15 @@ function dynamicsOf(exercise: Exercise, limb: Limb): LimbDynamics[] {
 
 /** In how many ways a limb strikes. */
 function texturesOf(exercise: Exercise, limb: Limb): number {
-  return new Set(strokesOf(exercise, limb).map(({ texture }) => texture ?? null)).size;
+  const strokes = strokesOf(exercise, limb);
+  if (strokes.every(({ texture }) => texture === undefined)) return 1;
+  return new Set(strokes.map(({ texture }) => texture)).size;
 }
 
 /** Ornaments of the smallest part. */
 function ornamentedIn(exercise: Exercise): number {
-  const all = exercise.strokes.filter(({ ornament }) => ornament).length;
+  let all = 0;
+  for (const { ornament } of exercise.strokes) if (ornament) all += 1;
   if (all === 0) return 0;
   const { cycleTicks } = exercise;
   const parts = cycleTicks / (smallestPart(exercise)?.ticks ?? cycleTicks);

@@ -190,7 +190,9 @@ type Sounds = Pick<Instant, 'soundsTicks' | 'ms'>;
 
 /** From one instant to the next in the chain, over the seam where the next is no later; in ms. */
 export function gapMsBetween(from: Sounds, to: Sounds, exercise: Exercise, tempo: Tempo): number {
-  const apart = ticksToSeconds(to.soundsTicks - from.soundsTicks, tempo) * 1000 + to.ms - from.ms;
+  const ticks = to.soundsTicks - from.soundsTicks;
+  if (ticks > 0 && from.ms === 0 && to.ms === 0) return ticksToSeconds(ticks, tempo) * 1000;
+  const apart = ticksToSeconds(ticks, tempo) * 1000 + to.ms - from.ms;
   const cycle = ticksToSeconds(exercise.cycleTicks, tempo) * 1000;
   const later = wrap(apart, cycle);
   return later > AT_ONCE_MS ? later : later + cycle;

@@ -1,8 +1,9 @@
-import { isHand, LIMBS, limitsOf, type Limb } from '../kit';
+import { isHand, limitsOf, type Limb } from '../kit';
 import type { Exercise } from '../recipe';
 import type { Tempo } from '../time';
 import { gapMsBetween, instantsOf, LIMB_BITS } from './instants';
 import { onceAt } from './keep';
+import { limbLoads } from './seam';
 
 /** One limb several times in a row, with no other in between, and from which tempo on that is faster than its limit. */
 export interface LimbRun {
@@ -26,13 +27,16 @@ const WITHIN = 2;
  * @example five left-hand 8th triplets at 60, 333 ms apart, limit 110 // => from 182 bpm on: 333 × 60 ÷ 110, plus one */
 export const runsOf = onceAt((exercise, tempo): readonly LimbRun[] => {
   const { handRun, footRun } = limitsOf(exercise.kit);
-  return LIMBS.flatMap((limb): LimbRun[] => {
-    const limitMs = isHand(limb) ? handRun : footRun;
-    const run = longestRun(exercise, tempo, limb, limitMs * WITHIN);
-    if (!run || run.strokes < FEWEST) return [];
-    const fromBpm = Math.floor((run.gapMs * tempo.bpm) / limitMs) + 1;
-    return run.gapMs >= limitMs ? [{ limb, ...run, limitMs, fromBpm }] : [];
-  });
+  return limbLoads(exercise, tempo).flatMap(
+    ({ limb, longestRun: most, shortestGapMs }): LimbRun[] => {
+      const limitMs = isHand(limb) ? handRun : footRun;
+      if (most < FEWEST || shortestGapMs > limitMs * WITHIN) return [];
+      const run = longestRun(exercise, tempo, limb, limitMs * WITHIN);
+      if (!run || run.strokes < FEWEST) return [];
+      const fromBpm = Math.floor((run.gapMs * tempo.bpm) / limitMs) + 1;
+      return run.gapMs >= limitMs ? [{ limb, ...run, limitMs, fromBpm }] : [];
+    },
+  );
 });
 
 /** @param nearMs strokes that are farther apart are not in a row */
