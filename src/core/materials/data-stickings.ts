@@ -16,7 +16,7 @@ function of(
 }
 
 /** Stickings that ship, by id: the 40 international drum rudiments (Percussive Arts Society, written
- * from memory; f flam, d drag, z buzz, > accent), then cells of common practice. */
+ * from memory; f flam, d drag, i diddle, z buzz, > accent), then cells of common practice. */
 export const SHIPPED_STICKINGS: Readonly<Record<string, ShippedSticking>> = {
   'rudiment-1': of('single stroke roll', 'rolls', 'RLRL RLRL'),
   'rudiment-2': of('single stroke four', 'rolls', 'RLRL-- LRLR--', '16t'),
@@ -47,14 +47,14 @@ export const SHIPPED_STICKINGS: Readonly<Record<string, ShippedSticking>> = {
   'rudiment-27': of('pataflafla', 'flams', '>fRLR>fL >fRLR>fL'),
   'rudiment-28': of('Swiss army triplet', 'flams', '>fRRL >fRRL', '8t'),
   'rudiment-29': of('inverted flam tap', 'flams', '>fRL >fLR'),
-  'rudiment-30': of('flam drag', 'flams', '>fRdLR >fLdRL', '8t'),
+  'rudiment-30': of('flam drag', 'flams', '>fRiLR >fLiRL', '8t'),
   'rudiment-31': of('drag', 'drags', 'dR dL', '8'),
   'rudiment-32': of('single drag tap', 'drags', 'dR>L dL>R', '8'),
   'rudiment-33': of('double drag tap', 'drags', 'dRdR>L dLdL>R', '8t'),
   'rudiment-34': of('lesson 25', 'drags', 'dRL>R- dRL>R-'),
-  'rudiment-35': of('single dragadiddle', 'drags', '>dRLRR >dLRLL'),
-  'rudiment-36': of('drag paradiddle 1', 'drags', '>R-dLRLL >L-dRLRR', '8t'),
-  'rudiment-37': of('drag paradiddle 2', 'drags', '>R-dL-dRLRR >L-dR-dLRLL'),
+  'rudiment-35': of('single dragadiddle', 'drags', '>iRLRR >iLRLL'),
+  'rudiment-36': of('drag paradiddle 1', 'drags', '>R-dRLRR >L-dLRLL', '8t'),
+  'rudiment-37': of('drag paradiddle 2', 'drags', '>R-dR-dRLRR >L-dL-dLRLL'),
   'rudiment-38': of('single ratamacue', 'drags', 'dRLR>L-- dLRL>R--', '16t'),
   'rudiment-39': of('double ratamacue', 'drags', 'dR--dRLR>L-- dL--dLRL>R--', '16t'),
   'rudiment-40': of('triple ratamacue', 'drags', 'dR--dR--dRLR>L-- dL--dL--dLRL>R--', '16t'),

@@ -135,6 +135,32 @@ describe('placements', () => {
     }
   });
 
+  // Toussaint 2005, “The Euclidean algorithm generates traditional musical rhythms”, its list, from memory.
+  it.each([
+    [2, 3, 'x-x'],
+    [2, 5, 'x-x--'],
+    [3, 4, 'x-xx'],
+    [3, 5, 'x-x-x'],
+    [3, 7, 'x-x-x--'],
+    [3, 8, 'x--x--x-'],
+    [4, 7, 'x-x-x-x'],
+    [4, 9, 'x-x-x-x--'],
+    [4, 11, 'x--x--x--x-'],
+    [5, 6, 'x-xxxx'],
+    [5, 7, 'x-xx-xx'],
+    [5, 8, 'x-xx-xx-'],
+    [5, 9, 'x-x-x-x-x'],
+    [5, 11, 'x-x-x-x-x--'],
+    [5, 12, 'x--x-x--x-x-'],
+    [5, 16, 'x--x--x--x--x---'],
+    [7, 8, 'x-xxxxxx'],
+    [7, 12, 'x-xx-x-xx-x-'],
+    [7, 16, 'x--x-x-x--x-x-x-'],
+    [9, 16, 'x-xx-x-x-xx-x-x-'],
+  ])('E(%i, %i) is %s', (notes, slots, grid) => {
+    expect(placementGrid(evenPlacement(notes, slots), slots, 'normal')).toBe(grid);
+  });
+
   it('are counted without making them all: 16 of 32, none next to another, in a ring', () => {
     const rule = { slots: 32, least: 16, most: 16, spacing: 'apart', cyclic: true } as const;
     expect(all(rule)).toHaveLength(2);
