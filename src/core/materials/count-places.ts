@@ -103,11 +103,11 @@ function placesOf(
   const mine = number === undefined ? beats : beats.filter((beat) => beat === Number(number) - 1);
   if (syllable === undefined) return mine.map((beat) => beat * unit);
   const said = syllable.toLowerCase();
-  const twelfths = TWELFTHS.filter((part) => {
-    const mark = countMark(tick((part * unit) / 12), meter, syllables);
-    return mark.text.toLowerCase() === said;
-  });
-  const usual = mine.flatMap((beat) => twelfths.map((part) => beat * unit + (part * unit) / 12));
+  const usual = mine.flatMap((beat) =>
+    TWELFTHS.map((part) => beat * unit + (part * unit) / 12).filter(
+      (at) => countMark(tick(at), meter, syllables).text.toLowerCase() === said,
+    ),
+  );
   const heard = [...now, ...others].filter(
     (at) =>
       mine.includes(Math.floor(at / unit)) &&

@@ -1,4 +1,4 @@
-import { countMarks, type Meter, type Syllables } from '../time';
+import { countSigns, type Meter, type Syllables } from '../time';
 
 /** A word of the count over a staff. */
 export interface CountWord {
@@ -24,9 +24,9 @@ export function countRow(
   meter: Meter,
   syllables?: Syllables,
 ): readonly CountWord[] {
-  const markAt = countMarks(meter, syllables);
-  return columns.map((at) => {
-    const { sign: text, level } = markAt(at);
+  const signs = countSigns(columns, meter, syllables);
+  return columns.map((at, index) => {
+    const { sign: text = '', level } = signs[index] ?? {};
     const isBeat = level === 'beat';
     return { at, text, isBeat, width: text.length * LETTER * (isBeat ? BEAT_SIZE : BETWEEN_SIZE) };
   });

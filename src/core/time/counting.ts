@@ -14,8 +14,8 @@ export interface CountMark {
 }
 
 /** The syllable of a place in the bar: 16ths `1 e & a`, triplets `1 trip let`. In 8ths meters
- * every 8th has a number. Sextuplets between the triplets read `ta`; places without a syllable
- * (32nds, fives, sevens) are counted through their beat, `2/8` the second of eight, and stand as `·`.
+ * every 8th has a number. Places without a syllable (32nds, sextuplets between the triplets, fives, sevens) are counted
+ * through their beat, `2/8` the second of eight; over their columns fives and sevens are numbers.
  * @param at ticks from the start of a bar; places beyond it wrap
  * @example countMark(quarters(7, 4), meter44).text // => 'a' */
 export function countMark(
@@ -49,6 +49,9 @@ export function countMarks(
 const MARKS = new WeakMap<Syllables, WeakMap<Meter, Map<number, CountMark>>>();
 
 function markOf(inBar: number, meter: Meter, syllables: Syllables): CountMark {
+  const felt = inFeltBeat(inBar, meter, syllables);
+  if (felt)
+    return { text: felt, sign: felt, level: inBar % unitTicks(meter) === 0 ? 'half' : 'part' };
   const unit = unitTicks(meter);
   const within = inBar % unit;
   if (within === 0) {
@@ -57,15 +60,71 @@ function markOf(inBar: number, meter: Meter, syllables: Syllables): CountMark {
     return { text, sign: text, level };
   }
   const twelfths = (within * 12) / unit;
-  const said = syllable(twelfths, syllables);
   const level = twelfths === 6 ? 'half' : 'part';
-  return { text: said ?? placeOfSeveral(within, unit), sign: said ?? '·', level };
+  // Whose 8ths have syllables of their own has none left for what is finer.
+  const isFiner = meter.unit === 8 && syllables.ofThree !== undefined;
+  const said = isFiner
+    ? null
+    : (syllable(twelfths, syllables) ?? inSeveral(within, unit, syllables));
+  if (said !== null) return { text: said, sign: said, level };
+  const parts = partsOf(within, unit);
+  const nth = String((within * parts) / unit + 1);
+  return { text: `${nth}/${parts}`, sign: NUMBERED.has(parts) ? nth : '·', level };
 }
 
-/** Which of how many equal parts of the counted note, from 1. @example the fourth 32nd // => '4/8' */
-function placeOfSeveral(within: number, unit: number): string {
-  const parts = unit / gcd(within, unit);
-  return `${(within * parts) / unit + 1}/${parts}`;
+/** Grids that are counted with numbers where a system has no syllables for them. */
+const NUMBERED = new Set([5, 7]);
+
+/** What is said between the felt beats of a meter in 8ths by a system that does not number them; null on a beat, and in
+ * other meters and systems. */
+function inFeltBeat(inBar: number, meter: Meter, { ofTwo, ofThree }: Syllables): string | null {
+  if (meter.unit !== 8) return null;
+  const sixteenth = unitTicks(meter) / 2;
+  const beat = beats(meter).findLast(({ at }) => at <= inBar);
+  if (!beat || beat.at === inBar) return null;
+  const nth = (inBar - beat.at) / sixteenth;
+  const said = beat.ticks === 6 * sixteenth ? ofThree : beat.ticks === 4 * sixteenth ? ofTwo : null;
+  return said?.[nth - 1] ?? null;
+}
+
+function inSeveral(within: number, unit: number, { fives, sevens }: Syllables): string | null {
+  const parts = partsOf(within, unit);
+  const said = parts === 5 ? fives : parts === 7 ? sevens : undefined;
+  return said?.[(within * parts) / unit - 1] ?? null;
+}
+
+/** Into how many equal parts the counted note is divided where a place in it is one of them. */
+function partsOf(within: number, unit: number): number {
+  return unit / gcd(within, unit);
+}
+
+/** Signs over the columns of a bar: as `countMark` has them, but a counted note in six is `1 trip let & trip let`, or numbered where triplets are
+ * called as halves.
+ * @param columns ticks from the bar's start, rising */
+export function countSigns(
+  columns: readonly number[],
+  meter: Meter,
+  syllables: Syllables = SYLLABLES.english,
+): readonly CountMark[] {
+  const markAt = countMarks(meter, syllables);
+  const unit = unitTicks(meter);
+  const sixth = unit / 6;
+  const isSixth = (at: number) => (at % unit) % sixth === 0;
+  const inSix = new Set<number>();
+  for (const at of columns) {
+    const nth = (at % unit) / sixth;
+    if (nth === 1 || nth === 5) inSix.add(Math.floor(at / unit));
+  }
+  for (const at of columns) if (!isSixth(at)) inSix.delete(Math.floor(at / unit));
+  const { triplets, sixteenths } = syllables;
+  const said = triplets.includes(sixteenths[1])
+    ? ['', '2', '3', '4', '5', '6']
+    : ['', ...triplets, sixteenths[1], ...triplets];
+  return columns.map((at) => {
+    const mark = markAt(at);
+    const sign = meter.unit <= 4 && inSix.has(Math.floor(at / unit)) && said[(at % unit) / sixth];
+    return sign ? { ...mark, sign } : mark;
+  });
 }
 
 /** @param twelfths place within the counted note, in twelfths of it
@@ -82,9 +141,6 @@ function syllable(twelfths: number, { sixteenths, triplets }: Syllables): string
       return triplets[0];
     case 8:
       return triplets[1];
-    case 2:
-    case 10:
-      return 'ta';
     default:
       return null;
   }

@@ -1,4 +1,4 @@
-export { beatOf, countMark, countMarks } from './counting';
+export { beatOf, countMark, countMarks, countSigns } from './counting';
 export {
   formatFeel,
   pairedNote,

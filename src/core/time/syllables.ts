@@ -9,6 +9,13 @@ export interface Syllables {
   readonly sixteenths: readonly [string, string, string];
   /** The second and third triplet. */
   readonly triplets: readonly [string, string];
+  /** Fives and sevens after the beat; left out, they are counted with numbers. */
+  readonly fives?: readonly [string, string, string, string];
+  readonly sevens?: readonly [string, string, string, string, string, string];
+  /** Felt beats of two and of three 8ths in meters of 8ths, where they are not counted by their numbers: their
+   * 16ths after the beat. */
+  readonly ofTwo?: readonly [string, string, string];
+  readonly ofThree?: readonly [string, string, string, string, string];
 }
 
 export const SYLLABLES = {
@@ -25,9 +32,9 @@ export const SYLLABLES = {
     triplets: ['&', 'a'],
   },
   german: {
-    name: '1 e und e, 1 tri ole',
+    name: '1 e und de, 1 tri ole',
     beat: null,
-    sixteenths: ['e', 'und', 'e'],
+    sixteenths: ['e', 'und', 'de'],
     triplets: ['tri', 'ole'],
   },
   spanish: {
@@ -53,6 +60,10 @@ export const SYLLABLES = {
     beat: 'ta',
     sixteenths: ['ka', 'di', 'mi'],
     triplets: ['ki', 'da'],
+    fives: ['ka', 'di', 'mi', 'ti'],
+    sevens: ['va', 'ka', 'di', 'mi', 'da', 'ma'],
+    ofTwo: ['ka', 'di', 'mi'],
+    ofThree: ['va', 'ki', 'di', 'da', 'ma'],
   },
 } as const satisfies Readonly<Record<string, Syllables>>;
 

@@ -6,6 +6,8 @@ import {
   beats,
   bpm,
   countMark,
+  countSigns,
+  SYLLABLES,
   beatOf,
   formatMeter,
   parseBpm,
@@ -240,6 +242,55 @@ describe('countMark (common practice, no source)', () => {
         expect(new Set(marks).size).toBe(parts);
       }
     }
+  });
+
+  it('no two of a counted note are said alike, in any grid, meter and system', () => {
+    for (const [id, system] of Object.entries(SYLLABLES)) {
+      for (const text of ['4/4', '2/2', '6/8', '7/8', '12/8']) {
+        const meter = must(parseMeter(text));
+        const unit = barTicks(meter) / meter.count;
+        const counted = Array.from({ length: meter.count }, (_, nth) => ({
+          at: nth * unit,
+          ticks: unit,
+        }));
+        const felt = system.beat === null ? [] : beats(meter);
+        // Triplets that are called as halves are told from them by their grid alone.
+        const shares = system.triplets.some((one) =>
+          system.sixteenths.some((other) => one === other),
+        );
+        for (const parts of shares ? [2, 3, 4, 5, 7, 8, 9] : [2, 3, 4, 5, 6, 7, 8, 9, 12]) {
+          for (const note of [...counted, ...felt.filter(({ ticks }) => ticks / unit === parts)]) {
+            const places = Array.from(
+              { length: parts },
+              (_, nth) => note.at + (nth * note.ticks) / parts,
+            );
+            const marks = places
+              .filter(Number.isInteger)
+              .map((at) => countMark(at, meter, system).text);
+            const said = `${id} ${text} ${parts}: ${marks.join(' ')}`;
+            expect(new Set(marks).size, said).toBe(marks.length);
+          }
+        }
+      }
+    }
+  });
+
+  it.each([
+    ['english', '4/4', 24, '1 trip let & trip let'],
+    ['english', '4/4', 20, '1 2 3 4 5'],
+    ['english', '4/4', 28, '1 2 3 4 5 6 7'],
+    ['english', '4/4', 32, '1 · e · & · a ·'],
+    ['english-and', '4/4', 24, '1 2 3 4 5 6'],
+    ['german', '4/4', 16, '1 e und de'],
+    ['takadimi', '4/4', 20, 'ta ka di mi ti'],
+    ['takadimi', '6/8', 6, 'ta ki da'],
+    ['takadimi', '6/8', 12, 'ta va ki di da ma'],
+    ['takadimi', '4/4', 12, 'ta ki da'],
+  ] as const)('%s in %s, %i to the bar, stands as %s', (system, text, slots, signs) => {
+    const meter = must(parseMeter(text));
+    const columns = Array.from({ length: slots }, (_, nth) => (nth * barTicks(meter)) / slots);
+    const marks = countSigns(columns, meter, SYLLABLES[system]).map(({ sign }) => sign);
+    expect(marks.slice(0, signs.split(' ').length).join(' ')).toBe(signs);
   });
 
   it('names a place with its beat', () => {

@@ -1,7 +1,7 @@
 import { columnsOfBar } from '@/core/analysis';
 import type * as notation from '@/core/notation';
 import type { Exercise } from '@/core/recipe';
-import { beats, countMark, type CountMark, type Syllables, type Tick } from '@/core/time';
+import { beats, countSigns, type CountMark, type Syllables, type Tick } from '@/core/time';
 
 /** A bar, or a part of one, on the page, in CSS px from the system's left edge; lanes, count, staff and playhead
  * share its columns. Time runs evenly from `left` to `right`, or from place to place. */
@@ -254,7 +254,10 @@ export function columnsIn(
   syllables?: Syllables,
   slot?: Tick,
 ): readonly Column[] {
-  return columnsOfBar(exercise, box.bar, slot)
-    .filter((at) => at >= box.from && at < box.to)
-    .map((at) => ({ ...countMark(at, exercise.meter, syllables), at, x: placeX(box, at) }));
+  const columns = columnsOfBar(exercise, box.bar, slot);
+  const marks = countSigns(columns, exercise.meter, syllables);
+  return columns.flatMap((at, index) => {
+    const mark = marks[index];
+    return mark && at >= box.from && at < box.to ? [{ ...mark, at, x: placeX(box, at) }] : [];
+  });
 }
