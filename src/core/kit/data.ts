@@ -1,6 +1,6 @@
 /** What can sound on a kit, from the top of the staff down.
  * `midi`: key of the General MIDI Level 1 percussion map, channel 10; where the map has no such
- * sound the nearest is taken (half-open as open, rim shot as electric snare, pad as side stick).
+ * sound the nearest is taken (half-open as open, rim shot as electric snare, auxiliary snare and pad as acoustic snare).
  * `staff`: standard percussion notation, five-line staff; `line` counts half spaces up from the
  * bottom line (0 = bottom line, 8 = top line). Common practice, no source. */
 export const VOICES = [
@@ -93,12 +93,12 @@ export const VOICES = [
     id: 'aux-snare',
     name: 'auxiliary snare',
     letter: 'Sa',
-    midi: 40,
+    midi: 38,
     line: 5,
     head: 'diamond',
     surface: 'aux-snare',
   },
-  { id: 'pad', name: 'pad', letter: 'P', midi: 37, line: 5, head: 'oval', surface: 'pad' },
+  { id: 'pad', name: 'pad', letter: 'P', midi: 38, line: 5, head: 'oval', surface: 'pad' },
   {
     id: 'tom-floor',
     name: 'floor tom',

@@ -1,4 +1,4 @@
-import { mirrorLimb, isHand, type Limb } from '../../kit';
+import { mirrorLimb, isHand, type Limb, type VoiceId } from '../../kit';
 import type { Ornament } from '../../pattern';
 
 interface Struck {
@@ -7,6 +7,7 @@ interface Struck {
   readonly key: number;
   readonly velocity: number;
   readonly limb: Limb | null;
+  readonly voice: VoiceId | null;
 }
 
 /** Nearer to the note after it than this, and softer, a note may be a grace note; common practice, no source. */
@@ -35,8 +36,7 @@ export function readGraces<Note extends Struck>(
 ): readonly { readonly note: Note; readonly ornament: Ornament | null; readonly graces: number }[] {
   const taken = new Set<Note>();
   const ornaments = new Map<Note, { readonly ornament: Ornament; readonly graces: number }>();
-  const keys = byKey(notes);
-  for (const own of keys.values()) {
+  for (const own of byDrum(notes).values()) {
     const sorted = [...own].sort((a, b) => a.at - b.at || a.velocity - b.velocity);
     for (let index = sorted.length - 1; index > 0; index -= 1) {
       const main = sorted[index];
@@ -60,9 +60,14 @@ export function readGraces<Note extends Struck>(
   });
 }
 
-function byKey<Note extends Struck>(notes: readonly Note[]): ReadonlyMap<number, Note[]> {
-  const found = new Map<number, Note[]>();
-  for (const note of notes) found.set(note.key, [...(found.get(note.key) ?? []), note]);
+function byDrum<Note extends Struck>(notes: readonly Note[]): ReadonlyMap<string, Note[]> {
+  const found = new Map<string, Note[]>();
+  for (const note of notes) {
+    const drum = `${note.key} ${note.voice ?? ''}`;
+    const own = found.get(drum);
+    if (own) own.push(note);
+    else found.set(drum, [note]);
+  }
   return found;
 }
 

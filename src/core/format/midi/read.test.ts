@@ -209,6 +209,27 @@ describe('readMidi', () => {
         ],
       },
     ],
+    [
+      'voices that share a key',
+      {
+        ...blankRecipe(),
+        over: [
+          {
+            content: {
+              name: 'alike',
+              meter: '4/4',
+              swung: false,
+              lanes: [
+                { limb: 'RH', voice: 'hat-half', slot: '8', grid: 'x-xx' },
+                { limb: 'LH', voice: 'aux-snare', slot: '8', grid: '-x' },
+                { limb: 'RH', voice: 'pad', slot: '8', grid: '-x--' },
+                { limb: 'LF', voice: 'hat-foot', slot: '4', grid: 'x' },
+              ],
+            },
+          },
+        ],
+      },
+    ],
     ['6/8', { ...blankRecipe(), meter: '6/8', play: { content: { text: '8 8 8 4.' } } }],
     ['7/8', { ...blankRecipe(), meter: '7/8', play: { content: { text: '4 4 4.' } } }],
   ];

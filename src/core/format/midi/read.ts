@@ -1,6 +1,6 @@
 import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
 import { fail, ok, type Result } from '../../issue';
-import { LIMBS, type Limb } from '../../kit';
+import type { Limb, VoiceId } from '../../kit';
 import type { Ornament } from '../../pattern';
 import {
   barTicks,
@@ -23,6 +23,7 @@ import {
 import { dynamicOf } from '../velocity';
 import { placeNotes, type Placed } from './place-notes';
 import { readGraces } from './read-graces';
+import { readTrackName } from './track-name';
 
 const MOST_BYTES = 4_000_000;
 const MOST_NOTES = 50_000;
@@ -56,6 +57,8 @@ interface Note {
   readonly key: number;
   readonly velocity: number;
   readonly limb: Limb | null;
+  /** That its track is called after. */
+  readonly voice: VoiceId | null;
 }
 
 interface Channel {
@@ -207,13 +210,13 @@ function channelsOf(tracks: readonly (readonly Timed[])[]): readonly Channel[] {
   const found = new Map<string, Channel>();
   tracks.forEach((events, track) => {
     const name = textIn(events.find(({ event }) => event.type === 'trackName')?.event);
-    const limb = LIMBS.find((one) => one === name) ?? null;
+    const { limb, voice } = readTrackName(name);
     for (const { at, event } of events) {
       if (event.type !== 'noteOn' || !(event.velocity > 0)) continue;
       const isDrums = event.channel === DRUMS;
       const id = isDrums ? 'drums' : `${track} ${event.channel}`;
       const channel = found.get(id) ?? { name: limb ? '' : name, isDrums, notes: [] };
-      channel.notes.push({ at, key: event.noteNumber, velocity: event.velocity, limb });
+      channel.notes.push({ at, key: event.noteNumber, velocity: event.velocity, limb, voice });
       found.set(id, channel);
     }
   });
@@ -294,13 +297,18 @@ const CONTROLS: ReadonlySet<string> = new Set([
 
 const TEXTS: ReadonlySet<string> = new Set(['text', 'lyrics', 'cuePoint']);
 
+/** The voice that somebody said for its key, else that of its track, else that of its key. */
+function drumOf({ key, voice }: Note, keys: KeyVoices) {
+  return voice && !keys.has(key) ? { voice, exact: true } : voiceOfKey(key, keys);
+}
+
 function partOf(channel: Channel, part: number, take: Take): ScorePart {
   const { bars } = take;
   const left = new LeftOut();
   const inBars: ScoreStroke[][] = bars.map(() => []);
   for (const { note, bar, at } of take.placed) {
     if (note.part !== part) continue;
-    const drum = channel.isDrums ? voiceOfKey(note.key, take.keys) : null;
+    const drum = channel.isDrums ? drumOf(note, take.keys) : null;
     const number = String(bar + 1);
     if (!channel.isDrums) left.add({ why: 'pitch' });
     else if (!drum) left.add({ why: 'key', key: note.key }, number);

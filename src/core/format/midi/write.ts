@@ -1,6 +1,6 @@
 import { strToU8 } from 'fflate';
 import { writeMidi as writeBytes, type MidiData, type MidiEvent } from 'midi-file';
-import { LIMBS, voice, type Limb } from '../../kit';
+import { LIMBS, voice, type Limb, type VoiceId } from '../../kit';
 import { eventsBetween, scoreOf } from '../../playing';
 import { GRACE_APART_MS, gracesOf } from '../../pattern';
 import type { Exercise } from '../../recipe';
@@ -14,6 +14,7 @@ import {
 } from '../../time';
 import type { Piece } from '../piece';
 import { velocityOf } from '../velocity';
+import { trackName } from './track-name';
 
 /** Percussion of General MIDI Level 1 is on channel 10, which the file counts from 0. */
 const CHANNEL = 9;
@@ -30,12 +31,13 @@ interface Timed {
 }
 
 /** Writes exercises one after the other as a Standard MIDI File, type 1: a first track with names, tempi and meters,
- * then one for each limb that plays, on channel 10 with keys of General MIDI Level 1. Its ticks are ours, 20160 to a quarter note, so that every place is exact. Swing sounds as it is played,
+ * then one for each limb that plays, on channel 10 with keys of General MIDI Level 1; a voice
+ * that shares its key with another one has a track of its own, named after both: `LH (aux-snare)`. Its ticks are ours, 20160 to a quarter note, so that every place is exact. Swing sounds as it is played,
  * and so do grace notes, diddles and rolls.
  * Each exercise is played once. */
 export function writeMidi(title: string, pieces: readonly Piece[]): Uint8Array {
   const conductor: Timed[] = [{ at: 0, event: meta({ type: 'trackName', text: title }) }];
-  const tracks = new Map<Limb, Timed[]>(LIMBS.map((limb) => [limb, []]));
+  const tracks = new Map<string, Timed[]>();
   let from = 0;
   for (const { name, exercise, bpm } of pieces) {
     const tempo = tempoFor(exercise.meter, bpm);
@@ -44,20 +46,25 @@ export function writeMidi(title: string, pieces: readonly Piece[]): Uint8Array {
       { at: from, event: meta({ type: 'timeSignature', ...signature(exercise.meter) }) },
       { at: from, event: meta({ type: 'setTempo', microsecondsPerBeat: microseconds(tempo) }) },
     );
-    for (const { limb, at, key, velocity } of struckKeys(exercise, tempo)) {
-      const own = tracks.get(limb);
+    for (const { limb, voice: id, at, velocity } of struckKeys(exercise, tempo)) {
+      const name = trackName(limb, id);
+      const own = tracks.get(name) ?? [];
+      tracks.set(name, own);
+      const key = voice(id).midi;
       const on = Math.max(0, Math.round(from + at));
-      own?.push({ at: on, event: keyed('noteOn', key, velocity) });
-      own?.push({ at: on + HELD, event: keyed('noteOff', key, 0) });
+      own.push({ at: on, event: keyed('noteOn', key, velocity) });
+      own.push({ at: on + HELD, event: keyed('noteOff', key, 0) });
     }
     from += exercise.cycleTicks;
   }
-  const played = LIMBS.flatMap((limb): readonly MidiEvent[][] => {
-    const own = tracks.get(limb) ?? [];
-    if (own.length === 0) return [];
-    const named = { at: 0, event: meta({ type: 'trackName', text: limb }) };
-    return [inFile([named, ...own], from)];
-  });
+  const limbOf = ([name]: readonly [string, unknown]) =>
+    LIMBS.findIndex((limb) => name.startsWith(limb));
+  const played = [...tracks]
+    .toSorted((a, b) => limbOf(a) - limbOf(b) || a[0].length - b[0].length)
+    .map(([name, own]) => {
+      const named = { at: 0, event: meta({ type: 'trackName', text: name }) };
+      return inFile([named, ...own], from);
+    });
   const data: MidiData = {
     header: { format: 1, numTracks: played.length + 1, ticksPerBeat: TICKS_PER_QUARTER },
     tracks: [inFile(conductor, from), ...played],
@@ -102,7 +109,7 @@ interface Struck {
   readonly limb: Limb;
   /** In ticks of the file from the start of the exercise; a grace note before it is negative. */
   readonly at: number;
-  readonly key: number;
+  readonly voice: VoiceId;
   readonly velocity: number;
 }
 
@@ -113,15 +120,14 @@ function struckKeys(exercise: Exercise, tempo: Tempo): readonly Struck[] {
   for (const event of eventsBetween(score, 0, exercise.cycleTicks)) {
     if (event.kind !== 'stroke') continue;
     const { limb, at, dynamic, voice: id, ornament, graceMs } = event;
-    const key = voice(id).midi;
     const velocity = velocityOf(dynamic, event.db);
     const graces = ornament ? gracesOf({ ornament, limb }) : [];
     graces.forEach((hand, index) => {
       const before = secondsToTicks(((graceMs ?? GRACE_APART_MS) * (index + 1)) / 1000, tempo);
       const soft = Math.max(1, Math.round(velocity * GRACE_VELOCITY));
-      found.push({ limb: hand, at: at - before, key, velocity: soft });
+      found.push({ limb: hand, at: at - before, voice: id, velocity: soft });
     });
-    found.push({ limb, at, key, velocity });
+    found.push({ limb, at, voice: id, velocity });
   }
   return found;
 }
