@@ -306,5 +306,7 @@ describe('what was practised', () => {
     const made = (id: string) => must(expand(toggleOstinato(blankRecipe(), id)));
     expect(needsKit(made('one-hand-16ths-upbeats'))).toBe(false);
     expect(needsKit(made('samba-feet'))).toBe(true);
+    // Hat and snare on one pad are one sound.
+    expect(needsKit(made('rock-8ths'))).toBe(true);
   });
 });

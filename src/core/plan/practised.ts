@@ -1,16 +1,14 @@
-import { strokesOf } from '../analysis';
 import { daysAfter, type Day } from '../calendar';
-import { isHand, LIMBS } from '../kit';
+import { isHand } from '../kit';
 import type { Exercise } from '../recipe';
 import { datesFrom, hoursOn } from './schedule';
 import type { Schedule } from './schedule-schema';
 
-/** Whether an exercise cannot be practised on a pad: a hand moves between surfaces, or no hand plays.
- * Feet tap the floor. Common practice, no source. */
+/** Whether an exercise cannot be practised on a pad: hands play more than one voice, which one pad cannot tell apart, or no
+ * hand plays. Feet tap the floor. Common practice, no source. */
 export function needsKit(exercise: Exercise): boolean {
-  const hands = LIMBS.filter(isHand).map((limb) => strokesOf(exercise, limb));
-  if (hands.every((strokes) => strokes.length === 0)) return true;
-  return hands.some((strokes) => new Set(strokes.map((stroke) => stroke.voice)).size > 1);
+  const byHand = exercise.strokes.filter(({ limb }) => isHand(limb));
+  return new Set(byHand.map(({ voice }) => voice)).size !== 1;
 }
 
 /** So far back a missed date is still worth a word. */

@@ -19,7 +19,7 @@ export const today = {
   iHave: 'I have',
   asPlanned: 'as planned',
   passedAgain: 'passed; again on {day}',
-  onThePad: 'on the pad',
+  onThePad: 'on the pad, feet on the floor',
   makeYourOwn: 'make your own version',
   soFar: 'Today: {tries, plural, one {# try} other {# tries}}, {minutes, number} min.',
   times: '{tries, number} × {dosage}',
