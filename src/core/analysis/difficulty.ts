@@ -107,7 +107,7 @@ const WEIGHT = {
   /** Instants in a felt beat: more to fit in. */
   density: 0.3,
   /** A line with notes off the beat: the bar that is hardest to read, and the others that are different from it. */
-  reading: 1.2,
+  reading: 1.3,
   /** Share of each limb's strokes that lie off the beat: a limb that is never on it is a bit harder than
    * one more limb. */
   offBeat: 1.5,

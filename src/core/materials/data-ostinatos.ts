@@ -14,6 +14,11 @@ function rock(slot: SubdivisionId, grid: string): readonly Lane[] {
   return [lane('RH', 'hat', slot, grid), BACKBEAT, ONE_AND_THREE];
 }
 
+/** Rock in 8ths with a bass drum of its own. */
+function rockWith(bass: string): readonly Lane[] {
+  return [lane('RH', 'hat', '8', 'xxxxxxxx'), BACKBEAT, lane('RF', 'bass', '8', bass)];
+}
+
 function of(name: string, lanes: readonly Lane[], meter = '4/4', swung = false): Ostinato {
   return { name, meter, swung, lanes };
 }
@@ -71,6 +76,15 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
       lane('RF', 'bass', '4', 'xxxx'),
       lane('LF', 'bass', '8', '-x-x-x-x'),
     ]),
+    'feet-doubles': of('feet in doubles', [
+      lane('RF', 'bass', '16', 'xx--'),
+      lane('LF', 'bass', '16', '--xx'),
+    ]),
+    'feet-paradiddle': of('paradiddle of the feet', [
+      lane('RF', 'bass', '16', 'x-xx-x--'),
+      lane('LF', 'bass', '16', '-x--x-xx'),
+    ]),
+    'tumbao-bass': of('tumbao bass, on the & of 2 and on 4', [lane('RF', 'bass', '8', '---x--x-')]),
     'double-bass-triplets': of('double-bass triplets', [
       lane('RF', 'bass', '8t', 'x-x-x-'),
       lane('LF', 'bass', '8t', '-x-x-x'),
@@ -92,6 +106,12 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
     'jazz-ride-feathered': of(
       'jazz ride, hats on 2 and 4, feathered bass drum',
       [lane('RH', 'ride', '8', 'x-xxx-xx'), HATS_2_4, lane('RF', 'bass', '4', 'gggg')],
+      '4/4',
+      true,
+    ),
+    brushes: of(
+      'brushes: sweeps in quarters, ride rhythm on the snare, hats on 2 and 4',
+      [lane('LH', 'snare', '4', 'gggg'), lane('RH', 'snare', '8', 'x-xxx-xx'), HATS_2_4],
       '4/4',
       true,
     ),
@@ -121,6 +141,42 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
       lane('RH', 'hat', '8', 'xxxxxxxx'),
       BACKBEAT,
       lane('RF', 'bass', '4', 'xxxx'),
+    ]),
+    'half-time-rock': of('half-time rock in 8ths, snare on 3', [
+      lane('RH', 'hat', '8', 'xxxxxxxx'),
+      lane('LH', 'snare', '4', '--X-'),
+      lane('RF', 'bass', '4', 'x---'),
+    ]),
+    'open-upbeats': of('hats open on the upbeats, bass drum in quarters, backbeat', [
+      lane('RH', 'hat', '4', 'xxxx'),
+      lane('RH', 'hat-open', '8', '-x-x-x-x'),
+      BACKBEAT,
+      lane('RF', 'bass', '4', 'xxxx'),
+    ]),
+    'open-on-4': of('rock in 8ths, hat open on the & of 4', [
+      lane('RH', 'hat', '8', 'xxxxxxx-'),
+      lane('RH', 'hat-open', '8', '-------x'),
+      BACKBEAT,
+      ONE_AND_THREE,
+    ]),
+    'rock-bass-and-1': of('rock in 8ths, bass drum on 1 and its &', rockWith('xx------')),
+    'rock-bass-and-2': of('rock in 8ths, bass drum on 1 and the & of 2', rockWith('x--x----')),
+    'rock-bass-and-3': of('rock in 8ths, bass drum on 1 and the & of 3', rockWith('x----x--')),
+    'rock-bass-and-4': of('rock in 8ths, bass drum on 1 and the & of 4', rockWith('x------x')),
+    'one-drop': of('one-drop: hat in 8ths, cross-stick and bass drum on 3', [
+      lane('RH', 'hat', '8', 'xxxxxxxx'),
+      lane('LH', 'cross-stick', '4', '--X-'),
+      lane('RF', 'bass', '4', '--x-'),
+    ]),
+    'train-beat': of('train beat: hand-to-hand 16ths, upbeats accented, bass drum in quarters', [
+      lane('RH', 'snare', '16', 'x-X-x-X-x-X-x-X-'),
+      lane('LH', 'snare', '16', '-x-x-x-x-x-x-x-x'),
+      lane('RF', 'bass', '4', 'xxxx'),
+    ]),
+    'second-line': of('second line: hand-to-hand 16ths, clave accented, bass drum 3-3-2', [
+      lane('RH', 'snare', '16', 'X-g-g-X-g-X-X-g-'),
+      lane('LH', 'snare', '16', '-g-X-g-g-g-g-g-g'),
+      lane('RF', 'bass', '8', 'x--x--x-'),
     ]),
     'rock-ride-bell': of('ride bell on the beats, backbeat', [
       lane('RH', 'ride-bell', '4', 'xxxx'),
@@ -167,6 +223,12 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
     ]),
   }),
   ...shipped('Latin', {
+    'samba-quarters': of('samba: hat in 16ths, bass drum in quarters, foot hi-hat on the upbeats', [
+      lane('RH', 'hat', '16', 'XxxX'),
+      lane('RF', 'bass', '4', 'xxxx'),
+      lane('LF', 'hat-foot', '8', '-x-x-x-x'),
+    ]),
+    cascara: of('cascara 2-3 on the cowbell', [lane('RH', 'cowbell', '8', 'x-x-xx-x-xx-x-xx')]),
     'samba-feet': of('samba feet', [
       lane('RF', 'bass', '16', 'x--xx--xx--xx--x'),
       lane('LF', 'hat-foot', '8', '-x-x-x-x'),
@@ -194,7 +256,7 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
   }),
   ...shipped('odd and compound meters', {
     'six-eight': of(
-      '6/8 groove',
+      '6/8 hi-hat in 8ths, snare on 4, bass drum on 1',
       [
         lane('RH', 'hat', '8', 'xxxxxx'),
         lane('LH', 'snare', '8', '---X--'),
@@ -203,7 +265,7 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
       '6/8',
     ),
     'twelve-eight': of(
-      '12/8 groove',
+      '12/8 ride in 8ths, snare on 4 and 10, bass drum on 1 and 7',
       [
         lane('RH', 'ride', '8', 'xxxxxxxxxxxx'),
         lane('LH', 'snare', '8', '---X-----X--'),
@@ -211,10 +273,25 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
       ],
       '12/8',
     ),
+    'waltz-bass': of(
+      'waltz, bass drum on 1, snare on 2 and 3',
+      [
+        lane('RH', 'ride', '4', 'xxx'),
+        lane('LH', 'snare', '4', '-xx'),
+        lane('RF', 'bass', '4', 'x--'),
+      ],
+      '3/4',
+    ),
+    'bell-12-8': of(
+      '12/8 bell on the cowbell',
+      [lane('RH', 'cowbell', '8', 'x-x-xx-x-x-x')],
+      '12/8',
+    ),
     'five-four': of(
-      '5/4 ride, hats on 2 and 4',
-      [lane('RH', 'ride', '8', 'x-xxx-x-x-'), lane('LF', 'hat-foot', '4', '-x-x-')],
+      '5/4 ride, skips on 2 and 5, hats on 2 and 4',
+      [lane('RH', 'ride', '8', 'x-xxx-x-xx'), lane('LF', 'hat-foot', '4', '-x-x-')],
       '5/4',
+      true,
     ),
     'seven-eight': of(
       '7/8 hi-hat, backbeat on 5',
@@ -222,7 +299,7 @@ export const SHIPPED_OSTINATOS: Readonly<Record<string, ShippedOstinato>> = {
       '7/8',
     ),
     'seven-eight-beats': of(
-      '7/8 ride on the groups',
+      '7/8 ride on the groups, bass drum on 1 and 7',
       [lane('RH', 'ride', '8', 'x-x-x--'), lane('RF', 'bass', '8', 'x-----x')],
       '7/8',
     ),
