@@ -14,6 +14,7 @@ function notesOf(say: Say) {
     quarters: saySubdivision(say, '4'),
     eighths: saySubdivision(say, '8'),
     eighthTriplets: saySubdivision(say, '8t'),
+    quarterTriplets: saySubdivision(say, '4t'),
     sixteenth: sayNote(say, '16'),
     sixteenths: saySubdivision(say, '16'),
     thirtySeconds: saySubdivision(say, '32'),

@@ -10,7 +10,7 @@ export interface ShippedLine {
   readonly meter: string;
   readonly text: string;
   readonly trains: string;
-  /** From 1 to 8; see `gradeLine`. */
+  /** From 1 to 6; see `gradeLine`. */
   readonly grade: number;
 }
 

@@ -1,13 +1,15 @@
 import { euclid as evenly } from '@tonaljs/rhythm-pattern';
 import { describe, expect, it } from 'vitest';
 import { must } from '../issue';
-import { generateLine, gradeLine, makesSense, onsets, parseLine } from '../reading';
+import { generateLine, gradeLine, makesSense, onsets, parseLine, soundingTicks } from '../reading';
 import { evenPlacement, placementGrid } from '../placement';
 import { blankRecipe, expand } from '../recipe';
 import { parsePhrase, type Sticking } from '../sticking';
-import { parseMeter, slotTicks } from '../time';
+import { barTicks, beats, parseMeter, quarters, slotTicks } from '../time';
 import { LINE_SETS, ofKind, SHIPPED, SHIPPED_LINES, SHIPPED_OSTINATOS, SHIPPED_STICKINGS } from '.';
 import { LINE_TEXTS } from './data-lines';
+
+const fourFour = must(parseMeter('4/4'));
 
 /** Chance that repeats itself. */
 function chance(seed: number): () => number {
@@ -19,9 +21,9 @@ function chance(seed: number): () => number {
 }
 
 describe('the shipped library', () => {
-  it('has at least 40 ostinatos, 120 generated lines and the 40 rudiments', () => {
-    expect(Object.keys(SHIPPED_OSTINATOS).length).toBeGreaterThanOrEqual(40);
-    expect(Object.values(LINE_TEXTS).flat()).toHaveLength(120);
+  it('has at least 60 ostinatos, 250 lines and the 40 rudiments', () => {
+    expect(Object.keys(SHIPPED_OSTINATOS).length).toBeGreaterThanOrEqual(60);
+    expect(Object.values(LINE_TEXTS).flat().length).toBeGreaterThanOrEqual(230);
     expect(Object.keys(SHIPPED_STICKINGS).filter((id) => id.startsWith('rudiment-'))).toHaveLength(
       40,
     );
@@ -49,12 +51,66 @@ describe('the shipped library', () => {
         must(parseLine(text, must(parseMeter(meter)))),
       );
       expect(lines).toHaveLength(count);
-      expect(lines.every(makesSense)).toBe(true);
+      // Long notes alone are no rhythm yet; phrases answer each other in time.
+      if (id !== 'long') expect(lines.filter((one) => !makesSense(one))).toEqual([]);
       const grades = lines.map(gradeLine);
       expect(grades).toEqual([...grades].sort((a, b) => a - b));
       expect((LINE_TEXTS[id] ?? []).filter((text) => /r \d+r/.test(text))).toEqual([]);
     },
   );
+
+  // What a beginner meets first has nothing off the beat; then each grade brings one new thing.
+  it.each([
+    ['long', [1]],
+    ['eighths', [2]],
+    ['quarter-rests', [2]],
+    ['rests', [2, 3]],
+    ['dotted', [3]],
+    ['ties', [3]],
+    ['sixteenths', [4]],
+    ['sixteenth-ties', [5]],
+    ['triplets', [5]],
+    ['over-bar', [5]],
+    ['quarter-triplets', [6]],
+    ['sextuplets', [6]],
+    ['fives', [6]],
+  ])('%s are of grade %j', (id, grades) => {
+    const lines = (LINE_TEXTS[id] ?? []).map((text) => must(parseLine(text, fourFour)));
+    for (const line of lines) expect(grades).toContain(gradeLine(line));
+  });
+
+  it('shows the beats: groups begin with a sign, and no two signs in a row hide a beat', () => {
+    for (const { id, meter: text } of LINE_SETS) {
+      const meter = must(parseMeter(text));
+      const felt = beats(meter);
+      const starts = text === '5/4' ? [quarters(3)] : felt.map(({ at }) => at);
+      for (const one of LINE_TEXTS[id] ?? []) {
+        const line = must(parseLine(one, meter));
+        line.bars.forEach((bar, nth) => {
+          const from = nth * barTicks(meter);
+          if (meter.unit === 8 || text === '5/4') {
+            const signs = bar.map(({ at }) => at - from);
+            for (const start of starts) expect(signs, `${id}: ${one}`).toContain(start);
+          }
+          const hides = bar.map(({ at, value }) => {
+            const beat = felt.findLast((each) => each.at <= at - from);
+            const ends = at - from + soundingTicks(value);
+            return beat !== undefined && beat.at < at - from && ends > beat.at + beat.ticks;
+          });
+          const twice = hides.findIndex((hidden, index) => hidden && hides[index + 1]);
+          // A phrase may start off the beat, and go on so to its end.
+          if (id !== 'rests' && id !== 'over-bar') expect(twice, `${id}: ${one}`).toBe(-1);
+        });
+      }
+    }
+  });
+
+  it('a beginner meets nothing off the beat in the first lines of a grade below 3', () => {
+    const easy = ofKind(SHIPPED, 'line').filter(({ grade }) => grade !== null && grade <= 2);
+    expect(easy.length).toBeGreaterThan(30);
+    const [, second] = Object.values(SHIPPED_LINES);
+    expect(second?.grade).toBe(2);
+  });
 
   it('stickings can be read and fill whole beats, or make a cycle that is shown whole', () => {
     for (const { content } of ofKind(SHIPPED, 'sticking')) {

@@ -1,29 +1,63 @@
-import { barTicks, beats, gcd, onBeat, syncopatedNotes, TICKS_PER_QUARTER } from '../time';
-import { lineTicks, onsets, type ReadingLine } from './line';
+import { beats, quarters, wrap, type Meter } from '../time';
+import { lineTicks, onsets, type LineSign, type ReadingLine } from './line';
+import { soundingTicks } from './value';
 
-/** How hard a line is to read, from 1 to 8: the finest grid first, then syncopation for each bar,
- * rests on a beat, and a meter other than 2, 3 or 4 quarters. Common practice, no source.
- * @example `4 4 4 4` // => 1; `4. 4 8 4` // => 3 */
+/** How hard a line is to read, from 1 to 6: each grade has one new thing. Common practice, no source.
+ * 1: notes and rests that begin on beats. 2: parts of beats (halves; 8ths in meters of 8ths), each beat with something in it
+ * struck. 3: rests, dots and ties that leave a beat unstruck. 4: halves of those parts. 5: triplets, ties over the bar line,
+ * and what 4 has with a beat unstruck. 6: triplets over two beats, sextuplets, fives, sevens and anything finer. In meters of
+ * five, of seven or of unequal beats the easiest is 3.
+ * @example `4 4 4 4` // => 1; `4 8 8 4 4` // => 2; `4. 4 8 4` // => 3 */
 export function gradeLine(line: ReadingLine): number {
-  const found = onsets(line);
-  const cycle = lineTicks(line);
-  const bars = cycle / barTicks(line.meter);
-  const places = found.map((onset) => onset.at as number);
-  const grid = places.reduce((sum, at) => gcd(sum, at), TICKS_PER_QUARTER as number);
-  const beat = beats(line.meter)[0]?.ticks ?? cycle;
-  const against = syncopatedNotes(places, cycle, gcd(grid, beat), line.meter);
-  const syncopation = against.reduce((sum, one) => sum + one.value, 0) / bars;
-  const silent = line.bars
-    .flat()
-    .filter((sign) => sign.kind === 'rest' && onBeat(sign.at, line.meter)).length;
-  const odd = line.meter.unit === 4 && line.meter.count <= 4 ? 0 : 1;
-  const sum = gridGrade(grid) + syncopation / 3 + silent / bars / 4 + odd;
-  return Math.max(1, Math.min(8, Math.round(sum)));
+  const felt = beats(line.meter);
+  const isOdd = felt.length % 5 === 0 || felt.length % 7 === 0 || felt.some(isOther);
+  const signs = line.bars.flat();
+  const figures = new Map<number, number>();
+  for (const { value } of signs) {
+    const { id } = value.tuplet ?? {};
+    if (id !== undefined) figures.set(id, (figures.get(id) ?? 0) + soundingTicks(value));
+  }
+  const finest = Math.max(
+    ...signs.map((sign) => gradeOfSign(sign, line.meter, figures.get(sign.value.tuplet?.id ?? -1))),
+  );
+  const isUnstruck = leavesBeats(line);
+  const isOver = line.bars.some(
+    (bar, index) => bar.at(-1)?.tied === true && index < line.bars.length - 1,
+  );
+  return Math.max(
+    isOdd ? 3 : 1,
+    isUnstruck ? 3 : 1,
+    isOver || (finest === 4 && isUnstruck) ? 5 : 1,
+    finest,
+  );
+
+  function isOther({ ticks }: { readonly ticks: number }): boolean {
+    return ticks !== felt[0]?.ticks;
+  }
 }
 
-function gridGrade(grid: number): number {
-  const parts = TICKS_PER_QUARTER / grid;
-  if (parts <= 1) return 1;
-  if (parts === 2) return 2;
-  return parts === 3 || parts === 6 ? 3.5 : 4;
+/** 1, 2, 4, 5 or 6, by where a note or rest begins in its beat. @param figure length of its tuplet in ticks */
+function gradeOfSign({ at, value }: LineSign, meter: Meter, figure: number | undefined): number {
+  if (value.tuplet) return value.tuplet.played === 3 && figure === quarters(1) ? 5 : 6;
+  const bar = beats(meter).reduce((sum, { ticks }) => sum + ticks, 0);
+  const beat = beats(meter).findLast((one) => one.at <= wrap(at, bar));
+  const within = wrap(at, bar) - (beat?.at ?? 0);
+  const part = meter.unit >= 8 ? quarters(4, meter.unit) : (beat?.ticks ?? quarters(1)) / 2;
+  if (within === 0) return 1;
+  if (within % part === 0) return 2;
+  return within % (part / 2) === 0 ? 4 : 6;
+}
+
+/** Whether something is struck inside a beat that is not struck itself, or off a beat and sounds over the next. */
+function leavesBeats(line: ReadingLine): boolean {
+  const felt = beats(line.meter);
+  const bar = felt.reduce((sum, { ticks }) => sum + ticks, 0);
+  const struck = new Set<number>(onsets(line).map(({ at }) => at));
+  return onsets(line).some(({ at, sounds }) => {
+    const from = at - wrap(at, bar);
+    const beat = felt.findLast((one) => one.at <= at - from);
+    if (!beat || from + beat.at === at) return false;
+    const next = from + beat.at + beat.ticks;
+    return !struck.has(from + beat.at) || (at + sounds > next && next < lineTicks(line));
+  });
 }

@@ -40,7 +40,7 @@ export function MaterialDetail({
     own ? say.t('screen.materials.ownVersion', { version }) : say.t('screen.materials.shipped'),
     meter,
     trains && sayUse(say, trains),
-    material.grade === null ? null : say.t('screen.materials.gradeOf8', { grade: material.grade }),
+    material.grade === null ? null : say.t('screen.materials.gradeOf6', { grade: material.grade }),
   ];
 
   function toggle() {

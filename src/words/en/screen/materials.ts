@@ -14,7 +14,7 @@ export const materials = {
   editNamed: 'Edit {first}',
   goodFor: 'Good for',
   grade: 'grade {grade, number}',
-  gradeOf8: 'grade {grade, number} of 8',
+  gradeOf6: 'grade {grade, number} of 6',
   hideArchived: 'hide archived',
   importAFile: 'Import a file',
   kXXXOrK: 'K: x--x--x-, or K: 1 & 3 &; S: 2 4',
