@@ -64,6 +64,8 @@ export interface SentExercise {
   readonly course?: Course;
   /** Whether it waits until the one before it is done. */
   readonly follows?: boolean;
+  /** What to watch for, in words. */
+  readonly cues?: readonly string[];
 }
 
 interface SentStep {
@@ -104,7 +106,7 @@ export function sendToProgram(
     const saved = exercises.map((one) => {
       const { name, recipe } = one;
       const exerciseId = must(saveExercise(me, { id: null, name, recipe })).id;
-      return { exerciseId, course: courseOf(one), follows: one.follows ?? false };
+      return { exerciseId, course: courseOf(one), follows: one.follows ?? false, cues: one.cues ?? [] };
     });
     must(addItems(me, id, saved));
     return ok(id);

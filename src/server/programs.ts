@@ -218,19 +218,20 @@ export function addItems(
     readonly course: Course;
     /** Whether it waits for the one before it among these. */
     readonly follows?: boolean;
+    readonly cues?: readonly string[];
   }[],
 ): Result<readonly ItemId[]> {
   const program = getProgram(me, programId);
   if (!program.ok) return program;
   let { outline } = program.value;
   const ids: ItemId[] = [];
-  for (const { exerciseId, course, follows } of added) {
+  for (const { exerciseId, course, follows, cues = [] } of added) {
     const exercise = getExercise(me, exerciseId);
     if (!exercise.ok) return exercise;
     const id = newId<'item'>(me);
     const { hash, name } = exercise.value;
     const before = follows ? ids.slice(-1) : [];
-    outline = withItem(outline, { id, exerciseId, hash, name, after: before }, course);
+    outline = withItem(outline, { id, exerciseId, hash, name, after: before, cues }, course);
     ids.push(id);
   }
   const { revision } = program.value;

@@ -26,6 +26,9 @@ export function sayDose({ t }: Say, dose: Dose): string {
     times: dose.percent / 100,
     allowed: Math.floor(dose.allowedMinutes),
     protected: dose.protected ? 'yes' : 'no',
+    pad: Math.round(dose.pad?.minutes ?? 0),
+    padLevel: Math.round(dose.pad?.dba ?? 0),
+    over: dose.isOverCeiling ? 'yes' : 'no',
   });
 }
 

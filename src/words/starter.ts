@@ -17,6 +17,11 @@ export function sayStarterItem({ t }: Say, id: StarterItemId): string {
   return t(`starter.item.${id}`);
 }
 
+/** What to watch for in an item of a starter program. */
+export function sayStarterCue({ t }: Say, id: StarterItemId): string {
+  return t(`starter.cue.${id}`);
+}
+
 /** What an empty Bench offers. @example sayWayIn(ENGLISH, 'page') // => 'a page' */
 export function sayWayIn({ t }: Say, id: WayIn): string {
   return t(`starter.wayIn.${id}`);

@@ -240,6 +240,7 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
     server.copyStarter(me, 'cells', {
       program: 'Cells',
       items: Array.from({ length: 5 }, (_, nth) => `Item ${nth}`),
+      cues: ['Count aloud.'],
     }),
   ),
   followVersion: taught(

@@ -60,16 +60,16 @@ export function itemsOf(outline: Outline): readonly OutlineItem[] {
 export function withItem(
   outline: Outline,
   made: Pick<OutlineItem, 'id' | 'exerciseId' | 'hash' | 'name'> &
-    Partial<Pick<OutlineItem, 'after'>>,
+    Partial<Pick<OutlineItem, 'after' | 'cues'>>,
   course: Course,
   sectionId = outline.sections.at(-1)?.id,
 ): Outline {
   const item: OutlineItem = {
     after: [],
+    cues: [],
     ...made,
     kind: 'exercise',
     course,
-    cues: [],
     place: 'derived',
   };
   return inSection(outline, sectionId ?? '', (items) => [...items, item]);

@@ -22,15 +22,29 @@ const BASS = { limb: 'RF', voice: 'bass' } as const;
 const SNARE = { limb: 'LH', voice: 'snare' } as const;
 
 /** Steps of a first beat are learnt slowly; what is made of them climbs on. */
-const STEP = stepCourse(60, 'step');
+const STEP = { ...stepCourse(60, 'step'), rule: { ...USUAL_COURSE.rule, clean: 2 } };
 const GROOVE = stepCourse(60, 'whole');
 /** Work that wants time: two minutes a try, in small steps. */
-const LONG: Course = {
-  ...USUAL_COURSE,
-  ladder: { kind: 'fixed', start: 60, target: 90, step: 5 },
-  dosage: { kind: 'minutes', amount: 2 },
-  rule: { ...USUAL_COURSE.rule, clean: 2 },
-};
+const LONG: Course = minutesCourse(60, 90, 2);
+
+/** Stamina: so many minutes a try, up to a tempo of its style. Two clean are enough where each takes minutes. */
+function minutesCourse(start: number, target: number, minutes: number): Course {
+  return {
+    ...USUAL_COURSE,
+    ladder: { kind: 'fixed', start, target, step: 5 },
+    dosage: { kind: 'minutes', amount: minutes },
+    rule: { ...USUAL_COURSE.rule, clean: 2 },
+  };
+}
+
+/** Bars a try, over the tempi of a style. */
+function barsCourse(start: number, target: number, step: number, bars = 8): Course {
+  return {
+    ...USUAL_COURSE,
+    ladder: { kind: 'fixed', start, target, step },
+    dosage: { kind: 'bars', amount: bars },
+  };
+}
 
 function withChange(recipe: ClosedRecipe, ...changes: readonly Change[]): ClosedRecipe {
   return { ...recipe, changes: [...recipe.changes, ...changes] };
@@ -63,6 +77,16 @@ function shortLong(text: string): ClosedRecipe {
   return readAs(lineOver(overThese('jazz-ride'), text), 'short-long');
 }
 
+/** A jazz ride with the snare on some 8ths, low. */
+function comping(grid: string): ClosedRecipe {
+  return withChange(overThese('jazz-ride'), {
+    kind: 'place',
+    to: SNARE,
+    slot: '8',
+    grid: grid.replaceAll('x', 'g'),
+  });
+}
+
 function ruff(bars: number, right: 'snare' | 'tom-floor'): ClosedRecipe {
   const content = typedSticking('6: LRLRLK');
   const voices = { ...content.voices, RH: right };
@@ -72,12 +96,19 @@ function ruff(bars: number, right: 'snare' | 'tom-floor'): ClosedRecipe {
   );
 }
 
-const LINES = ['4 4 4 4', '4. 8 4 4', '4. 4. 4', '4. 4 8 4'] as const;
+/** Short and long notes in every bar. */
+const LINES = ['2 4 4', '4. 8 4 4', '4. 4 8 4', '8 4. 8 4.'] as const;
 
 const of =
   (course: Course) =>
   <Id extends string>(id: Id, recipe: ClosedRecipe): StarterItem<Id> => ({ id, recipe, course });
 const [step, groove, long] = [of(STEP), of(GROOVE), of(LONG)];
+/** A jazz ride lives from 80 to 130. */
+const [rideStep, ride] = [of(barsCourse(80, 110, 10)), of(barsCourse(80, 130, 5))];
+/** Feet that run are a matter of minutes. */
+const [feet, feetLong] = [of(minutesCourse(70, 110, 2)), of(minutesCourse(80, 120, 3))];
+/** Doubles of one side meet the next at 150 ms in 16ths at 100. */
+const sides = of(barsCourse(60, 100, 5));
 
 /** Programs that ship: progressions of our own, made from shipped material, to be copied and changed. The
  * order of the work is common practice, no source. */
@@ -103,11 +134,11 @@ export const STARTERS = {
     groove('between-both', withChange(overThese('rock-8ths-hands'), bassOn('x--x----xx------'))),
   ],
   page: () => [
-    step('page-ride', overThese('jazz-ride')),
-    groove('page-line1', shortLong(LINES[0])),
-    groove('page-line2', shortLong(LINES[1])),
-    groove('page-line3', shortLong(LINES[2])),
-    groove('page-line4', shortLong(LINES[3])),
+    rideStep('page-ride', overThese('jazz-ride')),
+    ride('page-line1', shortLong(LINES[0])),
+    ride('page-line2', shortLong(LINES[1])),
+    ride('page-line3', shortLong(LINES[2])),
+    ride('page-line4', shortLong(LINES[3])),
     long('page-whole', shortLong(LINES.join(' | '))),
   ],
   cells: () => [
@@ -119,26 +150,48 @@ export const STARTERS = {
   ],
   feet: () => [
     step('feet-eighths', overThese('double-bass-8ths')),
-    step('feet-sixteenths', overThese('double-bass-16ths')),
-    groove('feet-quarters', overThese('double-bass-16ths', 'ride-quarters')),
-    groove('feet-rideEighths', overThese('double-bass-16ths', 'ride-8ths')),
-    groove('feet-upbeats', overThese('double-bass-16ths', 'ride-upbeats')),
-    groove('feet-backbeat', backbeatOver('double-bass-16ths', 'ride-8ths')),
+    feet('feet-sixteenths', overThese('double-bass-16ths')),
+    feet('feet-quarters', overThese('double-bass-16ths', 'ride-quarters')),
+    feet('feet-rideEighths', overThese('double-bass-16ths', 'ride-8ths')),
+    feet('feet-upbeats', overThese('double-bass-16ths', 'ride-upbeats')),
+    feetLong('feet-backbeat', backbeatOver('double-bass-16ths', 'ride-8ths')),
   ],
   sides: () => [
     step('sides-leftAlone', overThese('left-singles')),
     step('sides-pulse', overThese('left-singles', 'ride-quarters')),
-    groove('sides-doubles', overThese('left-doubles', 'ride-quarters')),
-    groove('sides-paradiddle', overThese('left-paradiddle', 'ride-quarters')),
-    groove('sides-eighths', overThese('left-paradiddle', 'ride-8ths')),
-    groove('sides-upbeats', overThese('left-paradiddle', 'ride-upbeats')),
+    sides('sides-doubles', overThese('left-doubles', 'ride-quarters')),
+    sides('sides-paradiddle', overThese('left-paradiddle', 'ride-quarters')),
+    sides('sides-eighths', overThese('left-paradiddle', 'ride-8ths')),
+    sides('sides-upbeats', overThese('left-paradiddle', 'ride-upbeats')),
   ],
   ruffs: () => [
-    step('ruffs-alone', { ...blankRecipe(), play: { content: typedSticking('8t: LRLRLK------') } }),
+    step('ruffs-alone', {
+      ...blankRecipe(),
+      play: { content: typedSticking('16t: LRLRLK------------------') },
+    }),
     step('ruffs-groove', overThese('rock-8ths')),
     groove('ruffs-everyOther', ruff(2, 'snare')),
     groove('ruffs-everyFourth', ruff(4, 'snare')),
     groove('ruffs-drums', ruff(4, 'tom-floor')),
+  ],
+  clave: () => [
+    step('clave-feet', overThese('hats-2-4')),
+    step('clave-alone', overThese('clave-3-2')),
+    groove('clave-quarters', overThese('hats-2-4', 'clave-3-2')),
+    groove('clave-together', overThese('hats-2-4', 'bass-quarters', 'clave-3-2')),
+    groove('clave-bossa', overThese('bossa-feet', 'bossa-clave')),
+    groove('clave-samba', overThese('samba-feet', 'clave-3-2')),
+  ],
+  swing: () => [
+    rideStep('swing-quarters', overThese('jazz-ride-quarters')),
+    rideStep('swing-ride', overThese('jazz-ride')),
+    ride('swing-feathered', overThese('jazz-ride-feathered')),
+    ride('swing-two', comping('---x----')),
+    ride('swing-answers', comping('---x--x-')),
+    ride(
+      'swing-comping',
+      withChange(comping('---x--x-'), { kind: 'place', to: BASS, slot: '8', grid: 'g------g' }),
+    ),
   ],
 } as const satisfies Record<string, () => readonly StarterItem[]>;
 

@@ -47,8 +47,21 @@ describe('dose', () => {
     expect(overDose({ kit: 15, pad: 60 }, USUAL_NOISE)).toBeNull();
     const twice = overDose({ kit: 30, pad: 0 }, USUAL_NOISE);
     expect(twice && sayDose(ENGLISH, twice)).toBe(
-      '30 min at 100 dBA is 2.0 times the noise allowed in a day; 15 min is allowed. Wear hearing protection, or play part of it on the pad.',
+      '30 min at 100 dBA is 2.0 times the noise allowed in a day; 15 min is allowed at the kit. Wear hearing protection, or play part of it on the pad.',
     );
+  });
+
+  it('a loud pad counts and is said; over 115 dBA no time is allowed', () => {
+    const loud = { ...USUAL_NOISE, pad: 94 };
+    // 10 of 15 minutes at 100 dBA, 60 of 60 at 94.
+    const both = overDose({ kit: 10, pad: 60 }, loud);
+    expect(both && sayDose(ENGLISH, both)).toBe(
+      '10 min at 100 dBA and 60 min on the pad at 94 dBA are 1.7 times the noise allowed in a day; 15 min is allowed at the kit. Wear hearing protection, or play part of it on the pad.',
+    );
+    const far = overDose({ kit: 0.1, pad: 0 }, { ...USUAL_NOISE, kit: 116 });
+    expect(far?.isOverCeiling).toBe(true);
+    expect(far && sayDose(ENGLISH, far)).toContain('More than 115 dBA is too loud for any time.');
+    expect(overDose({ kit: 0.1, pad: 0 }, { ...USUAL_NOISE, kit: 115 })).toBeNull();
   });
 
   it('protection takes off less than its label says', () => {

@@ -38,13 +38,16 @@ export function reductionDb({ protection, label }: Pick<Noise, 'protection' | 'l
   return Math.max(0, label * KEPT_OF_LABEL[protection] - A_WEIGHTED_DB);
 }
 
+/** Less does not count. */
+const COUNTED_FROM_DBA = 80;
+
 /** A day's dose in percent of what is allowed: 100 · Σ minutes / allowed minutes; below 80 dBA nothing
  * counts (NIOSH 98-126, section 1.1.3).
  * @example 15 minutes at 100 dBA // => 100 */
 export function noiseDose(
   parts: readonly { readonly dba: number; readonly minutes: number }[],
 ): number {
-  const counted = parts.filter(({ dba }) => dba >= 80);
+  const counted = parts.filter(({ dba }) => dba >= COUNTED_FROM_DBA);
   return 100 * counted.reduce((sum, { dba, minutes }) => sum + minutes / allowedMinutes(dba), 0);
 }
 
@@ -61,12 +64,19 @@ export function dayDose(
   ]);
 }
 
+/** No unprotected ear should be in more, for any time (NIOSH 98-126, from memory). */
+const CEILING_DBA = 115;
+
 /** A day's noise that is more than allowed. */
 export interface Dose {
   /** At the kit. */
   readonly minutes: number;
   /** What of it reaches the ear, in dBA. */
   readonly dba: number;
+  /** On the pad, and what of that reaches the ear; counted where it is loud enough. */
+  readonly pad: { readonly minutes: number; readonly dba: number } | null;
+  /** Louder than anything may be for any time. */
+  readonly isOverCeiling: boolean;
   /** Of what is allowed in a day. */
   readonly percent: number;
   /** Minutes a day that are allowed at this level. */
@@ -74,17 +84,22 @@ export interface Dose {
   readonly protected: boolean;
 }
 
-/** A day's dose where it is more than allowed; null where it is not. */
+/** A day's dose where it is more than allowed, or louder than ever allowed; null where it is not. */
 export function overDose(
   minutes: { readonly kit: number; readonly pad: number },
   noise: Noise,
 ): Dose | null {
   const percent = dayDose(minutes, noise);
-  if (percent <= 100) return null;
-  const dba = noise.kit - reductionDb(noise);
+  const off = reductionDb(noise);
+  const dba = noise.kit - off;
+  const isOverCeiling = minutes.kit > 0 && dba > CEILING_DBA;
+  if (percent <= 100 && !isOverCeiling) return null;
+  const pad = { minutes: minutes.pad, dba: noise.pad - off };
   return {
     minutes: minutes.kit,
     dba,
+    pad: pad.minutes > 0 && pad.dba >= COUNTED_FROM_DBA ? pad : null,
+    isOverCeiling,
     percent,
     allowedMinutes: allowedMinutes(dba),
     protected: noise.protection !== 'none',

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import type { Result } from '@/core/issue';
 import type { StarterId, StarterItemId } from '@/core/program';
 import type { ProgramId } from '@/core/studio';
-import { sayStarter, sayStarterItem, sayStarterUse } from '@/words';
+import { sayStarter, sayStarterCue, sayStarterItem, sayStarterUse } from '@/words';
 import { attemptOrSay, Button, useSpeech } from '../base';
 
 /** A starter program, with the address at which each of its items is looked at. */
@@ -16,7 +16,7 @@ export interface ShownStarter {
 
 export type CopyStarter = (
   id: StarterId,
-  names: { program: string; items: string[] },
+  names: { program: string; items: string[]; cues: string[] },
 ) => Promise<Result<ProgramId>>;
 
 /** Programs that ship: looked through where they stand, and copied at a touch. */
@@ -31,8 +31,12 @@ export function StarterList({
   const router = useRouter();
 
   async function take({ id, items }: ShownStarter) {
-    const names = items.map((item) => sayStarterItem(say, item.id));
-    const made = await attemptOrSay(() => copy(id, { program: sayStarter(say, id), items: names }));
+    const names = {
+      program: sayStarter(say, id),
+      items: items.map((item) => sayStarterItem(say, item.id)),
+      cues: items.map((item) => sayStarterCue(say, item.id)),
+    };
+    const made = await attemptOrSay(() => copy(id, names));
     if (made) router.push(`/programs/${made.value}`);
   }
 
@@ -58,6 +62,7 @@ export function StarterList({
                     <Link className="hover:underline" href={item.link}>
                       {sayStarterItem(say, item.id)}
                     </Link>
+                    <span className="ml-2 text-sm text-soft">{sayStarterCue(say, item.id)}</span>
                   </li>
                 ))}
               </ol>

@@ -36,7 +36,11 @@ function after(me: Teacher, id: ProgramId, done: Result<unknown>) {
 
 const starter = z.enum(STARTER_IDS as [StarterId, ...StarterId[]]);
 
-const starterNames = z.object({ program: typedName, items: list(typedName, 1, 40) });
+const starterNames = z.object({
+  program: typedName,
+  items: list(typedName, 1, 40),
+  cues: list(text(160), 0, 40),
+});
 
 /** Copies a program that ships. */
 export const copyAsOwn = teacherAction([starter, starterNames], copyStarter);
