@@ -10,7 +10,7 @@ test('materials are found by kind, use and word, and taken to the Bench', async 
   const detail = page.getByRole('region', { name: 'Detail' });
   await page.getByRole('button', { name: 'Lines', exact: true }).click();
   await page.getByRole('button', { name: 'triplets', exact: true }).click();
-  await expect(page.getByText('12 entries')).toBeVisible();
+  await expect(page.getByText('20 entries')).toBeVisible();
   await page.getByRole('button', { name: 'Stickings' }).click();
   await page.getByRole('searchbox', { name: 'Search' }).fill('ratamacue');
   await expect(page.getByText('3 entries')).toBeVisible();

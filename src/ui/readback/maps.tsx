@@ -7,7 +7,6 @@ import { beatPlaces } from '@/core/time';
 import { sayLimbs } from '@/words';
 import { useSpeech } from '../base';
 import { LimbSign } from '../marks';
-import { sayPlaces } from './part';
 
 const MOST_BARS = 4;
 const WIDTH = 240;
@@ -15,19 +14,16 @@ const SIGN = 3.2;
 const LIMB_ROW = 11;
 
 /** Where limbs meet, slot by slot: a row for each limb, a line through those that play together. What repeats is drawn
- * once. */
+ * once. The places stand in words behind its name in the margin. */
 export function MeetMap({ exercise, readback }: { exercise: Exercise; readback: Readback }) {
   const { say } = useSpeech();
   const limbs = LIMBS.filter((limb) => exercise.strokes.some((one) => one.limb === limb));
   const whole = (readback.smallest?.ticks ?? exercise.cycleTicks) / exercise.barTicks;
   const bars = Math.min(MOST_BARS, Math.max(1, Math.ceil(whole)), exercise.bars);
-  const said = readback.lockUp.together.map(
-    (one) => `${sayLimbs(say, one.limbs)} ${sayPlaces(say, one.at, exercise)}`,
-  );
   return (
     <div
       role="img"
-      aria-label={said.join('; ') || say.t('screen.bench.noTwoLimbsLinear')}
+      aria-label={say.t('screen.bench.together')}
       className="flex flex-col gap-1"
       data-testid="meet-map"
     >
