@@ -53,6 +53,32 @@ export function unwrittenSwing(at: Tick, feel: Feel, meter: Meter, of?: SwingOf)
   return meant === undefined ? at : tick(at - within + meant);
 }
 
+/** Ratios that are named, long to short, from the most uneven. */
+const NAMED_SWINGS = [
+  [7, 2],
+  [3, 1],
+  [5, 2],
+  [2, 1],
+  [5, 3],
+  [3, 2],
+  [4, 3],
+  [1, 1],
+] as const;
+
+/** The swing that players use at a tempo, by the nearest ratio that has a name: about 3.5 to 1 up to 100 quarters a minute,
+ * evener in proportion up to even 8ths at 300 (Friberg & Sundström 2002, “Swing ratios and ensemble timing in jazz
+ * performance”; its line read off by eye, from memory).
+ * @param quartersAMinute > 0
+ * @returns null where 8ths are even
+ * @example usualSwing(200) // => 9 : 4 or so, 2 : 1 by name */
+export function usualSwing(quartersAMinute: number): Extract<Feel, { kind: 'swung' }> | null {
+  const share = Math.min(1, Math.max(0, (quartersAMinute - 100) / 200));
+  const ratio = 3.5 - 2.5 * share;
+  const off = ([long, short]: readonly [number, number]) => Math.abs(long / short - ratio);
+  const [long, short] = NAMED_SWINGS.reduce((best, one) => (off(one) < off(best) ? one : best));
+  return long === short ? null : { kind: 'swung', long, short };
+}
+
 /** Reads `straight`, `triplets`, or long : short as `2:1`, each part from 1 to 9.
  * @returns issue `feel` for anything else */
 export function parseFeel(text: string, path: Path = ['feel']): Result<Feel> {

@@ -4,6 +4,7 @@ export {
   pairedNote,
   parseFeel,
   swungTicks,
+  usualSwing,
   unwrittenSwing,
   writtenSwing,
 } from './feel';

@@ -7,6 +7,7 @@ import {
   bpm,
   countMark,
   countSigns,
+  usualSwing,
   SYLLABLES,
   beatOf,
   formatMeter,
@@ -296,5 +297,29 @@ describe('countMark (common practice, no source)', () => {
   it('names a place with its beat', () => {
     expect(beatOf(quarters(7, 4), fourFour)).toEqual({ beat: 2, mark: 'a' });
     expect(beatOf(quarters(2), fourFour)).toEqual({ beat: 3, mark: null });
+  });
+});
+
+describe('the usual swing (Friberg & Sundström 2002, from memory)', () => {
+  it.each([
+    [60, '7:2'],
+    [100, '7:2'],
+    [140, '3:1'],
+    [180, '5:2'],
+    [220, '2:1'],
+    [260, '3:2'],
+    [300, null],
+    [340, null],
+  ])('at %i quarters a minute is %s', (quartersAMinute, ratio) => {
+    const usual = usualSwing(quartersAMinute);
+    expect(usual && `${usual.long}:${usual.short}`).toBe(ratio);
+  });
+
+  it('never gets more uneven as it gets faster', () => {
+    const ratios = Array.from({ length: 40 }, (_, nth) => {
+      const usual = usualSwing(40 + nth * 10);
+      return usual ? usual.long / usual.short : 1;
+    });
+    expect(ratios).toEqual(ratios.toSorted((a, b) => b - a));
   });
 });

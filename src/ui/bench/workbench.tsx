@@ -191,6 +191,7 @@ export function Workbench({
             key={draft.sheet}
             recipe={recipe}
             exercise={expanded.ok ? expanded.value : null}
+            tempo={readAt}
             issues={issues}
             onChange={edit}
             onSettle={settle}

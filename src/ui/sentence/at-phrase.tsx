@@ -3,7 +3,15 @@
 import { ok } from '@/core/issue';
 import { STYLES, type Style } from '@/core/kit';
 import { asDrawn, type ClosedRecipe, type Exercise, type Recipe } from '@/core/recipe';
-import { formatFeel, formatMeter, parseFeel, parseMeter } from '@/core/time';
+import {
+  formatFeel,
+  formatMeter,
+  parseFeel,
+  parseMeter,
+  TICKS_PER_QUARTER,
+  usualSwing,
+  type Tempo,
+} from '@/core/time';
 import { type Key, sayEach, sayFeel } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { sayElsewhere } from './elsewhere';
@@ -74,8 +82,18 @@ export function AsTriplets({
   );
 }
 
-export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChange: OnChange }) {
+/** @param tempo at which it is looked at: the swing that is usual there is offered */
+export function FeelPhrase({
+  recipe,
+  tempo,
+  onChange,
+}: {
+  recipe: ClosedRecipe;
+  tempo: Tempo;
+  onChange: OnChange;
+}) {
   const { say } = useSpeech();
+  const usual = usualSwing((tempo.bpm * tempo.beatTicks) / TICKS_PER_QUARTER);
   function take(feel: Recipe['feel']) {
     onChange({ ...recipe, feel });
   }
@@ -90,11 +108,17 @@ export function FeelPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChang
         : say.t('screen.bench.straight', { eighths, sixteenths });
     return [{ value: said, text: sayFeel(say, feel.value), hint }];
   });
+  const offered = usual && {
+    value: formatFeel(usual),
+    text: sayFeel(say, usual),
+    hint: say.t('screen.bench.usualAt', { bpm: tempo.bpm }),
+  };
+  const others = options.filter(({ value }) => value !== offered?.value);
   return (
     <Choice
       label={say.t('screen.bench.feel')}
       elsewhere={(text) => sayElsewhere(say, text, 'feel')}
-      options={options}
+      options={offered ? [...others, offered] : options}
       value={formatFeel(recipe.feel)}
       onChoose={(text) => {
         const feel = parseFeel(text);

@@ -16,6 +16,7 @@ import {
   withParts,
   withPlay,
 } from '@/core/recipe';
+import type { Tempo } from '@/core/time';
 import { sayBesides, sayCrowdedGraces, sayGaveWay, sayLimbs, sayPolicy } from '@/words';
 import { Choice, issuesAt, toast, Trouble, useSpeech, useUndo } from '../base';
 import { useGoWith } from '../shell/recipe-link';
@@ -37,12 +38,14 @@ const LONG_BARS = 8;
 export function SentenceEditor({
   recipe,
   exercise,
+  tempo,
   issues,
   onChange,
   onSettle,
 }: {
   recipe: ClosedRecipe;
   exercise: Exercise | null;
+  tempo: Tempo;
   issues: readonly Issue[];
   onChange: (recipe: ClosedRecipe, about?: string) => void;
   onSettle: () => void;
@@ -92,6 +95,7 @@ export function SentenceEditor({
         opened={chosen > 0}
         recipe={one}
         exercise={alone ? (alone.ok ? alone.value : null) : exercise}
+        tempo={tempo}
         issues={[...misplaced, ...wrong.filter(({ code }) => code !== 'sticking-bar')]}
         onChange={(next, about) =>
           several
@@ -117,6 +121,7 @@ function PartSentence({
   recipe,
   opened,
   exercise,
+  tempo,
   issues,
   onChange,
   onAmend,
@@ -128,6 +133,7 @@ function PartSentence({
   /** It was just opened, to go on with. */
   opened: boolean;
   exercise: Exercise | null;
+  tempo: Tempo;
   issues: readonly Issue[];
   onChange: (recipe: ClosedRecipe, about?: string) => void;
   /** Takes phrases back, in what the exercise is by then. */
@@ -236,7 +242,7 @@ function PartSentence({
       <Line label={say.t('screen.common.at')}>
         <MeterPhrase recipe={recipe} onChange={onChange} />
         {', '}
-        <FeelPhrase recipe={recipe} onChange={onChange} />
+        <FeelPhrase recipe={recipe} tempo={tempo} onChange={onChange} />
         {exercise && <AsTriplets {...{ recipe, exercise, onChange }} />}
         {recipe.levels ? ', ' : ' '}
         <LevelsPhrase recipe={recipe} onChange={onChange} />

@@ -18,6 +18,7 @@ export const bench = {
   perSecond: '{rate, number} a second',
   runOf:
     '{strokes, number} strokes of the {limb} in a row, {gap, number} ms apart: from {bpm, number} on nearer than {limit, number} ms.',
+  usualAt: 'usual at {bpm, number}',
   writeAs: 'write it {feel}',
   feltAs: 'felt {bpm, number}',
   accents: 'accents',
