@@ -1,6 +1,7 @@
 export { holdsMarks, SHOWS, systemsOf } from './columns';
 export { strokeKey } from './editing';
 export { Lanes, lanesHeight } from './lanes';
+export { LimbDot } from './limb-dot';
 export { LimbSign } from './limb-sign';
 export { miniHeight, MiniLanes } from './mini-lanes';
 export { LineNotation } from './line-notation';

@@ -1,10 +1,11 @@
 import { memo } from 'react';
 import { strokeCode } from '@/core/analysis';
-import { isHand, type VoiceId } from '@/core/kit';
+import type { VoiceId } from '@/core/kit';
 import type { Stroke } from '@/core/pattern';
 import type { Exercise } from '@/core/recipe';
 import { beats } from '@/core/time';
 import { strokeKey } from './editing';
+import { LimbDot } from './limb-dot';
 
 const ROW = 11;
 /** Width that bars share, in pixels. */
@@ -97,7 +98,7 @@ export const MiniLanes = memo(function MiniLanes({
                 data-new
               />
             )}
-            <Dot stroke={one} x={x(one.at)} y={y(one.voice)} />
+            <LimbDot limb={one.limb} x={x(one.at)} y={y(one.voice)} r={RADIUS[one.dynamic]} />
           </g>
         );
       })}
@@ -108,17 +109,6 @@ export const MiniLanes = memo(function MiniLanes({
 /** Tells strokes apart by where they are and how they are played, accents and ornaments too. */
 function soundsAt(stroke: Stroke): string {
   return `${stroke.at} ${strokeCode(stroke)}`;
-}
-
-function Dot({ stroke, x, y }: { stroke: Stroke; x: number; y: number }) {
-  const r = RADIUS[stroke.dynamic];
-  const right = stroke.limb === 'RH' || stroke.limb === 'RF';
-  const look = { className: right ? 'mark-right' : 'mark-left', strokeWidth: 1.1 };
-  return isHand(stroke.limb) ? (
-    <circle cx={x} cy={y} r={r} {...look} />
-  ) : (
-    <rect x={x - r * 0.92} y={y - r * 0.92} width={r * 1.84} height={r * 1.84} {...look} />
-  );
 }
 
 /** Height of the lanes with so many rows, in pixels. */

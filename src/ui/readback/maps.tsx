@@ -6,7 +6,7 @@ import type { Exercise } from '@/core/recipe';
 import { beatPlaces } from '@/core/time';
 import { sayLimbs } from '@/words';
 import { useSpeech } from '../base';
-import { LimbSign } from '../marks';
+import { LimbDot, LimbSign } from '../marks';
 
 const MOST_BARS = 4;
 const WIDTH = 240;
@@ -80,22 +80,12 @@ function MeetBar({
               />
             )}
             {playing.map((limb) => (
-              <Sign key={limb} limb={limb} x={x(at - from)} y={y(limb)} />
+              <LimbDot key={limb} limb={limb} x={x(at - from)} y={y(limb)} r={SIGN} />
             ))}
           </g>
         );
       })}
     </svg>
-  );
-}
-
-function Sign({ limb, x, y }: { limb: Limb; x: number; y: number }) {
-  const right = limb === 'RH' || limb === 'RF';
-  const look = { className: right ? 'mark-right' : 'mark-left', strokeWidth: 1.1 };
-  return isHand(limb) ? (
-    <circle cx={x} cy={y} r={SIGN} {...look} />
-  ) : (
-    <rect x={x - SIGN} y={y - SIGN} width={2 * SIGN} height={2 * SIGN} {...look} />
   );
 }
 
