@@ -1,33 +1,43 @@
 import type { Cue } from '@/core/analysis';
+import { must } from '@/core/issue';
+import { barTicks, parseMeter } from '@/core/time';
 import type { Limb } from '@/core/kit';
 import type { CueLine } from '@/core/progress';
 import { sayLimb, sayLimbs } from './kit';
-import { sayPlace } from './place';
+import { sayCount } from './place';
 import type { Say } from './say';
 import { saySubdivision } from './time';
+
+/** A place of the cycle; with its bar from the second on. @param meter as `4/4` */
+function placeOf(say: Say, at: number, meter: string): string {
+  const read = must(parseMeter(meter));
+  const bar = Math.floor(at / barTicks(read)) + 1;
+  const place = sayCount(say, at, read);
+  return bar === 1 ? place : say.t('readback.cue.inBar', { bar, place });
+}
 
 /** One thing to watch for. @param meter as `4/4` */
 export function sayCue(say: Say, cue: Cue, meter: string): string {
   const { t } = say;
   switch (cue.kind) {
     case 'feather':
-      return t('readback.cue.feather', { at: sayPlace(say, cue.at, meter) });
+      return t('readback.cue.feather', { at: placeOf(say, cue.at, meter) });
     case 'running':
       return cue.hand === null
-        ? t('readback.cue.runningAlone', { at: sayPlace(say, cue.at, meter) })
+        ? t('readback.cue.runningAlone', { at: placeOf(say, cue.at, meter) })
         : t('readback.cue.running', {
-            at: sayPlace(say, cue.at, meter),
+            at: placeOf(say, cue.at, meter),
             hand: sayLimb(say, cue.hand),
           });
     case 'loose':
       return t('readback.cue.loose', {
-        at: sayPlace(say, cue.at, meter),
+        at: placeOf(say, cue.at, meter),
         limb: sayLimb(say, cue.limb),
         accents: cue.accents ? 'yes' : 'no',
       });
     case 'after':
       return t('readback.cue.after', {
-        at: sayPlace(say, cue.at, meter),
+        at: placeOf(say, cue.at, meter),
         limb: sayLimb(say, cue.limb),
       });
     case 'tension':
@@ -37,37 +47,37 @@ export function sayCue(say: Say, cue: Cue, meter: string): string {
       });
     case 'opens':
     case 'accent':
-      return t(`readback.cue.${cue.kind}`, { at: sayPlace(say, cue.at, meter) });
+      return t(`readback.cue.${cue.kind}`, { at: placeOf(say, cue.at, meter) });
     case 'hat':
       return t('readback.cue.hat', {
-        at: sayPlace(say, cue.at, meter),
-        closes: sayPlace(say, cue.closes, meter),
+        at: placeOf(say, cue.at, meter),
+        closes: placeOf(say, cue.closes, meter),
       });
     case 'seam':
       return t('readback.cue.seam', { limb: sayLimb(say, cue.limb) });
     case 'follow': {
       const [foot, hand] = [sayLimb(say, cue.foot), sayLimb(say, cue.hand)];
-      return t('readback.cue.follow', { foot, hand, at: sayPlace(say, cue.at, meter) });
+      return t('readback.cue.follow', { foot, hand, at: placeOf(say, cue.at, meter) });
     }
     case 'spoken': {
       const [one, other] = cue.limbs;
       const [first, second] = cue.counts;
       return t('readback.cue.spoken', {
-        ...{ said: cue.said, at: sayPlace(say, cue.at, meter), first, second },
+        ...{ said: cue.said, at: placeOf(say, cue.at, meter), first, second },
         ...{ limb: sayLimb(say, one), against: sayLimb(say, other) },
       });
     }
     case 'ghosts':
       return t('readback.cue.ghosts', {
         limb: sayLimb(say, cue.limb),
-        at: sayPlace(say, cue.at, meter),
+        at: placeOf(say, cue.at, meter),
       });
     case 'return': {
       const [slot, was] = [cue.slot, cue.was].map((one) =>
         one === null ? t('readback.cue.slots') : saySubdivision(say, one),
       );
       return t('readback.cue.return', {
-        at: sayPlace(say, cue.at, meter),
+        at: placeOf(say, cue.at, meter),
         slot: slot ?? '',
         was: was ?? '',
       });
@@ -75,13 +85,13 @@ export function sayCue(say: Say, cue: Cue, meter: string): string {
     case 'unison':
       return t('readback.cue.unison', {
         limbs: sayLimbs(say, cue.limbs),
-        at: sayPlace(say, cue.at, meter),
+        at: placeOf(say, cue.at, meter),
         times: cue.times,
       });
     case 'graces':
       return t('readback.cue.graces');
     case 'bare':
-      return t('readback.cue.bare', { beats: cue.beats, at: sayPlace(say, cue.at, meter) });
+      return t('readback.cue.bare', { beats: cue.beats, at: placeOf(say, cue.at, meter) });
   }
 }
 
@@ -92,7 +102,7 @@ export function sayCueLine(say: Say, cue: CueLine, meter: string): string {
       return cue.text;
     case 'broke': {
       const { at, times } = cue;
-      return say.t('readback.cue.broke', { at: sayPlace(say, at, meter), times });
+      return say.t('readback.cue.broke', { at: placeOf(say, at, meter), times });
     }
     default:
       return sayCue(say, cue, meter);

@@ -259,6 +259,12 @@ describe('cuesOf', () => {
     expect(said(...parts).join()).not.toContain(words);
   });
 
+  it('places of later bars are said with their bar', () => {
+    expect(said(['RH', 'hat', '8', 'xxxxxxxxXxxxxxxx'])).toContain(
+      'Stay down after the accent of the right hand on 1 of bar 2: the note after it is low.',
+    );
+  });
+
   it('near its limit a limb tightens, and says how fast it is', () => {
     const exercise = exerciseOf([HAT_16THS]);
     expect(cuesOf(exercise, at(120, exercise)).map((cue) => sayCue(ENGLISH, cue, '4/4'))).toContain(

@@ -37,6 +37,7 @@ export const readback = {
     ghosts: 'Whisper the ghosts of the {limb} from {at} on, and let only its accents out.',
     return: 'Back in {slot} on {at} after the {was}: do not let them rush.',
     slots: 'slots',
+    inBar: '{place} of bar {bar, number}',
     unison:
       'Hit {limbs} together on {at}{times, plural, one {} other { and wherever they meet}}, without a flam.',
     graces: 'Keep the grace notes low, next to the head.',
