@@ -106,7 +106,12 @@ export function sendToProgram(
     const saved = exercises.map((one) => {
       const { name, recipe } = one;
       const exerciseId = must(saveExercise(me, { id: null, name, recipe })).id;
-      return { exerciseId, course: courseOf(one), follows: one.follows ?? false, cues: one.cues ?? [] };
+      return {
+        exerciseId,
+        course: courseOf(one),
+        follows: one.follows ?? false,
+        cues: one.cues ?? [],
+      };
     });
     must(addItems(me, id, saved));
     return ok(id);
