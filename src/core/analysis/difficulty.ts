@@ -13,6 +13,7 @@ import {
 import { instantsOf, LIMB_BITS, momentsOf, strokesOf, type Instant } from './instants';
 import { once } from './keep';
 import { distancesOf, doublesOf, FOOT_BITS, HAND_BITS, steadyLimbs } from './flow';
+import { readingLoad, readingOf, type LineReading } from './line-load';
 import { limbLoads } from './seam';
 import { smallestPart } from './smallest-part';
 import { travelOf } from './travel';
@@ -54,13 +55,6 @@ export interface OffBeatShare {
   readonly halves: number;
   readonly between: number;
   readonly all: number;
-}
-
-/** The bars of a line that have notes off the beat: how the hardest begins (on a beat, on a half of the counted note,
- * between), and how many others there are, all different. */
-interface LineReading {
-  readonly hardest: keyof typeof READING;
-  readonly others: number;
 }
 
 /** How many different distances lie between the strokes of a limb, over the seam too, or ways to strike. */
@@ -145,14 +139,6 @@ const WEIGHT = {
   weakerSide: 0.2,
 } as const;
 
-/** A bar of a line that begins on a beat and has notes off it, one that begins on a half of the counted note, and one
- * that begins between. */
-const READING = { later: 0.3, half: 1, between: 2 } as const;
-
-/** Each other bar that has notes off the beat, up to `MOST_READ`: nobody reads further ahead. */
-const OTHER_BAR = 0.25;
-const MOST_READ = 3;
-
 /** A limb that accents every stroke, against one that plays loud and soft. */
 const ALL_LOUD = 0.5;
 
@@ -212,8 +198,7 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   add(found, { part: 'notes-a-beat', instants, beats: felt }, instants / felt, WEIGHT.density);
   const reading = readingOf(exercise);
   if (reading) {
-    const load = READING[reading.hardest] + reading.others * OTHER_BAR;
-    add(found, { part: 'reading', ...reading }, load, WEIGHT.reading);
+    add(found, { part: 'reading', ...reading }, readingLoad(reading), WEIGHT.reading);
   }
   // A flow that goes through in equal steps is no syncopation, whichever hands or feet share it.
   const steady = steadyLimbs(exercise, limbs);
@@ -268,34 +253,6 @@ const partsOfShape = once((exercise): readonly DifficultyPart[] => {
   if (odd) add(found, { part: 'meter', beats: felts.length }, 1, WEIGHT.meter);
   return found;
 });
-
-function readingOf({ layers, meter, barTicks }: Exercise): LineReading | null {
-  const half = unitTicks(meter) / 2;
-  const onBeats = beatPlaces(meter);
-  let hardest: keyof typeof READING | null = null;
-  const different = new Set<string>();
-  for (const { role, strokes } of layers) {
-    if (role !== 'line') continue;
-    for (let index = 0; index < strokes.length;) {
-      const bar = Math.floor((strokes[index]?.at ?? 0) / barTicks);
-      let [first, isOff, said] = [-1, false, ''];
-      for (; index < strokes.length; index += 1) {
-        const { at = 0, from } = strokes[index] ?? {};
-        if (Math.floor(at / barTicks) !== bar) break;
-        if (from?.source !== 'line' || from.cell !== undefined) continue;
-        const place = at - bar * barTicks;
-        if (first < 0) first = place;
-        isOff ||= !onBeats.has(place);
-        said += `${place} `;
-      }
-      if (!isOff) continue;
-      different.add(said);
-      const kind = first % half !== 0 ? 'between' : onBeats.has(first) ? 'later' : 'half';
-      if (hardest === null || READING[kind] > READING[hardest]) hardest = kind;
-    }
-  }
-  return hardest && { hardest, others: Math.min(MOST_READ, different.size - 1) };
-}
 
 const LOUDNESS: Readonly<Record<Dynamic, number>> = { ghost: 0, tap: 1, normal: 2, accent: 3 };
 
