@@ -186,7 +186,7 @@ test('what protects the ears is chosen by its name, and kept', async ({ page }) 
   const protection = page.getByLabel('hearing protection');
   const stored = page.waitForResponse((response) => response.request().method() === 'POST');
   await protection.selectOption('earmuffs');
-  await expect(page.getByLabel('Rated in dB')).toBeVisible();
+  await expect(page.getByLabel('Rated NRR (an SNR less 3) in dB')).toBeVisible();
   await stored;
   await page.reload();
   await expect(protection.locator('option:checked')).toHaveText('earmuffs');

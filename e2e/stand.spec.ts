@@ -179,6 +179,10 @@ test('no answer is no verdict: it counts as time, and moves nothing', async ({ p
   await expect(page.getByText(/Today: 1 try/)).toHaveCount(1);
   const open = page.getByRole('region', { name: 'Not judged yet: how was it?' });
   await open.getByRole('button', { name: 'clean' }).click();
+  // Once the log has it, it can still be taken back.
+  await page.clock.runFor(2000);
+  await expect(page.locator('[data-log=waiting]')).toHaveCount(0);
+  await page.clock.runFor(2000);
   await open.getByRole('button', { name: 'undo' }).click();
   await expect(open.getByRole('button', { name: 'shaky' })).toBeVisible();
   await page.clock.runFor(2000);

@@ -96,7 +96,11 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
   ],
   'programs copyAsOwn': anyTeacher(() => [
     'cells',
-    { program: 'Cells', items: Array.from({ length: 5 }, (_, nth) => `Item ${nth}`) },
+    {
+      program: 'Cells',
+      items: Array.from({ length: 5 }, (_, nth) => `Item ${nth}`),
+      cues: ['Count aloud.'],
+    },
   ]),
   'programs rename': teacher((w) => [w.program, 'Mine']),
   'programs archive': teacher(

@@ -14,8 +14,13 @@ export function JudgeLater({ tries }: { tries: readonly OpenTry[] }) {
   const title = useId();
   const sender = useSender();
   const [said, setSaid] = useState<ReadonlyMap<EntryId, Verdict>>(new Map());
+  // What is judged here stays to be taken back, once the log no longer has it open.
+  const [judged, setJudged] = useState<readonly OpenTry[]>([]);
+  const shown = [...tries, ...judged.filter(({ id }) => !tries.some((one) => one.id === id))];
 
-  function judge(about: EntryId, verdict: Verdict | null) {
+  function judge(one: OpenTry, verdict: Verdict | null) {
+    const about = one.id;
+    if (!judged.some(({ id }) => id === about)) setJudged([...judged, one]);
     sender.put({ kind: 'judged', id: newId<'entry'>(), agoMs: 0, about, body: { verdict } });
     const next = new Map(said);
     if (verdict) next.set(about, verdict);
@@ -23,14 +28,14 @@ export function JudgeLater({ tries }: { tries: readonly OpenTry[] }) {
     setSaid(next);
   }
 
-  if (tries.length === 0) return null;
+  if (shown.length === 0) return null;
   return (
     <section aria-labelledby={title}>
       <h2 id={title} className="label mb-1">
         {say.t('screen.common.notJudgedYet')}
       </h2>
       <ul className="border-t border-line">
-        {tries.map((one) => {
+        {shown.map((one) => {
           const verdict = said.get(one.id);
           const played = say.t('screen.common.openTry', {
             name: one.name,
@@ -47,12 +52,12 @@ export function JudgeLater({ tries }: { tries: readonly OpenTry[] }) {
               {verdict ? (
                 <span className="inline-flex items-center gap-2">
                   <VerdictSign verdict={verdict} /> {sayVerdict(say, verdict)}
-                  <Button look="quiet" onClick={() => judge(one.id, null)}>
+                  <Button look="quiet" onClick={() => judge(one, null)}>
                     {say.t('screen.common.undo')}
                   </Button>
                 </span>
               ) : (
-                <JudgeButtons of={played} onJudge={(next) => judge(one.id, next)} />
+                <JudgeButtons of={played} onJudge={(next) => judge(one, next)} />
               )}
             </li>
           );

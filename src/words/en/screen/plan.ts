@@ -42,7 +42,7 @@ export const plan = {
   quietFrom: '{name} quiet from',
   quietHoursOn: 'Quiet hours on {name}',
   quietTo: '{name} quiet to',
-  rated: 'rated NRR (an SNR less 3)',
+  rated: 'Rated NRR (an SNR less 3)',
   removeTheDaysOffFrom: 'Remove the days off from {day}',
   targetDate: 'target date',
   targets: 'Targets',
