@@ -246,6 +246,8 @@ test('without a server three tries are played and judged; it comes back, and has
   const stored = page.waitForResponse('**/api/log');
   await page.getByRole('button', { name: 'clean' }).click();
   await stored;
+  // The try and its verdict may be sent one after the other.
+  await expect(waiting(page)).toHaveCount(0);
   await app.stop();
   for (const verdict of ['clean', 'shaky', 'clean']) {
     await playOut(page);
