@@ -8,7 +8,7 @@ import {
   type LadderState,
 } from '@/core/ladder';
 import { foldItem } from '@/core/log';
-import { brokeCue, onStand, type OnStand } from '@/core/progress';
+import { onStand, type OnStand } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
 import type { ItemStanding } from '@/core/roster';
 import {
@@ -35,7 +35,7 @@ export function practiceDay(
 /** What ladders ask for is worked out once for each state. */
 const ON_STAND = new WeakMap<
   LadderState,
-  { readonly shown: OnStand & { readonly cue: string }; readonly watched: string }
+  { readonly shown: OnStand & { readonly cue: string }; readonly broke: string }
 >();
 
 /** Everything on a student's stand, in order. */
@@ -49,11 +49,11 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
     const { state, late, lowest } = sums.followed;
     const recent = { late: [...late], lowest: [...lowest] };
     let shown = ON_STAND.get(state);
-    const broke = brokeCue(sums.latest, fitted.exercise);
-    const watched = JSON.stringify([sums.cue, broke]);
-    if (shown?.watched !== watched) {
-      const { cue } = sums;
-      shown = { shown: { ...onStand(fitted, state, item, { cue, broke }), cue }, watched };
+    const { cue } = sums;
+    // Where a try broke may be said after it has moved the ladder.
+    const broke = late.map((one) => one.broke.join()).join(' ');
+    if (shown?.shown.cue !== cue || shown.broke !== broke) {
+      shown = { shown: { ...onStand(fitted, state, item, { cue, late }), cue }, broke };
       ON_STAND.set(state, shown);
     }
     const due = dueDay(state);

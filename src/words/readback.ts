@@ -1,5 +1,8 @@
 import {
+  ALL_LOUD,
   ORNAMENT_POINTS,
+  OTHER_BAR,
+  READING,
   type DifficultyFacts,
   type Hindrance,
   type LimbDynamics,
@@ -166,10 +169,15 @@ export function sayDifficulty(say: Say, facts: DifficultyFacts): string {
     case 'dynamics':
       return [
         ...facts.limbs.map((one) => sayDynamics(say, one)),
-        ...facts.loud.map((limb) => t('readback.counted.allLoud', { limb: letterOf(limb) })),
+        ...facts.loud.map((limb) =>
+          t('readback.counted.allLoud', { limb: letterOf(limb), load: ALL_LOUD }),
+        ),
       ].join(' + ');
     case 'reading':
-      return t('readback.counted.reading', { hardest: facts.hardest, others: facts.others });
+      return t('readback.counted.reading', {
+        ...{ hardest: facts.hardest, load: READING[facts.hardest] },
+        ...{ others: facts.others, each: OTHER_BAR },
+      });
     case 'textures':
       return facts.limbs
         .map(({ limb, kinds }) => t('readback.counted.textures', { limb: letterOf(limb), kinds }))

@@ -1,3 +1,4 @@
+import { CEILING_DBA } from '@/core/safety';
 import type { Dose, InARow, Load, Protection } from '@/core/safety';
 import { sayLimb } from './kit';
 import type { Say } from './say';
@@ -29,6 +30,7 @@ export function sayDose({ t }: Say, dose: Dose): string {
     pad: Math.round(dose.pad?.minutes ?? 0),
     padLevel: Math.round(dose.pad?.dba ?? 0),
     over: dose.isOverCeiling ? 'yes' : 'no',
+    ceiling: CEILING_DBA,
   });
 }
 

@@ -47,8 +47,7 @@ function unitOf(letters: readonly string[], places: readonly number[], cycle: nu
 }
 
 /** The limbs that are said as one: those of the phrase and the hand, or where none is left the foot, that keeps
- * going; all of them where no two ever meet. Where there is no phrase, the hand that keeps going and the limb that differs
- * most from it.
+ * going; all of them where no two ever meet. Where there is no phrase, the two that differ most.
  * @returns null with fewer than two limbs */
 export function spokenLimbs(exercise: Exercise): readonly Limb[] | null {
   const playing = LIMBS.filter((limb) => strokesOf(exercise, limb).length > 0);

@@ -140,7 +140,7 @@ const WEIGHT = {
 } as const;
 
 /** A limb that accents every stroke, against one that plays loud and soft. */
-const ALL_LOUD = 0.5;
+export const ALL_LOUD = 0.5;
 
 /** More ornaments are no harder: they come again. */
 const MOST_ORNAMENTED = 8;

@@ -3,10 +3,10 @@ import { beatPlaces, unitTicks } from '../time';
 
 /** A bar of a line that begins on a beat and has notes off it, one that begins on a half of the counted note, and one
  * that begins between. */
-const READING = { later: 0.3, half: 1, between: 2 } as const;
+export const READING = { later: 0.3, half: 1, between: 2 } as const;
 
 /** Each other bar that has notes off the beat, up to `MOST_READ`: nobody reads further ahead. */
-const OTHER_BAR = 0.25;
+export const OTHER_BAR = 0.25;
 const MOST_READ = 3;
 
 /** The bars of a line that have notes off the beat: how the hardest begins (on a beat, on a half of the counted note,

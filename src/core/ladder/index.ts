@@ -9,6 +9,7 @@ export { rampBpm, rungsOf } from './ladder';
 export { leastMinutes, leastMinutesOf } from './least-time';
 export { EMPTY_LADDER, makeLadder, readWay, typeLadder, writeWay } from './make-ladder';
 export { makeRule, USUAL_RULE } from './rule';
+export { isOnRung } from './judge';
 export { chooseSimpler } from './simpler';
 export { dueDay, rungAt, startLadder } from './state';
 export { planTry } from './try';

@@ -87,7 +87,8 @@ export function afterTry(
   return draft;
 }
 
-function isOnRung({ rungs, rung: index }: LadderState, entry: JudgedTry): boolean {
+/** Whether a try was on the rung that is asked for now. */
+export function isOnRung({ rungs, rung: index }: LadderState, entry: JudgedTry): boolean {
   const rung = rungAt(rungs, index);
   return entry.rung !== null ? isRung(rung, entry.rung) : entry.bpm === rung.bpm;
 }

@@ -2,7 +2,7 @@ import { fail, ok, type Path, type Result } from '../issue';
 import { countMark, SYLLABLES, tick, unitTicks, type Meter, type Syllables } from '../time';
 
 /** Parts of a counted note that have a syllable, in twelfths; the beat has one in some systems. */
-const TWELFTHS = [0, 2, 3, 4, 6, 8, 9, 10] as const;
+const TWELFTHS = [0, 3, 4, 6, 8, 9] as const;
 
 /** Most readings of an ambiguous text, and most that are followed on the way. */
 const MOST = 6;

@@ -172,11 +172,13 @@ function exactOrder(
         }
       }
     }
-    let end = last >= 0 && last !== begin ? last : -1;
-    for (let one = 0; end < 0 || (last < 0 && one < count); one += 1) {
-      if (end < 0 || (best[whole * count + one] ?? 0) < (best[whole * count + end] ?? 0)) end = one;
+    const costAt = (one: number) => best[whole * count + one] ?? Infinity;
+    let end = last;
+    if (end < 0 || end === begin) {
+      end = begin === 0 ? 1 : 0;
+      for (let one = 0; one < count; one += 1) if (costAt(one) < costAt(end)) end = one;
     }
-    const cost = best[whole * count + end] ?? 0;
+    const cost = costAt(end);
     const order = [end];
     for (let set = whole, now = end; order.length < count;) {
       const before = from[set * count + now] ?? 0;

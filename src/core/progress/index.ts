@@ -1,6 +1,6 @@
 export { fittedOf, playedOn } from './fitted';
 export { ItemProgress } from './item-progress';
-export { brokeCue, onStand } from './on-stand';
+export { onStand } from './on-stand';
 export type { CurvePoint } from './curve';
 export type { Fitted } from './fitted';
 export type { ItemDay, ItemSums, SufferedCount } from './item-progress';

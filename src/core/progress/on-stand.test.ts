@@ -1,23 +1,35 @@
 import { describe, expect, it } from 'vitest';
 import { ENGLISH, sayCueLine } from '@/words';
 import { must } from '../issue';
+import { startLadder, USUAL_COURSE } from '../ladder';
+import type { JudgedTry } from '../log';
 import { blankRecipe, expand, toggleOstinato } from '../recipe';
 import { quarters } from '../time';
-import { brokeCue } from '.';
+import { brokeCue } from './on-stand';
 
 const rock = must(expand(toggleOstinato(blankRecipe(), 'rock-8ths')));
-const broke = (...beats: number[]) => beats.map((beat) => ({ broke: [beat] }));
+const state = startLadder({ course: USUAL_COURSE, startBpm: undefined });
+
+function broke(bpm: number, ...beats: number[]): JudgedTry[] {
+  return beats.map((beat, nth) => ({
+    ...{ kind: 'try', id: String(nth), day: '2026-03-02', rung: null, stopped: false },
+    ...{ bpm, verdict: 'shaky', suffered: [], broke: [beat] },
+  }));
+}
 
 describe('where it broke', () => {
-  it('is the beat of most breaks, once there are two', () => {
-    expect(brokeCue(broke(2, 0, 2), rock)).toEqual({ kind: 'broke', at: quarters(2), times: 2 });
-    expect(brokeCue(broke(2, 0), rock)).toBeNull();
-    expect(brokeCue([], rock)).toBeNull();
-    expect(brokeCue(broke(2, 2), null)).toBeNull();
+  it('is the beat of most breaks on this rung, once there are two', () => {
+    const cue = { kind: 'broke', at: quarters(2), times: 2 };
+    expect(brokeCue(broke(60, 2, 0, 2), state, rock)).toEqual(cue);
+    expect(brokeCue(broke(60, 2, 0), state, rock)).toBeNull();
+    expect(brokeCue([], state, rock)).toBeNull();
+    expect(brokeCue(broke(60, 2, 2), state, null)).toBeNull();
   });
 
-  it('is nothing on a beat that is not there any more', () => {
-    expect(brokeCue(broke(9, 9), rock)).toBeNull();
+  it('is forgotten on another rung, while it is varied, and on a beat that is not there', () => {
+    expect(brokeCue(broke(65, 2, 2), state, rock)).toBeNull();
+    expect(brokeCue(broke(60, 2, 2), { ...state, variation: { kind: 'plain' } }, rock)).toBeNull();
+    expect(brokeCue(broke(60, 9, 9), state, rock)).toBeNull();
   });
 
   it('is said with what to do', () => {

@@ -1,6 +1,7 @@
 import { cuesOf, type Cue } from '../analysis';
 import {
   beatPlaces,
+  isOnRung,
   recipeOnRung,
   rungAt,
   whyOf,
@@ -8,7 +9,7 @@ import {
   type LadderState,
   type Why,
 } from '../ladder';
-import type { LoggedTry } from '../log';
+import type { JudgedTry } from '../log';
 import type { ClosedRecipe, Exercise } from '../recipe';
 import { parseMeter, tempoFor } from '../time';
 import { must } from '../issue';
@@ -36,16 +37,19 @@ export type CueLine = Cue | BrokeCue | { readonly kind: 'own'; readonly text: st
 const FEWEST_BREAKS = 2;
 const MOST_CUES = 3;
 
-/** The beat on which the last tries broke most often; null where none did twice.
- * @param exercise as it was played; null where it cannot be */
+/** The beat on which the last tries of the rung that is asked for broke most often; null where none did twice, and while it
+ * is played in another way.
+ * @param exercise as it is played there; null where it cannot be */
 export function brokeCue(
-  tries: readonly Pick<LoggedTry, 'broke'>[],
+  tries: readonly JudgedTry[],
+  state: LadderState,
   exercise: Exercise | null,
 ): BrokeCue | null {
-  if (!exercise) return null;
+  if (!exercise || state.variation) return null;
   const counts = new Map<number, number>();
-  for (const beat of tries.flatMap((one) => one.broke)) {
-    counts.set(beat, (counts.get(beat) ?? 0) + 1);
+  for (const one of tries) {
+    if (!isOnRung(state, one)) continue;
+    for (const beat of one.broke) counts.set(beat, (counts.get(beat) ?? 0) + 1);
   }
   const [most] = [...counts].toSorted((a, b) => b[1] - a[1] || a[0] - b[0]);
   const place = most && beatPlaces(exercise)[most[0]];
@@ -53,12 +57,12 @@ export function brokeCue(
 }
 
 /** @param item its course, and the cues that were written for it  @param cue what the teacher has this student
- * watch for before them; empty for nothing  @param broke where the student's tries break */
+ * watch for before them; empty for nothing  @param late the last tries */
 export function onStand(
   fitted: Fitted,
   state: LadderState,
   item: { readonly course: Course; readonly cues: readonly string[] },
-  { cue, broke }: { readonly cue: string; readonly broke: BrokeCue | null },
+  { cue, late }: { readonly cue: string; readonly late: readonly JudgedTry[] },
 ): OnStand {
   const rung = rungAt(state.rungs, state.rung);
   const now = playedOn(fitted, rung, state.variation);
@@ -68,6 +72,7 @@ export function onStand(
     (text) => ({ kind: 'own', text }) as const,
   );
   const found = own.length > 0 || !now ? own : cuesOf(now, tempoFor(meter, state.bpm));
+  const broke = brokeCue(late, state, now);
   const cues = broke ? [broke, ...found].slice(0, Math.max(MOST_CUES, own.length)) : found;
   return {
     plays: asked.ok ? asked.value : fitted.whole,

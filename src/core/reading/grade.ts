@@ -1,5 +1,5 @@
-import { beats, quarters, wrap, type Meter } from '../time';
-import { lineTicks, onsets, type LineSign, type ReadingLine } from './line';
+import { barTicks, beatIndexAt, beats, quarters, wrap, type Meter } from '../time';
+import { lineTicks, onsets, type ReadingLine } from './line';
 import { soundingTicks } from './value';
 
 /** How hard a line is to read, from 1 to 6: each grade has one new thing. Common practice, no source.
@@ -18,7 +18,11 @@ export function gradeLine(line: ReadingLine): number {
     if (id !== undefined) figures.set(id, (figures.get(id) ?? 0) + soundingTicks(value));
   }
   const finest = Math.max(
-    ...signs.map((sign) => gradeOfSign(sign, line.meter, figures.get(sign.value.tuplet?.id ?? -1))),
+    ...signs.map((sign) => {
+      const { tuplet } = sign.value;
+      if (!tuplet) return gradeOfPlace(sign.at, line.meter);
+      return tuplet.played === 3 && figures.get(tuplet.id) === quarters(1) ? 5 : 6;
+    }),
   );
   const isUnstruck = leavesBeats(line);
   const isOver = line.bars.some(
@@ -36,12 +40,11 @@ export function gradeLine(line: ReadingLine): number {
   }
 }
 
-/** 1, 2, 4, 5 or 6, by where a note or rest begins in its beat. @param figure length of its tuplet in ticks */
-function gradeOfSign({ at, value }: LineSign, meter: Meter, figure: number | undefined): number {
-  if (value.tuplet) return value.tuplet.played === 3 && figure === quarters(1) ? 5 : 6;
-  const bar = beats(meter).reduce((sum, { ticks }) => sum + ticks, 0);
-  const beat = beats(meter).findLast((one) => one.at <= wrap(at, bar));
-  const within = wrap(at, bar) - (beat?.at ?? 0);
+/** 1, 2, 4 or 6, by where in its beat a note or rest begins. */
+function gradeOfPlace(at: number, meter: Meter): number {
+  const inBar = wrap(at, barTicks(meter));
+  const beat = beats(meter)[beatIndexAt(meter, inBar)];
+  const within = inBar - (beat?.at ?? 0);
   const part = meter.unit >= 8 ? quarters(4, meter.unit) : (beat?.ticks ?? quarters(1)) / 2;
   if (within === 0) return 1;
   if (within % part === 0) return 2;
@@ -51,11 +54,11 @@ function gradeOfSign({ at, value }: LineSign, meter: Meter, figure: number | und
 /** Whether something is struck inside a beat that is not struck itself, or off a beat and sounds over the next. */
 function leavesBeats(line: ReadingLine): boolean {
   const felt = beats(line.meter);
-  const bar = felt.reduce((sum, { ticks }) => sum + ticks, 0);
+  const bar = barTicks(line.meter);
   const struck = new Set<number>(onsets(line).map(({ at }) => at));
   return onsets(line).some(({ at, sounds }) => {
     const from = at - wrap(at, bar);
-    const beat = felt.findLast((one) => one.at <= at - from);
+    const beat = felt[beatIndexAt(line.meter, at - from)];
     if (!beat || from + beat.at === at) return false;
     const next = from + beat.at + beat.ticks;
     return !struck.has(from + beat.at) || (at + sounds > next && next < lineTicks(line));

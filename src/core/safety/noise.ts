@@ -75,8 +75,8 @@ export interface Dose {
   readonly dba: number;
   /** On the pad, and what of that reaches the ear; counted where it is loud enough. */
   readonly pad: { readonly minutes: number; readonly dba: number } | null;
-  /** Louder than anything may be for any time. */
-  readonly isOverCeiling: boolean;
+  /** In dBA, where it is louder than anything may be for any time. */
+  readonly ceiling: number | null;
   /** Of what is allowed in a day. */
   readonly percent: number;
   /** Minutes a day that are allowed at this level. */
@@ -99,7 +99,7 @@ export function overDose(
     minutes: minutes.kit,
     dba,
     pad: pad.minutes > 0 && pad.dba >= COUNTED_FROM_DBA ? pad : null,
-    isOverCeiling,
+    ceiling: isOverCeiling ? CEILING_DBA : null,
     percent,
     allowedMinutes: allowedMinutes(dba),
     protected: noise.protection !== 'none',

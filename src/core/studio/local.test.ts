@@ -39,7 +39,7 @@ function item(): StandItem {
     whole: fitted.whole,
     state,
     recent: { late: [], lowest: [] },
-    ...onStand(fitted, state, own, { cue: '', broke: null }),
+    ...onStand(fitted, state, own, { cue: '', late: [] }),
     waitsFor: [],
     resting: false,
     today: { tries: 0, seconds: 0 },

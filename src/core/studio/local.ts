@@ -27,10 +27,7 @@ export function afterEntries(
   const seconds = fresh.reduce((sum, one) => sum + one.seconds, item.today.seconds);
   return {
     ...item,
-    ...onStand(fitted, state, item.item, {
-      cue: item.cue,
-      broke: item.cues.find((one) => one.kind === 'broke') ?? null,
-    }),
+    ...onStand(fitted, state, item.item, { cue: item.cue, late: followed.late }),
     state,
     recent,
     today: { tries: item.today.tries + fresh.length, seconds },

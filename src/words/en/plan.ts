@@ -41,7 +41,7 @@ export const plan = {
     load: 'The {limb} plays {perSecond, number, ::.0} a second at {bpm, number}, above {limit, number}: short tries, with breaks; stop on pain.',
     'in-a-row':
       'The {limb} works {minutes, number} min in a row, {strokes, number} strokes: rest it in between; stop on pain.',
-    dose: '{minutes, number} min at {level, number} dBA{pad, plural, =0 { is} other { and # min on the pad at {padLevel, number} dBA are}} {times, number, ::.0} times the noise allowed in a day; {allowed, plural, =0 {less than a minute} other {# min}} is allowed at the kit. {over, select, yes {More than 115 dBA is too loud for any time. } other {}}{protected, select, no {Wear hearing protection, or play part of it on the pad.} other {Use better hearing protection, or play part of it on the pad.}}',
+    dose: '{minutes, number} min at {level, number} dBA{pad, plural, =0 { is} other { and # min on the pad at {padLevel, number} dBA are}} {times, number, ::.0} times the noise allowed in a day; {allowed, plural, =0 {less than a minute} other {# min}} is allowed at the kit. {over, select, yes {More than {ceiling, number} dBA is too loud for any time. } other {}}{protected, select, no {Wear hearing protection, or play part of it on the pad.} other {Use better hearing protection, or play part of it on the pad.}}',
   },
   protection: { none: 'none', foam: 'foam plugs', plugs: 'other plugs', muffs: 'earmuffs' },
 } as const;

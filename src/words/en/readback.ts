@@ -117,8 +117,8 @@ export const readback = {
     round: 'after {beats, plural, one {# beat} other {# beats}}',
     meter: '{beats, plural, one {# beat} other {# beats}}, odd',
     reading:
-      '{hardest, select, between {a bar begins between the halves of a beat: 2} half {a bar begins on a half: 1} other {a bar has notes off the beat: 0.3}}{others, plural, =0 {} other { + # other × 0.25}}',
-    allLoud: '{limb} all accented: 0.5',
+      '{hardest, select, between {a bar begins between the halves of a beat} half {a bar begins on a half} other {a bar has notes off the beat}}: {load, number}{others, plural, =0 {} other { + # other × {each, number}}}',
+    allLoud: '{limb} all accented: {load, number}',
     textures: '{limb} {kinds, number} ways − 1',
     ornamented: '{number, number}, until all comes again',
     onHalf: '{halves, number} on the half × 0.5',

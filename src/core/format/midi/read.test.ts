@@ -146,9 +146,17 @@ describe('readMidi', () => {
     const { grid, notes } = must(readMidi(file(ticks.map((at) => [at, 38])), null));
     expect(grid).toBe('beats');
     expect(notes.every(({ doubtful, offMs }) => !doubtful && Math.abs(offMs) <= 1)).toBe(true);
-    expect(
-      beats.map((_, beat) => notes.filter((one) => one.grid && beatOf(one) === beat)[1]?.grid),
-    ).toEqual(['8', '8t', '16', '5', '16t', '7', '32', '9', '12']);
+    expect(beats.map((_, beat) => notes.filter((one) => beatOf(one) === beat)[1]?.grid)).toEqual([
+      '8',
+      '8t',
+      '16',
+      '5',
+      '16t',
+      '7',
+      '32',
+      '9',
+      '12',
+    ]);
     expect(textsOf(file(ticks.slice(0, 14).map((at) => [at, 38])), null)).toEqual([
       '8 8 3(8 8 8) 16 16 16 16 5(16 16 16 16 16)',
     ]);
