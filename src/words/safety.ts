@@ -1,4 +1,3 @@
-import { CEILING_DBA } from '@/core/safety';
 import type { Dose, InARow, Load, Protection } from '@/core/safety';
 import { sayLimb } from './kit';
 import type { Say } from './say';
@@ -29,8 +28,8 @@ export function sayDose({ t }: Say, dose: Dose): string {
     protected: dose.protected ? 'yes' : 'no',
     pad: Math.round(dose.pad?.minutes ?? 0),
     padLevel: Math.round(dose.pad?.dba ?? 0),
-    over: dose.isOverCeiling ? 'yes' : 'no',
-    ceiling: CEILING_DBA,
+    over: dose.ceiling === null ? 'no' : 'yes',
+    ceiling: dose.ceiling ?? 0,
   });
 }
 

@@ -1,14 +1,6 @@
 export { isLongInARow, longestInARow } from './in-a-row';
 export { heavyLoads, LOAD_LIMIT } from './load';
-export {
-  allowedMinutes,
-  CEILING_DBA,
-  dayDose,
-  noiseDose,
-  reductionDb,
-  overDose,
-  USUAL_NOISE,
-} from './noise';
+export { allowedMinutes, dayDose, noiseDose, reductionDb, overDose, USUAL_NOISE } from './noise';
 export { noiseSchema } from './noise-schema';
 export { NOISE_RANGE, PROTECTIONS } from './data';
 export type { InARow, Stint } from './in-a-row';
