@@ -217,8 +217,10 @@ test('a teacher is invited, forgets the password, teaches, and leaves', async ({
   await expect(bo).toHaveURL(/\/bench$/);
 
   await waysIn(page, 'Toad');
+  // It is ticked at once, and stored when the server has answered.
+  const stored = page.waitForResponse((response) => response.request().method() === 'POST');
   await page.getByLabel('Bo', { exact: true }).check();
-  await expect(page.getByLabel('Bo', { exact: true })).toBeChecked();
+  await stored;
   await bo.goto('/students');
   await expect(bo.getByRole('link', { name: 'Toad', exact: true })).toBeVisible();
 

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
-import { buttonLook } from '@/ui/base';
+import { buttonLook, Link } from '@/ui/base';
 import { Message } from '@/ui/shell';
 import { sayNow } from './language';
 

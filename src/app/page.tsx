@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
 import { redirect } from 'next/navigation';
 import { connection } from 'next/server';
 import { listDemo, liveContext, setupNow, tabletNow } from '@/server';
@@ -7,6 +6,7 @@ import { ByNumber, DemoList, Doors, EntryPage } from '@/ui/entry';
 import { enter, enterWithCode, enterWithPin, signIn } from './actions';
 import { sayNow } from './language';
 import { homeOf, tabletToken, viewerNow } from './viewer';
+import { Link } from '@/ui/base';
 
 export async function generateMetadata(): Promise<Metadata> {
   return { title: { absolute: 'Mivvel' }, description: (await sayNow()).t('screen.shell.about') };

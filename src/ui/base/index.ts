@@ -6,6 +6,7 @@ export { Field } from './field';
 export { focusAfter } from './focus-after';
 export { LimitsFields } from './limits-fields';
 export { newId } from './new-id';
+export { Link } from './link';
 export { saveFile } from './save-file';
 export { fetchLate, loadLate } from './load-late';
 export { OptionsPop, OptionsTrigger, Pop, PopRoot, PopTrigger } from './pop';

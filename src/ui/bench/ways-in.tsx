@@ -1,12 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { useMemo, useSyncExternalStore } from 'react';
 import { must } from '@/core/issue';
 import { staffOrder } from '@/core/kit';
 import { expand, WAY_IN_IDS, WAYS_IN, type ClosedRecipe } from '@/core/recipe';
 import { sayWayIn } from '@/words';
-import { useSpeech } from '../base';
+import { useSpeech, Link } from '../base';
 import { useShelf } from '../library';
 import { MiniLanes } from '../marks';
 import { OPENED_KEY, readOpened } from './opened';

@@ -1,7 +1,6 @@
 'use client';
 
-import Link from 'next/link';
-import { useSpeech } from '../base';
+import { useSpeech, Link } from '../base';
 import { EntryForm, type EntryAction } from './entry-form';
 
 /** Students come in by a code, teachers by a password. */

@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Say } from '@/words';
 import { EntryWords } from './entry-words';
+import { Link } from '../base';
 
 /** A page before somebody is in: the name of the house, what it is about, and the way in. */
 export function EntryPage({

@@ -1,12 +1,11 @@
 'use client';
 
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import type { Material } from '@/core/materials';
 import { type ClosedRecipe } from '@/core/recipe';
 import { sayMaterial, type Say } from '@/words';
-import { useSpeech } from '../base';
+import { useSpeech, Link } from '../base';
 import { LineNotation, readLine, SentenceText } from '../marks';
 
 /** The entries of one kind, a row each: name, what it says, meter or grade. */

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type Issue, type Result } from '@/core/issue';
 import {
@@ -16,7 +15,16 @@ import {
 } from '@/core/plan';
 import { daysAfter, daysBetween, type Day, type StudentPlan } from '@/core/studio';
 import { sayDate, sayMissed, sayUnfit, sayCaution } from '@/words';
-import { Button, buttonLook, IssueWords, toastIssues, useKept, useSpeech, useUndo } from '../base';
+import {
+  Button,
+  buttonLook,
+  IssueWords,
+  toastIssues,
+  useKept,
+  useSpeech,
+  useUndo,
+  Link,
+} from '../base';
 import { SheetButton } from '../sheets';
 import { Calendar, mondayOf, type Shown } from './calendar';
 import { CalendarPop, type CalendarActions } from './calendar-pop';

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import type { Result } from '@/core/issue';
 import type {
   AssignmentId,
@@ -13,7 +12,7 @@ import type {
 } from '@/core/studio';
 import { FASTEST, SLOWEST } from '@/core/time';
 import { sayDifference, sayRung, sayWarning } from '@/words';
-import { attemptOrSay, Button, toast, TypedField, useSpeech } from '../base';
+import { attemptOrSay, Button, toast, TypedField, useSpeech, Link } from '../base';
 import { readTempo } from '../play';
 
 /** One program, each student's own version: what differs, from where they start, where they stand,

@@ -1,7 +1,6 @@
 'use client';
 
 import { X } from 'lucide-react';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { Result } from '@/core/issue';
 import type {
@@ -14,7 +13,7 @@ import type {
   StudentVersion,
 } from '@/core/studio';
 import { sayDifference, sayWarning } from '@/words';
-import { attemptOrSay, Button, Choice, toast, useSpeech, useUndo } from '../base';
+import { attemptOrSay, Button, Choice, toast, useSpeech, useUndo, Link } from '../base';
 
 export interface GivingActions {
   readonly give: (id: ProgramId, student: PersonId) => Promise<Result<Program>>;

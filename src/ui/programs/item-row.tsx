@@ -2,7 +2,6 @@
 
 import { clsx } from 'clsx';
 import { GripVertical, TriangleAlert } from 'lucide-react';
-import Link from 'next/link';
 import { useState, type KeyboardEvent } from 'react';
 import { cuesOf } from '@/core/analysis';
 import { must } from '@/core/issue';
@@ -14,7 +13,7 @@ import type { ItemId } from '@/core/studio';
 import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
 import { type Key, type Say, sayCue, sayList, sayLoad, sayStep } from '@/words';
 import { SentenceText } from '../marks';
-import { Button, Choice, focusAfter, useSpeech, TypedField, useDragged } from '../base';
+import { Button, Choice, focusAfter, useSpeech, TypedField, useDragged, Link } from '../base';
 import { CourseFields, sayCourse } from './course-fields';
 import { exerciseOf, glanceAt } from './glance';
 

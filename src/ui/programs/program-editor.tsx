@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { USUAL_COURSE } from '@/core/ladder';
@@ -8,7 +7,7 @@ import type { StepKind } from '@/core/path';
 import { changeItems, itemsOf, nudgeItem, placeItem, withItem, withoutItems } from '@/core/program';
 import { type ExerciseName, type ItemId, type Person, type Program } from '@/core/studio';
 import { sayCaution } from '@/words';
-import { Button, Choice, DragGround, newId, Trouble, useSpeech, useUndo } from '../base';
+import { Button, Choice, DragGround, newId, Trouble, useSpeech, useUndo, Link } from '../base';
 import { ProgramHead, type HeadActions } from './program-head';
 import { EmptySection, SectionHead } from './section-head';
 import { BulkBar } from './bulk-bar';

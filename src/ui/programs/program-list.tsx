@@ -1,9 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import type { Issue } from '@/core/issue';
 import type { ProgramSummary } from '@/core/studio';
-import { Button, Field, useFormAction, useSpeech } from '../base';
+import { Button, Field, useFormAction, useSpeech, Link } from '../base';
 import { LibraryFiles, type FileActions } from '../imports';
 
 import { StarterList, type CopyStarter, type ShownStarter } from './starter-list';

@@ -1,12 +1,11 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { Result } from '@/core/issue';
 import type { StarterId, StarterItemId } from '@/core/program';
 import type { ProgramId } from '@/core/studio';
 import { sayStarter, sayStarterCue, sayStarterItem, sayStarterUse } from '@/words';
-import { attemptOrSay, Button, useSpeech } from '../base';
+import { attemptOrSay, Button, useSpeech, Link } from '../base';
 
 /** A starter program, with the address at which each of its items is looked at. */
 export interface ShownStarter {

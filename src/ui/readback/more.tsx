@@ -3,10 +3,9 @@
 import { disguiseOf, type Readback } from '@/core/analysis';
 import type { Exercise } from '@/core/recipe';
 import { quarters } from '@/core/time';
-import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { sayCue, sayLimb, sayNote, type Say } from '@/words';
-import { useSpeech } from '../base';
+import { useSpeech, Link } from '../base';
 import { LimbSign } from '../marks';
 import { useShelf } from '../library';
 import { LOUD, Part, sayPlaces } from './part';

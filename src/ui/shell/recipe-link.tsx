@@ -1,10 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useSyncExternalStore, type ReactNode } from 'react';
 import type { ClosedRecipe } from '@/core/recipe';
-import { buttonLook } from '../base';
+import { buttonLook, Link } from '../base';
 
 type Packing = typeof import('./links');
 
@@ -62,7 +61,6 @@ export function RecipeLink({
     <Link
       className={buttonLook(look)}
       href={address(ready?.writeLink(recipe) ?? '')}
-      prefetch={ready ? null : false}
       onClick={(event) => {
         if (ready) return;
         event.preventDefault();

@@ -1,10 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
-import { useSpeech } from '../base';
+import { useSpeech, Link } from '../base';
 import { lastPlace } from './last-place';
 import { WhoMenu } from './who-menu';
 import { ThemeSwitch } from './theme-switch';

@@ -1,7 +1,6 @@
 'use client';
 
-import Link from 'next/link';
-import { Pop, PopRoot, PopTrigger, useSpeech } from '../base';
+import { Pop, PopRoot, PopTrigger, useSpeech, Link } from '../base';
 
 /** Who looks: their account, and the way out. */
 export function WhoMenu({

@@ -1,8 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import type { StandItem } from '@/core/studio';
-import { Button, buttonLook, useSpeech } from '../base';
+import { Button, buttonLook, useSpeech, Link } from '../base';
 
 /** An exercise that an older or damaged file cannot play. */
 export function Broken({

@@ -2,10 +2,9 @@
 
 import { clsx } from 'clsx';
 import { X } from 'lucide-react';
-import Link from 'next/link';
 import { rungAt } from '@/core/ladder';
 import { itemKey, type StandItem } from '@/core/studio';
-import { buttonLook, useSpeech } from '../base';
+import { buttonLook, useSpeech, Link } from '../base';
 import { LogMark } from '../log';
 import type { SetUp as Settings } from './kept';
 import { placeInRound } from './place-in-round';

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useMemo, useState, type ReactNode } from 'react';
 import { difficultyParts, difficultyPoints, hindrances, readBack } from '@/core/analysis';
 import type { Issue, Result } from '@/core/issue';
@@ -10,7 +9,7 @@ import { expand, type ClosedRecipe, type Exercise } from '@/core/recipe';
 import type { ProgramSummary } from '@/core/studio';
 import { bpm, tempoFor, type Bpm } from '@/core/time';
 import { sayCue, sayStep, suggestName } from '@/words';
-import { attemptOrSay, Button, toast, Trouble, useSpeech, useUndo } from '../base';
+import { attemptOrSay, Button, toast, Trouble, useSpeech, useUndo, Link } from '../base';
 import { LimbSign, ScoreSheet, SentenceText } from '../marks';
 import { useHear, type Playback } from '../play';
 import {

@@ -1,7 +1,6 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { startTransition, useOptimistic, useRef, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
@@ -16,6 +15,7 @@ import {
   toast,
   Trouble,
   useSpeech,
+  Link,
 } from '../base';
 import { Devices, Part, Sure } from '../account';
 

@@ -2,14 +2,13 @@
 
 import { clsx } from 'clsx';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import type { Decision, Variation, LoggedDecision, Verdict } from '@/core/log';
 import { factsOf, dosageNow, rungAt } from '@/core/ladder';
 import { asPlayed, expand } from '@/core/recipe';
 import { type EntryId, type ItemRecord } from '@/core/studio';
 import { type Say, sayDay, sayDosage, sayProposal, sayRung, sayVariation, sayWhy } from '@/words';
-import { Loading, Button, buttonLook, Choice, useSpeech } from '../base';
+import { Loading, Button, buttonLook, Choice, useSpeech, Link } from '../base';
 import { SentenceText, VerdictSign } from '../marks';
 import { CueField } from './cue-field';
 import { LogTable, type EarlierTries } from './log-table';

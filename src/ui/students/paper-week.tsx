@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { type Issue, type Result } from '@/core/issue';
@@ -16,7 +15,17 @@ import {
   type StudentRecord,
 } from '@/core/studio';
 import { sayDay, sayIssue, sayRung, sayDate, sayWeekday } from '@/words';
-import { attempt, attemptOrSay, Button, issuesAt, newId, toast, useSpeech, useUndo } from '../base';
+import {
+  attempt,
+  attemptOrSay,
+  Button,
+  issuesAt,
+  newId,
+  toast,
+  useSpeech,
+  useUndo,
+  Link,
+} from '../base';
 
 export interface TypedCell {
   readonly assignmentId: AssignmentId;

@@ -1,7 +1,6 @@
 'use client';
 
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import { useState } from 'react';
 import type { Result } from '@/core/issue';
 import { FULL_KIT, type KitProfile } from '@/core/kit';
@@ -16,7 +15,7 @@ import type {
   StudentRecord,
 } from '@/core/studio';
 import { sayVerdict, sayWhy } from '@/words';
-import { attemptOrSay, buttonLook, Choice, newId, toast, useSpeech, useUndo } from '../base';
+import { attemptOrSay, buttonLook, Choice, newId, toast, useSpeech, useUndo, Link } from '../base';
 import { SheetButton } from '../sheets';
 import { ItemDetail } from './item-detail';
 import { KitEditor } from './kit-editor';

@@ -1,11 +1,19 @@
 'use client';
 
-import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import type { Issue, Result } from '@/core/issue';
 import type { Backup, Backups, StudentSummary } from '@/core/studio';
 import { sayDay, sayNeed } from '@/words';
-import { attemptOrSay, Button, Field, issuesAt, saveFile, useFormAction, useSpeech } from '../base';
+import {
+  attemptOrSay,
+  Button,
+  Field,
+  issuesAt,
+  saveFile,
+  useFormAction,
+  useSpeech,
+  Link,
+} from '../base';
 import { ImportFile, type ArchiveFile } from '../imports';
 import { BackupLine } from './backup-line';
 

@@ -1,5 +1,4 @@
 import { clsx } from 'clsx';
-import Link from 'next/link';
 import { must } from '@/core/issue';
 import { dosageNow, dueDay, rungAt } from '@/core/ladder';
 import { asPlayed } from '@/core/recipe';
@@ -32,6 +31,7 @@ import { SentenceText } from '../marks';
 import { cautionsOf, rowsOf } from '../plan';
 import { TempoGlyph } from '../play';
 import { StudioDay } from './studio-day';
+import { Link } from '../base';
 
 /** What a student has time for just now. */
 interface Now {

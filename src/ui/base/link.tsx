@@ -1,0 +1,8 @@
+import NextLink from 'next/link';
+import type { ComponentProps } from 'react';
+
+/** A link to another screen, which is asked for when the link is followed: asked for ahead, a list of forty students
+ * was eighty questions to the server, each of which looks into the file. */
+export function Link(props: Omit<ComponentProps<typeof NextLink>, 'prefetch'>) {
+  return <NextLink {...props} prefetch={false} />;
+}
