@@ -8,6 +8,7 @@ const SOURCES = ['src', 'public', 'next.config.ts', 'postcss.config.mjs', 'tscon
   'package-lock.json',
   'scripts/lib/compiled-messages.mjs',
   'scripts/threads.mjs',
+  'scripts/whole-scripts.mjs',
 ]);
 
 function filesOf(path) {

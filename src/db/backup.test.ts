@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { createCipheriv, randomBytes, scryptSync } from 'node:crypto';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -6,6 +7,7 @@ import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { backUp, restore } from './backup';
 import { closeDb, connectionOf, openDb } from './connection';
+import { lockFile, unlockFile } from './locked';
 
 let folder = '';
 const file = () => join(folder, 'mivvel.sqlite');
@@ -75,6 +77,29 @@ describe('a backup', () => {
     expect(readdirSync(folder).sort()).toEqual(['mivvel.sqlite', 'taken']);
   });
 
+  it('is locked in pieces, and opened byte by byte as it was', () => {
+    const plain = randomBytes(2 ** 20 * 2 + 17);
+    for (const bytes of [plain, plain.subarray(0, 2 ** 20), plain.subarray(0, 0)]) {
+      writeFileSync(at('plain'), bytes);
+      lockFile(at('plain'), at('locked'), 'sticks and brushes');
+      expect(unlockFile(at('locked'), at('open'), 'sticks and brushes')).toBe(true);
+      expect(readFileSync(at('open')).equals(bytes)).toBe(true);
+    }
+    writeFileSync(at('locked'), readFileSync(at('locked')).subarray(0, 20));
+    expect(unlockFile(at('locked'), at('open'), 'sticks and brushes')).toBe(false);
+  });
+
+  it('of before, which was locked as one piece, still opens', () => {
+    const [salt, once] = [randomBytes(16), randomBytes(12)];
+    const key = scryptSync('old words here', salt, 32, { N: 65536, r: 8, p: 1, maxmem: 2 ** 28 });
+    const cipher = createCipheriv('aes-256-gcm', key, once);
+    const inside = Buffer.concat([cipher.update('all of it'), cipher.final()]);
+    const mark = Buffer.from('MIVVEL-LOCKED-1\n');
+    writeFileSync(at('old'), Buffer.concat([mark, salt, once, cipher.getAuthTag(), inside]));
+    expect(unlockFile(at('old'), at('open'), 'old words here')).toBe(true);
+    expect(readFileSync(at('open'), 'utf8')).toBe('all of it');
+  });
+
   it('is opened by its passphrase alone, and not where it was changed', async () => {
     const locked = at('one.sqlite.locked');
     await backUp(file(), locked, 'sticks and brushes');
@@ -93,6 +118,28 @@ describe('a backup', () => {
 });
 
 describe('restore', () => {
+  it('waits for whoever holds the file, then changes nothing', async () => {
+    await backUp(file(), at('one.sqlite'));
+    const holder = new Database(file());
+    holder.exec('begin immediate; insert into note values (2)');
+    const tried = restore(at('one.sqlite'), folder, 'kept.sqlite', null, 20);
+    await expect(tried).rejects.toMatchObject({ code: 'SQLITE_BUSY' });
+    holder.exec('commit');
+    holder.close();
+    expect(notesIn(file())).toEqual([1, 2]);
+    expect(readdirSync(folder).filter((name) => /kept|coming/.test(name))).toEqual([]);
+  });
+
+  it('keeps what was written last beside a file that is damaged', async () => {
+    await backUp(file(), at('one.sqlite'));
+    writeFileSync(file(), 'rubbish');
+    writeFileSync(`${file()}-wal`, 'what was written last');
+    expect(codes(await restore(at('one.sqlite'), folder, 'kept.sqlite'))).toEqual([]);
+    expect(readFileSync(at('kept.sqlite-wal'), 'utf8')).toBe('what was written last');
+    expect(existsSync(`${file()}-wal`)).toBe(false);
+    expect(notesIn(file())).toEqual([1]);
+  });
+
   it('puts a backup even in the place of a file that cannot be read, which is kept', async () => {
     await backUp(file(), at('one.sqlite'));
     writeFileSync(file(), 'rubbish');

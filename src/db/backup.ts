@@ -1,14 +1,17 @@
-import { copyFileSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { fail, ok, type Result } from '@/core/issue';
 import { stepsKnown, stepsOf } from './forms';
-import { isLocked, lockedBytes, openedBytes } from './locked';
+import { isLocked, lockFile, unlockFile } from './locked';
 import { putInPlace, toDisk } from './place';
 import { REPLACED } from './trouble';
 
 /** Pages that are copied and brought to the disk at once: whoever writes meanwhile waits for no more. */
 const PAGES_AT_ONCE = 250;
+
+/** As long as a restore waits for whoever holds the file. */
+const HELD_MS = 30_000;
 
 /** Copies a studio file while it may be in use: all that was written until now, in one piece. The copy is looked
  * through before it counts, and appears under its name whole or not at all.
@@ -21,6 +24,7 @@ export async function backUp(
   passphrase: string | null = null,
 ): Promise<Result<number>> {
   const part = `${to}.part`;
+  const sealed = `${to}.sealed.part`;
   mkdirSync(dirname(to), { recursive: true });
   rmSync(part, { force: true });
   try {
@@ -41,13 +45,15 @@ export async function backUp(
     }
     const fault = faultOf(part);
     if (fault) return fault;
-    if (passphrase !== null) writeFileSync(part, lockedBytes(readFileSync(part), passphrase));
-    return ok(putInPlace(part, to));
+    if (passphrase === null) return ok(putInPlace(part, to));
+    lockFile(part, sealed, passphrase);
+    return ok(putInPlace(sealed, to));
   } catch (error) {
     if (isDamage(error)) return fail({ code: 'backup-damaged', path: [] });
     throw error;
   } finally {
     for (const end of ['', '-journal', '-wal', '-shm']) rmSync(part + end, { force: true });
+    rmSync(sealed, { force: true });
   }
 }
 
@@ -59,27 +65,28 @@ function isDamage(error: unknown): boolean {
 /** Puts a backup in the place of a studio file; what was there is kept beside it. Whoever writes meanwhile is held off,
  * then refused, and goes on with the new file at their next request: nothing is acknowledged that is in neither.
  * @param folder holds `mivvel.sqlite`, or nothing yet  @param kept name of what was there
+ * @param wait for whoever holds the file, in milliseconds
  * @returns issues `backup-locked` where it is encrypted and the passphrase is none or another one, `backup-damaged` for
- * what is no studio file or not whole, `backup-newer` for one of a newer Mivvel; then nothing is changed */
+ * what is no studio file or not whole, `backup-newer` for one of a newer Mivvel; then nothing is changed
+ * @throws errors of the disk, and `SQLITE_BUSY` where the file is held for longer; then nothing is changed either */
 export async function restore(
   backup: string,
   folder: string,
   kept: string,
   passphrase: string | null = null,
+  wait = HELD_MS,
 ): Promise<Result<null>> {
   const file = join(folder, 'mivvel.sqlite');
   const coming = `${file}.coming`;
   mkdirSync(folder, { recursive: true });
   try {
-    const bytes = existsSync(backup) ? readFileSync(backup) : null;
-    if (bytes && isLocked(bytes)) {
-      const opened = passphrase === null ? null : openedBytes(bytes, passphrase);
-      if (!opened) return fail({ code: 'backup-locked', path: [] });
-      writeFileSync(coming, opened);
+    if (isLocked(backup)) {
+      const isOpen = passphrase !== null && unlockFile(backup, coming, passphrase);
+      if (!isOpen) return fail({ code: 'backup-locked', path: [] });
     } else copyFileSync(backup, coming);
     const fault = faultOf(coming);
     if (fault) return fault;
-    await giveWay(file, join(folder, kept));
+    await giveWay(file, join(folder, kept), wait);
     for (const rest of ['-wal', '-shm']) rmSync(`${file}${rest}`, { force: true });
     putInPlace(coming, file);
     return ok(null);
@@ -90,11 +97,11 @@ export async function restore(
 
 /** Keeps what is in a file elsewhere, and lets nobody write to it any more: who waits to is refused, and looks again
  * which file is there. One that cannot be read is kept as it is. */
-async function giveWay(file: string, kept: string): Promise<void> {
+async function giveWay(file: string, kept: string, wait: number): Promise<void> {
   if (!existsSync(file)) return;
   let lock: Database.Database | null = null;
   try {
-    lock = new Database(file, { timeout: 30_000 });
+    lock = new Database(file, { timeout: wait });
     lock.exec('begin immediate');
     const copied = await backUp(file, kept);
     if (!copied.ok) return copyAsItIs(file, kept);
