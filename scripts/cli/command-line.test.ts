@@ -379,6 +379,7 @@ describe('what is wrong with files and disks', () => {
     expect(made.code).toBe(0);
     const nobody = await run(['password', 'x@y.example', '-d', own]);
     expect(nobody.code).toBe(1);
+    expect(nobody.err).toContain('Nobody signs in as x@y.example');
     expect(nobody.bytes.length).toBe(0);
     rmSync(own, { recursive: true });
   });

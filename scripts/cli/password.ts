@@ -12,6 +12,9 @@ export async function linkFor(io: Io, email: string, { data }: OnStudio): Promis
     throw new Missing(SAY.t('commandLine.noStudioFile', { folder: data }));
   }
   process.env.MIVVEL_DATA = data;
-  io.out(`${need(await passwordLink(liveContext(), email))}\n`);
+  const link = await passwordLink(liveContext(), email);
+  const isNobody = !link.ok && link.issues.some(({ code }) => code === 'not-found');
+  if (isNobody) throw new Missing(SAY.t('commandLine.noEmail', { email, folder: data }));
+  io.out(`${need(link)}\n`);
   io.err(`${SAY.t('commandLine.passwordLink', { hours: ACCESS.resetHours })}\n`);
 }

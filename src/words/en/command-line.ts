@@ -96,6 +96,8 @@ export const commandLine = {
   noFile:
     '{file} is not there, or cannot be read. Give the path of a file, or - for standard input.',
   noStudioFile: '{folder} holds no mivvel.sqlite. Give the folder of a studio with --data.',
+  noEmail:
+    'Nobody signs in as {email} in the file of {folder}. See Account on a teacher’s screen for the address.',
   noStudio: 'There is no studio {name}. There are: {names}.',
   severalStudios: 'The file holds several studios: {names}. Say which with --studio.',
   noProgram: 'There is no program {name}. There are: {names}.',
