@@ -1,6 +1,9 @@
 import { once } from 'node:events';
+import { copyFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
-import { expect, test } from './app';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { expect, lookAs, test } from './app';
 
 test('a stop lets what is being answered come to its end; then it is ready again', async ({
   app,
@@ -26,4 +29,29 @@ test('a stop lets what is being answered come to its end; then it is ready again
   await app.start();
   const ready = () => fetch(`${app.url}/api/ready`).then(({ status }) => status);
   await expect.poll(ready).toBe(200);
+});
+
+test.describe('in a studio of one’s own', () => {
+  test.use({ ground: 'demo' });
+
+  test('a file that is damaged is said with its remedy; mended, the page goes on', async ({
+    page,
+    app,
+  }) => {
+    await lookAs(page, 'Maren', '/students');
+    await expect(page.getByRole('link', { name: 'Pia', exact: true })).toBeVisible();
+    const file = join(app.folder, 'mivvel.sqlite');
+    const client = new Database(file);
+    client.pragma('wal_checkpoint(truncate)');
+    client.close();
+    copyFileSync(file, `${file}.good`);
+    writeFileSync(`${file}.bad`, 'no studio');
+    for (const end of ['-wal', '-shm']) rmSync(file + end, { force: true });
+    renameSync(`${file}.bad`, file);
+    await page.goto('/students');
+    await expect(page.getByText('is damaged, and nothing is written to it.')).toBeVisible();
+    renameSync(`${file}.good`, file);
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(page.getByRole('link', { name: 'Pia', exact: true })).toBeVisible();
+  });
 });

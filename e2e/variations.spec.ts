@@ -271,6 +271,8 @@ test('an ingredient edited on the shelf since is offered anew', async ({ page })
   await giveMany(page, 'Lines', ['two long', '4 4 4 4']);
   await expect(page.getByLabel('Variations', { exact: true })).toHaveText('2 variations');
   await page.getByRole('link', { name: 'Materials' }).click();
+  // Variations has a button of that name, too.
+  await expect(page).toHaveURL(/\/materials/);
   await page.getByRole('button', { name: 'Lines', exact: true }).click();
   await page.getByRole('button', { name: /two long/ }).click();
   await page.getByRole('button', { name: 'Edit' }).click();

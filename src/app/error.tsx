@@ -19,7 +19,7 @@ function useHealth(): readonly Issue[] | null {
   return issues;
 }
 
-export default function ErrorPage({ reset }: { error: Error; reset: () => void }) {
+export default function ErrorPage({ retry }: { error: Error; retry: () => void }) {
   const { say } = useSpeech();
   const issues = useHealth();
   // Until it is known, it is ours.
@@ -28,7 +28,7 @@ export default function ErrorPage({ reset }: { error: Error; reset: () => void }
     <Message title={say.t(isOurs ? 'screen.shell.wentWrong' : 'screen.shell.fileTrouble')}>
       {isOurs ? <p>{say.t('screen.shell.whatToTry')}</p> : <Trouble issues={issues} />}
       <p>
-        <Button look="main" onClick={reset}>
+        <Button look="main" onClick={retry}>
           {say.t('screen.common.tryAgainCapital')}
         </Button>
       </p>

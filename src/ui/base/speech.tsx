@@ -32,7 +32,10 @@ export function SpeechProvider({
   return (
     <SpeechContext value={spoken}>
       {children}
-      <Toasts label={spoken.say.t('screen.common.notices')} />
+      <Toasts
+        label={spoken.say.t('screen.common.notices')}
+        close={spoken.say.t('screen.common.closeNotice')}
+      />
     </SpeechContext>
   );
 }

@@ -12,6 +12,21 @@ function fake() {
 }
 
 describe('passing messages', () => {
+  it('stay longer where they say what went wrong, and can be closed', () => {
+    const told: unknown[] = [];
+    const note = (_: unknown, more: unknown) => told.push(more);
+    const hide = showToasts({ toast: { message: note, success: note, error: note } } as never);
+    toast.message('saved');
+    toast.message('taken out', { action: 'undo' as never });
+    toast.error('not saved');
+    expect(told).toMatchObject([
+      { duration: 5000, closeButton: false },
+      { duration: 12_000, closeButton: false },
+      { duration: 30_000, closeButton: true },
+    ]);
+    hide();
+  });
+
   it('wait, in their order, until there is what shows them', () => {
     const { said, sonner } = fake();
     toast.success('saved');

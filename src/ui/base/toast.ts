@@ -9,13 +9,17 @@ const waiting: ((sonner: Sonner) => void)[] = [];
 
 let shown: Sonner | null = null;
 
-/** How long a message stays that is read, and one that offers a way back, ms: hands may be full. */
+/** How long a message stays that is read, one that offers a way back, and one that says what went wrong and what to do
+ * about it, which may be forty words; ms. Hands may be full. */
 const READ = 5000;
 const WAY_BACK = 12_000;
+const TROUBLE = 30_000;
 
 function say(kind: Kind, words: ReactNode, more?: ExternalToast): void {
-  const duration = more?.action ? WAY_BACK : READ;
-  const speak = ({ toast }: Sonner) => void toast[kind](words, { duration, ...more });
+  const isTrouble = kind === 'error';
+  const duration = isTrouble ? TROUBLE : more?.action ? WAY_BACK : READ;
+  const closeButton = isTrouble;
+  const speak = ({ toast }: Sonner) => void toast[kind](words, { duration, closeButton, ...more });
   if (shown) speak(shown);
   else waiting.push(speak);
 }

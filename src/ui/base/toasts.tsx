@@ -21,14 +21,14 @@ const TOAST = {
 } as const;
 
 /** Where passing messages are shown. */
-export function Toasts({ label }: { label: string }) {
+export function Toasts({ label, close }: { label: string; close: string }) {
   useEffect(() => showToasts(sonner), []);
   return (
     <sonner.Toaster
       containerAriaLabel={label}
       position="bottom-right"
       offset={{ bottom: ABOVE_BARS }}
-      toastOptions={TOAST}
+      toastOptions={{ ...TOAST, closeButtonAriaLabel: close }}
     />
   );
 }

@@ -108,9 +108,8 @@ export const issue = {
   'host-unknown':
     'Mivvel does not answer to the name {host}. Open it by the number of this computer, or give it the name: as the studio’s address, or in the setting MIVVEL_HOSTS.',
   storage:
-    '{trouble, select, busy {Another program is writing {file} and takes long. Nothing was changed; try again in a moment.} full {The disk with {file} is full. What was saved before is safe, this is not saved yet. Make room: what was played waits, and is saved by itself.} readOnly {The file {file} may not be written. What was saved before is safe, this is not saved. Give Mivvel the right to write the file and its folder.} damaged {The file {file} is damaged, and nothing is written to it. {restore}} faulty {A look through all of the file {file} found a fault. It is still read and written. {restore}} missing {The file {file} is no longer where it was. Put it back, or restore. {restore}} other {The file {file} cannot be read: the disk reports a fault. Copy what you can to another disk. {restore}}}',
-  storageRestore:
-    'Stop Mivvel, restore the latest backup with “npm run -s mivvel -- restore {backup}”, and start it again.',
+    '{trouble, select, busy {Another program is writing {file} and takes long. Nothing was changed; try again in a moment.} full {The disk with {file} is full. What was saved before is safe, this is not saved yet. Make room: what was played waits, and is saved by itself.} readOnly {The file {file} may not be written. What was saved before is safe, this is not saved. Give Mivvel the right to write the file and its folder.} damaged {The file {file} is damaged, and nothing is written to it. {restore}} faulty {A look through all of the file {file} found a fault. It is still read and written. {restore}} missing {The file {file} is no longer where it was. Put it back if you can. {restore}} other {The file {file} cannot be read: the disk reports a fault. Copy what you can to another disk. {restore}}}',
+  storageRestore: 'Restore the latest backup with “npm run -s mivvel -- restore {backup}”.',
   storageNoBackup: 'There is no backup beside it.',
   'file-nodes':
     'This file has more than {most, number} elements, far more than a score needs. Take it anew from where it came, or split it.',

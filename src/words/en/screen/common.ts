@@ -114,5 +114,6 @@ export const common = {
     'The WAV file could not be made: this browser has too little memory, or no sound. Try fewer bars.',
   notSavedBecause: 'Not saved. <why></why>{behind, plural, =0 {} other { # more behind it.}}',
   notices: 'Notices',
+  closeNotice: 'Close this notice',
   surface: { kit: 'kit', pad: 'pad' },
 } as const;
