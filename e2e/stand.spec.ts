@@ -45,7 +45,13 @@ const BAR_AT_100 = 2.4;
 async function playBars(page: Page): Promise<void> {
   await page.clock.pauseAt(new Date(Date.now() + 60_000));
   await begin(page);
-  for (let bar = 0; bar < 4; bar += 1) await page.clock.runFor(1000 * BAR_AT_100 + 100);
+  const aBar = () => page.clock.runFor(1000 * BAR_AT_100 + 100);
+  // It may be shown a moment before its time begins to run.
+  await expect(async () => {
+    await aBar();
+    await expect(page.getByLabel(/^Count-in/)).toBeHidden({ timeout: 100 });
+  }).toPass();
+  for (let bar = 0; bar < 3; bar += 1) await aBar();
 }
 
 /** What the log says of a try. */
