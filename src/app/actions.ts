@@ -138,7 +138,7 @@ export async function reset(_before: Issues, form: FormData): Promise<Issues> {
   if (!typed.ok) return typed.issues;
   const done = await tried(() => resetPassword(liveContext(), typed.value));
   if (!done.ok) return done.issues;
-  redirect('/');
+  redirect('/?doors=set');
 }
 
 export async function leave(): Promise<void> {

@@ -49,6 +49,11 @@ export default async function StartPage({
       {demo.map((door) => (
         <DemoList key={door.id} say={say} door={door} enter={enter} />
       ))}
+      {doors === 'set' && (
+        <p role="status" className="text-lg">
+          {say.t('screen.entry.passwordIsSet')}
+        </p>
+      )}
       {(setup?.open ?? true) && <Doors code={enterWithCode} signIn={signIn} />}
       {setup && (
         <p>

@@ -109,10 +109,14 @@ export async function ownerVisit(): Promise<Owner | null> {
 }
 
 /** For the student's pages: a teacher is sent to the Bench, nobody to the start page. */
-export async function studentVisit(): Promise<{ readonly me: Student; readonly name: string }> {
+export async function studentVisit(): Promise<{
+  readonly me: Student;
+  readonly name: string;
+  readonly viewer: SignedIn;
+}> {
   const viewer = (await viewerNow()) ?? redirect('/');
   const me = asStudent(liveContext(), viewer);
-  return me.ok ? { me: me.value, name: viewer.name } : redirect('/bench');
+  return me.ok ? { me: me.value, name: viewer.name, viewer } : redirect('/bench');
 }
 
 /** The value of a use case that only reads; what is not there, or not the viewer's, is a 404. */

@@ -61,10 +61,10 @@ export function unlockFile(from: string, to: string, passphrase: string): boolea
   });
 }
 
-function withFile<T>(file: string, flags: 'r' | 'w', use: (handle: number) => T): T {
+function withFile<T>(file: string, flags: 'r' | 'w', work: (handle: number) => T): T {
   const handle = openSync(file, flags);
   try {
-    return use(handle);
+    return work(handle);
   } finally {
     closeSync(handle);
   }

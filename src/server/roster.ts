@@ -53,9 +53,12 @@ const KEPT_AS = 'roster';
 export function listStudents(me: Teacher): Result<readonly StudentSummary[]> {
   const today = practiceDay(me);
   const lines = linesOf(me);
-  const summaries = me.store
-    .students()
-    .map((own): StudentSummary => summaryOf(own.person, lines.of(own), today));
+  const isDemo = me.store.studio().demo;
+  const comeIn = me.store.withWaysIn();
+  const summaries = me.store.students().map((own): StudentSummary => ({
+    ...summaryOf(own.person, lines.of(own), today),
+    getsIn: isDemo || comeIn.has(own.id),
+  }));
   lines.keep();
   return ok(summaries.sort((a, b) => b.urgency - a.urgency));
 }
@@ -168,7 +171,7 @@ function lineOf(progress: Progress): RosterLine {
   };
 }
 
-function summaryOf(student: Person, line: RosterLine, today: Day): StudentSummary {
+function summaryOf(student: Person, line: RosterLine, today: Day): Omit<StudentSummary, 'getsIn'> {
   const { programs, items, lastDay, days } = line;
   const since = daysAfter(today, 1 - WEEK);
   const week = days.filter((one) => one.day >= since);

@@ -13,13 +13,15 @@ const PLACES = [
   { href: '/students', id: 'students' },
 ] as const;
 
+const OWN = { href: '/account', id: 'account' } as const;
+
 export default async function TeacherLayout({ children }: { children: ReactNode }) {
   const { me, name } = await teacherVisit();
   const speech = getSpeech(me);
   return (
     <TeacherWords speech={speech}>
       <div className="flex h-dvh flex-col">
-        <TopBar places={PLACES} who={name} leave={leave} account="/account">
+        <TopBar places={PLACES} who={name} leave={leave} own={OWN}>
           <FindButton places={PLACES} find={findTargets} />
           <SpeechSwitch speak={setStudioSpeech} />
         </TopBar>

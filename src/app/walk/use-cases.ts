@@ -311,6 +311,8 @@ export const USE_CASES: Readonly<Record<string, readonly Call[]>> = {
   inviteTeacher: anyOwner((me) => server.inviteTeacher(me, 'cy@example.com', MAIL)),
   endInvitation: owner((me, w) => server.endInvitation(me, w.invitation)),
   endTablet: owner((me, w) => server.endTablet(me, w.tablet)),
+  handStudioOver: owner((me, w) => server.handStudioOver(me, w.staff[0] as PersonId)),
+  renameMe: anyTeacher((me) => server.renameMe(me, 'Ada')),
   letTeacherGo: owner((me, w) =>
     server.letTeacherGo(me, w.staff[0] as PersonId, w.staff[1] as PersonId),
   ),

@@ -18,6 +18,7 @@ export const AUDITED = [
   'invited',
   'joined',
   'left',
+  'handedOver',
   'linkMade',
   'codeMade',
   'entryEnded',

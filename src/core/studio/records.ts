@@ -152,6 +152,8 @@ export interface Note {
 
 export interface StudentSummary {
   readonly student: Person;
+  /** Whether they have a way in; to look around in a demo, nobody needs one. */
+  readonly getsIn: boolean;
   readonly programs: readonly string[];
   readonly lastDay: Day | null;
   readonly triesThisWeek: number;

@@ -83,6 +83,29 @@ export function ownerStore(db: Db, studioId: StudioId) {
       });
     },
 
+    /** Another teacher owns the studio. Who did so teaches on, those included whom nobody else does.
+     * @returns whether there is such a teacher, who has an account */
+    handOver(from: PersonId, to: PersonId): boolean {
+      return writing(connection, () => {
+        const next = this.staff().find((one) => one.id === to && one.role === 'teacher');
+        if (!next || next.email === null) return false;
+        const taught = new Set(this.staff().flatMap(({ students }) => students));
+        const students = connection
+          .select({ id: person.id })
+          .from(person)
+          .where(and(eq(person.studioId, studioId), eq(person.role, 'student')))
+          .all();
+        for (const { id: studentId } of students.filter(({ id }) => !taught.has(id))) {
+          connection.insert(teaching).values({ studioId, teacherId: from, studentId }).run();
+        }
+        const roleOf = (id: PersonId, role: 'owner' | 'teacher') =>
+          connection.update(person).set({ role }).where(eq(person.id, id)).run();
+        roleOf(from, 'teacher');
+        roleOf(to, 'owner');
+        return true;
+      });
+    },
+
     invitations: passesOf(connection, studioId, ['teacher']),
 
     tablets(): readonly Tablet[] {

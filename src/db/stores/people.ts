@@ -1,11 +1,11 @@
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { KitProfile } from '@/core/kit';
 import type { StepKind } from '@/core/path';
 import type { Schedule } from '@/core/plan';
 import { ROLES, type Person, type PersonId, type Speech, type StudioId } from '@/core/studio';
 import type { Connection } from '../connection';
 import { prepared } from '../prepared';
-import { person, studio } from '../schema';
+import { pass, person, signIn, studio } from '../schema';
 
 export interface Studio {
   readonly id: StudioId;
@@ -97,6 +97,25 @@ export function peopleOf(db: Connection, studioId: StudioId) {
     archive(of: PersonId, archivedAt: number | null): boolean {
       const student = and(one(of), eq(person.role, 'student'));
       return db.update(person).set({ archivedAt }).where(student).run().changes > 0;
+    },
+
+    rename(of: PersonId, name: string): void {
+      db.update(person).set({ name }).where(one(of)).run();
+    },
+
+    /** Who has a link, a code or a device to come in by, or has had one that is not ended. */
+    withWaysIn(): ReadonlySet<PersonId> {
+      const byPass = db
+        .select({ id: pass.personId })
+        .from(pass)
+        .where(and(eq(pass.studioId, studioId), inArray(pass.kind, ['student', 'code'])));
+      const byDevice = db
+        .select({ id: signIn.personId })
+        .from(signIn)
+        .innerJoin(person, eq(person.id, signIn.personId))
+        .where(eq(person.studioId, studioId));
+      const rows = byPass.union(byDevice).all();
+      return new Set(rows.flatMap(({ id }) => (id === null ? [] : [id])));
     },
 
     setKit(of: PersonId, kit: KitProfile): void {

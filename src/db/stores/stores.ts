@@ -34,6 +34,8 @@ export function studioStore(db: Db, { studioId, personId, role }: StoreFor) {
     setSteps,
     setAddress,
     archive,
+    rename,
+    withWaysIn,
   } = peopleOf(connection, studioId);
   const taught = teachingOf(connection, studioId);
   const isTheirs = (id: PersonId) => role === 'owner' || taught.teaches(personId, id);
@@ -46,6 +48,9 @@ export function studioStore(db: Db, { studioId, personId, role }: StoreFor) {
     setSpeech,
     setSteps,
     setAddress,
+    withWaysIn,
+    /** Whoever looks, by another name from now on. */
+    renameMe: (name: string) => rename(personId, name),
     /** Does several things, all or none. */
     together: <T>(run: () => T): T => together(db, run),
     exercises: exercisesOf(connection, studioId),

@@ -30,6 +30,7 @@ import {
   getOwned,
   getShared,
   getWaysIn,
+  handStudioOver,
   invitationOf,
   inviteTeacher,
   letRead,
@@ -45,6 +46,7 @@ import {
   openShared,
   openStudio,
   readByLink,
+  renameMe,
   renewPin,
   renewReading,
   resetPassword,
@@ -367,15 +369,15 @@ describe('a password', () => {
   });
 });
 
+async function invited() {
+  const studio = await ownedStudio();
+  const path = must(inviteTeacher(studio.owner, ' Bo@Mole-End.example ', WORDS));
+  return { ...studio, address: lastPart(path) };
+}
+
+const BO = { name: 'Bo', password: 'five words that Bo chose' };
+
 describe('a teacher', () => {
-  async function invited() {
-    const studio = await ownedStudio();
-    const path = must(inviteTeacher(studio.owner, ' Bo@Mole-End.example ', WORDS));
-    return { ...studio, address: lastPart(path) };
-  }
-
-  const BO = { name: 'Bo', password: 'five words that Bo chose' };
-
   it('comes in by an invitation, once', async () => {
     const { context, owner, address } = await invited();
     expect(mailed(getOwned(owner))).toBe(`/invitation/${address}`);
@@ -459,6 +461,59 @@ describe('a teacher', () => {
     const boAgain = { email: 'bo@mole-end.example', password: BO.password };
     expect(codesOf(await signInWith(context, boAgain, browser()))).toEqual(['sign-in-wrong']);
     expect(must(getWaysIn(owner, omar)).teachers.map(({ name }) => name)).toEqual(['Ada']);
+  });
+});
+
+describe('an owner', () => {
+  it('hands the studio to another teacher, teaches on, and owns nothing more', async () => {
+    const { context, owner, address } = await invited();
+    const ines = must(addStudent(owner, { name: 'Ines', about: '' }));
+    expect(codesOf(handStudioOver(owner, owner.id))).toEqual(['not-found']);
+    expect(codesOf(handStudioOver(owner, ines))).toEqual(['not-found']);
+    const { token } = must(await acceptInvitation(context, { ...BO, address }, browser()));
+    const bo = must(asTeacher(context, whoIs(context, token)));
+    // From before a student's teachers were written down.
+    connectionOf(context.db).$client.exec('delete from teaching');
+    must(handStudioOver(owner, bo.id));
+    const roles = must(asOwner(context, whoIs(context, token))).owned.staff();
+    expect(roles.map(({ name, role }) => [name, role])).toEqual([
+      ['Ada', 'teacher'],
+      ['Bo', 'owner'],
+    ]);
+    const ada = { studioId: owner.store.id, personId: owner.id, role: 'teacher' } as const;
+    expect(codesOf(asOwner(context, ada))).toEqual(['not-yours']);
+    const teacher = must(asTeacher(context, ada));
+    expect(must(listStudents(teacher)).map(({ student }) => student.name)).toEqual(['Ines']);
+  });
+
+  it('goes by another name', async () => {
+    const { context, owner } = await ownedStudio();
+    expect(codesOf(renameMe(owner, '  '))).toEqual(['name-missing']);
+    must(renameMe(owner, ' Ada L. '));
+    const { id: personId, store } = owner;
+    expect(
+      must(asOwner(context, { studioId: store.id, personId, role: 'owner' })).owned.staff(),
+    ).toMatchObject([{ name: 'Ada L.' }]);
+  });
+
+  it('sees who has no way in yet', async () => {
+    const { context, owner } = await ownedStudio();
+    const [ines, omar, pia] = ['Ines', 'Omar', 'Pia'].map((name) =>
+      must(addStudent(owner, { name, about: '' })),
+    ) as [PersonId, PersonId, PersonId];
+    const without = () =>
+      must(listStudents(owner)).flatMap(({ student, getsIn }) => (getsIn ? [] : [student.name]));
+    expect(without()).toEqual(['Ines', 'Omar', 'Pia']);
+    const path = must(openLink(owner, ines, false));
+    must(makeCode(owner, omar));
+    expect(without()).toEqual(['Pia']);
+    // A device stays in after its link was taken away.
+    must(enterByLink(context, lastPart(path), browser()));
+    must(endLink(owner, ines));
+    expect(without()).toEqual(['Pia']);
+    must(endDevice(owner, ines, null));
+    expect(without()).toEqual(['Ines', 'Pia']);
+    expect(pia).toBeTruthy();
   });
 });
 

@@ -2,7 +2,7 @@ import { fail, ok, type Result } from '@/core/issue';
 import { ACCESS, type Audited, type DeviceLine, type PersonId, type StudioId } from '@/core/studio';
 import * as db from '@/db';
 import type { SignedIn } from '@/db';
-import { asTeacher, type Owner } from '../authority';
+import { asTeacher, type Owner, type Teacher } from '../authority';
 import { newId, type Context } from '../context';
 import { readName } from '../names';
 import { note } from '../audit';
@@ -89,6 +89,14 @@ export function getAccount(context: Context, me: SignedIn): OwnAccount {
       ...{ person: id, name: studio, here: id === me.personId },
     })),
   };
+}
+
+/** Goes by another name from now on. @returns issue `name-missing` */
+export function renameMe(me: Teacher, typed: string): Result<null> {
+  const name = readName(typed, 'person');
+  if (!name.ok) return name;
+  me.store.renameMe(name.value);
+  return ok(null);
 }
 
 /** Looks into another studio of theirs from now on. @returns issue `not-yours` */

@@ -7,6 +7,7 @@ export {
   invitationOf,
   inviteTeacher,
   passwordLink,
+  renameMe,
   resetPassword,
   signInWith,
   signOut,
@@ -15,7 +16,7 @@ export {
   switchStudio,
 } from './account';
 export { claimStudio, maySetUp, openAnother, openFirst, setupCode, setupNow } from './opening';
-export { endTablet, getOwned, letTeacherGo, makeTablet } from './owned';
+export { endTablet, getOwned, handStudioOver, letTeacherGo, makeTablet } from './owned';
 export { sealed, unsealed } from './secret';
 export { getShared, openShared, shareProgram } from './sharing';
 export { COOKIE_SECONDS, forgetOld, rotated, signInAs, whoIs } from './sign-ins';

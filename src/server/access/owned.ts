@@ -70,6 +70,16 @@ export function letTeacherGo(me: Owner, id: PersonId, to: PersonId): Result<null
   return ok(null);
 }
 
+/** Another teacher owns the studio from now on; whoever did teaches on.
+ * @returns issue `not-found` where there is no such teacher who can sign in */
+export function handStudioOver(me: Owner, to: PersonId): Result<null> {
+  if (!me.owned.handOver(me.id, to)) {
+    return fail({ code: 'not-found', path: ['teacher'], what: 'teacher' });
+  }
+  note(me, 'handedOver', me.id, to);
+  return ok(null);
+}
+
 /** Makes a browser one of the studio's tablets.
  * @returns what its cookie holds; issue `name-missing` */
 export function makeTablet(me: Teacher, typed: string): Result<string> {

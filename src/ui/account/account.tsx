@@ -12,10 +12,11 @@ import {
   Field,
   issuesAt,
   toast,
+  TypedField,
   useFormAction,
   useSpeech,
 } from '../base';
-import { Devices } from './devices';
+import { DeviceList } from './own-devices';
 import { Entry, Part } from './part';
 import { Sure } from './sure';
 
@@ -66,6 +67,8 @@ interface AccountActions {
   readonly goToStudio: (to: PersonId) => Promise<Result<null>>;
   readonly invite: (email: string) => Promise<Result<string>>;
   readonly takeInvitationBack: (id: string) => Promise<Result<null>>;
+  readonly renameOwn: (name: string) => Promise<Result<null>>;
+  readonly makeOwner: (id: PersonId) => Promise<Result<null>>;
   readonly letGo: (id: PersonId, to: PersonId) => Promise<Result<null>>;
   readonly tabletEnds: (id: string) => Promise<Result<null>>;
   readonly tabletHere: (name: string) => Promise<Result<unknown>>;
@@ -88,23 +91,27 @@ export function Account(props: AccountProps) {
     <main className="in-hand mx-auto flex max-w-5xl flex-col gap-8 px-4 py-4 sm:px-6 sm:py-6">
       <header>
         <h1 className="font-serif text-3xl">{say.t('screen.account.account')}</h1>
-        <p className="text-soft">
-          {name} {account.email}
+        <p className="flex flex-wrap items-end gap-x-4 text-soft">
+          <TypedField
+            label={say.t('screen.account.yourName')}
+            value={name}
+            write={(own) => own}
+            read={(typed) => typed.trim() || undefined}
+            inputMode="text"
+            maxLength={80}
+            onTake={(own) => void attemptOrSay(() => actions.renameOwn(own))}
+          />
+          {account.email}
         </p>
       </header>
       <div className="grid gap-x-12 gap-y-8 md:grid-cols-2">
         {account.email !== null && <Password setPassword={actions.setPassword} />}
         <Part title={say.t('screen.account.devices')}>
-          <Devices
+          <DeviceList
             devices={account.devices}
-            none={say.t('screen.account.none')}
-            onEnd={(id) => void attemptOrSay(() => actions.endOn(id))}
+            endOn={actions.endOn}
+            endElsewhere={actions.endElsewhere}
           />
-          {account.devices.length > 1 && (
-            <Button onClick={() => void attemptOrSay(actions.endElsewhere)}>
-              {say.t('screen.account.signOutElsewhere')}
-            </Button>
-          )}
         </Part>
         <Studios {...props} />
         <Tablets {...props} />
@@ -300,7 +307,12 @@ function Teachers({ owned, actions }: OwnedProps) {
               {say.t(`screen.account.role.${one.role}`)}{' '}
               {say.t('screen.account.studentsOf', { students: one.students })} {one.email}
             </span>
-            {one.role === 'teacher' && <LetGo who={one} owned={owned} actions={actions} />}
+            {one.role === 'teacher' && (
+              <span className="ml-auto flex flex-wrap items-center gap-2">
+                {one.email !== null && <MakeOwner who={one} actions={actions} />}
+                <LetGo who={one} owned={owned} actions={actions} />
+              </span>
+            )}
           </li>
         ))}
         {owned.invitations.map((one) => (
@@ -361,6 +373,23 @@ function HandOver({ path }: { path: string }) {
   );
 }
 
+/** Hands the studio to another teacher. */
+function MakeOwner({
+  who,
+  actions,
+}: Pick<OwnedProps, 'actions'> & { who: { readonly id: PersonId; readonly name: string } }) {
+  const { say } = useSpeech();
+  async function handOver() {
+    const done = await attemptOrSay(() => actions.makeOwner(who.id));
+    if (done) toast.success(say.t('screen.account.ownedBy', { name: who.name }));
+  }
+  return (
+    <Sure costs={say.t('screen.account.makeOwnerCosts', { name: who.name })} act={handOver}>
+      {say.t('screen.account.makeOwner')}
+    </Sure>
+  );
+}
+
 /** A teacher leaves, and says who has their students from then on. */
 function LetGo({
   who,
@@ -372,11 +401,7 @@ function LetGo({
   const others = owned.staff.filter(({ id }) => id !== who.id);
   const [to, setTo] = useState(others[0]?.id ?? who.id);
   if (!open) {
-    return (
-      <Button look="quiet" className="ml-auto" onClick={() => setOpen(true)}>
-        {say.t('screen.account.letGo')}
-      </Button>
-    );
+    return <Button onClick={() => setOpen(true)}>{say.t('screen.account.letGo')}</Button>;
   }
   return (
     <span className="flex basis-full flex-wrap items-center gap-2">

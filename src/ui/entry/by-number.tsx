@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { PersonId } from '@/core/studio';
 import { Button, Trouble, useFormAction, useSpeech } from '../base';
 import type { EntryAction } from './entry-form';
@@ -10,6 +10,7 @@ interface Name {
   readonly name: string;
 }
 
+const DIGITS_OF_A_NUMBER = 4;
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'];
 
 /** On the studio's tablet: a name, then four digits, with keys as large as a knuckle needs. */
@@ -40,8 +41,14 @@ function Digits({ who, enter, onBack }: { who: Name; enter: EntryAction; onBack:
   const { say } = useSpeech();
   const [pin, setPin] = useState('');
   const { answer, pending, onSubmit } = useFormAction<Awaited<ReturnType<EntryAction>>>(enter, []);
+  const form = useRef<HTMLFormElement>(null);
+  // The last digit goes in: with sticks in one hand there is no button to aim at.
+  useEffect(() => {
+    if (pin.length === DIGITS_OF_A_NUMBER) form.current?.requestSubmit();
+  }, [pin]);
   return (
     <form
+      ref={form}
       onSubmit={(event) => {
         onSubmit(event);
         setPin('');
@@ -58,7 +65,7 @@ function Digits({ who, enter, onBack }: { who: Name; enter: EntryAction; onBack:
           type="password"
           inputMode="numeric"
           autoComplete="off"
-          maxLength={4}
+          maxLength={DIGITS_OF_A_NUMBER}
           value={pin}
           autoFocus
           onChange={(event) => setPin(event.target.value.replace(/\D/g, ''))}
@@ -70,7 +77,7 @@ function Digits({ who, enter, onBack }: { who: Name; enter: EntryAction; onBack:
           <Button
             key={digit}
             className="h-16 text-2xl last:col-start-2"
-            onClick={() => setPin((typed) => (typed + digit).slice(0, 4))}
+            onClick={() => setPin((typed) => (typed + digit).slice(0, DIGITS_OF_A_NUMBER))}
           >
             {digit}
           </Button>
@@ -80,7 +87,7 @@ function Digits({ who, enter, onBack }: { who: Name; enter: EntryAction; onBack:
         <Button
           look="main"
           type="submit"
-          disabled={pending || pin.length < 4}
+          disabled={pending || pin.length < DIGITS_OF_A_NUMBER}
           className="h-12 flex-1 text-lg"
         >
           {pending ? say.t('screen.entry.oneMoment') : say.t('screen.entry.goIn')}

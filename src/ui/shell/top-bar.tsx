@@ -5,7 +5,7 @@ import { clsx } from 'clsx';
 import type { ReactNode } from 'react';
 import { useSpeech, Link } from '../base';
 import { lastPlace } from './last-place';
-import { WhoMenu } from './who-menu';
+import { WhoMenu, type OwnPlace } from './who-menu';
 import { ThemeSwitch } from './theme-switch';
 import type { Place } from './place';
 
@@ -14,14 +14,14 @@ export function TopBar({
   places,
   who,
   leave,
-  account,
+  own,
   children,
 }: {
   places: readonly Place[];
   who: string;
   leave: () => Promise<void>;
-  /** Where whoever looks finds their account; null where they have none. */
-  account: string | null;
+  /** Where whoever looks finds what is theirs. */
+  own: OwnPlace;
   /** What else the bar has on its right. */
   children?: ReactNode;
 }) {
@@ -62,7 +62,7 @@ export function TopBar({
       <div className="ml-auto flex items-center gap-2">
         {children}
         <ThemeSwitch />
-        <WhoMenu who={who} account={account} leave={leave} />
+        <WhoMenu who={who} own={own} leave={leave} />
       </div>
     </header>
   );

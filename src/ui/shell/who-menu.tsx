@@ -2,14 +2,20 @@
 
 import { Pop, PopRoot, PopTrigger, useSpeech, Link } from '../base';
 
-/** Who looks: their account, and the way out. */
+/** A page about whoever looks: a teacher's account, a student's devices. */
+export interface OwnPlace {
+  readonly href: string;
+  readonly id: 'account' | 'devices';
+}
+
+/** Who looks: what is theirs, and the way out. */
 export function WhoMenu({
   who,
-  account,
+  own,
   leave,
 }: {
   who: string;
-  account: string | null;
+  own: OwnPlace;
   leave: () => Promise<void>;
 }) {
   const { say } = useSpeech();
@@ -18,15 +24,13 @@ export function WhoMenu({
     <PopRoot>
       <PopTrigger className="px-2 text-soft hover:text-ink">{who}</PopTrigger>
       <Pop className="w-56 py-1">
-        {account !== null && (
-          <Link href={account} className={row}>
-            {say.t('screen.shell.account')}
-          </Link>
-        )}
+        <Link href={own.href} className={row}>
+          {say.t(`screen.shell.${own.id}`)}
+        </Link>
         <form action={leave}>
           <button className={row}>{say.t('screen.shell.signOut')}</button>
         </form>
-        {account === null && (
+        {own.id === 'devices' && (
           <p className="px-3 py-1 text-sm text-soft">{say.t('screen.shell.backByLink')}</p>
         )}
       </Pop>

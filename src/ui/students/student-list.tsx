@@ -125,6 +125,11 @@ function Row({ row }: { row: StudentSummary }) {
           {student.name}
         </Link>
         <p className="text-sm text-soft">{student.about}</p>
+        {!row.getsIn && (
+          <Link href={`/students/${student.id}/access`} className="text-sm underline">
+            {say.t('screen.students.waysIn')}
+          </Link>
+        )}
       </td>
       <td className="py-2.5 pr-6 text-sm">
         {needs.slice(0, MOST_NEEDS).map((need) => (

@@ -10,11 +10,11 @@ import {
   endInvitation,
   endTablet,
   inviteTeacher,
+  handStudioOver,
   letTeacherGo,
   makeTablet,
   openAnother,
-  signOutElsewhere,
-  signOutOn,
+  renameMe,
   switchStudio,
 } from '@/server';
 import { ownAction, ownerAction, readForm, teacherAction } from '../../act';
@@ -31,11 +31,8 @@ export const setPassword = ownAction(
   ({ context, me, browser }, typed) => changePassword(context, me, typed, browser),
 );
 
-/** Signs out on all other browsers. */
-export const endElsewhere = ownAction([], ({ context, me }) => signOutElsewhere(context, me));
-
-/** Signs out on one browser. */
-export const endOn = ownAction([id], ({ context, me }, device) => signOutOn(context, me, device));
+/** Whoever looks goes by another name. */
+export const renameOwn = teacherAction([text(200)], renameMe, { changes: true });
 
 /** Goes to another studio of theirs. */
 export const goToStudio = ownAction([ids.person], ({ context, me }, to) =>
@@ -64,6 +61,9 @@ export const takeInvitationBack = ownerAction([id], endInvitation, { changes: tr
 
 /** A teacher leaves; another has their students. */
 export const letGo = ownerAction([ids.person, ids.person], letTeacherGo, { changes: true });
+
+/** Another teacher owns the studio. */
+export const makeOwner = ownerAction([ids.person], handStudioOver, { changes: true });
 
 export const tabletEnds = ownerAction([id], endTablet, { changes: true });
 

@@ -3,6 +3,7 @@ import { getAccount, getOwned, liveContext } from '@/server';
 import { Account } from '@/ui/account';
 import { sayNow } from '../../language';
 import { ownerVisit, teacherVisit } from '../../viewer';
+import { endElsewhere, endOn } from '../../(student)/devices/actions';
 import * as actions from './actions';
 
 export async function generateMetadata(): Promise<Metadata> {
@@ -18,7 +19,7 @@ export default async function AccountPage() {
       name={name}
       account={getAccount(liveContext(), viewer)}
       owned={owner && getOwned(owner)}
-      actions={actions}
+      actions={{ ...actions, endElsewhere, endOn }}
     />
   );
 }

@@ -33,6 +33,7 @@ export const entry = {
   setUp: 'Set up Mivvel',
   setupCode: 'Code',
   signIn: 'Sign in',
+  passwordIsSet: 'The new password is set. Sign in with it.',
   studio: 'Studio',
   takeIt: 'Take it into your Mivvel',
   sharedBy: 'Shared by {studio}: {items, plural, one {# exercise} other {# exercises}}',

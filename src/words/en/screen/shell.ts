@@ -1,5 +1,6 @@
 export const shell = {
   account: 'Account',
+  devices: 'Where I am signed in',
   backByLink: 'You come back by your link, a code, or your number on the tablet.',
   signOut: 'Sign out on this device',
   counting: 'Counting',
