@@ -53,13 +53,18 @@ export function troubleOf(error: unknown, file: string): StorageTrouble | null {
 /** Bytes without which nothing can be written: a page of the log and what SQLite adds to it. */
 const LEAST_FREE = 65_536;
 
+/** Bytes that are free on the disk of a file. @throws errors of the disk */
+export function freeBytes(file: string): number {
+  const { bavail, bsize } = statfsSync(dirname(file));
+  return bavail * bsize;
+}
+
 /** What a look at the disk says; null where nothing is wrong with it. */
 export function nearerTrouble(file: string): StorageTrouble | null {
   const folder = dirname(file);
   try {
     if (!existsSync(folder)) return 'missing';
-    const { bavail, bsize } = statfsSync(folder);
-    if (bavail * bsize < LEAST_FREE) return 'full';
+    if (freeBytes(file) < LEAST_FREE) return 'full';
     accessSync(folder, constants.W_OK);
     if (existsSync(file)) accessSync(file, constants.R_OK | constants.W_OK);
     return null;

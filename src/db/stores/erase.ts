@@ -12,10 +12,15 @@ import {
   signIn,
   teaching,
 } from '../schema';
+import { freeBytes, StorageError } from '../trouble';
+
+/** Writing a file over takes up to twice its size beside it: <https://sqlite.org/lang_vacuum.html>. */
+const ROOM = 2;
 
 /** Takes a student and all that is known of them out of the file: their log, plans, programs given, links, codes and
  * devices; and what lay beneath is written over. Earlier backups still have it until they are let go.
- * @returns whether there was such a student */
+ * @returns whether there was such a student
+ * @throws StorageError `full` where there is no room to write the file over; then nothing is erased */
 export function erasePerson(db: Db, studioId: StudioId, id: PersonId): boolean {
   const connection = connectionOf(db);
   const { $client } = connection;
@@ -26,6 +31,11 @@ export function erasePerson(db: Db, studioId: StudioId, id: PersonId): boolean {
     .where(student)
     .get();
   if (!found) return false;
+  // Once it is gone there is no way back to a moment when all of it could be written over.
+  const { name: file } = $client;
+  const of = (pragma: string) => Number($client.pragma(pragma, { simple: true }));
+  const bytes = of('page_count') * of('page_size');
+  if (!$client.memory && freeBytes(file) < ROOM * bytes) throw new StorageError('full', file);
   // What is deleted is overwritten with zeros, on its pages and on those that become free.
   $client.pragma('secure_delete = ON');
   try {
