@@ -91,9 +91,13 @@ export function Account(props: AccountProps) {
     <main className="in-hand mx-auto flex max-w-5xl flex-col gap-8 px-4 py-4 sm:px-6 sm:py-6">
       <header>
         <h1 className="font-serif text-3xl">{say.t('screen.account.account')}</h1>
-        <p className="flex flex-wrap items-end gap-x-4 text-soft">
+        <p className="text-soft">{account.email}</p>
+        <div className="mt-3 flex max-w-sm flex-col">
+          <span className="label" aria-hidden>
+            {say.t('screen.account.nameHere')}
+          </span>
           <TypedField
-            label={say.t('screen.account.yourName')}
+            label={say.t('screen.account.nameHere')}
             value={name}
             write={(own) => own}
             read={(typed) => typed.trim() || undefined}
@@ -101,8 +105,7 @@ export function Account(props: AccountProps) {
             maxLength={80}
             onTake={(own) => void attemptOrSay(() => actions.renameOwn(own))}
           />
-          {account.email}
-        </p>
+        </div>
       </header>
       <div className="grid gap-x-12 gap-y-8 md:grid-cols-2">
         {account.email !== null && <Password setPassword={actions.setPassword} />}
@@ -187,7 +190,7 @@ function Studios({ account, owned, actions }: AccountProps) {
     <Part title={say.t('screen.account.studios')}>
       <ul className="w-full">
         {account.studios.map((one) => (
-          <Entry key={one.person} name={one.name} about={one.here && say.t('screen.account.here')}>
+          <Entry key={one.person} name={one.name} about={one.here && say.t('screen.devices.here')}>
             {!one.here && (
               <Button
                 look="quiet"
@@ -260,7 +263,9 @@ function Tablets({ owned, actions }: AccountProps) {
         className="flex flex-wrap items-start gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          void attemptOrSay(() => actions.tabletHere(name));
+          void attemptOrSay(() => actions.tabletHere(name)).then(
+            (done) => done && window.location.assign('/'),
+          );
         }}
       >
         <Field

@@ -23,25 +23,25 @@ export function Devices({
       {devices.map((one) => {
         const { browser, system } = nameOfAgent(one.agent);
         const name = one.onTablet
-          ? say.t('screen.account.onTablet')
-          : say.t('screen.account.device', { browser, system });
+          ? say.t('screen.devices.onTablet')
+          : say.t('screen.devices.device', { browser, system });
         return (
           <Entry
             key={one.id}
             name={name}
             about={
               one.here
-                ? say.t('screen.account.here')
-                : say.t('screen.account.since', { at: sayInstant(say, one.since) })
+                ? say.t('screen.devices.here')
+                : say.t('screen.devices.since', { at: sayInstant(say, one.since) })
             }
           >
             {!one.here && (
               <Button
                 look="quiet"
-                aria-label={say.t('screen.account.signOutOn', { device: name })}
+                aria-label={say.t('screen.devices.signOutOn', { device: name })}
                 onClick={() => onEnd(one.id)}
               >
-                {say.t('screen.account.signOut')}
+                {say.t('screen.devices.signOut')}
               </Button>
             )}
           </Entry>

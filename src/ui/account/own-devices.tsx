@@ -18,12 +18,12 @@ export function DeviceList({ devices, endOn, endElsewhere }: OwnDevicesProps) {
     <>
       <Devices
         devices={devices}
-        none={say.t('screen.account.none')}
+        none={say.t('screen.devices.none')}
         onEnd={(id) => void attemptOrSay(() => endOn(id))}
       />
       {devices.length > 1 && (
         <Button onClick={() => void attemptOrSay(endElsewhere)}>
-          {say.t('screen.account.signOutElsewhere')}
+          {say.t('screen.devices.signOutElsewhere')}
         </Button>
       )}
     </>

@@ -7,6 +7,7 @@ import { playing } from './playing';
 import { practice } from './practice';
 import { readback } from './readback';
 import { common } from './screen/common';
+import { devices } from './screen/devices';
 import { plan as planScreen } from './screen/plan';
 import { record } from './screen/record';
 import { shell } from './screen/shell';
@@ -24,6 +25,6 @@ export const enForStudents = {
   playing,
   practice,
   readback,
-  screen: { common, plan: planScreen, record, shell, stand, today },
+  screen: { common, devices, plan: planScreen, record, shell, stand, today },
   sentence,
 } as const;

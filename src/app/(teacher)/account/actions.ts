@@ -3,7 +3,7 @@
 import { redirect } from 'next/navigation';
 import * as z from 'zod/mini';
 import { text } from '@/core/shape';
-import type { Issue } from '@/core/issue';
+import { ok, type Issue } from '@/core/issue';
 import { ACCESS } from '@/core/studio';
 import {
   changePassword,
@@ -73,7 +73,7 @@ export async function tabletHere(name: unknown) {
   if (!made.ok) return made;
   await keepTablet(made.value);
   await forgetSignedIn();
-  redirect('/');
+  return ok(null);
 }
 
 type Issues = readonly Issue[];
