@@ -67,6 +67,17 @@ export function sayHelp(say: Say, help: Help, works: Names): string {
       return t('plan.help.fewer', { name: nameOf(help.work, works), gain });
     case 'smaller-step':
       return t('plan.help.smaller-step', { name: nameOf(help.work, works), gain });
+    case 'fewer-clean': {
+      const { clean, was } = help;
+      return t('plan.help.fewer-clean', { name: nameOf(help.work, works), clean, was, gain });
+    }
+    case 'lower-target':
+      return t('plan.help.lower-target', {
+        ...{ name: nameOf(help.work, works), rungs: help.rungs },
+        gain,
+      });
+    case 'lower-targets':
+      return t('plan.help.lower-targets', { percent: Math.round(100 * help.share), gain });
   }
 }
 

@@ -145,6 +145,63 @@ describe('findHelp', () => {
   });
 });
 
+describe('help where it is needed', () => {
+  const half = { clean: 50, other: 50 };
+  const weak = { fresh: half, known: half, lost: 0.2 };
+  const rule = { clean: 4, lost: 2, plateau: 20 };
+  const steep = (id: string) =>
+    work(id, { pace: weak, rule, trySeconds: Array.from({ length: 30 }, () => 120) });
+  const few = { ...everyDay({ minutes: 10 }) };
+
+  it('fewer clean in a row for what takes longest', () => {
+    const help = findHelp(asked({ works: [steep('a')], states: [BEGINNING], schedule: few }));
+    const softer = help.find((one) => one.kind === 'fewer-clean');
+    expect(softer).toMatchObject({ work: 0, clean: 3, was: 4 });
+    expect(softer && sayHelp(ENGLISH, softer, [{ name: 'Clave' }])).toMatch(
+      /^3 clean in a row instead of 4 for Clave: /,
+    );
+  });
+
+  it('a target that is reached, as little lower as is enough', () => {
+    const now = asked({ works: [steep('a')], states: [BEGINNING], schedule: few });
+    expect(forecast(now).program.middle).toBeNull();
+    const lower = findHelp(now).find((one) => one.kind === 'lower-target');
+    if (lower?.kind !== 'lower-target') throw new Error('no target is reached');
+    const middleOf = (rungs: number) => {
+      const works = [
+        work('a', { pace: weak, rule, trySeconds: Array(rungs).fill(120) as number[] }),
+      ];
+      return forecast({ ...now, works, futures: 400 }).program.middle;
+    };
+    expect(middleOf(30 - lower.rungs)).toBe(lower.reached);
+    expect(middleOf(30 - lower.rungs + 1)).toBeNull();
+    expect(sayHelp(ENGLISH, lower, [{ name: 'Clave' }])).toMatch(
+      /^The target of Clave lower by \d+ rungs?: reached by /,
+    );
+  });
+
+  it('all targets lower where one alone is not enough; it is never empty', () => {
+    const works = ['a', 'b', 'c', 'd'].map((id) => ({ ...steep(id), rule: { ...rule, clean: 3 } }));
+    const states = works.map(() => BEGINNING);
+    const help = findHelp(asked({ works, states, schedule: few, keeps: 0.7 }));
+    const all = help.find((one) => one.kind === 'lower-targets');
+    expect(all && sayHelp(ENGLISH, all, works)).toMatch(
+      /^Only \d+% of the rungs left of each ladder: reached by /,
+    );
+    const none = { ...few, week: everyDay({ minutes: 0 }).week };
+    const first = findHelp(asked({ works: [work('a')], states: [BEGINNING], schedule: none }));
+    expect(first.map(({ kind }) => kind)).toContain('day');
+  });
+
+  it('nothing lower is offered where all is reached in time', () => {
+    const kinds = findHelp(asked()).map(({ kind }) => kind);
+    expect(kinds).not.toContain('lower-target');
+    expect(kinds).not.toContain('lower-targets');
+    const schedule = everyDay({ minutes: 30 }, { target: daysAfter(TODAY, 1) });
+    expect(findHelp(asked({ schedule })).map(({ kind }) => kind)).toContain('lower-targets');
+  });
+});
+
 describe('liveThrough', () => {
   const exercise = must(expand(cells));
   const facts = factsOf(exercise, cells);

@@ -1,21 +1,16 @@
-import { dayNumber, WEEKDAYS, type Day } from '../calendar';
+import { dayNumber, type Day } from '../calendar';
 import { seeded } from '../chance';
 import { liveThrough, type FutureDay } from './future';
 import { cleanShare } from './pace';
 import { leftOf, type Planning } from './plan';
 import { datesFrom, hoursOn } from './schedule';
-import { MOST_MINUTES } from './data';
 import { stretchesOf } from './stretches';
-import { withoutWorks } from './unfit';
 import { goingFrom, type PlannedExercise } from './work';
 
 /** Dates that a forecast looks ahead: half a year. */
 const FORECAST_DAYS = 182;
 
 const FUTURES = 2000;
-
-/** Futures for each thing that might help: enough to rank them. */
-const FUTURES_OF_HELP = 400;
 
 /** The middle four fifths of the futures are the range. */
 const LOW = 0.1;
@@ -150,119 +145,4 @@ function sharesOf(works: readonly PlannedExercise[]): Forecast['clean'] {
     fresh: mean(({ pace }) => cleanShare(pace.fresh)),
     known: mean(({ pace }) => cleanShare(pace.known)),
   };
-}
-
-/** What would bring the targets nearer, and by how much. */
-export type Help = {
-  /** Days by which the middle of the futures comes earlier; null where only now it is reached at all. */
-  readonly days: number | null;
-  /** When the program would be reached, in the middle of the futures. */
-  readonly reached: Day;
-} & (
-  | { readonly kind: 'day'; readonly weekday: (typeof WEEKDAYS)[number]; readonly minutes: number }
-  | { readonly kind: 'minutes'; readonly more: number }
-  | { readonly kind: 'keeps' }
-  | { readonly kind: 'fewer'; readonly work: number }
-  | { readonly kind: 'smaller-step'; readonly work: number }
-);
-
-/** Less than this is not worth a change. Days. */
-const WORTH = 2;
-
-/** Minutes a day that are asked for where every day is taken already. */
-const MORE_MINUTES = 10;
-
-/** What would help most, the most first: another day in the week, or more minutes a day; keeping to the
- * days there are; one exercise fewer; a smaller step where it takes longest. Each is forecast with the
- * same seed, so that only the change tells. */
-export function findHelp(asked: Forecasting): readonly Help[] {
-  const look = (other: Forecasting) =>
-    forecast({ ...other, futures: FUTURES_OF_HELP }).program.middle;
-  const now = look(asked);
-  const longest = slowestOf(asked);
-  const ways: readonly (readonly [WithoutGain, Forecasting])[] = [
-    ...moreTime(asked),
-    ...(asked.keeps < 0.95 ? [[{ kind: 'keeps' }, { ...asked, keeps: 1 }] as const] : []),
-    ...(longest === null
-      ? []
-      : [
-          [{ kind: 'fewer', work: longest }, fewer(asked, longest)] as const,
-          [{ kind: 'smaller-step', work: longest }, smallerStep(asked, longest)] as const,
-        ]),
-  ];
-  return ways
-    .flatMap(([what, other]): readonly Help[] => {
-      const reached = look(other);
-      if (reached === null) return [];
-      const days = now === null ? null : dayNumber(now) - dayNumber(reached);
-      return days !== null && days < WORTH ? [] : [{ ...what, days, reached }];
-    })
-    .sort((a, b) => (a.reached < b.reached ? -1 : a.reached > b.reached ? 1 : 0));
-}
-
-type WithoutGain =
-  | { readonly kind: 'day'; readonly weekday: (typeof WEEKDAYS)[number]; readonly minutes: number }
-  | { readonly kind: 'minutes'; readonly more: number }
-  | { readonly kind: 'keeps' }
-  | { readonly kind: 'fewer' | 'smaller-step'; readonly work: number };
-
-/** The first free weekday with the time that the others have; where none is free, more of each. */
-function moreTime(asked: Forecasting): readonly (readonly [WithoutGain, Forecasting])[] {
-  const { schedule } = asked;
-  const taken = WEEKDAYS.filter((one) => schedule.week[one].minutes > 0);
-  const free = WEEKDAYS.find((one) => schedule.week[one].minutes === 0);
-  const total = taken.reduce((sum, one) => sum + schedule.week[one].minutes, 0);
-  const week = { ...schedule.week };
-  if (free) {
-    const minutes = Math.max(5, Math.round(total / Math.max(1, taken.length) / 5) * 5);
-    week[free] = { ...week[free], minutes };
-    return [
-      [
-        { kind: 'day', weekday: free, minutes },
-        { ...asked, schedule: { ...schedule, week } },
-      ],
-    ];
-  }
-  for (const one of WEEKDAYS) {
-    const minutes = Math.min(MOST_MINUTES, week[one].minutes + MORE_MINUTES);
-    week[one] = { ...week[one], minutes };
-  }
-  return [
-    [
-      { kind: 'minutes', more: MORE_MINUTES },
-      { ...asked, schedule: { ...schedule, week } },
-    ],
-  ];
-}
-
-/** The open work that nothing waits for and that is reached last. */
-function slowestOf(asked: Forecasting): number | null {
-  const { works } = forecast({ ...asked, futures: FUTURES_OF_HELP });
-  let slowest: number | null = null;
-  let latest = '';
-  for (const [index, range] of works.entries()) {
-    if (!range || asked.works.some((work) => work.after.includes(index))) continue;
-    const late = range.middle ?? '9';
-    if (late > latest) [slowest, latest] = [index, late];
-  }
-  return slowest;
-}
-
-function fewer(asked: Forecasting, work: number): Forecasting {
-  return { ...asked, ...withoutWorks(asked, new Set([work])) };
-}
-
-/** Twice the rungs, each half as new: it goes as well as halfway between new ground and known. */
-function smallerStep(asked: Forecasting, index: number): Forecasting {
-  const works = asked.works.map((work, at): PlannedExercise => {
-    if (at !== index) return work;
-    const { fresh, known, lost } = work.pace;
-    const half = { clean: (fresh.clean + known.clean) / 2, other: (fresh.other + known.other) / 2 };
-    const trySeconds = work.trySeconds.flatMap((one, rung) => (rung === 0 ? [one] : [one, one]));
-    return { ...work, trySeconds, pace: { fresh: half, known, lost } };
-  });
-  const states = asked.states.map((state, at) =>
-    at === index ? { ...state, rung: 2 * state.rung, best: 2 * state.best } : state,
-  );
-  return { ...asked, works, states };
 }

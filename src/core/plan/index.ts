@@ -13,14 +13,16 @@ export { stretchesOf } from './stretches';
 
 export { blocksOf, minutesOf, planDays } from './plan';
 export { expectedTries, nothingSeen, paceCounts, pacesOf, seePace } from './pace';
-export { findHelp, forecast } from './forecast';
+export { forecast } from './forecast';
+export { findHelp } from './help';
 export { findUnfit } from './unfit';
 export { planToday } from './today';
 export { climbed, wayDone } from './way';
 export { workStateOf } from './work';
 export { keepingShare, missedDays, needsKit } from './practised';
 export type { PlannedTry, EntryKind } from './fill';
-export type { Forecast, Forecasting, Help } from './forecast';
+export type { Forecast, Forecasting } from './forecast';
+export type { Help } from './help';
 export type { PaceSeen } from './pace';
 export type { Block, Plan, PlannedDay, Planning } from './plan';
 export type { Surface } from './schedule';

@@ -16,6 +16,12 @@ export const plan = {
     keeps: 'Every planned day kept: {gain}',
     fewer: 'Without {name}: {gain}',
     'smaller-step': 'Half the step for {name}: {gain}',
+    'fewer-clean':
+      '{clean, plural, one {1 clean try} other {# clean in a row}} instead of {was, number} for {name}: {gain}',
+    'lower-target':
+      'The target of {name} lower by {rungs, plural, one {# rung} other {# rungs}}: {gain}',
+    'lower-targets':
+      '{percent, plural, =0 {All ladders ending where they stand} other {Only #% of the rungs left of each ladder}}: {gain}',
   },
   gain: {
     reached: 'reached by {day}',
