@@ -50,10 +50,14 @@ describe('sayHelp', () => {
 
 describe('sayRange', () => {
   it('says from when to when', () => {
-    expect(sayRange(ENGLISH, null, null, '2026-03-01')).toBe('not within half a year');
-    expect(sayRange(ENGLISH, '2026-03-01', '2026-03-01', '2026-03-01')).toBe('today');
-    expect(sayRange(ENGLISH, '2026-03-10', null, '2026-03-01')).toBe('10 Mar or later');
-    expect(sayRange(ENGLISH, '2026-03-10', '2026-04-01', '2026-03-01')).toBe('10 Mar to 1 Apr');
+    const said = (early: string | null, middle: string | null, late: string | null) =>
+      sayRange(ENGLISH, { early, middle, late }, '2026-03-01');
+    expect(said(null, null, null)).toBe('not within half a year');
+    expect(said('2026-03-01', '2026-03-01', '2026-03-01')).toBe('today');
+    expect(said('2026-03-10', '2026-03-20', '2026-04-01')).toBe('10 Mar to 1 Apr');
+    // An open end shows its middle, where it has one.
+    expect(said('2026-03-10', '2026-05-02', null)).toBe('10 Mar or later, in the middle 2 May');
+    expect(said('2026-03-10', null, null)).toBe('10 Mar or later, mostly after half a year');
   });
 });
 

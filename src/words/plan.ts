@@ -87,12 +87,22 @@ function sayEarlier({ t }: Say, days: number): string {
   return t('plan.gain.weeks', { weeks: Math.round(days / 7) });
 }
 
-/** @example sayRange(ENGLISH, '2026-12-01', '2026-12-20', today) // => '1 Dec to 20 Dec' */
-export function sayRange(say: Say, early: Day | null, late: Day | null, today: Day): string {
+/** When something is reached; where the end is open, what lies in the middle is said, too.
+ * @example sayRange(ENGLISH, { early: '2026-12-01', middle: '2026-12-09', late: '2026-12-20' }, today)
+ * // => '1 Dec to 20 Dec' */
+export function sayRange(
+  say: Say,
+  { early, middle, late }: Record<'early' | 'middle' | 'late', Day | null>,
+  today: Day,
+): string {
   const { t } = say;
   if (early === null) return t('plan.range.none');
   const from = daysBetween(today, early) === 0 ? t('plan.range.today') : sayDay(say, early);
-  if (late === null) return t('plan.range.orLater', { from });
+  if (late === null) {
+    return middle === null
+      ? t('plan.range.orLater', { from })
+      : t('plan.range.openEnd', { from, middle: sayDay(say, middle) });
+  }
   return early === late ? from : t('plan.range.to', { from, to: sayDay(say, late) });
 }
 

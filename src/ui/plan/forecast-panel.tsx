@@ -61,7 +61,7 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
             {say.t.rich('screen.plan.allTargets', {
               b: (text) => <b>{text}</b>,
               range: forecast.works.some(Boolean)
-                ? sayRange(say, forecast.program.early, forecast.program.late, today)
+                ? sayRange(say, forecast.program, today)
                 : say.t('screen.plan.reached'),
             })}
             {forecast.program.inTime !== null && schedule.target && (
@@ -89,9 +89,7 @@ export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning:
                       {range ? say.t('screen.plan.at', { rung: sayRung(say, rung) }) : ''}
                     </td>
                     <td className="text-right">
-                      {range
-                        ? sayRange(say, range.early, range.late, today)
-                        : say.t('screen.plan.reached')}
+                      {range ? sayRange(say, range, today) : say.t('screen.plan.reached')}
                     </td>
                   </tr>
                 );

@@ -37,7 +37,8 @@ export const plan = {
   range: {
     none: 'not within half a year',
     today: 'today',
-    orLater: '{from} or later',
+    orLater: '{from} or later, mostly after half a year',
+    openEnd: '{from} or later, in the middle {middle}',
     to: '{from} to {to}',
   },
   safety: {
