@@ -113,9 +113,13 @@ test('the ladder of one item is set for all from its own fields', async ({ page 
   await first.getByLabel('Kind of ladder').selectOption('fixed');
   await first.getByLabel('Start', { exact: true }).fill('52');
   await first.getByLabel('Start', { exact: true }).press('Enter');
+  await first.getByLabel('Clean tries that count').selectOption('of the last 4');
   const all = page.getByRole('button', { name: /^Ladder of/ });
   await first.getByRole('button', { name: /^the same for all/ }).click();
-  for (const ladder of await all.all()) await expect(ladder).toContainText('52');
+  for (const ladder of await all.all()) {
+    await expect(ladder).toContainText('52');
+    await expect(ladder).toContainText('up after 3 clean of the last 4');
+  }
   await page
     .getByRole('listitem')
     .filter({ hasText: 'The same ladder' })

@@ -1,4 +1,5 @@
 import { unreachable, type Issue, type Misfit } from '@/core/issue';
+import { MOST_LAST_TRIES } from '@/core/ladder';
 import { sayAxis, sayReadAs } from './terms';
 import { sayNamed } from './material';
 import { saySubdivision } from './time';
@@ -245,7 +246,7 @@ export function sayIssue(say: Say, issue: Issue): string {
     case 'ladder-long':
       return t('issue.ladder-long', { rungs: issue.rungs, most: issue.most });
     case 'rule':
-      return t('issue.rule', { what: issue.what, text: issue.text });
+      return t('issue.rule', { what: issue.what, text: issue.text, most: MOST_LAST_TRIES });
     case 'after-missing':
     case 'program-empty':
     case 'nobody-has-it':

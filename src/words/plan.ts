@@ -71,6 +71,10 @@ export function sayHelp(say: Say, help: Help, works: Names): string {
       const { clean, was } = help;
       return t('plan.help.fewer-clean', { name: nameOf(help.work, works), clean, was, gain });
     }
+    case 'last-tries': {
+      const { clean, of } = help;
+      return t('plan.help.last-tries', { name: nameOf(help.work, works), clean, of, gain });
+    }
     case 'lower-target':
       return t('plan.help.lower-target', {
         ...{ name: nameOf(help.work, works), rungs: help.rungs },

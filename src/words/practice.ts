@@ -130,11 +130,12 @@ export function sayWhy(say: Say, why: Why): string {
   if (why.kind === 'cannot-be-varied') return t('practice.reason.cannot-be-varied');
   const { reason, rule, variation, proposal } = why;
   const here = sayRung(say, why.here);
-  const { clean, lost } = rule;
+  const { clean, of, lost } = rule;
+  const asked = t('practice.reason.asked', { clean, of: of ?? 0 });
   const varied = variation && sayVariation(say, variation);
   switch (reason.kind) {
     case 'start':
-      return t('practice.reason.start', { clean });
+      return t('practice.reason.start', { asked });
     case 'climbing':
       return t('practice.reason.climbing', { here });
     case 'found':
@@ -149,13 +150,13 @@ export function sayWhy(say: Say, why: Why): string {
     }
     case 'held': {
       const verdicts = { lost: sayVerdict(say, 'lost'), shaky: sayVerdict(say, 'shaky') };
-      const held = { after: reason.after, ...verdicts, here, clean };
+      const held = { after: reason.after, ...verdicts, here, asked };
       return varied
         ? t('practice.reason.heldVaried', { ...held, variation: varied })
         : t('practice.reason.held', held);
     }
     case 'raised':
-      return t('practice.reason.raised', { clean, from: sayRung(say, reason.from), here });
+      return t('practice.reason.raised', { asked, from: sayRung(say, reason.from), here });
     case 'lowered':
       return t('practice.reason.lowered', { lost, from: sayRung(say, reason.from), here });
     case 'varied': {

@@ -91,7 +91,7 @@ export type Issue =
   | Issued<'ladder-empty'>
   | Issued<'ladder-long', { rungs: number; most: number }>
   | Issued<'dosage', { text: string; most: number }>
-  | Issued<'rule', { what: 'clean' | 'lost' | 'plateau'; text: string }>
+  | Issued<'rule', { what: 'clean' | 'of' | 'lost' | 'plateau'; text: string }>
   | Issued<'item-twice'>
   | Issued<'after-missing', { name: string }>
   /** `backup` is the latest that is whole. */

@@ -2,6 +2,7 @@ import { fail, ok, type Result } from '../issue';
 import type { Course } from './course-schema';
 import { makeDosage } from './dosage';
 import type { Dosage } from './dosage-schema';
+import { MOST_LAST_TRIES } from './data';
 import { makeLadder, typeLadder, type TypedLadder } from './make-ladder';
 import { makeRule, USUAL_RULE, type RuleNumber } from './rule';
 import type { StoppedTries } from './rule-schema';
@@ -38,6 +39,8 @@ export type TypedCourse = TypedLadder &
   Readonly<Record<RuleNumber, string>> & {
     readonly dosage: Dosage['kind'];
     readonly amount: string;
+    /** Of how many of the last tries; empty for in a row. */
+    readonly of: string;
     readonly stopped: StoppedTries;
     readonly follow: Course['follow'];
     readonly climb: boolean;
@@ -50,6 +53,7 @@ export function typeCourse({ ladder, dosage, rule, follow, climb }: Course): Typ
     dosage: dosage.kind,
     amount: String(dosage.amount),
     clean: String(rule.clean),
+    of: rule.of === undefined ? '' : String(rule.of),
     lost: String(rule.lost),
     plateau: String(rule.plateau),
     stopped: rule.stopped ?? null,
@@ -63,10 +67,24 @@ export function makeCourse(typed: TypedCourse): Result<Course> {
   const ladder = makeLadder(typed, []);
   const dosage = makeDosage(typed.dosage, typed.amount, ['amount']);
   const rule = makeRule(typed, []);
-  if (!ladder.ok || !dosage.ok || !rule.ok) {
-    return fail(...[ladder, dosage, rule].flatMap((part) => (part.ok ? [] : part.issues)));
+  const of = readLast(typed);
+  if (!ladder.ok || !dosage.ok || !rule.ok || !of.ok) {
+    return fail(...[ladder, dosage, rule, of].flatMap((part) => (part.ok ? [] : part.issues)));
   }
   const { follow, climb, stopped } = typed;
-  const rules = stopped ? { ...rule.value, stopped } : rule.value;
+  const rules = {
+    ...rule.value,
+    ...(of.value === null ? {} : { of: of.value }),
+    ...(stopped ? { stopped } : {}),
+  };
   return ok({ ladder: ladder.value, dosage: dosage.value, rule: rules, follow, climb });
+}
+
+/** Of how many of the last tries so many are clean: more than these. */
+function readLast({ of, clean }: TypedCourse): Result<number | null> {
+  if (of.trim() === '') return ok(null);
+  const tries = Number(of);
+  if (Number.isInteger(tries) && tries > Number(clean) && tries <= MOST_LAST_TRIES)
+    return ok(tries);
+  return fail({ code: 'rule', path: ['of'], what: 'of', text: of });
 }

@@ -16,5 +16,8 @@ export const DOSAGE_KINDS = ['minutes', 'repetitions', 'bars', 'strokes'] as con
 /** What a stopped try counts as, where a teacher says otherwise than usual. */
 export const STOPPED_TRIES = ['nothing', 'all'] as const;
 
+/** Of at most so many of the last tries a rule asks for clean ones. */
+export const MOST_LAST_TRIES = 12;
+
 /** Most rungs of a ladder; more are a typing slip. */
 export const MOST_RUNGS = 200;

@@ -1,10 +1,19 @@
 export { makeCourse, stepCourse, typeCourse, USUAL_COURSE } from './course';
 export { courseSchema } from './course-schema';
 export { dosageBars, makeDosage } from './dosage';
-export { DOSAGE_KINDS, MANNERS, STOPPED_TRIES } from './data';
+export { DOSAGE_KINDS, MANNERS, MOST_LAST_TRIES, STOPPED_TRIES } from './data';
 export { beatPlaces, factsOf, NO_FACTS } from './facts';
 export { copyFollowed, dosageNow, followEvent, replay, startFollowing } from './follow';
-export { advance, keepAgain, NEVER, pass, raise, startCounter, verdictCounted } from './kernel';
+export {
+  advance,
+  bitsOf,
+  keepAgain,
+  NEVER,
+  pass,
+  raise,
+  startCounter,
+  verdictCounted,
+} from './kernel';
 export { rampBpm, rungsOf } from './ladder';
 export { leastMinutes, leastMinutesOf } from './least-time';
 export { EMPTY_LADDER, makeLadder, readWay, typeLadder, writeWay } from './make-ladder';

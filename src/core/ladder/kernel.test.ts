@@ -57,6 +57,43 @@ describe('advance', () => {
     expect(after(letters)).toMatchObject(expected);
   });
 
+  it.each([
+    ['CCS C', { rung: 1, clean: 0, lately: 0 }],
+    ['CCSS', { rung: 0, clean: 2 }],
+    ['CCSS C', { rung: 0, clean: 2 }],
+    ['CCSS CC', { rung: 0, clean: 2 }],
+    ['CCSS CCC', { rung: 1 }],
+    ['CCLL', { rung: 0, form: 'simpler', clean: 0, lately: 0 }],
+    ['CCC CC', { rung: 1, clean: 2 }],
+  ])('of the last four tries three: %s', (letters, expected) => {
+    expect(after(letters, { ...RULE, of: 4 })).toMatchObject(expected);
+  });
+
+  it('of the last tries counts as one who reads the list does', () => {
+    const letters = fc.array(fc.constantFrom('C', 'S'), { maxLength: 40 });
+    fc.assert(
+      fc.property(
+        letters,
+        fc.integer({ min: 1, max: 4 }),
+        fc.nat({ max: 4 }),
+        (all, clean, more) => {
+          const of = clean + 1 + more;
+          const rule = { ...RULE, clean, of, top: 100, plateau: 1000 };
+          let rung = 0;
+          let since: string[] = [];
+          for (const letter of all) {
+            since = [...since, letter];
+            const won = since.slice(-of).filter((one) => one === 'C').length >= clean;
+            if (!won || letter !== 'C') continue;
+            rung += 1;
+            since = [];
+          }
+          expect(after(all.join(''), rule).rung).toBe(rung);
+        },
+      ),
+    );
+  });
+
   it('where nothing can be taken away, lost at the lowest rung begins to count again', () => {
     const rule = { ...RULE, varies: false };
     expect(after('LL', rule)).toMatchObject({ form: 'whole', lostInARow: 0 });

@@ -6,8 +6,10 @@ import type { AdvanceRule } from './rule-schema';
 export interface Counter {
   /** Place of the next rung to play, from 0. */
   rung: number;
-  /** Clean tries on this rung since the last one that was not. */
+  /** Clean tries on this rung that count: since the last one that was not, or of the last ones. */
   clean: number;
+  /** Where the rule looks at the last tries: which of them were clean, as bits, the latest the lowest. */
+  lately: number;
   lostInARow: number;
   /** The target has been played clean as often as the rule asks. */
   passed: boolean;
@@ -55,6 +57,7 @@ export function startCounter(rung: number, climbing = false): Counter {
   return {
     rung,
     clean: 0,
+    lately: 0,
     lostInARow: 0,
     passed: false,
     climbing,
@@ -102,20 +105,31 @@ export type Counted =
   | 'found';
 
 /** Counts one try on the rung that is asked for; changes the counter. Clean counts for its rung; shaky
- * sets the count to 0; lost too, and so many in a row sink. Where the ladder goes then is another matter:
+ * sets the count to 0, unless the rule looks at the last tries; lost too, and so many in a row sink. Where the ladder goes then is another matter:
  * `wonLeads`, `sunkLeads`, or a teacher's word. */
 export function countTry(counter: Counter, verdict: Verdict, rule: Steps, day: number): Counted {
   if (counter.passed) return keepWarm(counter, verdict, rule, day);
   if (counter.climbing) return climbOn(counter, verdict, rule);
-  if (verdict === 'clean') {
-    counter.clean += 1;
+  const isClean = verdict === 'clean';
+  if (rule.of === undefined) counter.clean = isClean ? counter.clean + 1 : 0;
+  else {
+    counter.lately = ((counter.lately << 1) | Number(isClean)) & (2 ** rule.of - 1);
+    counter.clean = bitsOf(counter.lately);
+  }
+  if (isClean) {
     counter.lostInARow = 0;
     return counter.clean < rule.clean ? 'counting' : 'won';
   }
-  counter.clean = 0;
   counter.spotless = false;
   counter.lostInARow = verdict === 'lost' ? counter.lostInARow + 1 : 0;
   return counter.lostInARow < rule.lost ? 'held' : 'sunk';
+}
+
+/** How many bits of a whole number are set. */
+export function bitsOf(number: number): number {
+  let bits = 0;
+  for (let rest = number; rest > 0; rest &= rest - 1) bits += 1;
+  return bits;
 }
 
 /** Where a rung that was won leads: to the whole where something simpler was played, past the target, or a
@@ -172,6 +186,7 @@ function sink(counter: Counter, varies: boolean): void {
 export function toRung(counter: Counter, rung: number): void {
   counter.rung = rung;
   counter.clean = 0;
+  counter.lately = 0;
   counter.lostInARow = 0;
   counter.passed = false;
   counter.spotless = true;
@@ -205,6 +220,7 @@ function makeSimpler(counter: Counter): void {
 
 export function pass(counter: Counter, day: number): void {
   counter.clean = 0;
+  counter.lately = 0;
   counter.passed = true;
   counter.keepTimes = 0;
   counter.keepDue = day + KEEP_DAYS[0];

@@ -3,7 +3,7 @@ import type { AdvanceRule } from './rule-schema';
 
 export const USUAL_RULE: AdvanceRule = { clean: 3, lost: 2, plateau: 4 };
 
-export type RuleNumber = Exclude<keyof AdvanceRule, 'stopped'>;
+export type RuleNumber = Exclude<keyof AdvanceRule, 'stopped' | 'of'>;
 
 /** @returns issue `rule` for each number that is not whole and 1 to 20 */
 export function makeRule(

@@ -17,6 +17,7 @@ import {
 import { dayAt, dayNumber, daysAfter } from '../calendar';
 import {
   expectedTries,
+  expectedTriesOf,
   findHelp,
   forecast,
   keepingShare,
@@ -145,6 +146,27 @@ describe('findHelp', () => {
   });
 });
 
+describe('expectedTriesOf', () => {
+  it('is the mean wait for so many clean of the last tries', () => {
+    // By hand: none clean, the latest clean, the one before it: a = 2 + b, b = 1 + c / 2, c = 1 + a / 2.
+    expect(expectedTriesOf(0.5, 2, 3)).toBeCloseTo(14 / 3, 6);
+    expect(expectedTriesOf(1, 3, 4)).toBeCloseTo(3, 1);
+  });
+
+  it('is that of a run where all of the last tries have to be clean, never longer else', () => {
+    for (const chance of [0.05, 0.3, 0.5, 0.8]) {
+      for (const clean of [2, 3, 4]) {
+        const run = expectedTries(chance, clean);
+        expect(expectedTriesOf(chance, clean, clean) / run).toBeCloseTo(1, 4);
+        expect(expectedTriesOf(chance, clean, clean + 1)).toBeLessThan(run);
+        expect(expectedTriesOf(chance, clean, clean + 2)).toBeLessThan(
+          expectedTriesOf(chance, clean, clean + 1),
+        );
+      }
+    }
+  });
+});
+
 describe('help where it is needed', () => {
   const half = { clean: 50, other: 50 };
   const weak = { fresh: half, known: half, lost: 0.2 };
@@ -159,6 +181,15 @@ describe('help where it is needed', () => {
     expect(softer).toMatchObject({ work: 0, clean: 3, was: 4 });
     expect(softer && sayHelp(ENGLISH, softer, [{ name: 'Clave' }])).toMatch(
       /^3 clean in a row instead of 4 for Clave: /,
+    );
+  });
+
+  it('clean ones of the last tries, where what goes in a row is broken off', () => {
+    const help = findHelp(asked({ works: [steep('a')], states: [BEGINNING], schedule: few }));
+    const last = help.find((one) => one.kind === 'last-tries');
+    expect(last).toMatchObject({ work: 0, clean: 4, of: 5 });
+    expect(last && sayHelp(ENGLISH, last, [{ name: 'Clave' }])).toMatch(
+      /^4 of the last 5 clean, not in a row, for Clave: /,
     );
   });
 

@@ -1,4 +1,5 @@
 import { dayNumber, WEEKDAYS, type Day } from '../calendar';
+import { MOST_LAST_TRIES } from '../ladder';
 import { MOST_MINUTES } from './data';
 import { forecast, type Forecasting } from './forecast';
 import { withoutWorks } from './unfit';
@@ -24,6 +25,12 @@ export type Help = {
       readonly work: number;
       readonly clean: number;
       readonly was: number;
+    }
+  | {
+      readonly kind: 'last-tries';
+      readonly work: number;
+      readonly clean: number;
+      readonly of: number;
     }
   | { readonly kind: 'lower-target'; readonly work: number; readonly rungs: number }
   | { readonly kind: 'lower-targets'; readonly share: number }
@@ -86,16 +93,21 @@ type WithoutGain = Help extends infer One
 
 /** What can be done about the exercise that takes longest. */
 function withLongest(asked: Forecasting, work: number): Ways {
-  const was = asked.works[work]?.rule.clean ?? 1;
-  const softer =
-    was > 1
-      ? [[{ kind: 'fewer-clean', work, clean: was - 1, was }, fewerClean(asked, work)] as const]
-      : [];
-  return [
+  const { clean = 1, of } = asked.works[work]?.rule ?? {};
+  const ways: (readonly [WithoutGain, Forecasting])[] = [
     [{ kind: 'fewer', work }, fewer(asked, work)],
     [{ kind: 'smaller-step', work }, smallerStep(asked, work)],
-    ...softer,
   ];
+  if (clean === 1) return ways;
+  ways.push([
+    { kind: 'fewer-clean', work, clean: clean - 1, was: clean },
+    withRule(asked, work, { clean: clean - 1 }),
+  ]);
+  const last = clean + 1;
+  if (of === undefined && last <= MOST_LAST_TRIES) {
+    ways.push([{ kind: 'last-tries', work, clean, of: last }, withRule(asked, work, { of: last })]);
+  }
+  return ways;
 }
 
 /** The first free weekday with the time that the others have; where none is free, more of each. */
@@ -160,17 +172,19 @@ function smallerStep(asked: Forecasting, index: number): Forecasting {
   return { ...asked, works, states };
 }
 
-/** One clean in a row less. */
-function fewerClean(asked: Forecasting, index: number): Forecasting {
+/** Another rule for one exercise; what was won already is won as before. */
+function withRule(
+  asked: Forecasting,
+  index: number,
+  other: Partial<PlannedExercise['rule']>,
+): Forecasting {
   const works = asked.works.map((work, at) =>
-    at === index ? { ...work, rule: { ...work.rule, clean: work.rule.clean - 1 } } : work,
+    at === index ? { ...work, rule: { ...work.rule, ...other } } : work,
   );
-  const states = asked.states.map((state, at) =>
-    // What was won already is won as before; the next clean one comes to what is asked now.
-    at === index
-      ? { ...state, clean: Math.min(state.clean, (works[at]?.rule.clean ?? 1) - 1) }
-      : state,
-  );
+  const states = asked.states.map((state, at) => {
+    const most = (works[at]?.rule.clean ?? 1) - 1;
+    return at === index ? { ...state, clean: Math.min(state.clean, most) } : state;
+  });
   return { ...asked, works, states };
 }
 

@@ -1,4 +1,4 @@
-import type { Counter } from '../ladder';
+import { bitsOf, type Counter } from '../ladder';
 import type { Verdict } from '../log';
 
 /** Verdicts in one situation. */
@@ -108,4 +108,34 @@ export function expectedTries(chance: number, inARow: number): number {
   const p = Math.min(0.999, Math.max(0.001, chance));
   const all = p ** inARow;
   return (1 - all) / ((1 - p) * all);
+}
+
+/** Tries after which the tail of what has not come yet is taken as geometric. */
+const LONG_WAIT = 2000;
+
+/** Tries that win a rung, when so many clean of the last ones are asked for: the chances of all that the last tries
+ * can be, carried on a try at a time.
+ * @example expectedTriesOf(0.5, 2, 3) // => 14 / 3 */
+export function expectedTriesOf(chance: number, clean: number, of: number): number {
+  const p = Math.min(0.999, Math.max(0.001, chance));
+  const kept = 2 ** (of - 1) - 1;
+  let now = new Float64Array(kept + 1);
+  now[0] = 1;
+  let [left, before, sum] = [1, 1, 0];
+  for (let tries = 0; left > 1e-9; tries += 1) {
+    if (tries > LONG_WAIT) return sum + left / (1 - left / before);
+    sum += left;
+    const next = new Float64Array(kept + 1);
+    for (const [last, share] of now.entries()) {
+      if (share === 0) continue;
+      const missed = (last << 1) & kept;
+      next[missed] = (next[missed] ?? 0) + (1 - p) * share;
+      const hit = (last << 1) | 1;
+      if (bitsOf(hit) < clean) next[hit & kept] = (next[hit & kept] ?? 0) + p * share;
+    }
+    now = next;
+    before = left;
+    left = now.reduce((total, share) => total + share, 0);
+  }
+  return sum;
 }

@@ -1,7 +1,7 @@
 import { dayNumber, daysAfter, type Day } from '../calendar';
 import { keepAgain, pass, raise } from '../ladder';
 import { fillDay, type PlannedTry } from './fill';
-import { cleanShare, expectedTries } from './pace';
+import { cleanShare, expectedTries, expectedTriesOf, type Tally } from './pace';
 import { hoursOn, isOff, type Surface } from './schedule';
 import type { Hours, Schedule } from './schedule-schema';
 import { stretchesOf, type Stretch } from './stretches';
@@ -86,10 +86,12 @@ interface Wins {
 }
 
 function winsPerTry({ pace, rule }: PlannedExercise): Wins {
-  return {
-    fresh: 1 / expectedTries(cleanShare(pace.fresh), rule.clean),
-    known: 1 / expectedTries(cleanShare(pace.known), rule.clean),
+  const { clean, of } = rule;
+  const wins = (tally: Tally) => {
+    const share = cleanShare(tally);
+    return 1 / (of === undefined ? expectedTries(share, clean) : expectedTriesOf(share, clean, of));
   };
+  return { fresh: wins(pace.fresh), known: wins(pace.known) };
 }
 
 /** One try, as it is expected to go. @returns whether it reaches the target */

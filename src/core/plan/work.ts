@@ -67,6 +67,7 @@ export function goingFrom(state: PlannedState): LadderInPlan {
   return {
     rung: state.rung,
     clean: state.clean,
+    lately: state.lately,
     lostInARow: state.lostInARow,
     passed: state.passed,
     climbing: state.climbing,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { USUAL_COURSE, makeCourse, rungsOf, typeCourse } from '../ladder';
 import { makeId, type ItemId } from '../id';
+import { must } from '../issue';
 import {
   changeItems,
   checkOutline,
@@ -141,6 +142,24 @@ describe('what comes after what', () => {
     const [item] = itemsOf(one);
     const twice = { sections: [{ id: 's', name: '', items: item ? [item, item] : [] }] };
     expect(checkOutline(twice)).toMatchObject({ issues: [{ code: 'item-twice' }] });
+  });
+});
+
+describe('a rule of the last tries', () => {
+  const typed = (of: string) => ({ ...typeCourse(USUAL_COURSE), clean: '3', of });
+
+  it('is typed as more tries than have to be clean, or left out', () => {
+    const made = makeCourse(typed('4'));
+    expect(made).toMatchObject({ value: { rule: { clean: 3, of: 4 } } });
+    expect(made.ok && makeCourse(typeCourse(made.value))).toEqual(made);
+    expect(makeCourse(typed(''))).toMatchObject({ value: { rule: { clean: 3 } } });
+    expect(must(makeCourse(typed(''))).rule).not.toHaveProperty('of');
+  });
+
+  it.each(['3', '2', '13', '4.5', 'x'])('refuses %s', (of) => {
+    expect(makeCourse(typed(of))).toMatchObject({
+      issues: [{ code: 'rule', what: 'of', text: of, path: ['of'] }],
+    });
   });
 });
 

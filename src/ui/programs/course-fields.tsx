@@ -4,6 +4,7 @@ import { useState } from 'react';
 import type { Issue } from '@/core/issue';
 import {
   DOSAGE_KINDS,
+  MOST_LAST_TRIES,
   STOPPED_TRIES,
   makeCourse,
   rungsOf,
@@ -133,6 +134,22 @@ export function CourseFields({
         {say.t.rich('screen.programs.rule', {
           ...WORD,
           clean: () => field('clean', say.t('screen.programs.field.clean')),
+          of: () => (
+            <select
+              aria-label={say.t('screen.programs.field.of')}
+              className="field"
+              value={typed.of}
+              aria-invalid={issuesAt(issues, 'of').length > 0}
+              onChange={(event) => choose({ of: event.target.value })}
+            >
+              <option value="">{say.t('screen.programs.inARow')}</option>
+              {lastTries(typed).map((tries) => (
+                <option key={tries} value={tries}>
+                  {say.t('screen.programs.ofLast', { tries })}
+                </option>
+              ))}
+            </select>
+          ),
           lost: () => field('lost', say.t('screen.programs.field.lost')),
           days: () => field('plateau', say.t('screen.programs.field.plateau')),
         })}
@@ -174,6 +191,13 @@ export function CourseFields({
       {kind !== 'stages' && <p className="mt-1 text-sm text-soft">{sayRungs(say, course)}</p>}
     </div>
   );
+}
+
+/** Of how many of the last tries so many clean can be asked for, and what is chosen. */
+function lastTries({ clean, of }: TypedCourse): readonly number[] {
+  const least = Number(clean) + 1;
+  const near = [0, 1, 2].map((more) => least + more).filter((tries) => tries <= MOST_LAST_TRIES);
+  return [...new Set([...near, ...(of === '' ? [] : [Number(of)])])].sort((a, b) => a - b);
 }
 
 /** Words between fields. */
@@ -288,7 +312,7 @@ export function sayCourse(say: Say, { ladder, dosage, rule, follow }: Course): s
   return say.t('screen.programs.course', {
     way,
     dosage: rungs[0]?.dosage ? 'none' : sayDosage(say, dosage),
-    clean: rule.clean,
+    ...{ clean: rule.clean, of: rule.of ?? 0 },
     follow,
   });
 }

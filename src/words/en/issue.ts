@@ -99,7 +99,7 @@ export const issue = {
     'This ladder has no rungs yet. Type its tempos, such as 60 70 80, or choose steps.',
   'ladder-long':
     'This makes {rungs, number} rungs, and {most, number} is the most. Take larger steps.',
-  rule: '{what, select, clean {“{text}” clean tries cannot be asked for.} lost {“{text}” lost tries cannot be waited for.} other {“{text}” days without gain cannot be waited for.}} Set a whole number from 1 to 20.',
+  rule: '{what, select, clean {“{text}” clean tries cannot be asked for. Set a whole number from 1 to 20.} of {Clean ones of the last “{text}” tries cannot be asked for. Set more tries than have to be clean, up to {most, number}.} lost {“{text}” lost tries cannot be waited for. Set a whole number from 1 to 20.} other {“{text}” days without gain cannot be waited for. Set a whole number from 1 to 20.}}',
   'item-twice': 'The same item stands here twice. Reload the page and do it again.',
   'after-missing':
     '{name} waits for something that is not in the program. Choose again what it comes after.',

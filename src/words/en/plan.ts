@@ -18,6 +18,8 @@ export const plan = {
     'smaller-step': 'Half the step for {name}: {gain}',
     'fewer-clean':
       '{clean, plural, one {1 clean try} other {# clean in a row}} instead of {was, number} for {name}: {gain}',
+    'last-tries':
+      '{clean, number} of the last {of, number} clean, not in a row, for {name}: {gain}',
     'lower-target':
       'The target of {name} lower by {rungs, plural, one {# rung} other {# rungs}}: {gain}',
     'lower-targets':

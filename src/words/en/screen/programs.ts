@@ -131,8 +131,10 @@ export const programs = {
   climbToFindTheStart: 'climb to find the start',
   allRungs: '{count, plural, one {# rung} other {# rungs}}: {rungs}',
   course:
-    '{way}{dosage, select, none {} other {, {dosage} each}}, up after {clean, number} clean{follow, select, proposes {, waits for me} other {}}',
-  rule: '<w>up after</w> <clean></clean> <w>clean, down after</w> <lost></lost> <w>lost, stuck after</w> <days></days> <w>days ·</w>',
+    '{way}{dosage, select, none {} other {, {dosage} each}}, up after {clean, number} clean{of, plural, =0 {} other { of the last #}}{follow, select, proposes {, waits for me} other {}}',
+  rule: '<w>up after</w> <clean></clean> <w>clean</w> <of></of> <w>· down after</w> <lost></lost> <w>lost, stuck after</w> <days></days> <w>days ·</w>',
+  inARow: 'in a row',
+  ofLast: 'of the last {tries, number}',
   courseTemplate: {
     usual: 'usual: 60 → 100 by 5',
     counting: 'new counting: 80, back to 50, up again',
@@ -146,6 +148,7 @@ export const programs = {
   field: {
     amount: 'Amount',
     clean: 'Clean tries to go up',
+    of: 'Clean tries that count',
     lost: 'Lost tries to go down',
     plateau: 'Days without gain',
     tempos: 'Tempos',
