@@ -104,9 +104,9 @@ export type Counted =
   | 'climbed'
   | 'found';
 
-/** Counts one try on the rung that is asked for; changes the counter. Clean counts for its rung; shaky
- * sets the count to 0, unless the rule looks at the last tries; lost too, and so many in a row sink. Where the ladder goes then is another matter:
- * `wonLeads`, `sunkLeads`, or a teacher's word. */
+/** Counts one try on the rung that is asked for; changes the counter. Clean counts for its rung; shaky sets the count
+ * to 0, unless the rule looks at the last tries; lost too, and so many in a row sink. Where the ladder goes then is
+ * another matter: `wonLeads`, `sunkLeads`, or a teacher's word. */
 export function countTry(counter: Counter, verdict: Verdict, rule: Steps, day: number): Counted {
   if (counter.passed) return keepWarm(counter, verdict, rule, day);
   if (counter.climbing) return climbOn(counter, verdict, rule);

@@ -98,13 +98,13 @@ function withLongest(asked: Forecasting, work: number): Ways {
     [{ kind: 'fewer', work }, fewer(asked, work)],
     [{ kind: 'smaller-step', work }, smallerStep(asked, work)],
   ];
-  if (clean === 1) return ways;
+  if (clean === 1 || of !== undefined) return ways;
   ways.push([
     { kind: 'fewer-clean', work, clean: clean - 1, was: clean },
     withRule(asked, work, { clean: clean - 1 }),
   ]);
   const last = clean + 1;
-  if (of === undefined && last <= MOST_LAST_TRIES) {
+  if (last <= MOST_LAST_TRIES) {
     ways.push([{ kind: 'last-tries', work, clean, of: last }, withRule(asked, work, { of: last })]);
   }
   return ways;
@@ -182,8 +182,9 @@ function withRule(
     at === index ? { ...work, rule: { ...work.rule, ...other } } : work,
   );
   const states = asked.states.map((state, at) => {
-    const most = (works[at]?.rule.clean ?? 1) - 1;
-    return at === index ? { ...state, clean: Math.min(state.clean, most) } : state;
+    if (at !== index) return state;
+    const clean = Math.min(state.clean, (works[at]?.rule.clean ?? 1) - 1);
+    return { ...state, clean, lately: 2 ** clean - 1 };
   });
   return { ...asked, works, states };
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { advanceRuleSchema } from '../ladder/rule-schema';
 import { USUAL_COURSE, makeCourse, rungsOf, typeCourse } from '../ladder';
 import { makeId, type ItemId } from '../id';
 import { must } from '../issue';
@@ -154,6 +155,11 @@ describe('a rule of the last tries', () => {
     expect(made.ok && makeCourse(typeCourse(made.value))).toEqual(made);
     expect(makeCourse(typed(''))).toMatchObject({ value: { rule: { clean: 3 } } });
     expect(must(makeCourse(typed(''))).rule).not.toHaveProperty('of');
+  });
+
+  it('is refused from elsewhere, too, where it could never be won', () => {
+    const read = (of: number) => advanceRuleSchema.safeParse({ clean: 3, lost: 2, of }).success;
+    expect([2, 3, 4, 12, 13].map(read)).toEqual([false, false, true, true, false]);
   });
 
   it.each(['3', '2', '13', '4.5', 'x'])('refuses %s', (of) => {
