@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { samples } from '../../samples.fixture';
 import { ENGLISH, sayHelp } from '@/words';
 import { seeded } from '../chance';
@@ -174,9 +174,13 @@ describe('help where it is needed', () => {
   const steep = (id: string) =>
     work(id, { pace: weak, rule, trySeconds: Array.from({ length: 30 }, () => 120) });
   const few = { ...everyDay({ minutes: 10 }) };
+  const now = asked({ works: [steep('a')], states: [BEGINNING], schedule: few });
+  let help: ReturnType<typeof findHelp>;
+  beforeAll(() => {
+    help = findHelp(now);
+  });
 
   it('fewer clean in a row for what takes longest', () => {
-    const help = findHelp(asked({ works: [steep('a')], states: [BEGINNING], schedule: few }));
     const softer = help.find((one) => one.kind === 'fewer-clean');
     expect(softer).toMatchObject({ work: 0, clean: 3, was: 4 });
     expect(softer && sayHelp(ENGLISH, softer, [{ name: 'Clave' }])).toMatch(
@@ -185,7 +189,6 @@ describe('help where it is needed', () => {
   });
 
   it('clean ones of the last tries, where what goes in a row is broken off', () => {
-    const help = findHelp(asked({ works: [steep('a')], states: [BEGINNING], schedule: few }));
     const last = help.find((one) => one.kind === 'last-tries');
     expect(last).toMatchObject({ work: 0, clean: 4, of: 5 });
     expect(last && sayHelp(ENGLISH, last, [{ name: 'Clave' }])).toMatch(
@@ -194,9 +197,8 @@ describe('help where it is needed', () => {
   });
 
   it('a target that is reached, as little lower as is enough', () => {
-    const now = asked({ works: [steep('a')], states: [BEGINNING], schedule: few });
     expect(forecast(now).program.middle).toBeNull();
-    const lower = findHelp(now).find((one) => one.kind === 'lower-target');
+    const lower = help.find((one) => one.kind === 'lower-target');
     if (lower?.kind !== 'lower-target') throw new Error('no target is reached');
     const middleOf = (rungs: number) => {
       const works = [
@@ -214,8 +216,8 @@ describe('help where it is needed', () => {
   it('all targets lower where one alone is not enough; it is never empty', () => {
     const works = ['a', 'b', 'c', 'd'].map((id) => ({ ...steep(id), rule: { ...rule, clean: 3 } }));
     const states = works.map(() => BEGINNING);
-    const help = findHelp(asked({ works, states, schedule: few, keeps: 0.7 }));
-    const all = help.find((one) => one.kind === 'lower-targets');
+    const stuck = findHelp(asked({ works, states, schedule: few, keeps: 0.7 }));
+    const all = stuck.find((one) => one.kind === 'lower-targets');
     expect(all && sayHelp(ENGLISH, all, works)).toMatch(
       /^Only \d+% of the rungs left of each ladder: reached by /,
     );

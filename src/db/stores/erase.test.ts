@@ -1,19 +1,11 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, it, vi } from 'vitest';
+import { expect, it } from 'vitest';
 import type { PersonId, StudioId } from '@/core/studio';
 import { closeDb, connectionOf, openDb } from '../connection';
 import { StorageError } from '../trouble';
 import { erasePerson } from './erase';
-
-const disk = vi.hoisted(() => ({ free: null as number | null }));
-vi.mock('node:fs', async (original) => {
-  const fs = await original<typeof import('node:fs')>();
-  const statfsSync = (path: string) =>
-    disk.free === null ? fs.statfsSync(path) : { bavail: disk.free, bsize: 1 };
-  return { ...fs, statfsSync };
-});
 
 it('erases nothing where there is no room to write the file over, then all of it', () => {
   const folder = mkdtempSync(join(tmpdir(), 'mivvel-erase-'));
@@ -22,11 +14,10 @@ it('erases nothing where there is no room to write the file over, then all of it
   $client.exec("insert into studio (id, name, zone) values ('s', 'Mole End', 'UTC')");
   $client.exec("insert into person (id, studio_id, role, name) values ('p', 's', 'student', 'To')");
   const people = () => $client.prepare('select name from person').pluck().all();
-  const erase = () => erasePerson(db, 's' as StudioId, 'p' as PersonId);
-  disk.free = 100_000;
-  expect(erase).toThrow(StorageError);
+  const erase = (free?: number) =>
+    erasePerson(db, 's' as StudioId, 'p' as PersonId, free === undefined ? free : () => free);
+  expect(() => erase(100_000)).toThrow(StorageError);
   expect(people()).toEqual(['To']);
-  disk.free = null;
   expect(erase()).toBe(true);
   expect(people()).toEqual([]);
   expect(erase()).toBe(false);

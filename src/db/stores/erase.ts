@@ -19,9 +19,15 @@ const ROOM = 2;
 
 /** Takes a student and all that is known of them out of the file: their log, plans, programs given, links, codes and
  * devices; and what lay beneath is written over. Earlier backups still have it until they are let go.
+ * @param freeOn bytes that are free on the disk of a file
  * @returns whether there was such a student
  * @throws StorageError `full` where there is no room to write the file over; then nothing is erased */
-export function erasePerson(db: Db, studioId: StudioId, id: PersonId): boolean {
+export function erasePerson(
+  db: Db,
+  studioId: StudioId,
+  id: PersonId,
+  freeOn: (file: string) => number = freeBytes,
+): boolean {
   const connection = connectionOf(db);
   const { $client } = connection;
   const student = and(eq(person.studioId, studioId), eq(person.id, id), eq(person.role, 'student'));
@@ -35,7 +41,7 @@ export function erasePerson(db: Db, studioId: StudioId, id: PersonId): boolean {
   const { name: file } = $client;
   const of = (pragma: string) => Number($client.pragma(pragma, { simple: true }));
   const bytes = of('page_count') * of('page_size');
-  if (!$client.memory && freeBytes(file) < ROOM * bytes) throw new StorageError('full', file);
+  if (!$client.memory && freeOn(file) < ROOM * bytes) throw new StorageError('full', file);
   // What is deleted is overwritten with zeros, on its pages and on those that become free.
   $client.pragma('secure_delete = ON');
   try {
