@@ -192,7 +192,7 @@ test.describe('screens speak another language, have room for it, and can be used
   test('a student’s, on a phone too', async ({ page, app }) => {
     const content = contentOf(app);
     await enter(page, 'Lotte');
-    for (const address of ['/today', '/plan', '/record', '/stand']) {
+    for (const address of ['/today', '/plan', '/record', '/devices', '/stand']) {
       await look(page, address, content);
       await page.setViewportSize({ width: 390, height: 844 });
       expect.soft(await cutOff(page), `${address} on a phone`).toEqual([]);

@@ -70,6 +70,7 @@ function accept(draft: Draft, proposal: Proposal, following: Following): boolean
 function decline(draft: Draft): void {
   draft.proposal = null;
   draft.clean = 0;
+  draft.lately = 0;
   draft.lostInARow = 0;
   draft.easy = 0;
   draft.askedDays = draft.stuckDays;

@@ -177,6 +177,17 @@ describe('an item that proposes', () => {
     expect(no).toMatchObject({ rung: 0, clean: 0, proposal: null });
   });
 
+  it('of the last tries: asks as long as enough of them are clean', () => {
+    const of = following({ follow: 'proposes', rule: { clean: 3, of: 4, lost: 3, plateau: 20 } });
+    expect(play('CSCC', of)).toMatchObject({ rung: 0, proposal: { kind: 'advance' } });
+    expect(play('CCCS', of)).toMatchObject({ clean: 3, proposal: { kind: 'advance' } });
+    expect(play('CCCSS', of)).toMatchObject({ clean: 2, proposal: null, reason: { kind: 'held' } });
+    const no = play(['CCC', decline('advance'), 'CC'], of);
+    expect(no).toMatchObject({ clean: 2, proposal: null });
+    const moves = following({ rule: { clean: 3, of: 4, lost: 3, plateau: 20 } });
+    expect(play('CSCC', moves)).toMatchObject({ rung: 1, reason: { kind: 'raised' } });
+  });
+
   it('withdraws what the log has overtaken; an answer that comes late moves nothing', () => {
     expect(play('CCC S', proposes).proposal).toBeNull();
     expect(play(['CCC S', accept('advance')], proposes)).toMatchObject({ rung: 0 });

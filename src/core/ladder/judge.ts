@@ -48,8 +48,7 @@ export function afterTry(
   markDay(draft, day);
   if (!counts) return draft;
   draft.basis = basisOf(draft, entry);
-  const { clean, lost, plateau } = following.course.rule;
-  const rule: Steps = { clean, lost, plateau, top: draft.rungs.length - 1 };
+  const rule: Steps = { ...following.course.rule, top: draft.rungs.length - 1 };
   const here = hereAsks(draft);
   const counted = countTry(draft, entry.verdict, rule, day);
   switch (counted) {
@@ -75,11 +74,12 @@ export function afterTry(
       won(draft, rule, following, day);
       break;
     case 'held':
-      notClean(draft);
+      notClean(draft, rule);
+      if (asksForMore(draft)) break;
       draft.reason = { kind: 'held', after: entry.verdict === 'lost' ? 'lost' : 'shaky' };
       break;
     case 'sunk':
-      notClean(draft);
+      notClean(draft, rule);
       sunk(draft, rule, following, recent);
       break;
   }
@@ -99,8 +99,15 @@ function basisOf({ reason, basis }: Draft, entry: JudgedTry): readonly string[] 
   return stays ? [...basis, entry.id].slice(-MOST_BASIS) : [entry.id];
 }
 
-function notClean(draft: Draft): void {
-  withdraw(draft, ['advance', 'restore', 'twist']);
+function notClean(draft: Draft, rule: Steps): void {
+  withdraw(draft, ['twist']);
+  // Of the last tries there may still be enough clean ones.
+  if (draft.clean < rule.clean) withdraw(draft, ['advance', 'restore']);
+}
+
+/** Whether a teacher is asked about going on. */
+function asksForMore({ proposal }: Draft): boolean {
+  return proposal?.kind === 'advance' || proposal?.kind === 'restore';
 }
 
 /** A proposal that the log has overtaken. */

@@ -246,13 +246,15 @@ describe('liveThrough', () => {
           seed: fc.nat(),
           climb: fc.boolean(),
           clean: fc.integer({ min: 1, max: 4 }),
+          more: fc.option(fc.integer({ min: 1, max: 3 })),
           lost: fc.integer({ min: 1, max: 3 }),
           plateau: fc.integer({ min: 1, max: 6 }),
           chance: fc.constantFrom(0.2, 0.5, 0.8, 0.95),
           facts: fc.constantFrom(facts, NO_FACTS),
           rungs: fc.integer({ min: 1, max: 6 }),
         }),
-        ({ seed, climb, chance, facts: known, rungs, ...rule }) => {
+        ({ seed, climb, chance, facts: known, rungs, more, ...counted }) => {
+          const rule = more === null ? counted : { ...counted, of: counted.clean + more };
           const ladder: Ladder = { kind: 'list', tempi: [60, 65, 70, 75, 80, 85].slice(0, rungs) };
           const following = { course: { ...USUAL_COURSE, ladder, climb, rule }, facts: known };
           const start = replay(following, []);

@@ -152,7 +152,7 @@ export interface Note {
 
 export interface StudentSummary {
   readonly student: Person;
-  /** Whether they have a way in; to look around in a demo, nobody needs one. */
+  /** Whether they have a way in; in a demo nobody needs one, and on the studio's tablet there is a number. */
   readonly getsIn: boolean;
   readonly programs: readonly string[];
   readonly lastDay: Day | null;

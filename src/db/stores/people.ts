@@ -1,11 +1,11 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { KitProfile } from '@/core/kit';
 import type { StepKind } from '@/core/path';
 import type { Schedule } from '@/core/plan';
 import { ROLES, type Person, type PersonId, type Speech, type StudioId } from '@/core/studio';
 import type { Connection } from '../connection';
 import { prepared } from '../prepared';
-import { pass, person, signIn, studio } from '../schema';
+import { pass, person, signIn, studio, tablet } from '../schema';
 
 export interface Studio {
   readonly id: StudioId;
@@ -103,12 +103,22 @@ export function peopleOf(db: Connection, studioId: StudioId) {
       db.update(person).set({ name }).where(one(of)).run();
     },
 
-    /** Who has a link, a code or a device to come in by, or has had one that is not ended. */
-    withWaysIn(): ReadonlySet<PersonId> {
+    /** Whether students can come in by their numbers, on a tablet of the studio's. */
+    hasTablet: () =>
+      db.select().from(tablet).where(eq(tablet.studioId, studioId)).get() !== undefined,
+
+    /** Who has a link, a code or a device to come in by. */
+    withWaysIn(now: number): ReadonlySet<PersonId> {
       const byPass = db
         .select({ id: pass.personId })
         .from(pass)
-        .where(and(eq(pass.studioId, studioId), inArray(pass.kind, ['student', 'code'])));
+        .where(
+          and(
+            eq(pass.studioId, studioId),
+            inArray(pass.kind, ['student', 'code']),
+            or(isNull(pass.endsAt), gt(pass.endsAt, now)),
+          ),
+        );
       const byDevice = db
         .select({ id: signIn.personId })
         .from(signIn)

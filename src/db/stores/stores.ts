@@ -35,6 +35,7 @@ export function studioStore(db: Db, { studioId, personId, role }: StoreFor) {
     setAddress,
     archive,
     rename,
+    hasTablet,
     withWaysIn,
   } = peopleOf(connection, studioId);
   const taught = teachingOf(connection, studioId);
@@ -48,6 +49,7 @@ export function studioStore(db: Db, { studioId, personId, role }: StoreFor) {
     setSpeech,
     setSteps,
     setAddress,
+    hasTablet,
     withWaysIn,
     /** Whoever looks, by another name from now on. */
     renameMe: (name: string) => rename(personId, name),

@@ -513,7 +513,12 @@ describe('an owner', () => {
     expect(without()).toEqual(['Pia']);
     must(endDevice(owner, ines, null));
     expect(without()).toEqual(['Ines', 'Pia']);
-    expect(pia).toBeTruthy();
+    // A code that nobody typed in time is none; on the studio's tablet everybody has a number.
+    must(makeCode(owner, pia));
+    const inAWeek = { ...owner, now: () => context.now() + 7 * 86_400_000 } as typeof owner;
+    expect(must(listStudents(inAWeek)).filter(({ getsIn }) => getsIn)).toEqual([]);
+    must(makeTablet(owner, 'Hall'));
+    expect(without()).toEqual([]);
   });
 });
 

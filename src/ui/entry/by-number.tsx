@@ -83,19 +83,12 @@ function Digits({ who, enter, onBack }: { who: Name; enter: EntryAction; onBack:
           </Button>
         ))}
       </div>
-      <div className="flex gap-3">
-        <Button
-          look="main"
-          type="submit"
-          disabled={pending || pin.length < DIGITS_OF_A_NUMBER}
-          className="h-12 flex-1 text-lg"
-        >
-          {pending ? say.t('screen.entry.oneMoment') : say.t('screen.entry.goIn')}
-        </Button>
+      <p className="flex items-center gap-4">
         <Button className="h-12 px-5 text-lg" onClick={onBack}>
           {say.t('screen.entry.back')}
         </Button>
-      </div>
+        {pending && <span role="status">{say.t('screen.entry.oneMoment')}</span>}
+      </p>
     </form>
   );
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { getAccount, liveContext } from '@/server';
 import { OwnDevices } from '@/ui/account';
-import { endElsewhere, endOn } from './actions';
+import { endElsewhere, endOn } from '../../devices/actions';
 import { sayNow } from '../../language';
 import { studentVisit } from '../../viewer';
 import { StudentBar } from '../student-bar';

@@ -32,7 +32,7 @@ export const setPassword = ownAction(
 );
 
 /** Whoever looks goes by another name. */
-export const renameOwn = teacherAction([text(200)], renameMe, { changes: true });
+export const renameOwn = teacherAction([typedName], renameMe, { changes: true });
 
 /** Goes to another studio of theirs. */
 export const goToStudio = ownAction([ids.person], ({ context, me }, to) =>

@@ -3,7 +3,7 @@ import { getAccount, getOwned, liveContext } from '@/server';
 import { Account } from '@/ui/account';
 import { sayNow } from '../../language';
 import { ownerVisit, teacherVisit } from '../../viewer';
-import { endElsewhere, endOn } from '../../(student)/devices/actions';
+import { endElsewhere, endOn } from '../../devices/actions';
 import * as actions from './actions';
 
 export async function generateMetadata(): Promise<Metadata> {

@@ -2,7 +2,7 @@
 
 import { text } from '@/core/shape';
 import { signOutElsewhere, signOutOn } from '@/server';
-import { ownAction } from '../../act';
+import { ownAction } from '../act';
 
 /** Signs out on all other browsers. */
 export const endElsewhere = ownAction([], ({ context, me }) => signOutElsewhere(context, me));
