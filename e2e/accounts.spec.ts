@@ -7,9 +7,9 @@ test.use({ ground: 'empty' });
 const BO = { email: 'bo@mole-end.example', password: 'five words that Bo chose' };
 
 /** Opens the first studio, as whoever reads the code where Mivvel runs. */
-async function openMine(hand: Hand, app: App): Promise<void> {
+async function openMine(hand: Hand, app: App, studio = 'Mole End'): Promise<void> {
   await hand.open(`/setup?code=${await app.setupCode()}`);
-  await hand.fill('Studio', 'Mole End');
+  if (studio !== '') await hand.fill('Studio', studio);
   await hand.fill('Your name', 'Ada');
   await hand.fill('Email', OWNER.email);
   await hand.fill('New password', OWNER.password);
@@ -58,12 +58,13 @@ test('from the first start to a student who plays on a phone of their own', asyn
   browser,
 }) => {
   const hand = new Hand(page);
-  await openMine(hand, app);
+  // Without a name of its own the studio is called as its owner.
+  await openMine(hand, app, '');
   await expect(page.getByLabel('New student')).toBeFocused();
   await hand.type('Toad');
-  await hand.key('Enter');
-  await hand.press(page.getByRole('link', { name: 'ways in' }));
-  await hand.button('Make the link');
+  await hand.button('Add, with a link');
+  await hand.button('Program for Toad: give a program…');
+  await hand.press(page.getByRole('option', { name: /^A first beat/ }));
   const link = await page.getByLabel('Address', { exact: true }).inputValue();
   await expect(page.getByRole('img', { name: /^Code that opens/ })).toBeVisible();
   // A tablet on the studio's network has no clipboard; what is copied is the link all the same.
@@ -73,10 +74,15 @@ test('from the first start to a student who plays on a phone of their own', asyn
 
   const phone = new Hand(await device(browser, app));
   await phone.open(link);
-  await expect(phone.page.getByText('Mole End')).toBeVisible();
+  await expect(phone.page.getByText('Ada')).toBeVisible();
   await phone.button('Go in');
   await expect(phone.page).toHaveURL(/\/today$/);
-  expect(hand.acts + phone.acts).toBeLessThanOrEqual(12);
+  await expect(phone.page.getByText(/^Toad · 1 exercise, /)).toBeVisible();
+  expect(hand.acts + phone.acts).toBeLessThanOrEqual(11);
+  await phone.press(phone.page.getByRole('link', { name: /^Start/ }));
+  await phone.button(/^Start/);
+  await expect(phone.page.locator('[data-stage=playing]')).toBeVisible();
+  expect(hand.acts + phone.acts).toBeLessThanOrEqual(13);
 
   // It is seen on the phone itself, too.
   await phone.page.goto('/devices');
@@ -85,7 +91,7 @@ test('from the first start to a student who plays on a phone of their own', asyn
   // It stays in, and the teacher sees it and ends it.
   await phone.page.goto('/');
   await expect(phone.page).toHaveURL(/\/today$/);
-  await page.reload();
+  await page.getByRole('link', { name: 'ways in' }).click();
   await page.getByRole('button', { name: /^Sign out on Chrome/ }).click();
   await expect(page.getByText('Nowhere yet.')).toBeVisible();
   await phone.page.goto('/today');

@@ -110,7 +110,7 @@ test.describe('on an empty file', () => {
     await page.getByRole('button', { name: 'Open', exact: true }).click();
     await expect(page.getByText('No students yet.')).toBeVisible();
     await page.getByLabel('New student').fill('Omar');
-    await page.getByRole('button', { name: 'Add' }).click();
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
     await expect(page.getByLabel('New student')).toHaveValue('');
     await page.getByRole('link', { name: 'Omar' }).click();
     await expect(page.getByText('Make a program first')).toBeVisible();

@@ -10,6 +10,7 @@ import {
   asTeacher,
   COOKIE_SECONDS,
   liveContext,
+  originsForOthers,
   rotated,
   signOut,
   whoIs,
@@ -54,6 +55,14 @@ async function isHttps(): Promise<boolean> {
 export async function originNow(): Promise<string> {
   const host = (await headers()).get('host') ?? 'localhost';
   return `${(await isHttps()) ? 'https' : 'http'}://${host}`;
+}
+
+/** Where a studio is reached, in front of its links: the address it was given, or where it was asked.
+ * @returns with it, where others may reach it, when that leads to this computer alone */
+export async function reachedNow(me: Teacher) {
+  const { address } = me.store.studio();
+  const asked = await originNow();
+  return { origin: address ?? asked, others: address === null ? originsForOthers(asked) : [] };
 }
 
 async function keep(name: string, value: string): Promise<void> {

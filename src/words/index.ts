@@ -47,7 +47,15 @@ export {
 export { isCueAbout, sayCue, sayCueLine } from './cue';
 export { sayDifficulty, sayDifficultyPart, sayHindrance, sayRunSeam } from './readback';
 export { sayCaution, sayDose, sayInARow, sayLoad, sayProtection } from './safety';
-export { sayStarter, sayStarterCue, sayStarterItem, sayStarterUse, sayWayIn } from './starter';
+export {
+  sayStarter,
+  sayStarterCue,
+  sayStarterItem,
+  sayStarterUse,
+  sayWayIn,
+  starterNames,
+  type StarterItems,
+} from './starter';
 export { sayNeighbour, sayStep, sayStepKind } from './steps';
 export { ENGLISH, sayIn } from './languages';
 export { sayAtCommandLineIn } from './command-line-languages';

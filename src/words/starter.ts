@@ -26,3 +26,18 @@ export function sayStarterCue({ t }: Say, id: StarterItemId): string {
 export function sayWayIn({ t }: Say, id: WayIn): string {
   return t(`starter.wayIn.${id}`);
 }
+
+/** A starter program and its items, in their order. */
+export interface StarterItems {
+  readonly id: StarterId;
+  readonly items: readonly { readonly id: StarterItemId }[];
+}
+
+/** What a copy of a starter program is called, with its items and what to watch for in each. */
+export function starterNames(say: Say, { id, items }: StarterItems) {
+  return {
+    program: sayStarter(say, id),
+    items: items.map((item) => sayStarterItem(say, item.id)),
+    cues: items.map((item) => sayStarterCue(say, item.id)),
+  };
+}

@@ -129,7 +129,10 @@ export const DOORS: Readonly<Record<string, readonly Knock[]>> = {
     (w) => [w.assignment, w.item, 80],
     (w) => [w.assignment, w.item, null],
   ),
-  'students add': anyTeacher(() => [{}, form({ name: 'New', about: '' })]),
+  'students add': anyTeacher(
+    () => [{}, form({ name: 'New', about: '' })],
+    () => [{}, form({ name: 'New', about: '', link: 'made' })],
+  ),
   'students setStudentKit': taught((w) => [w.id, FULL_KIT]),
   'students giveTo': taught((w) => [w.fellow, w.program]),
   'students logFor': taught((w) => [w.id, decision(w, { does: 'move', rung: 2 })]),

@@ -96,6 +96,14 @@ describe('the first start', () => {
     expect(codesOf(await openFirst(context, again, browser()))).toEqual(['not-yours']);
   });
 
+  it('calls a studio without a name as its owner', async () => {
+    const context = testContext();
+    const typed = { ...ADA, code: setupCode(), studio: ' ', teacher: 'Ada', zone: 'UTC' };
+    const { token } = must(await openFirst(context, typed, browser()));
+    const me = must(asOwner(context, whoIs(context, token)));
+    expect(me.store.studio().name).toBe('Ada');
+  });
+
   it('is closed to whoever does not know the code, and to whoever tries codes', async () => {
     const context = testContext();
     const typed = { ...ADA, code: 'WRONG', studio: 'B', teacher: 'B', zone: 'UTC' };
@@ -113,7 +121,6 @@ describe('the first start', () => {
     [{ password: 'x'.repeat(129) }, 'password-length'],
     [{ email: 'ada' }, 'email'],
     [{ email: 'a@b.example\r\nBcc: all@b.example' }, 'email'],
-    [{ studio: ' ' }, 'name-missing'],
     [{ teacher: '' }, 'name-missing'],
   ])('refuses %o, and makes nothing of it', async (wrong, code) => {
     const context = testContext();

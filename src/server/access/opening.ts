@@ -81,13 +81,14 @@ export async function accountFor(
     : fail({ code: 'sign-in-wrong', path: ['password'] });
 }
 
-/** Opens the first studio, with the code of the terminal.
+/** Opens the first studio, with the code of the terminal; without a name it is called as its teacher.
  * @returns the owner, signed in; issues of what was typed, `not-yours` where a studio is open already */
 export async function openFirst(
   context: Context,
-  typed: Credentials & { code: string; studio: string; teacher: string; zone: string },
+  asked: Credentials & { code: string; studio: string; teacher: string; zone: string },
   browser: Browser,
 ): Promise<Result<Entered>> {
+  const typed = { ...asked, studio: asked.studio.trim() || asked.teacher };
   const may = await maySetUp(typed.code, browser);
   if (!may.ok) return may;
   const isFirst = () => setupNow(context)?.first ?? false;

@@ -28,7 +28,8 @@ export function useFormAction<
     pending,
     onSubmit: (event) => {
       event.preventDefault();
-      const form = new FormData(event.currentTarget);
+      const { submitter } = event.nativeEvent as SubmitEvent;
+      const form = new FormData(event.currentTarget, submitter);
       startTransition(() => dispatch(form));
     },
   };

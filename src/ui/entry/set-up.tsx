@@ -37,20 +37,27 @@ export function OpenStudio({ open, code }: { open: EntryAction; code: string }) 
         submit={say.t('screen.entry.open')}
         hidden={{ code, zone: zoneHere() }}
         fields={[
-          { name: 'studio', label: say.t('screen.entry.studio'), maxLength: 80, autoFocus: true },
-          ...ownFields(say),
+          teacherName(say),
+          {
+            ...{ name: 'studio', label: say.t('screen.entry.studio'), maxLength: 80 },
+            ...{ placeholder: say.t('screen.entry.asYou'), required: false },
+          },
+          ...credentials(say),
         ]}
       />
     </section>
   );
 }
 
-function ownFields(say: ReturnType<typeof useSpeech>['say']) {
+function teacherName(say: ReturnType<typeof useSpeech>['say']) {
+  return {
+    ...{ name: 'teacher', label: say.t('screen.entry.yourName'), maxLength: 80 },
+    ...{ autoComplete: 'name', autoFocus: true },
+  };
+}
+
+function credentials(say: ReturnType<typeof useSpeech>['say']) {
   return [
-    {
-      ...{ name: 'teacher', label: say.t('screen.entry.yourName'), maxLength: 80 },
-      autoComplete: 'name',
-    },
     {
       ...{ name: 'email', type: 'email', autoComplete: 'username' },
       label: say.t('screen.entry.email'),

@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import type { Result } from '@/core/issue';
 import type { StarterId, StarterItemId } from '@/core/program';
 import type { ProgramId } from '@/core/studio';
-import { sayStarter, sayStarterCue, sayStarterItem, sayStarterUse } from '@/words';
+import { sayStarter, sayStarterCue, sayStarterItem, sayStarterUse, starterNames } from '@/words';
 import { attemptOrSay, Button, useSpeech, Link } from '../base';
 
 /** A starter program, with the address at which each of its items is looked at. */
@@ -29,13 +29,8 @@ export function StarterList({
   const { say } = useSpeech();
   const router = useRouter();
 
-  async function take({ id, items }: ShownStarter) {
-    const names = {
-      program: sayStarter(say, id),
-      items: items.map((item) => sayStarterItem(say, item.id)),
-      cues: items.map((item) => sayStarterCue(say, item.id)),
-    };
-    const made = await attemptOrSay(() => copy(id, names));
+  async function take(starter: ShownStarter) {
+    const made = await attemptOrSay(() => copy(starter.id, starterNames(say, starter)));
     if (made) router.push(`/programs/${made.value}`);
   }
 

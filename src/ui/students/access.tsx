@@ -1,25 +1,13 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { startTransition, useOptimistic, useRef, useState } from 'react';
+import { startTransition, useOptimistic, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
 import { ACCESS, type Person, type PersonId, type Reading, type WaysIn } from '@/core/studio';
 import { sayInstant } from '@/words';
-import {
-  attempt,
-  attemptOrSay,
-  Button,
-  Field,
-  postAddress,
-  toast,
-  Trouble,
-  useSpeech,
-  Link,
-} from '../base';
+import { attempt, attemptOrSay, Button, Field, toast, Trouble, useSpeech, Link } from '../base';
 import { Devices, Part, Sure } from '../account';
-
-const QrCode = dynamic(() => import('./qr-code').then((room) => room.QrCode), { ssr: false });
+import { Address, ShownLink, type Reached } from './shown-link';
 
 interface AccessActions {
   readonly link: (anew: boolean) => Promise<Result<string>>;
@@ -34,13 +22,9 @@ interface AccessActions {
   readonly erase: (name: string) => Promise<Result<null>>;
 }
 
-interface AccessProps {
+interface AccessProps extends Reached {
   readonly student: Pick<Person, 'id' | 'name'>;
   readonly studio: string;
-  /** Where the studio is reached, in front of each link. */
-  readonly origin: string;
-  /** Where others may reach it, when that leads to this computer alone. */
-  readonly others: readonly string[];
   readonly ways: WaysIn;
   readonly actions: AccessActions;
 }
@@ -103,12 +87,9 @@ function PrivateLink({ ways, origin, others, actions, student }: AccessProps) {
       </Part>
     );
   }
-  const address = origin + ways.link;
   return (
     <Part title={say.t('screen.access.link')}>
-      <Address address={address} />
-      {others.length > 0 && <OnlyHere others={others} />}
-      <QrCode text={address} label={say.t('screen.access.qrOf', { student: student.name })} />
+      <ShownLink path={ways.link} student={student.name} origin={origin} others={others} />
       <div className="flex flex-wrap gap-2">
         <Sure costs={say.t('screen.access.linkDies')} act={() => make(true)}>
           {say.t('screen.access.renew')}
@@ -119,55 +100,6 @@ function PrivateLink({ ways, origin, others, actions, student }: AccessProps) {
       </div>
     </Part>
   );
-}
-
-/** A link that leads to this computer alone, and where others may reach it. */
-function OnlyHere({ others }: Pick<AccessProps, 'others'>) {
-  const { say } = useSpeech();
-  const router = useRouter();
-  async function set(address: string) {
-    if (await attemptOrSay(() => postAddress(address))) router.refresh();
-  }
-  return (
-    <p className="flex flex-wrap items-center gap-2">
-      {say.t('screen.access.onlyHere')}
-      {others.map((one) => (
-        <Button key={one} onClick={() => void set(one)}>
-          {one}
-        </Button>
-      ))}
-    </p>
-  );
-}
-
-/** An address to copy. */
-function Address({ address }: { address: string }) {
-  const { say } = useSpeech();
-  const field = useRef<HTMLInputElement>(null);
-  async function copyIt() {
-    field.current?.select();
-    if (await copied(address)) toast.success(say.t('screen.access.copied'));
-  }
-  return (
-    <div className="flex w-full gap-2">
-      <input
-        ref={field}
-        readOnly
-        aria-label={say.t('screen.access.address')}
-        className="field flex-1 text-sm"
-        value={address}
-        onFocus={(event) => event.target.select()}
-      />
-      <Button onClick={() => void copyIt()}>{say.t('screen.access.copy')}</Button>
-    </div>
-  );
-}
-
-/** Over plain http a browser has no clipboard, but copies what is selected.
- * @returns whether it was copied */
-async function copied(text: string): Promise<boolean> {
-  if (!('clipboard' in navigator)) return document.execCommand('copy');
-  return (await attempt(() => navigator.clipboard.writeText(text).then(() => true))) ?? false;
 }
 
 function Code({ ways, studio, actions }: AccessProps) {

@@ -1,9 +1,9 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Issue, Result } from '@/core/issue';
-import type { Backup, Backups, StudentSummary } from '@/core/studio';
-import { sayDay, sayNeed } from '@/words';
+import type { Backup, Backups, PersonId, ProgramSummary, StudentSummary } from '@/core/studio';
+import { sayDay, sayNeed, type StarterItems } from '@/words';
 import {
   attemptOrSay,
   Button,
@@ -16,16 +16,28 @@ import {
 } from '../base';
 import { ImportFile, type ArchiveFile } from '../imports';
 import { BackupLine } from './backup-line';
+import { FirstLink, FirstProgram, type FirstActions } from './first-steps';
+import type { Reached } from './shown-link';
 
 interface Answer {
   readonly issues: readonly Issue[];
-  readonly added: string | null;
+  readonly added: { readonly id: PersonId; readonly link: string | null } | null;
 }
 
 const NONE: Answer = { issues: [], added: null };
 
 /** Most reasons that stand beside a student. */
 const MOST_NEEDS = 3;
+
+/** What a student is given from the roster. */
+interface Offered {
+  readonly programs: readonly ProgramSummary[];
+  readonly starters: readonly StarterItems[];
+  readonly reached: Reached;
+  /** Whether nobody gets in without a way of their own, as in a demo. */
+  readonly needsLinks: boolean;
+  readonly actions: FirstActions;
+}
 
 /** The roster: the one who needs the teacher most first, with the reason. */
 export function StudentList({
@@ -34,12 +46,14 @@ export function StudentList({
   files,
   backups,
   backUp,
+  offered,
 }: {
   students: readonly StudentSummary[];
   add: (before: Answer, form: FormData) => Promise<Answer>;
   files: { readonly rosterOf: () => Promise<Result<string>>; readonly archiveFile: ArchiveFile };
   backups: Backups;
   backUp: () => Promise<Result<Backup>>;
+  offered: Offered;
 }) {
   const { say } = useSpeech();
   const { answer, pending, onSubmit } = useFormAction<Answer>(add, NONE);
@@ -79,6 +93,11 @@ export function StudentList({
           <Button look="main" type="submit" className="mt-4">
             {pending ? say.t('screen.students.adding') : say.t('screen.common.add')}
           </Button>
+          {offered.needsLinks && (
+            <Button type="submit" name="link" value="made" disabled={pending} className="mt-4">
+              {say.t('screen.students.addWithLink')}
+            </Button>
+          )}
         </form>
       </div>
       {students.length === 0 ? (
@@ -101,7 +120,12 @@ export function StudentList({
           </thead>
           <tbody className="max-md:block">
             {students.map((row) => (
-              <Row key={row.student.id} row={row} />
+              <Row
+                key={row.student.id}
+                row={row}
+                offered={offered}
+                link={answer.added?.id === row.student.id ? answer.added.link : null}
+              />
             ))}
           </tbody>
         </table>
@@ -115,8 +139,19 @@ export function StudentList({
   );
 }
 
-function Row({ row }: { row: StudentSummary }) {
+function Row({
+  row,
+  offered,
+  link,
+}: {
+  row: StudentSummary;
+  offered: Offered;
+  /** The private link, where it was made just now. */
+  link: string | null;
+}) {
   const { say } = useSpeech();
+  // The link stays in sight when it has been made.
+  const [newcomer] = useState(!row.getsIn || link !== null);
   const { student, needs } = row;
   return (
     <tr className="border-b border-line align-top hover:bg-sheet max-md:flex max-md:flex-wrap max-md:py-1.5 max-md:[&>td]:py-0.5 max-md:[&>td:nth-child(-n+2)]:basis-full max-md:[&>td:nth-child(n+3)]:pr-4">
@@ -125,10 +160,18 @@ function Row({ row }: { row: StudentSummary }) {
           {student.name}
         </Link>
         <p className="text-sm text-soft">{student.about}</p>
-        {!row.getsIn && (
-          <Link href={`/students/${student.id}/access`} className="text-sm underline">
-            {say.t('screen.students.waysIn')}
-          </Link>
+        {newcomer && (
+          <div className="flex flex-wrap items-center gap-3 text-sm">
+            <FirstLink
+              student={student}
+              made={link}
+              actions={offered.actions}
+              {...offered.reached}
+            />
+            <Link href={`/students/${student.id}/access`} className="underline">
+              {say.t('screen.students.waysIn')}
+            </Link>
+          </div>
         )}
       </td>
       <td className="py-2.5 pr-6 text-sm">
@@ -150,9 +193,7 @@ function Row({ row }: { row: StudentSummary }) {
         )}
       </td>
       <td className="py-2.5 pr-4">
-        {row.programs.join(', ') || (
-          <span className="text-soft">{say.t('screen.common.none')}</span>
-        )}
+        {row.programs.join(', ') || <FirstProgram student={student} {...offered} />}
       </td>
       <td className="py-2.5">
         {row.lastDay ? (

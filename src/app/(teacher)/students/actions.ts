@@ -4,8 +4,9 @@ import { revalidatePath } from 'next/cache';
 import * as z from 'zod/mini';
 import { text, list } from '@/core/shape';
 import { daySchema } from '@/core/calendar';
-import type { Issue } from '@/core/issue';
+import { ok, type Issue } from '@/core/issue';
 import { kitSchema } from '@/core/kit';
+import type { PersonId } from '@/core/studio';
 import {
   addStudent,
   appendEntry,
@@ -31,19 +32,24 @@ import {
 import { teacherAction, teacherForm } from '../../act';
 import { flag, ids, typedName } from '../../shapes';
 
-const typed = z.object({ name: typedName, about: text(200) });
+const typed = z.object({ name: typedName, about: text(200), link: z.optional(text(10)) });
 
-/** `added` names the student when it went well. */
+/** Who was added when it went well, and the path of their private link where it was asked for. */
 interface Answer {
   readonly issues: readonly Issue[];
-  readonly added: string | null;
+  readonly added: { readonly id: PersonId; readonly link: string | null } | null;
 }
 
 export async function add(_before: Answer, form: FormData): Promise<Answer> {
-  const added = await teacherForm(form, typed, addStudent);
+  const added = await teacherForm(form, typed, (me, { link, ...person }) => {
+    const id = addStudent(me, person);
+    if (!id.ok) return id;
+    const path = link === undefined ? ok(null) : openLink(me, id.value, false);
+    return path.ok ? ok({ id: id.value, link: path.value }) : path;
+  });
   if (!added.ok) return { issues: added.issues, added: null };
   revalidatePath('/students');
-  return { issues: [], added: String(form.get('name')) };
+  return { issues: [], added: added.value };
 }
 
 /** A copy of the studio file, now. */

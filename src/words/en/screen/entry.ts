@@ -4,6 +4,7 @@ export const entry = {
   claimWhy:
     'Mivvel has accounts now. Set a password for the owner of each studio here; until then nobody gets in.',
   code: 'Code',
+  asYou: 'your name, where none is typed',
   demo: '{studio}: a demo. Whoever opens this page looks as anybody here.',
   email: 'Email',
   forgot: 'Forgot the password?',

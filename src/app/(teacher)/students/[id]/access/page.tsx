@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { parseId } from '@/core/studio';
-import { getRecord, getWaysIn, originsForOthers } from '@/server';
+import { getRecord, getWaysIn } from '@/server';
 import { Access } from '@/ui/students';
 import { sayNow } from '../../../../language';
-import { found, idOr404, originNow, teacherVisit } from '../../../../viewer';
+import { found, idOr404, reachedNow, teacherVisit } from '../../../../viewer';
 import {
   codeFor,
   endDeviceOf,
@@ -34,14 +34,11 @@ export async function generateMetadata(params: Params): Promise<Metadata> {
 export default async function AccessPage(params: Params) {
   const { me, student } = await load(params);
   const { id } = student;
-  const { address, name } = me.store.studio();
-  const asked = await originNow();
   return (
     <Access
       student={student}
-      studio={name}
-      origin={address ?? asked}
-      others={address === null ? originsForOthers(asked) : []}
+      studio={me.store.studio().name}
+      {...await reachedNow(me)}
       ways={found(getWaysIn(me, id))}
       actions={{
         link: linkOf.bind(null, id),
