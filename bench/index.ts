@@ -7,6 +7,7 @@ import { engraving } from './engrave';
 import { expandAndAnalyse } from './expand';
 import { families } from './families';
 import { files } from './files';
+import { forecasts } from './forecasts';
 import { benchFrames } from './frames';
 import { makePlacements } from './placements';
 import { planning } from './plan';
@@ -22,6 +23,7 @@ const PARTS: Readonly<Record<string, () => Row[] | Promise<Row[]>>> = {
   placements: makePlacements,
   roster,
   plan: planning,
+  forecasts,
   stand: verdicts,
   frames: benchFrames,
   variations: variationScreen,

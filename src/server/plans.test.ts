@@ -46,12 +46,13 @@ describe('getPlan', () => {
     const context = testContext();
     const studio = smallStudio(context);
     const before = planOf(context, studio);
-    expect(before).toMatchObject({ scheduled: false, missed: [], keeps: 1, clock: '17:00' });
-    expect(planToday(before.planning, null)).toHaveLength(5);
+    expect(before).toMatchObject({ scheduled: false, missed: [], keeps: 0.75, clock: '17:00' });
+    // Half an hour holds 34 tries of 32 s with their rests of 20 s, and one without.
+    expect(planToday(before.planning, null)).toHaveLength(35);
     log(studio.student, studio.student.store.id, tryOf(studio));
     const after = planOf(context, studio);
     expect(after.planning.states[0]).toMatchObject({ clean: 1, today: { tries: 1, seconds: 320 } });
-    expect(planToday(after.planning, null)).toHaveLength(4);
+    expect(planToday(after.planning, null)).toHaveLength(28);
     expect(after.done).toEqual([{ day: '2026-01-05', tries: 1, seconds: 300 }]);
   });
 
@@ -64,7 +65,7 @@ describe('getPlan', () => {
     expect(plan.missed).toEqual(['2026-01-06', '2026-01-07']);
     const [day] = planDays(plan.planning).days;
     expect(day).toMatchObject({ day: '2026-01-08' });
-    expect(day?.entries).toHaveLength(5);
+    expect(day?.entries).toHaveLength(35);
   });
 
   it('counts days in the studio’s zone, also for somebody ahead of it and over a change of the clock', () => {
@@ -83,12 +84,12 @@ describe('getPlan', () => {
     const context = testContext();
     const studio = smallStudio(context);
     const [work] = planOf(context, studio).planning.works;
-    expect(work).toMatchObject({ needsKit: false, cuts: true, varies: true, rule: { clean: 3 } });
+    expect(work).toMatchObject({ needsKit: false, cuts: false, varies: true, rule: { clean: 3 } });
     expect(work?.trySeconds).toHaveLength(9);
-    for (const seconds of work?.trySeconds ?? []) {
-      expect(seconds).toBeGreaterThanOrEqual(300);
-      expect(seconds).toBeLessThan(310);
-    }
+    // 8 bars of four beats, from 60 up to 100 by 5.
+    expect(work?.trySeconds).toEqual(
+      Array.from({ length: 9 }, (_, rung) => expect.closeTo((32 * 60) / (60 + 5 * rung), 9)),
+    );
   });
 
   it('the teacher says what needs the kit', () => {
@@ -173,23 +174,23 @@ describe('getRound', () => {
     const item = must(addItem(teacher, other, studio.exercise.id));
     must(giveProgram(teacher, other, student.store.id));
     const [first, second] = must(getToday(student)).map(itemKey);
-    const slotsOf = (round: ReturnType<typeof getRound>) => must(round).slots.map((one) => one.key);
-    expect(slotsOf(getRound(student, student.store.id))).toEqual([
-      first,
-      first,
-      first,
-      second,
-      second,
+    const blocksOf = (round: ReturnType<typeof getRound>) =>
+      must(round).slots.reduce<(string | number | null)[][]>((blocks, { key }) => {
+        const last = blocks.at(-1);
+        if (last?.[0] === key) last[1] = Number(last[1]) + 1;
+        else blocks.push([key, 1]);
+        return blocks;
+      }, []);
+    expect(blocksOf(getRound(student, student.store.id))).toEqual([
+      [first, 18],
+      [second, 17],
     ]);
-    expect(slotsOf(getRound(student, student.store.id, { item }))).toEqual([
-      second,
-      second,
-      first,
-      first,
-      first,
+    expect(blocksOf(getRound(student, student.store.id, { item }))).toEqual([
+      [second, 17],
+      [first, 18],
     ]);
-    const short = must(getRound(student, student.store.id, { now: { minutes: 3, on: 'pad' } }));
-    expect(short.slots).toEqual([{ key: first, kind: 'new', on: 'pad', cutTo: 3 }]);
+    const short = must(getRound(student, student.store.id, { now: { minutes: 1, on: 'pad' } }));
+    expect(short.slots).toEqual([{ key: first, kind: 'new', on: 'pad', cutTo: null }]);
     expect(must(getRound(student, student.store.id)).caution).toMatchObject({ allowedMinutes: 15 });
   });
 

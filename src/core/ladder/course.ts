@@ -8,10 +8,10 @@ import { makeRule, USUAL_RULE, type RuleNumber } from './rule';
 import type { StoppedTries } from './rule-schema';
 import { FASTEST } from '../time';
 
-/** What a new item starts with: 60 → 100 by 5, five minutes, three clean. */
+/** What a new item starts with: 60 → 100 by 5, eight bars, three clean; docs/practice-rules.md has what that costs. */
 export const USUAL_COURSE: Course = {
   ladder: { kind: 'fixed', start: 60, target: 100, step: 5 },
-  dosage: { kind: 'minutes', amount: 5 },
+  dosage: { kind: 'bars', amount: 8 },
   rule: USUAL_RULE,
   follow: 'acts',
   climb: false,
@@ -30,7 +30,6 @@ export function stepCourse(start: number, kind: keyof typeof STEP_CLIMBS): Cours
   return {
     ...USUAL_COURSE,
     ladder: { kind: 'fixed', start, target, step: by },
-    dosage: { kind: 'bars', amount: 8 },
   };
 }
 

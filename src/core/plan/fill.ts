@@ -16,11 +16,11 @@ const REVIEW_SHARE = 1 / 3;
 /** Exercises that take turns when they are interleaved. */
 const TURNS = 3;
 
-/** Most tries of one exercise before another comes. */
-const MOST_OF_ONE = 6;
+/** Seconds that one exercise is played before another comes; common practice, no source. */
+const MOST_OF_ONE = 10 * 60;
 
-/** Nothing is played more often on one day than this many times the tries that win a rung. */
-const SETS = 2;
+/** Where nothing else is open, an exercise comes round again; no more often on one day than this. */
+const ROUNDS = 2;
 
 export type EntryKind = 'warm-up' | 'new' | 'review' | 'break';
 
@@ -67,9 +67,13 @@ export function fillDay(
   if (all >= WARM_UP_FROM && open.length + due.length > 0) warmUp(plan);
   review(plan, open.length > 0 ? all * REVIEW_SHARE : all);
   for (let group = nextGroup(plan, order); group.length > 0; group = nextGroup(plan, order)) {
-    playSet(plan, group, 1);
+    playRound(plan, group, 1);
   }
-  if (hasRoom(plan)) playSet(plan, open, SETS);
+  fillUp(plan, 1);
+  for (let round = 2; round <= ROUNDS; round += 1) {
+    if (hasRoom(plan)) playRound(plan, open, round);
+    fillUp(plan, round);
+  }
   const entries = (stretch: OpenStretch) =>
     entriesOf(stretch, order === 'blocked' ? inBlocks(plan, stretch) : stretch.main);
   const [only] = free;
@@ -148,13 +152,14 @@ function secondsOf(work: PlannedExercise, state: LadderInPlan): number {
 const CUT_STEP = 30;
 
 /** Puts a try where it fits: on the pad where that is possible, so that the kit is kept for what needs
- * it. The first one is cut where it would not fit and half of it or more does.
- * @param most seconds of the try itself */
+ * it. The first one, and the last, is cut where it would not fit and half of it or more does.
+ * @param most seconds of the try itself  @param last whether nothing comes after it */
 function place(
   plan: DayPlan,
   index: number,
   kind: Exclude<EntryKind, 'break'>,
   most = Infinity,
+  last = false,
 ): PlannedTry | null {
   const { free, works, states } = plan;
   const work = works[index];
@@ -166,7 +171,8 @@ function place(
   let roomiest: OpenStretch | null = null;
   for (const stretch of free) {
     if (work.needsKit && stretch.on === 'pad') continue;
-    if (isEmpty(stretch) && (!roomiest || stretch.left > roomiest.left)) roomiest = stretch;
+    if ((last || isEmpty(stretch)) && (!roomiest || isRoomier(stretch, roomiest)))
+      roomiest = stretch;
     if (stretch.left < wanted) continue;
     if (!best || (stretch.on === 'pad' && best.on === 'kit')) best = stretch;
   }
@@ -184,6 +190,12 @@ function place(
   const entry: PlannedTry = { work: index, kind, on: into.on, playSeconds, seconds, cutTo };
   (kind === 'warm-up' ? into.warm : kind === 'review' ? into.after : into.main).push(entry);
   return entry;
+}
+
+/** The kit is kept for what needs it. */
+function isRoomier(stretch: OpenStretch, than: OpenStretch): boolean {
+  if (stretch.left !== than.left) return stretch.left > than.left;
+  return stretch.on === 'pad' && than.on === 'kit';
 }
 
 function isEmpty({ warm, main, after }: OpenStretch): boolean {
@@ -234,7 +246,7 @@ function nextGroup(plan: DayPlan, order: (typeof ORDERS)[number]): readonly numb
     if (next < 0) break;
     const before = states[next]?.triesToday ?? 0;
     taken[next] = before;
-    if (before < setOf(plan, next)) {
+    if (before < triesOf(plan, next)) {
       if (place(plan, next, 'new') === null) continue;
       taken[next] = before + 1;
     }
@@ -251,32 +263,47 @@ function nextOpen({ open, taken }: DayPlan): number {
   return -1;
 }
 
-/** Tries that win a rung when all are clean. */
-function setOf({ works }: DayPlan, index: number): number {
-  return Math.min(MOST_OF_ONE, works[index]?.rule.clean ?? 1);
+/** Tries of one round: what fits into its minutes, and one where none does. */
+function triesOf({ works, states }: DayPlan, index: number): number {
+  const work = works[index];
+  const state = states[index];
+  if (!work || !state) return 0;
+  return Math.max(1, Math.floor(MOST_OF_ONE / secondsOf(work, state)));
 }
 
-/** Goes round until each has had its tries, or nothing fits any more. @param sets so many sets each */
-function playSet(plan: DayPlan, group: readonly number[], sets: number): void {
+/** Takes turns until each has had its tries, or nothing fits any more. @param rounds that each has had then */
+function playRound(plan: DayPlan, group: readonly number[], rounds: number): void {
   const { taken } = plan;
   for (let goesOn = true; goesOn && hasRoom(plan);) {
     goesOn = false;
     for (const index of group) {
       const tries = Math.max(0, taken[index] ?? 0);
-      if (tries >= sets * setOf(plan, index) || place(plan, index, 'new') === null) continue;
+      if (tries >= rounds * triesOf(plan, index) || place(plan, index, 'new') === null) continue;
       taken[index] = tries + 1;
       goesOn = true;
     }
   }
 }
 
+/** Where no whole try fits any more, part of one may, of what is not through with its rounds. */
+function fillUp(plan: DayPlan, rounds: number): void {
+  const { open, taken } = plan;
+  for (const index of open) {
+    const tries = Math.max(0, taken[index] ?? 0);
+    if (tries >= rounds * triesOf(plan, index)) continue;
+    if (place(plan, index, 'new', Infinity, true) === null) continue;
+    taken[index] = tries + 1;
+    return;
+  }
+}
+
 /** In blocks, tries of one exercise follow each other, and what is least known comes first. */
 function inBlocks({ works, states }: DayPlan, { main }: OpenStretch): readonly PlannedTry[] {
-  if (main.at(0)?.work === main.at(-1)?.work) return main;
   const climbed = (index: number) =>
     (states[index]?.rung ?? 0) / Math.max(1, works[index]?.trySeconds.length ?? 1);
   const played: number[] = [];
   for (const { work } of main) if (!played.includes(work)) played.push(work);
+  if (played.length < 2) return main;
   played.sort((a, b) => climbed(a) - climbed(b) || a - b);
   const found: PlannedTry[] = [];
   for (const index of played) {

@@ -77,28 +77,30 @@ describe('forecast', () => {
     expect(way.at(-1)?.middle).toBe(1);
   });
 
-  it('who never misses a note needs cleans · rungs tries: 15, six of them a day, so the third day', () => {
+  it('who never misses a note needs cleans · rungs tries: 15, four of them a day, so the fourth day', () => {
     const sure = { clean: 1e9, other: 1e-9 };
     const works = [work('a', { pace: { fresh: sure, known: sure, lost: 0 } })];
     const schedule = everyDay({ minutes: 60 });
     const { program } = forecast(asked({ works, states: [BEGINNING], schedule }));
     expect(program).toMatchObject({
-      early: '2026-03-04',
-      middle: '2026-03-04',
-      late: '2026-03-04',
+      early: '2026-03-05',
+      middle: '2026-03-05',
+      late: '2026-03-05',
     });
   });
 
-  it('agrees with the mean wait for a run of successes, when every try is alike', () => {
+  it('is no slower than the wait for a run of successes, and not much faster, when a try teaches little', () => {
     const half = { clean: 5e8, other: 5e8 };
     const pace = { fresh: half, known: half, lost: 0 };
     const works = [
-      work('a', { trySeconds: [100], rule: { clean: 2, lost: 2, plateau: 20 }, cuts: false, pace }),
+      work('a', { trySeconds: [60], rule: { clean: 2, lost: 2, plateau: 20 }, cuts: false, pace }),
     ];
-    const schedule = everyDay({ minutes: 2 });
+    const schedule = everyDay({ minutes: 1 });
     const found = forecast(asked({ works, states: [BEGINNING], schedule, futures: 4000 }));
     // One try a day: the median wait for two heads in a row is 5 tosses (by the Fibonacci counts).
-    expect(found.program.middle).toBe(daysAfter(TODAY, 4));
+    const days = dayNumber(found.program.middle ?? '9') - dayNumber(TODAY) + 1;
+    expect(days).toBeLessThanOrEqual(5);
+    expect(days).toBeGreaterThanOrEqual(4);
     expect(expectedTries(0.5, 2)).toBe(6);
     expect(expectedTries(0.5, 3)).toBe(14);
   });
@@ -361,12 +363,13 @@ describe('seePace', () => {
     const found = forecast(
       asked({ works: [work('a', { pace: wall })], states: [stuck], futures: 200 }),
     );
-    expect(found.program.middle).toBeNull();
+    const far = found.program.middle ?? '9';
+    expect(far > daysAfter(TODAY, 40)).toBe(true);
     const open = { ...wall, fresh: { clean: 15, other: 5 } };
     const free = forecast(
       asked({ works: [work('a', { pace: open })], states: [stuck], futures: 200 }),
     );
-    expect(free.program.middle).not.toBeNull();
+    expect((free.program.middle ?? '9') < daysAfter(TODAY, 12)).toBe(true);
   });
 });
 
@@ -389,9 +392,9 @@ describe('what was practised', () => {
   });
 
   it('knows how planned dates are kept', () => {
-    expect(keepingShare(schedule, on(), TODAY)).toBe(1);
+    expect(keepingShare(schedule, on(), TODAY)).toBe(3 / 4);
     const half = on('2026-02-20', '2026-02-22', '2026-02-24', '2026-02-26', '2026-02-28');
-    expect(keepingShare(schedule, half, TODAY)).toBeCloseTo(7 / 12);
+    expect(keepingShare(schedule, half, TODAY)).toBeCloseTo(8 / 14);
   });
 
   it('knows what a pad can do', () => {

@@ -1,16 +1,44 @@
 import { advance } from '../ladder';
 import type { Verdict } from '../log';
-import { fillDay } from './fill';
-import type { Tally } from './pace';
+import { fillOn } from './fill-on';
+import { learntAMinute, type Tally } from './pace';
 import type { Schedule } from './schedule-schema';
 import type { Stretch } from './stretches';
 import { countingOf, type LadderInPlan, type PlannedExercise } from './work';
 
-/** How likely a student's tries are clean in one future. */
+/** What is the same for all that a student practises in one future. How far futures lie apart was set so that, of
+ * forecasts held against model students (`core/simulation`), four in five held what was so. */
+interface Fortune {
+  /** Share of the planned dates that are kept, 0 to 1. */
+  readonly keeps: number;
+  /** Added to the logarithm of the odds of a clean try. */
+  readonly better: number;
+  /** Times what a minute of playing teaches. */
+  readonly learns: number;
+}
+
+/** As of so many planned dates is it known which share of them is kept. */
+const DATES_KNOWN = 14;
+/** Standard deviations, of the odds' logarithm and of the logarithm of what is learnt in a minute. */
+const BETTER = 0.6;
+const LEARNS = 0.9;
+
+function drawFortune(keeps: number, random: () => number): Fortune {
+  const dates = { clean: DATES_KNOWN * keeps, other: DATES_KNOWN * (1 - keeps) };
+  return {
+    keeps: keeps < 1 ? drawShare(dates, random) : 1,
+    better: BETTER * drawNormal(random),
+    learns: Math.exp(LEARNS * drawNormal(random)),
+  };
+}
+
+/** How likely an exercise's tries are clean in one future. */
 interface Chances {
   readonly fresh: number;
   readonly known: number;
   readonly lost: number;
+  /** Of what is not clean yet on new ground, the share that a minute of playing takes away. */
+  readonly learns: number;
 }
 
 /** One date of a future. */
@@ -21,11 +49,21 @@ export interface FutureDay {
 
 /** Draws how well it goes in one future: the fewer tries are known, the further this may lie from what
  * they show. @param random from 0 up to 1 */
-function drawChances({ pace }: PlannedExercise, random: () => number): Chances {
+function drawChances(
+  { pace }: PlannedExercise,
+  { better, learns }: Fortune,
+  random: () => number,
+): Chances {
+  const odds = Math.exp(better);
+  const share = (tally: Tally) => {
+    const drawn = drawShare(tally, random);
+    return (odds * drawn) / (odds * drawn + 1 - drawn);
+  };
   return {
-    fresh: drawShare(pace.fresh, random),
-    known: drawShare(pace.known, random),
+    fresh: share(pace.fresh),
+    known: share(pace.known),
     lost: pace.lost,
+    learns: learns * learntAMinute(pace.fresh),
   };
 }
 
@@ -34,9 +72,9 @@ interface Watching {
   readonly onTry?: (work: number, verdict: Verdict, day: number) => void;
 }
 
-/** Works through dates, drawing every verdict, and for each work how well it goes once it is played; a
- * teacher who is asked says yes at once.
- * @param going changed in place  @param keeps share of planned dates that are kept, 0 to 1
+/** Works through dates, drawing every verdict, and for each work how well it goes once it is played; what is played
+ * goes better by the minute, until its rung is won; a teacher who is asked says yes at once.
+ * @param going changed in place  @param keeps share of planned dates that are kept, 0 to 1, as far as it is known
  * @param watch is told after each date, and before each try counts
  * @returns by work the index of the date on which its target is reached; -1 for none */
 export function liveThrough(
@@ -50,36 +88,45 @@ export function liveThrough(
 ): Int16Array {
   const reached = new Int16Array(works.length).fill(-1);
   const chances: (Chances | null)[] = works.map(() => null);
+  const fortune = drawFortune(keeps, random);
+  // Minutes since the last rung was won.
+  const minutes = new Float64Array(works.length);
   for (const [index, { number, stretches }] of days.entries()) {
-    if (stretches.length > 0 && random() < keeps) {
-      const entries = fillDay(works, going, number, stretches, order);
-      for (const { work } of entries) {
+    const isKept = stretches.length > 0 && random() < fortune.keeps;
+    if (isKept) {
+      fillOn(works, going, number, stretches, order, ({ work, playSeconds }) => {
         const state = going[work];
         const of = works[work];
-        if (!state || !of || (state.passed && state.lastDay === number)) continue;
-        const before = state.passed;
-        const chance = (chances[work] ??= drawChances(of, random));
-        const verdict = draw(state, chance, random);
+        if (!state || !of) return false;
+        const { passed, best } = state;
+        const chance = (chances[work] ??= drawChances(of, fortune, random));
+        const played = minutes[work] ?? 0;
+        const verdict = draw(state, chance, Math.exp(-chance.learns * played), random);
         onTry?.(work, verdict, number);
         state.triesToday += 1;
         advance(state, verdict, countingOf(of), number);
-        if (state.passed && !before && reached[work] === -1) reached[work] = index;
-      }
-      for (const { work } of entries) {
-        const state = going[work];
-        if (state) state.triesToday = 0;
-      }
+        minutes[work] = state.best > best ? 0 : played + playSeconds / 60;
+        if (!state.passed || passed) return false;
+        if (reached[work] === -1) reached[work] = index;
+        return true;
+      });
     }
-    if (index === 0) for (const state of going) state.triesToday = 0;
+    if (isKept || index === 0) for (const state of going) state.triesToday = 0;
     onDay?.(index);
   }
   return reached;
 }
 
-/** How one try goes. */
-function draw(state: LadderInPlan, { fresh, known, lost }: Chances, random: () => number): Verdict {
-  const clean = random() < (!state.passed && state.rung >= state.best ? fresh : known);
-  return clean ? 'clean' : random() < lost ? 'lost' : 'shaky';
+/** How one try goes. @param left share of what was not clean that practice has left */
+function draw(
+  state: LadderInPlan,
+  { fresh, known, lost }: Chances,
+  left: number,
+  random: () => number,
+): Verdict {
+  const clean = !state.passed && state.rung >= state.best ? fresh : known;
+  if (random() >= (1 - clean) * left) return 'clean';
+  return random() < lost ? 'lost' : 'shaky';
 }
 
 /** A share from a Beta distribution, as the part that one Gamma has of two. */

@@ -1,10 +1,11 @@
 import { dayNumber, daysAfter, type Day } from '../calendar';
 import { keepAgain, pass, raise } from '../ladder';
 import { fillDay, type PlannedTry } from './fill';
-import { cleanShare, expectedTries, expectedTriesOf, type Tally } from './pace';
+import { fillOn } from './fill-on';
+import { cleanShare, expectedTriesOf, learntAMinute, type Tally } from './pace';
 import { hoursOn, isOff, type Surface } from './schedule';
 import type { Hours, Schedule } from './schedule-schema';
-import { stretchesOf, type Stretch } from './stretches';
+import { leftAfter, stretchesOf, type Stretch } from './stretches';
 import { goingFrom, type LadderInPlan, type PlannedExercise, type PlannedState } from './work';
 
 /** Days that are planned ahead: twelve weeks. */
@@ -51,13 +52,26 @@ export function planDays({ works, states, schedule, today, count = PLAN_DAYS }: 
   const days = Array.from({ length: count }, (_, index): PlannedDay => {
     const day = daysAfter(today, index);
     const hours = hoursOn(schedule, day);
-    const stretches = index === 0 ? leftOf(stretchesOf(hours), states) : stretchesOf(hours);
-    const entries = fillDay(works, going, first + index, stretches, schedule.order);
-    for (const { work } of entries) {
+    const all = stretchesOf(hours);
+    const expect = ({ work }: PlannedTry) => {
       const state = going[work];
-      if (!state) continue;
+      if (!state) return false;
       begun[work] ??= day;
-      if (tryAsExpected(state, works[work], wins[work], first + index)) reached[work] = day;
+      const reaches = tryAsExpected(state, works[work], wins[work], first + index);
+      if (reaches) reached[work] = day;
+      return reaches;
+    };
+    const entries: PlannedTry[] = [];
+    if (index === 0) {
+      // Today is as it stands: what opens when something is passed is asked for when it is.
+      const stretches = leftOf(all, states);
+      entries.push(...fillDay(works, going, first, stretches, schedule.order));
+      for (const entry of entries) expect(entry);
+    } else {
+      fillOn(works, going, first + index, all, schedule.order, (entry) => {
+        entries.push(entry);
+        return expect(entry);
+      });
     }
     for (const state of going) state.triesToday = 0;
     const seconds = entries.reduce((sum, entry) => sum + entry.seconds, 0);
@@ -71,12 +85,10 @@ export function leftOf(
   stretches: readonly Stretch[],
   states: readonly PlannedState[],
 ): readonly Stretch[] {
-  let done = states.reduce((sum, { today }) => sum + today.seconds, 0);
-  return stretches.flatMap(({ on, seconds }) => {
-    const used = Math.min(seconds, done);
-    done -= used;
-    return used < seconds ? [{ on, seconds: seconds - used }] : [];
-  });
+  return leftAfter(
+    stretches,
+    states.reduce((sum, { today }) => sum + today.seconds, 0),
+  );
 }
 
 /** Rungs that one try wins, as may be expected: one over the tries that win a rung. */
@@ -85,12 +97,11 @@ interface Wins {
   readonly known: number;
 }
 
-function winsPerTry({ pace, rule }: PlannedExercise): Wins {
-  const { clean, of } = rule;
-  const wins = (tally: Tally) => {
-    const share = cleanShare(tally);
-    return 1 / (of === undefined ? expectedTries(share, clean) : expectedTriesOf(share, clean, of));
-  };
+function winsPerTry({ pace, rule, trySeconds }: PlannedExercise): Wins {
+  const { clean, of = clean } = rule;
+  const minutes = (trySeconds[trySeconds.length >> 1] ?? 0) / 60;
+  const learnt = 1 - Math.exp(-learntAMinute(pace.fresh) * minutes);
+  const wins = (tally: Tally) => 1 / expectedTriesOf(cleanShare(tally), clean, of, learnt);
   return { fresh: wins(pace.fresh), known: wins(pace.known) };
 }
 

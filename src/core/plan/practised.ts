@@ -36,15 +36,18 @@ export function missedDays(
   );
 }
 
-/** Share of the planned dates of the last weeks on which there was practice, 0 to 1; as if two more had
+/** What is taken for granted before anything is known: of four dates three are kept; chosen for lack of a source. */
+const UNKNOWN = { kept: 3, planned: 4 };
+
+/** Share of the planned dates of the last weeks on which there was practice, 0 to 1; as if three of four more had
  * been kept, so that few dates say little. */
 export function keepingShare(schedule: Schedule, practised: ReadonlySet<Day>, today: Day): number {
   const played = [...practised].sort().at(0);
-  if (played === undefined) return 1;
+  if (played === undefined) return UNKNOWN.kept / UNKNOWN.planned;
   const first = schedule.since !== null && schedule.since > played ? schedule.since : played;
   const planned = datesFrom(daysAfter(today, -KEEPING_WITHIN), KEEPING_WITHIN).filter(
     (day) => day >= first && hoursOn(schedule, day).minutes > 0,
   );
   const kept = planned.filter((day) => practised.has(day)).length;
-  return (kept + 2) / (planned.length + 2);
+  return (kept + UNKNOWN.kept) / (planned.length + UNKNOWN.planned);
 }

@@ -69,7 +69,7 @@ export const plan = {
   reached: 'reached',
   onTime: 'on time in {count, number} of 100 simulations',
   basedOn:
-    '{futures, number} simulations, 4 in 5 of them within the range; based on {fresh, number} % clean on new rungs, {known, number} % clean on rungs passed before, and {kept, number} % of the planned days kept.',
+    '{futures, number} simulations, 4 in 5 of them within the range; based on {fresh, number} % clean on new rungs, {known, number} % clean on rungs passed before, better with each minute on a rung, and {kept, number} % of the planned days kept.',
   offUntil: 'to',
   orders: { blocked: 'blocked', interleaved: 'interleaved' },
   minutesRange: 'Whole minutes, 0 to {most, number}.',
