@@ -1,6 +1,7 @@
 import {
   dosageNow,
   followEvent,
+  onDay,
   planTry,
   rungAt,
   startFollowing,
@@ -43,8 +44,8 @@ export class LadderThen {
       if (one.kind !== 'cue' && !isBack) followEvent(this.#followed, one, this.#following);
       one = this.#events[(this.#next += 1)];
     }
-    const { state } = this.#followed;
     const { fitted, item } = this.#placed;
+    const state = onDay(this.#followed.state, item.course, day);
     const rung = rungAt(state.rungs, state.rung);
     const bpm = said ?? state.bpm;
     const plays = playedOn(fitted, rung, state.variation);
@@ -62,9 +63,10 @@ function followingOf({ item, fitted, given }: PlacedProgress): Following {
   return { course: item.course, facts: fitted.facts, startBpm: given.starts[item.id] };
 }
 
-/** Where the ladder of an item would stand after a log. @param events in order  @returns bpm */
-export function bpmAfter(placed: PlacedProgress, events: readonly ItemEvent[]): number {
+/** Where the ladder of an item would stand today after a log. @param events in order  @returns bpm */
+export function bpmAfter(placed: PlacedProgress, events: readonly ItemEvent[], today: Day): number {
   const { item, recipe, fitted } = placed;
   const source = { item: item.id, recipe, fitted, following: followingOf(placed) };
-  return new ItemProgress(source, events).sums.followed.state.bpm;
+  const { state } = new ItemProgress(source, events).sums.followed;
+  return onDay(state, item.course, today).bpm;
 }

@@ -1,5 +1,13 @@
 import { foldItem, type Author, type EntryKind, type Logged } from '@/core/log';
-import { instantOf, type Day, type EntryId, type LogLook, type PersonId } from '@/core/studio';
+import { onDay } from '@/core/ladder';
+import {
+  dayOf,
+  instantOf,
+  type Day,
+  type EntryId,
+  type LogLook,
+  type PersonId,
+} from '@/core/studio';
 import type { NewEntry, StudentStore } from '@/db';
 import type { Teacher } from './authority';
 import { newId } from './context';
@@ -86,14 +94,15 @@ export class Placing {
   }
 
   look(): Pick<LogLook, 'coming' | 'known' | 'left'> {
+    const today = dayOf(this.me.now(), this.zone);
     const coming = [...this.#coming.values()].map(({ student, placed, log, entries, days }) => {
       const first = log.reduce((most, { seq }) => Math.max(most, seq), 0) + 1;
       const more = entries.map((one, nth) => ({ ...one, seq: first + nth }) as Logged);
       return {
         ...{ student, exercise: placed.item.name, tries: days.length },
         ...{ from: days[0] ?? '', to: days.at(-1) ?? '' },
-        bpm: placed.sums.followed.state.bpm,
-        thenBpm: bpmAfter(placed, foldItem([...log, ...more])),
+        bpm: onDay(placed.sums.followed.state, placed.item.course, today).bpm,
+        thenBpm: bpmAfter(placed, foldItem([...log, ...more]), today),
       };
     });
     const left = [...this.#left.values()].map(({ of, lines }) => ({ ...of, lines }));

@@ -3,6 +3,7 @@ import {
   beatPlaces,
   bridgeLoop,
   dueDay,
+  onDay,
   startLadder,
   verdictCounted,
   type LadderState,
@@ -46,7 +47,8 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
   const nameOf = new Map(items.map(({ item }) => [item.id, item.name]));
   return items.map((placed): StandItem => {
     const { given, program, section, item, fitted, sums } = placed;
-    const { state, late, lowest } = sums.followed;
+    const { late, lowest } = sums.followed;
+    const state = onDay(sums.followed.state, item.course, today);
     const recent = { late: [...late], lowest: [...lowest] };
     let shown = ON_STAND.get(state);
     const { cue } = sums;

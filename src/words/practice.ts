@@ -143,7 +143,7 @@ export function sayWhy(say: Say, why: Why): string {
         ? t('practice.reason.found', { here })
         : t('practice.reason.foundShaky', { shaky: sayRung(say, reason.shaky), here });
     case 'counting': {
-      const count = { clean: reason.clean, of: clean, here };
+      const count = { clean: reason.clean, of: clean, last: of ?? 0, here };
       return varied
         ? t('practice.reason.countingVaried', { ...count, variation: varied })
         : t('practice.reason.counting', count);
@@ -180,6 +180,13 @@ export function sayWhy(say: Say, why: Why): string {
       return sayPassed(say, why.here);
     case 'slipped':
       return t('practice.reason.slipped', { here });
+    case 'away': {
+      const from = sayRung(say, reason.from);
+      const { days } = reason;
+      return from === here
+        ? t('practice.reason.awayHere', { days, here })
+        : t('practice.reason.away', { days, from, here });
+    }
   }
 }
 

@@ -40,6 +40,10 @@ export type TypedCourse = TypedLadder &
     readonly amount: string;
     /** Of how many of the last tries; empty for in a row. */
     readonly of: string;
+    /** Days away that cost a rung; empty for none. */
+    readonly away: string;
+    /** Rungs below the first one that was not clean, for a start that is looked for. */
+    readonly below: string;
     readonly stopped: StoppedTries;
     readonly follow: Course['follow'];
     readonly climb: boolean;
@@ -53,6 +57,8 @@ export function typeCourse({ ladder, dosage, rule, follow, climb }: Course): Typ
     amount: String(dosage.amount),
     clean: String(rule.clean),
     of: rule.of === undefined ? '' : String(rule.of),
+    away: rule.away === undefined ? '' : String(rule.away),
+    below: String(rule.below ?? 1),
     lost: String(rule.lost),
     plateau: String(rule.plateau),
     stopped: rule.stopped ?? null,
@@ -70,10 +76,12 @@ export function makeCourse(typed: TypedCourse): Result<Course> {
   if (!ladder.ok || !dosage.ok || !rule.ok || !of.ok) {
     return fail(...[ladder, dosage, rule, of].flatMap((part) => (part.ok ? [] : part.issues)));
   }
-  const { follow, climb, stopped } = typed;
+  const { follow, climb, stopped, away, below } = typed;
   const rules = {
     ...rule.value,
     ...(of.value === null ? {} : { of: of.value }),
+    ...(away === '' ? {} : { away: Number(away) }),
+    ...(below === '1' ? {} : { below: Number(below) }),
     ...(stopped ? { stopped } : {}),
   };
   return ok({ ladder: ladder.value, dosage: dosage.value, rule: rules, follow, climb });

@@ -21,3 +21,9 @@ export const MOST_LAST_TRIES = 12;
 
 /** Most rungs of a ladder; more are a typing slip. */
 export const MOST_RUNGS = 200;
+
+/** Days away from an item that a rule may count at most. */
+export const MOST_AWAY = 365;
+
+/** Rungs below the first that was not clean, at most. */
+export const MOST_BELOW = 5;

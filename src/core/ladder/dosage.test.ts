@@ -51,7 +51,7 @@ describe('dosage', () => {
   it('rules are whole numbers from 1 to 20', () => {
     expect(makeRule({ clean: '3', lost: '2', plateau: '4' })).toEqual({
       ok: true,
-      value: USUAL_RULE,
+      value: { clean: 3, lost: 2, plateau: 4 },
     });
     expect(makeRule({ clean: '0', lost: '2.5', plateau: '4' })).toMatchObject({
       issues: [{ what: 'clean' }, { what: 'lost' }],

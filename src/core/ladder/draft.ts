@@ -20,8 +20,8 @@ export function moved(draft: Draft, reason: RungReason): void {
   draft.reason = reason;
 }
 
-export function hereAsks(draft: Draft): RungFacts {
-  return rungAt(draft.rungs, draft.rung).asks;
+export function hereAsks({ rungs, rung }: Pick<LadderState, 'rungs' | 'rung'>): RungFacts {
+  return rungAt(rungs, rung).asks;
 }
 
 /** Something else is played in place of the whole. */

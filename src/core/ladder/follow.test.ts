@@ -10,6 +10,7 @@ import {
   dosageNow,
   dueDay,
   factsOf,
+  onDay,
   replay,
   rungAt,
   USUAL_COURSE,
@@ -279,15 +280,62 @@ describe('maintenance', () => {
 describe('climbing to find the start', () => {
   const climbing = following({ climb: true });
 
-  it('two bars a rung up to the first that is not clean; starts one below', () => {
+  it('two bars a rung up to the first that is not clean; starts two below, or as many as are asked for', () => {
     const up = play('CCC', climbing);
     expect(up).toMatchObject({ rung: 3, climbing: true });
     expect(dosageNow(up, USUAL_COURSE.dosage)).toEqual({ kind: 'bars', amount: 2 });
     const found = play('CCC S', climbing);
-    expect(found).toMatchObject({ rung: 2, climbing: false });
-    expect(sayReason(found, USUAL_COURSE)).toBe('Not clean at 75: start at 70.');
+    expect(found).toMatchObject({ rung: 1, climbing: false });
+    expect(sayReason(found, USUAL_COURSE)).toBe('Not clean at 75: start at 65.');
+    const { below: _, ...rule } = USUAL_COURSE.rule;
+    const near = play('CCC S', following({ climb: true, rule }));
+    expect(near).toMatchObject({ rung: 2, climbing: false });
     expect(play('S', climbing)).toMatchObject({ rung: 0, climbing: false });
     expect(play('C'.repeat(9), climbing)).toMatchObject({ rung: 8, climbing: false });
+  });
+});
+
+describe('days away', () => {
+  const try_ = (id: number, day: number, bpm: number): Try => ({
+    ...{ kind: 'try', id: String(id), day: daysAfter('2026-01-01', day), bpm },
+    ...{ rung: null, verdict: 'clean', suffered: [], broke: [] },
+  });
+  // Three clean at 60, two at 65: two of three.
+  const five = [60, 60, 60, 65, 65].map((bpm, nth) => try_(nth, 0, bpm));
+  const stands = replay(acts, five);
+  const on = (state: LadderState, day: number) =>
+    onDay(state, USUAL_COURSE, daysAfter('2026-01-01', day));
+
+  it('ten of them change nothing; eleven lower it a rung, and what was counted counts no more', () => {
+    expect(stands).toMatchObject({ rung: 1, clean: 2 });
+    expect(on(stands, 10)).toBe(stands);
+    const back = on(stands, 11);
+    expect(back).toMatchObject({ rung: 0, bpm: 60, clean: 0, best: 1 });
+    expect(sayReason(back, USUAL_COURSE)).toBe('11 days away: from 65 back to 60.');
+    expect(on(back, 11)).toBe(back);
+    expect(sayReason(on(replay(acts, [try_(9, 0, 60)]), 30), USUAL_COURSE)).toBe(
+      '30 days away: 60 again.',
+    );
+  });
+
+  it('the try with which somebody comes back counts on the lower rung, and the next day is one after', () => {
+    const back = replay(acts, [...five, try_(5, 20, 60)]);
+    expect(back).toMatchObject({ rung: 0, clean: 1, stuckDays: 1 });
+    expect(
+      replay(acts, [...five, try_(5, 20, 60), try_(6, 21, 60), try_(7, 21, 60)]),
+    ).toMatchObject({ rung: 1, clean: 0 });
+    // Played at the rung of before, it moves nothing.
+    expect(replay(acts, [...five, try_(5, 20, 65)])).toMatchObject({ rung: 0, clean: 0 });
+  });
+
+  it('what is passed, what looks for its start, and a rule without it stay where they are', () => {
+    const passed = replay(following({ ladder: { kind: 'list', tempi: [60] } }), five.slice(0, 3));
+    expect(passed.passed).toBe(true);
+    expect(on(passed, 300)).toBe(passed);
+    const climbs = replay(following({ climb: true }), [try_(0, 0, 60)]);
+    expect(on(climbs, 300)).toBe(climbs);
+    const { away: _, ...rule } = USUAL_COURSE.rule;
+    expect(onDay(stands, { rule }, daysAfter('2026-01-01', 300))).toBe(stands);
   });
 });
 

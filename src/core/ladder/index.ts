@@ -7,6 +7,7 @@ export { copyFollowed, dosageNow, followEvent, replay, startFollowing } from './
 export {
   advance,
   bitsOf,
+  comeBack,
   keepAgain,
   NEVER,
   pass,
@@ -18,7 +19,7 @@ export { rampBpm, rungsOf } from './ladder';
 export { leastMinutes, leastMinutesOf } from './least-time';
 export { EMPTY_LADDER, makeLadder, readWay, typeLadder, writeWay } from './make-ladder';
 export { makeRule, USUAL_RULE } from './rule';
-export { isOnRung } from './judge';
+export { isOnRung, onDay } from './judge';
 export { chooseSimpler } from './simpler';
 export { dueDay, rungAt, startLadder } from './state';
 export { planTry } from './try';

@@ -1,7 +1,9 @@
-import { dayNumber } from '../calendar';
+import { dayNumber, type Day } from '../calendar';
 import type { JudgedTry } from '../log';
+import type { Course } from './course-schema';
 import { hereAsks, moved, restore, restsOn, vary, type Draft } from './draft';
 import {
+  comeBack,
   countTry,
   isStuck,
   markDay,
@@ -36,12 +38,13 @@ interface Recent {
 /** One try further. The kernel counts; here stand the reasons. A try on another rung is on record, but
  * moves nothing. An item that proposes holds until the teacher decides. */
 export function afterTry(
-  state: LadderState,
+  before: LadderState,
   entry: JudgedTry,
   following: Following,
   recent: Recent,
 ): LadderState {
   const day = dayNumber(entry.day);
+  const state = onDay(before, following.course, entry.day);
   const counts = isOnRung(state, entry);
   if (!counts && day <= state.lastDay) return state;
   const draft: Draft = { ...state };
@@ -84,6 +87,16 @@ export function afterTry(
       break;
   }
   if (!draft.proposal && isStuck(draft, entry.verdict, rule)) stuck(draft, following, recent);
+  return draft;
+}
+
+/** Where a ladder stands on a date: after too many days without the item, a rung lower. */
+export function onDay(state: LadderState, { rule }: Pick<Course, 'rule'>, on: Day): LadderState {
+  const draft: Draft = { ...state };
+  const [day, from] = [dayNumber(on), hereAsks(state)];
+  if (!comeBack(draft, rule, day)) return state;
+  moved(draft, { kind: 'away', days: day - state.lastDay, from });
+  draft.basis = [];
   return draft;
 }
 

@@ -91,6 +91,24 @@ export function verdictCounted(
   return rule === 'nothing' || verdict === 'clean' ? null : verdict;
 }
 
+/** Comes back to an item after too many days without it: a rung lower, and all that was counted is counted again from
+ * nothing. Changes the counter. @returns whether it was that long */
+export function comeBack(
+  counter: Counter,
+  { away }: Pick<AdvanceRule, 'away'>,
+  day: number,
+): boolean {
+  const { passed, climbing, lastDay, rung } = counter;
+  if (away === undefined || passed || climbing || lastDay === NEVER) return false;
+  if (day - lastDay <= away) return false;
+  toRung(counter, Math.max(0, rung - 1));
+  counter.stuckDays = 0;
+  counter.askedDays = 0;
+  // As if the day before had been one, so that this is said once.
+  counter.lastDay = day - 1;
+  return true;
+}
+
 /** What a verdict came to. `won`: clean as often as the rule asks. `sunk`: lost as often as it allows.
  * `kept`, `slipped`: passed work stays, or is on its ladder again. `climbed`, `found`: the start is looked
  * for further up, or was found. */
@@ -158,6 +176,7 @@ export function isStuck(counter: Counter, verdict: Verdict, { plateau }: Advance
 /** One try further on a ladder that moves by itself; changes the counter. Replaying a log comes to the
  * same, where nothing else was said about its tries. */
 export function advance(counter: Counter, verdict: Verdict, rule: Counting, day: number): void {
+  comeBack(counter, rule, day);
   markDay(counter, day);
   const counted = countTry(counter, verdict, rule, day);
   if (counted === 'won') win(counter, rule, day);
@@ -251,14 +270,14 @@ function keepWarm(counter: Counter, verdict: Verdict, rule: Steps, day: number):
   return 'kept';
 }
 
-/** A rung upward until the first try that is not clean; the ladder starts one below. */
-function climbOn(counter: Counter, verdict: Verdict, { top }: Steps): Counted {
+/** A rung upward until the first try that is not clean; the ladder starts as far below as the rule says. */
+function climbOn(counter: Counter, verdict: Verdict, { top, below = 1 }: Steps): Counted {
   const clean = verdict === 'clean';
   if (clean && counter.rung < top) {
     toRung(counter, counter.rung + 1);
     return 'climbed';
   }
-  toRung(counter, clean ? counter.rung : Math.max(0, counter.rung - 1));
+  toRung(counter, clean ? counter.rung : Math.max(0, counter.rung - below));
   counter.climbing = false;
   gainAt(counter, counter.rung);
   return 'found';

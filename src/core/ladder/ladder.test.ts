@@ -12,7 +12,6 @@ import {
   rungsOf,
   stepCourse,
   typeLadder,
-  USUAL_COURSE,
   writeWay,
   type Ladder,
 } from '.';

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
 import { whole } from '../shape';
-import { MOST_LAST_TRIES, STOPPED_TRIES } from './data';
+import { MOST_AWAY, MOST_BELOW, MOST_LAST_TRIES, STOPPED_TRIES } from './data';
 
 /** `clean`: so many clean tries on a rung lead to the next one. `lost`: so many lost in a row
  * lead one rung lower. `plateau`: so many practice days on a rung without gain are one. The teacher's
@@ -12,6 +12,11 @@ export const advanceRuleSchema = z
     of: z.optional(whole(2, MOST_LAST_TRIES)),
     lost: whole(1, 20),
     plateau: z._default(whole(1, 20), 4),
+    /** After more than so many days without the item it is a rung lower, and nothing of before counts; never, where
+     * left out. */
+    away: z.optional(whole(2, MOST_AWAY)),
+    /** A start that is looked for lies so many rungs below the first that was not clean; one, where left out. */
+    below: z.optional(whole(1, MOST_BELOW)),
     /** What a try that was stopped can be: shaky or lost where left out, `nothing`, or `all` that a whole one
      * can. */
     stopped: z.optional(z.enum(STOPPED_TRIES)),

@@ -1,9 +1,9 @@
 import { fail, ok, type Issue, type Path, type Result } from '../issue';
 import type { AdvanceRule } from './rule-schema';
 
-export const USUAL_RULE: AdvanceRule = { clean: 3, lost: 2, plateau: 4 };
+export const USUAL_RULE: AdvanceRule = { clean: 3, lost: 2, plateau: 4, away: 10, below: 2 };
 
-export type RuleNumber = Exclude<keyof AdvanceRule, 'stopped' | 'of'>;
+export type RuleNumber = Exclude<keyof AdvanceRule, 'stopped' | 'of' | 'away' | 'below'>;
 
 /** @returns issue `rule` for each number that is not whole and 1 to 20 */
 export function makeRule(

@@ -24,7 +24,9 @@ export type RungReason =
   | { readonly kind: 'passed' }
   /** Passed, and played again; `slipping` after a try that was lost. */
   | { readonly kind: 'kept'; readonly slipping: boolean }
-  | { readonly kind: 'slipped' };
+  | { readonly kind: 'slipped' }
+  /** So many days without it. */
+  | { readonly kind: 'away'; readonly days: number; readonly from: RungFacts };
 
 /** The fact behind a proposal or a variation. */
 export type Because =

@@ -1,6 +1,6 @@
 import { fillDay, type PlannedTry } from './fill';
 import type { Schedule } from './schedule-schema';
-import { leftAfter, type Stretch } from './stretches';
+import type { Stretch } from './stretches';
 import type { LadderInPlan, PlannedExercise } from './work';
 
 /** Fills a day and goes through it, as it goes: what is passed in it is not played on, and what that opens is
@@ -17,12 +17,25 @@ export function fillOn(
   let left = stretches;
   for (let opens = true; opens && left.length > 0;) {
     opens = false;
-    let used = 0;
+    let [nth, used] = [0, 0];
     for (const entry of fillDay(works, states, day, left, order)) {
       if (entry.kind === 'new' && states[entry.work]?.passed) continue;
+      while (!holds(left[nth], used, entry)) [nth, used] = [nth + 1, 0];
       used += entry.seconds;
       if (play(entry)) opens = true;
     }
-    left = leftAfter(left, used);
+    if (opens) left = leftFrom(left, nth, used);
   }
+}
+
+/** Whether an entry is played in a stretch, of which so much is over; there is one for every entry. */
+function holds(stretch: Stretch | undefined, used: number, { on, seconds }: PlannedTry): boolean {
+  return !stretch || (stretch.on === on && used + seconds <= stretch.seconds);
+}
+
+/** What is left of a day from the nth of its stretches on, of which so much is over. */
+function leftFrom(stretches: readonly Stretch[], nth: number, used: number): readonly Stretch[] {
+  const [now, ...later] = stretches.slice(nth);
+  if (!now || used >= now.seconds) return later;
+  return [{ on: now.on, seconds: now.seconds - used }, ...later];
 }

@@ -8,6 +8,7 @@ import {
   factsOf,
   followEvent,
   NO_FACTS,
+  onDay,
   replay,
   rungAt,
   startFollowing,
@@ -250,6 +251,8 @@ describe('liveThrough', () => {
           clean: fc.integer({ min: 1, max: 4 }),
           more: fc.option(fc.integer({ min: 1, max: 3 })),
           lost: fc.integer({ min: 1, max: 3 }),
+          away: fc.option(fc.integer({ min: 2, max: 4 }), { nil: undefined }),
+          below: fc.integer({ min: 1, max: 3 }),
           plateau: fc.integer({ min: 1, max: 6 }),
           chance: fc.constantFrom(0.2, 0.5, 0.8, 0.95),
           facts: fc.constantFrom(facts, NO_FACTS),
@@ -274,9 +277,10 @@ describe('liveThrough', () => {
             number: dayNumber(TODAY) + index,
             stretches: [{ on: 'kit' as const, seconds: 900 }],
           }));
-          liveThrough([of], going, days, 'blocked', 0.8, seeded(seed), {
+          liveThrough([of], going, days, 'blocked', 0.5, seeded(seed), {
             onTry(_work, verdict, day) {
-              const { key, bpm } = rungAt(followed.state.rungs, followed.state.rung);
+              const now = onDay(followed.state, following.course, dayAt(day));
+              const { key, bpm } = rungAt(now.rungs, now.rung);
               const said = { rung: key, suffered: [], broke: [] };
               const id = String(log.length);
               const entry = { kind: 'try' as const, id, day: dayAt(day), bpm, verdict, ...said };

@@ -5,7 +5,7 @@ import { fillOn } from './fill-on';
 import { cleanShare, expectedTriesOf, learntAMinute, type Tally } from './pace';
 import { hoursOn, isOff, type Surface } from './schedule';
 import type { Hours, Schedule } from './schedule-schema';
-import { leftAfter, stretchesOf, type Stretch } from './stretches';
+import { stretchesOf, type Stretch } from './stretches';
 import { goingFrom, type LadderInPlan, type PlannedExercise, type PlannedState } from './work';
 
 /** Days that are planned ahead: twelve weeks. */
@@ -85,10 +85,12 @@ export function leftOf(
   stretches: readonly Stretch[],
   states: readonly PlannedState[],
 ): readonly Stretch[] {
-  return leftAfter(
-    stretches,
-    states.reduce((sum, { today }) => sum + today.seconds, 0),
-  );
+  let done = states.reduce((sum, { today }) => sum + today.seconds, 0);
+  return stretches.flatMap(({ on, seconds }) => {
+    const used = Math.min(seconds, done);
+    done -= used;
+    return used < seconds ? [{ on, seconds: seconds - used }] : [];
+  });
 }
 
 /** Rungs that one try wins, as may be expected: one over the tries that win a rung. */

@@ -25,16 +25,6 @@ export function stretchesOf({ minutes, on, at, quiet }: Hours): readonly Stretch
   return found;
 }
 
-/** What is left of stretches once so much of them was used, from the first on. */
-export function leftAfter(stretches: readonly Stretch[], seconds: number): readonly Stretch[] {
-  let done = seconds;
-  return stretches.flatMap(({ on, seconds: all }) => {
-    const used = Math.min(all, done);
-    done -= used;
-    return used < all ? [{ on, seconds: all - used }] : [];
-  });
-}
-
 function isQuiet(minute: number, quiet: NonNullable<Hours['quiet']>): boolean {
   const [from, to] = [minuteOf(quiet.from), minuteOf(quiet.to)];
   return from <= to ? from <= minute && minute < to : minute >= from || minute < to;

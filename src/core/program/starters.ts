@@ -106,7 +106,12 @@ const [step, groove, long] = [of(STEP), of(GROOVE), of(LONG)];
 /** A jazz ride lives from 80 to 130. */
 const [rideStep, ride] = [of(barsCourse(80, 110, 10)), of(barsCourse(80, 130, 5))];
 /** Feet that run are a matter of minutes. */
-const [feet, feetLong] = [of(minutesCourse(70, 110, 2)), of(minutesCourse(80, 120, 3))];
+const feet = of(minutesCourse(70, 110, 2));
+/** At last the tempo stays, and two minutes become five. */
+const feetLong = of({
+  ...minutesCourse(100, 100, 2),
+  ladder: { kind: 'hold', bpm: 100, from: 2, to: 5, by: 1 },
+});
 /** Doubles of one side meet the next at 150 ms in 16ths at 100. */
 const sides = of(barsCourse(60, 100, 5));
 

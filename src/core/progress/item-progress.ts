@@ -4,6 +4,7 @@ import type { Limb } from '../kit';
 import {
   copyFollowed,
   followEvent,
+  onDay,
   rungAt,
   startFollowing,
   verdictCounted,
@@ -148,9 +149,9 @@ export class ItemProgress {
       climbed(sums.way, null, sums.followed.state);
       return;
     }
-    const { state: before } = sums.followed;
-    const { fitted, item } = this.#source;
-    const verdict = verdictCounted(event, this.#source.following.course.rule);
+    const { fitted, item, following } = this.#source;
+    const before = onDay(sums.followed.state, following.course, event.day);
+    const verdict = verdictCounted(event, following.course.rule);
     seePace(sums.pace, verdict, before);
     const played = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);
     if (played) {
@@ -159,7 +160,7 @@ export class ItemProgress {
       const tempo = tempoFor(this.#meter, bpm(event.bpm));
       if (verdict) sums.crossings.add({ item, exercise: played, tempo, verdict, broke });
     }
-    followEvent(sums.followed, event, this.#source.following);
+    followEvent(sums.followed, event, following);
     climbed(sums.way, event.day, sums.followed.state);
     tallyTry(sums, event);
   }

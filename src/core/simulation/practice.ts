@@ -3,6 +3,7 @@ import { strokesMade } from '../analysis';
 import {
   advance,
   chooseSimpler,
+  comeBack,
   factsOf,
   planTry,
   rungsOf,
@@ -98,6 +99,9 @@ export function practise(asked: Practising): Practised {
     }
     const played = new Set<number>();
     if (random() < keeps) {
+      counters.forEach((counter, at) =>
+        comeBack(counter, items[at]?.course.rule ?? {}, dayNumber(day)),
+      );
       const today = items.map(() => ({ tries: 0, seconds: 0 }));
       for (let goesOn = true; goesOn;) {
         goesOn = false;

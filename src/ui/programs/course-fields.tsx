@@ -186,10 +186,67 @@ export function CourseFields({
           />
           {say.t('screen.programs.climbToFindTheStart')}
         </label>
+        {typed.climb && (
+          <Numbers
+            label={say.t('screen.programs.field.below')}
+            value={typed.below}
+            offered={BELOW}
+            text={(rungs) => say.t('screen.programs.startBelow', { rungs })}
+            onChoose={(below) => choose({ below })}
+          />
+        )}
+        <Numbers
+          label={say.t('screen.programs.field.away')}
+          value={typed.away}
+          offered={AWAY}
+          none={say.t('screen.programs.howeverLongAway')}
+          text={(days) => say.t('screen.programs.afterAway', { days })}
+          onChoose={(away) => choose({ away })}
+        />
       </div>
       <Trouble issues={issues} />
       {kind !== 'stages' && <p className="mt-1 text-sm text-soft">{sayRungs(say, course)}</p>}
     </div>
+  );
+}
+
+/** Days away, and rungs below, that are offered. */
+const AWAY = [7, 10, 14, 21, 28] as const;
+const BELOW = [1, 2, 3] as const;
+
+/** One of some numbers in words, and the one that is chosen; none where there is a word for it. */
+function Numbers({
+  label,
+  value,
+  offered,
+  none,
+  text,
+  onChoose,
+}: {
+  label: string;
+  value: string;
+  offered: readonly number[];
+  none?: string;
+  text: (number: number) => string;
+  onChoose: (value: string) => void;
+}) {
+  const numbers = new Set([...offered, ...(value === '' ? [] : [Number(value)])]);
+  return (
+    <select
+      aria-label={label}
+      className="field"
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      {none !== undefined && <option value="">{none}</option>}
+      {[...numbers]
+        .sort((a, b) => a - b)
+        .map((one) => (
+          <option key={one} value={one}>
+            {text(one)}
+          </option>
+        ))}
+    </select>
   );
 }
 

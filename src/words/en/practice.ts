@@ -79,8 +79,10 @@ export const practice = {
     climbing: 'Looking for your start: two bars at {here}.',
     found: 'Clean all the way: start at {here}.',
     foundShaky: 'Not clean at {shaky}: start at {here}.',
-    counting: '{clean, number} of {of, number} clean at {here}.',
-    countingVaried: '{clean, number} of {of, number} clean at {here}, {variation}.',
+    counting:
+      '{clean, number} of {of, number} clean{last, plural, =0 {} other { of the last #}} at {here}.',
+    countingVaried:
+      '{clean, number} of {of, number} clean{last, plural, =0 {} other { of the last #}} at {here}, {variation}.',
     held: 'Last try {after, select, lost {{lost}} other {{shaky}}}: {here} again, {asked} to go on.',
     heldVaried:
       'Last try {after, select, lost {{lost}} other {{shaky}}}: {here} again, {variation}, {asked} to go on.',
@@ -98,6 +100,8 @@ export const practice = {
     passedStage: 'Done {here}: review it now and then.',
     slipping: 'It slipped: play it again soon.',
     slipped: 'It slipped: back on the ladder at {here}.',
+    away: '{days, plural, one {# day} other {# days}} away: from {from} back to {here}.',
+    awayHere: '{days, plural, one {# day} other {# days}} away: {here} again.',
     'cannot-be-varied':
       'This exercise was changed, and what you were to play instead cannot be made of it any more: play all of it.',
   },

@@ -129,6 +129,9 @@ export const programs = {
   wouldStartAt: 'would start at {startBpm, number}',
   percent: 'percent',
   climbToFindTheStart: 'climb to find the start',
+  startBelow: '{rungs, plural, one {# rung} other {# rungs}} below what was not clean',
+  howeverLongAway: 'the rung stays, however long away',
+  afterAway: 'after {days, number} days away a rung lower',
   allRungs: '{count, plural, one {# rung} other {# rungs}}: {rungs}',
   course:
     '{way}{dosage, select, none {} other {, {dosage} each}}, up after {clean, number} clean{of, plural, =0 {} other { of the last #}}{follow, select, proposes {, waits for me} other {}}',
@@ -151,6 +154,8 @@ export const programs = {
     of: 'Clean tries that count',
     lost: 'Lost tries to go down',
     plateau: 'Days without gain',
+    away: 'Days away',
+    below: 'Where the start lies',
     tempos: 'Tempos',
     tempo: 'Tempo',
     fromMinutes: 'From minutes',
