@@ -104,9 +104,10 @@ export function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
     const pace = paces[index];
     return pace ? [{ ...workOf(one, places), pace }] : [];
   });
+  const keeps = keepingShare(schedule, practised, today);
   const plan: StudentPlan = {
     student: { id, name },
-    planning: { works, states: playable.map(workState), schedule, today },
+    planning: { works, states: playable.map(workState), schedule, today, keeps },
     scheduled: stored !== null,
     items: playable.map(({ item }) => planItem(item)),
     done,
@@ -117,7 +118,7 @@ export function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
       })),
     ),
     missed: missedDays(schedule, practised, today),
-    keeps: keepingShare(schedule, practised, today),
+    keeps,
     clock: clockOf(now(), store.studio().zone),
   };
   return { plan, items };

@@ -46,7 +46,6 @@ export interface Forecast {
 }
 
 export interface Forecasting extends Planning {
-  /** Share of the planned dates on which the student practises, 0 to 1. */
   readonly keeps: number;
   readonly seed: number;
   readonly futures?: number;

@@ -39,13 +39,17 @@ export interface Planning {
   readonly today: Day;
   /** How many dates, today the first; `PLAN_DAYS` when left out. */
   readonly count?: number;
+  /** Share of the planned dates on which the student practises, 0 to 1; all of them when left out. What is expected by
+   * a date is so much less. */
+  readonly keeps?: number;
 }
 
 /** Spreads works over dates, going on from where the log stands: each date is filled from what is
  * expected to be done by then, so that a change moves nothing on the dates before it. */
-export function planDays({ works, states, schedule, today, count = PLAN_DAYS }: Planning): Plan {
+export function planDays(planning: Planning): Plan {
+  const { works, states, schedule, today, count = PLAN_DAYS, keeps = 1 } = planning;
   const going = states.map(goingFrom);
-  const wins = works.map(winsPerTry);
+  const wins = works.map((work) => winsPerTry(work, keeps));
   const first = dayNumber(today);
   const reached: (Day | null)[] = works.map(() => null);
   const begun: (Day | null)[] = works.map(() => null);
@@ -93,17 +97,18 @@ export function leftOf(
   });
 }
 
-/** Rungs that one try wins, as may be expected: one over the tries that win a rung. */
+/** Rungs that one planned try wins, as may be expected: one over the tries that win a rung, and less where not every
+ * date is kept. */
 interface Wins {
   readonly fresh: number;
   readonly known: number;
 }
 
-function winsPerTry({ pace, rule, trySeconds }: PlannedExercise): Wins {
+function winsPerTry({ pace, rule, trySeconds }: PlannedExercise, keeps: number): Wins {
   const { clean, of = clean } = rule;
   const minutes = (trySeconds[trySeconds.length >> 1] ?? 0) / 60;
   const learnt = 1 - Math.exp(-learntAMinute(pace.fresh) * minutes);
-  const wins = (tally: Tally) => 1 / expectedTriesOf(cleanShare(tally), clean, of, learnt);
+  const wins = (tally: Tally) => keeps / expectedTriesOf(cleanShare(tally), clean, of, learnt);
   return { fresh: wins(pace.fresh), known: wins(pace.known) };
 }
 
