@@ -12,14 +12,18 @@ export { nameMember, sayChangeRange, sayMember, sayMemberStep, sayOffer, sayPart
 export { sayMaterial, sayUse } from './material';
 export { sayAgainst, sayLanes, sayRetyping } from './retype';
 export {
+  isPlain,
+  sayAccented,
   sayBesides,
   sayCrowdedGraces,
   sayGaveWay,
   sayHow,
   sayPolicy,
   saySentence,
-  sentenceParts,
   sayStart,
+  sayStickingAccents,
+  sayStickingGrids,
+  sentenceParts,
   suggestName,
 } from './sentence';
 export { sayAxis, sayReadAs } from './terms';

@@ -9,9 +9,9 @@ import {
   type GaveWay,
   type StartId,
 } from '@/core/recipe';
-import { limbsOfLetter, type Sticking } from '@/core/sticking';
+import { gridsIn, isMarked, limbsOfLetter, type Sticking } from '@/core/sticking';
 import { formatMeter, parseMeter } from '@/core/time';
-import { sayAssignment, sayChange } from './change';
+import { sayAssignment, sayChange, sayDynamic } from './change';
 import { sayVoice } from './kit';
 import { sayMaterial } from './material';
 import { sayPlaceIn } from './place';
@@ -164,7 +164,7 @@ function sayLine(say: Say, recipe: ClosedRecipe): string {
     'sticking' in content
       ? say.t('sentence.stickingIn', {
           sticking: content.sticking,
-          grid: saySubdivision(say, content.slot),
+          grid: sayStickingGrids(say, content),
         })
       : round === null
         ? content.text
@@ -222,12 +222,37 @@ function saySticking(say: Say, content: Sticking): string {
   );
   return say.t('sentence.sticking', {
     voices: voices.join(', '),
-    accents: say.t(`sentence.accented.${content.accents}`),
+    accents: sayStickingAccents(say, content),
+    rest: content.soft === 'normal' ? 'none' : sayDynamic(say, content.soft),
+    plain: isPlain(content) ? 'yes' : 'no',
     fitted: content.bars === null ? 'no' : 'yes',
     bars: content.bars ?? 0,
     ending: content.ending || 'none',
     sides: content.sides === 'written' ? 'written' : 'other',
   });
+}
+
+/** The grids in which a sticking goes, each once. @example 'sextuplets' */
+export function sayStickingGrids(say: Say, { sticking, slot }: Sticking): string {
+  return sayList(
+    say,
+    gridsIn(sticking, slot).map((grid) => saySubdivision(say, grid)),
+  );
+}
+
+/** What is accented: what the sticking itself marks, else what it was told. */
+export function sayStickingAccents(say: Say, { sticking, accents }: Sticking): string {
+  return sayAccented(say, isMarked(sticking) ? 'marked' : accents);
+}
+
+/** What a sticking that marks nothing may be told to accent. @example sayAccented(ENGLISH, 'none') // => 'no accents' */
+export function sayAccented({ t }: Say, accents: Sticking['accents'] | 'marked'): string {
+  return t(`sentence.accented.${accents}`);
+}
+
+/** Whether all strokes are alike, so that there is no rest of them. */
+export function isPlain({ sticking, accents }: Sticking): boolean {
+  return accents === 'none' && !isMarked(sticking);
 }
 
 function sayThens(say: Say, parts: readonly string[]): string {

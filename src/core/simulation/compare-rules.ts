@@ -29,10 +29,10 @@ const COMPARED = {
   plateau8: rule({ plateau: 8 }),
 } satisfies Readonly<Record<string, Course>>;
 
-export type ComparedId = keyof typeof COMPARED;
+type ComparedId = keyof typeof COMPARED;
 
 /** What a setting comes to. */
-export interface RuleDays {
+interface RuleDays {
   readonly id: ComparedId;
   /** Days until all of the program is through, in the middle and for nine in ten; null where they are not within a
    * year. */

@@ -109,7 +109,7 @@ export function holdForecasts({
 }
 
 /** What a group of forecasts came to. */
-export interface HeldSum {
+interface HeldSum {
   readonly count: number;
   /** Share whose range held what was so. */
   readonly inside: number;

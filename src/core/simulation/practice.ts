@@ -38,7 +38,7 @@ export interface ProgramItem {
   readonly after: readonly number[];
 }
 
-export interface Practising {
+interface Practising {
   readonly items: readonly ProgramItem[];
   readonly learner: Learner;
   readonly schedule: Schedule;
@@ -53,9 +53,9 @@ export interface Practising {
 }
 
 /** What is known at a look, as the app would ask its forecast. */
-export type Look = Omit<Forecasting, 'seed'> & { readonly after: number };
+type Look = Omit<Forecasting, 'seed'> & { readonly after: number };
 
-export interface Practised {
+interface Practised {
   /** By exercise the number of days from the first to that on which it was through; -1 for never. */
   readonly through: readonly number[];
   readonly looks: readonly Look[];

@@ -22,7 +22,7 @@ const WIDTH = 5;
 /** Of tries that are not clean those that fall apart, this far above what is well known. */
 const LOST_FROM = 8;
 
-export interface Skill {
+interface Skill {
   /** Tempo at which every other try is clean, in bpm. */
   bpm: number;
   readonly from: number;

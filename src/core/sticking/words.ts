@@ -59,3 +59,8 @@ export function inGrid(
   const named = begins?.[1] !== undefined && gridOf(begins[1]) !== undefined;
   return { sticking: named ? text.slice(begins[0].length) : text, slot };
 }
+
+/** Whether a sticking marks its accents itself. */
+export function isMarked(sticking: string): boolean {
+  return sticking.includes('>');
+}

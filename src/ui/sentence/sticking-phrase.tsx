@@ -3,18 +3,21 @@
 import { letterOf, LIMBS } from '@/core/kit';
 import { fittings, gridsIn, inGrid, limbsOfLetter, type Sticking } from '@/core/sticking';
 import { parseMeter, type SubdivisionId, SUBDIVISIONS } from '@/core/time';
-import { type Key, sayDynamic, sayDynamics, sayEach, sayList, saySubdivision } from '@/words';
+import {
+  isPlain,
+  sayAccented,
+  sayDynamic,
+  sayDynamics,
+  sayStickingAccents,
+  sayStickingGrids,
+  saySubdivision,
+} from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { VoicePhrase } from './phrase-parts';
 
 type Accents = Sticking['accents'];
 
-const ACCENTS = {
-  cells: 'screen.bench.eachCellAccented',
-  beats: 'screen.bench.eachBeatAccented',
-  bars: 'screen.bench.eachBarAccented',
-  none: 'screen.bench.noAccents',
-} as const satisfies Record<Accents, Key>;
+const ACCENTS = ['cells', 'beats', 'bars', 'none'] as const satisfies readonly Accents[];
 
 /** How a sticking is played: in which slots, on what, accented how, and how it meets the bar. */
 export function StickingPhrase({
@@ -51,7 +54,7 @@ export function StickingPhrase({
 
   function sentence() {
     return say.t.rich('screen.bench.stickingSentence', {
-      plain: sticking.accents === 'none' && !sticking.sticking.includes('>') ? 'yes' : 'no',
+      plain: isPlain(sticking) ? 'yes' : 'no',
       slot: () => (
         <Choice<SubdivisionId>
           label={say.t('screen.bench.stickingIn')}
@@ -61,10 +64,7 @@ export function StickingPhrase({
             onChange({ ...sticking, ...inGrid(sticking.sticking, slot), bars: null, ending: '' })
           }
         >
-          {sayList(
-            say,
-            grids.map((grid) => saySubdivision(say, grid)),
-          )}
+          {sayStickingGrids(say, sticking)}
         </Choice>
       ),
       sounds: () =>
@@ -88,15 +88,11 @@ export function StickingPhrase({
       accents: () => (
         <Choice
           label={say.t('screen.bench.accentsCapital')}
-          options={optionsOf(sayEach(say, ACCENTS))}
+          options={ACCENTS.map((one) => ({ value: one, text: sayAccented(say, one) }))}
           value={sticking.accents}
           onChoose={(accents) => onChange({ ...sticking, accents })}
         >
-          {say.t(
-            sticking.sticking.includes('>')
-              ? 'screen.bench.accentsAsMarked'
-              : ACCENTS[sticking.accents],
-          )}
+          {sayStickingAccents(say, sticking)}
         </Choice>
       ),
       rest: () => (

@@ -62,9 +62,10 @@ export const sentence = {
     bars: 'each bar accented',
     beats: 'each beat accented',
     none: 'no accents',
+    marked: 'accents as marked',
   },
   sticking:
-    '{voices}; {accents}{fitted, select, yes {, fitted to {bars, plural, one {a bar} other {# bars}}{ending, select, none {} other { with {ending}}}} other {}}{sides, select, written {} other {, changing sides}}',
+    '{voices}; {accents}{rest, select, none {} other {, {plain, select, yes {all} other {the rest}} {rest}}}{fitted, select, yes {, fitted to {bars, plural, one {a bar} other {# bars}}{ending, select, none {} other { with {ending}}}} other {}}{sides, select, written {} other {, changing sides}}',
   afterBars: 'after {bars, plural, one {# bar} other {# bars}}: {members}',
   firstPart: 'this',
   member: '{name}{timed, select, no {, no click} other {}}',
