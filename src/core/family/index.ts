@@ -12,9 +12,9 @@ export {
   openFamily,
   stepBetween,
 } from './members';
-export { rangeOffers } from './ranges';
+export { boundsOfRange, rangeOffers } from './ranges';
 export { familyOf } from './family-of';
-export { MOST_DECIDED } from './data';
+export { MOST_DECIDED, PLACED_SLOTS } from './data';
 export { keptFamilySchema, readFamily } from './schema';
 export { flowFamily } from './flows';
 export { axisAt, orderAsWritten, standsAsWritten } from './written';

@@ -1,5 +1,7 @@
 import { barTicks, parseMeter, slotTicks, type SubdivisionId } from '../time';
 import type { Change, ClosedRecipe } from '../recipe';
+import { boundsOf, type Bounds } from '../transform';
+import { RUNNING } from './data';
 import type { ChangeValue } from './schema';
 
 /** A range of changes, as a chooser offers it. */
@@ -33,6 +35,18 @@ const LINE_LATER = {
   by: 1,
   slot: '16',
 } as const satisfies Change;
+
+/** How far the number of a range may run. */
+export function boundsOfRange({
+  change,
+  field,
+}: Extract<ChangeValue, { kind: 'numbers' }>): Bounds {
+  const own = boundsOf(change.kind, field) ?? RUNNING;
+  return {
+    least: Math.max(own.least, RUNNING.least),
+    most: Math.min(own.most, RUNNING.most),
+  };
+}
 
 /** Ranges that make sense for a recipe, the most usual first. */
 export function rangeOffers(recipe: ClosedRecipe): readonly RangeOffer[] {

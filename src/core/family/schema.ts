@@ -1,6 +1,6 @@
 import * as z from 'zod/mini';
-import { text, list, whole } from '../shape';
-import { FAMILY_VERSION, MOST_DECIDED } from './data';
+import { text, list, whole, within } from '../shape';
+import { FAMILY_VERSION, MOST_DECIDED, PLACED_SLOTS, RUNNING } from './data';
 import { fail, misfitsOf, ok, type Result } from '../issue';
 import { SPACINGS } from '../placement';
 import {
@@ -14,7 +14,7 @@ import {
 } from '../recipe';
 
 const { over, play, as, change, clash, meter, levels, feel, kit } = axisSchemas;
-const running = whole(-64, 64);
+const running = within(RUNNING);
 
 /** Values of a change: one of them, none at all, a number that runs, or every placement of a rule. */
 const changeValue = z.discriminatedUnion('kind', [
@@ -29,10 +29,10 @@ const changeValue = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('placements'),
     change,
-    slots: whole(1, 64),
-    least: whole(0, 64),
+    slots: within(PLACED_SLOTS),
+    least: whole(0, PLACED_SLOTS.most),
     /** Caps how many, the anchors counted. */
-    most: whole(0, 64),
+    most: whole(0, PLACED_SLOTS.most),
     spacing: z.enum(SPACINGS),
     /** Slots that are always taken, and stay loudest. */
     anchors: z.optional(list(whole(0, 63), 0, 64)),

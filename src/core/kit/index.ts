@@ -6,6 +6,7 @@ export {
   isStickedHat,
   parseVoice,
   staffOrder,
+  limbTaking,
   usualLimb,
   voice,
   VOICE_IDS,

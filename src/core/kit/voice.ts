@@ -33,6 +33,12 @@ export function usualLimb(id: VoiceId): Limb {
   return id === 'snare' || id === 'cross-stick' ? 'LH' : 'RH';
 }
 
+/** The limb that plays another voice than before: a hand goes on with a drum or a cymbal, a pedal takes its foot. */
+export function limbTaking(id: VoiceId, before: Limb): Limb {
+  const usual = usualLimb(id);
+  return isHand(usual) && isHand(before) ? before : usual;
+}
+
 /** Voices a limb usually plays: hands everything but the pedals, feet the pedals. */
 export function voicesOf(limb: Limb): readonly Voice[] {
   const pedals: readonly string[] = ['bass', 'hat-foot'];

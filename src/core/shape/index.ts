@@ -1,1 +1,1 @@
-export { amount, list, text, typedText, whole } from './shape';
+export { amount, list, text, typedText, whole, within } from './shape';

@@ -7,6 +7,11 @@ export function whole(least: number, most: number = Number.MAX_SAFE_INTEGER) {
   return z.int().check(z.gte(least), z.lte(most));
 }
 
+/** A whole number from one end to another. */
+export function within({ least, most }: { readonly least: number; readonly most: number }) {
+  return whole(least, most);
+}
+
 /** A number with a fraction perhaps. */
 export function amount(least: number, most: number = Number.MAX_VALUE) {
   return z.number().check(z.gte(least), z.lte(most));

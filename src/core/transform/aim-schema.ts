@@ -1,21 +1,24 @@
 import * as z from 'zod/mini';
-import { whole } from '../shape';
+import { within } from '../shape';
 import { subdivisionSchema } from '../time';
+import { CHANGE_NUMBERS } from './numbers';
 
 export const aimSchema = z.strictObject({
   kind: z.literal('aim'),
   /** Length of the whole, in bars. */
-  bars: whole(1, 64),
+  bars: within(CHANGE_NUMBERS.aim.bars),
   /** How often the phrase is played, back to back. */
-  times: whole(1, 16),
+  times: within(CHANGE_NUMBERS.aim.times),
   /** Where it lands, in slots after the end of the whole; negative is before it. Where it is its start that
    * is placed, slots after `on`. */
-  lands: whole(-64, 64),
+  lands: within(CHANGE_NUMBERS.aim.lands),
   slot: subdivisionSchema,
   /** What lands there: the phrase's end, or its last note; or where its start lies. */
   by: z.enum(['end', 'last note', 'start']),
   /** Bar and beat of its start, from 1; the last bar's first beat when left out. */
-  on: z.optional(z.strictObject({ bar: whole(1, 64), beat: whole(1, 32) })),
+  on: z.optional(
+    z.strictObject({ bar: within(CHANGE_NUMBERS.aim.bars), beat: within(CHANGE_NUMBERS.aim.beat) }),
+  ),
   /** What the ostinato does under the phrase. */
   over: z.enum(['goes on', 'rests']),
 });

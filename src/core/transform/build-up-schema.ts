@@ -1,7 +1,8 @@
 import * as z from 'zod/mini';
 import { limbSchema } from '../kit';
-import { whole, list } from '../shape';
+import { within, list } from '../shape';
 import { subdivisionSchema } from '../time';
+import { CHANGE_NUMBERS } from './numbers';
 
 /** What these limbs play alone. */
 export const onlySchema = z.strictObject({
@@ -12,8 +13,8 @@ export const onlySchema = z.strictObject({
 /** A stretch of the cycle, the rest silent; `from` counts slots from its start. */
 export const excerptSchema = z.strictObject({
   kind: z.literal('excerpt'),
-  from: whole(0, 4096),
-  slots: whole(1, 4096),
+  from: within(CHANGE_NUMBERS.excerpt.from),
+  slots: within(CHANGE_NUMBERS.excerpt.slots),
   slot: subdivisionSchema,
 });
 
@@ -27,5 +28,5 @@ export const openGracesSchema = z.strictObject({
 /** How far grace notes lie apart, in milliseconds. */
 export const graceWidthSchema = z.strictObject({
   kind: z.literal('grace-width'),
-  ms: whole(5, 120),
+  ms: within(CHANGE_NUMBERS['grace-width'].ms),
 });

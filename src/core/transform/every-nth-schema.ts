@@ -1,16 +1,17 @@
 import * as z from 'zod/mini';
 import { limbSchema, voiceSchema, assignmentSchema } from '../kit';
 import { dynamicSchema } from '../pattern';
-import { whole } from '../shape';
+import { within } from '../shape';
+import { CHANGE_NUMBERS } from './numbers';
 
 export const everyNthSchema = z.strictObject({
   kind: z.literal('every-nth'),
   /** Whose notes are counted: a limb, or one of its voices alone. */
   of: z.strictObject({ limb: limbSchema, voice: z.nullable(voiceSchema) }),
   /** Every so many notes. */
-  nth: whole(1, 32),
+  nth: within(CHANGE_NUMBERS['every-nth'].nth),
   /** A note that is one of them, from 1; those before it are counted, too. */
-  first: whole(1, 32),
+  first: within(CHANGE_NUMBERS['every-nth'].first),
   to: assignmentSchema,
   dynamic: dynamicSchema,
 });

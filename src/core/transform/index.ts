@@ -17,6 +17,7 @@ export { footingDifferences, footLayers } from './footing';
 export { mirrorHands, mirrorLimbs } from './mirror';
 export { orchestrate } from './orchestrate';
 export { CHOSEN_NOTES } from './data';
+export { boundsOf, CHANGE_NUMBERS, type Bounds } from './numbers';
 export { giveTo, revoice, swapFeet } from './reassign';
 export { reverseLayer } from './reverse';
 export { substitute } from './substitute';

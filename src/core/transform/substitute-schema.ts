@@ -1,15 +1,16 @@
 import * as z from 'zod/mini';
 import { assignmentSchema } from '../kit';
-import { whole } from '../shape';
+import { within } from '../shape';
 import { partSchema } from './part';
+import { CHANGE_NUMBERS } from './numbers';
 
 export const substituteSchema = z.strictObject({
   kind: z.literal('substitute'),
   part: partSchema,
   /** Of so many strokes one is given away. */
-  every: whole(1, 64),
+  every: within(CHANGE_NUMBERS.substitute.every),
   /** Which of them, from 1. */
-  place: whole(1, 64),
+  place: within(CHANGE_NUMBERS.substitute.place),
   to: assignmentSchema,
   /** `anew`: the hands that are left alternate, from the first of them on, across the seam too. */
   hands: z.enum(['kept', 'anew']),

@@ -2,9 +2,10 @@ import * as z from 'zod/mini';
 import { THINNINGS } from './data';
 import { limbSchema, voiceSchema, assignmentSchema } from '../kit';
 import { dynamicSchema } from '../pattern';
-import { whole } from '../shape';
+import { within } from '../shape';
 import { subdivisionSchema } from '../time';
 import { partSchema } from './part';
+import { CHANGE_NUMBERS } from './numbers';
 
 export const thickenSchema = z.strictObject({
   kind: z.literal('thicken'),
@@ -12,7 +13,7 @@ export const thickenSchema = z.strictObject({
   around: z.union([z.literal('accents'), voiceSchema]),
   side: z.enum(['before', 'after', 'both']),
   /** Notes on each side. */
-  count: whole(1, 8),
+  count: within(CHANGE_NUMBERS.thicken.count),
   slot: subdivisionSchema,
   to: assignmentSchema,
   dynamic: dynamicSchema,

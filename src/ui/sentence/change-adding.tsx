@@ -3,6 +3,7 @@
 import { unreachable } from '@/core/issue';
 import { VOICES, type Limb, type VoiceId } from '@/core/kit';
 import type { Change } from '@/core/recipe';
+import { CHANGE_NUMBERS } from '@/core/transform';
 import { sayChosenNotes, sayDynamics, sayEach, sayVoice } from '@/words';
 import { Choice, useSpeech } from '../base';
 import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
@@ -56,14 +57,16 @@ export function AddingDetails({
                 <Stepper
                   label={say.t('screen.bench.everyNthCapital')}
                   value={change.nth}
-                  onChange={(nth) => onChange({ ...change, nth: within(nth, 32) })}
+                  bounds={CHANGE_NUMBERS['every-nth'].nth}
+                  onChange={(nth) => onChange({ ...change, nth })}
                 />
               ),
               first: () => (
                 <Stepper
                   label={say.t('screen.bench.fromNote')}
                   value={change.first}
-                  onChange={(first) => onChange({ ...change, first: within(first, 32) })}
+                  bounds={CHANGE_NUMBERS['every-nth'].first}
+                  onChange={(first) => onChange({ ...change, first })}
                 />
               ),
             })}
@@ -116,7 +119,8 @@ export function AddingDetails({
             <Stepper
               label={say.t('screen.bench.notes')}
               value={change.count}
-              onChange={(count) => onChange({ ...change, count: within(count, 8) })}
+              bounds={CHANGE_NUMBERS.thicken.count}
+              onChange={(count) => onChange({ ...change, count })}
             />
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
@@ -168,14 +172,16 @@ export function AddingDetails({
                 <Stepper
                   label={say.t('screen.bench.barsInAll')}
                   value={change.bars}
-                  onChange={(bars) => onChange({ ...change, bars: within(bars, 64) })}
+                  bounds={CHANGE_NUMBERS.aim.bars}
+                  onChange={(bars) => onChange({ ...change, bars })}
                 />
               ),
               times: () => (
                 <Stepper
                   label={say.t('screen.bench.times')}
                   value={change.times}
-                  onChange={(times) => onChange({ ...change, times: within(times, 16) })}
+                  bounds={CHANGE_NUMBERS.aim.times}
+                  onChange={(times) => onChange({ ...change, times })}
                 />
               ),
             })}
@@ -204,10 +210,11 @@ export function AddingDetails({
               )}
               signed={change.by !== 'start'}
               value={change.lands}
-              onChange={(lands) => {
-                const least = change.by === 'start' ? 0 : -64;
-                onChange({ ...change, lands: Math.max(least, Math.min(64, lands)) });
+              bounds={{
+                ...CHANGE_NUMBERS.aim.lands,
+                ...(change.by === 'start' ? { least: 0 } : {}),
               }}
+              onChange={(lands) => onChange({ ...change, lands })}
             />
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
@@ -224,10 +231,6 @@ export function AddingDetails({
   }
 }
 
-function within(count: number, most: number): number {
-  return Math.max(1, Math.min(most, count));
-}
-
 type Aim = Extract<Change, { kind: 'aim' }>;
 
 /** Bar and beat of where a phrase starts, both from 1. */
@@ -241,16 +244,16 @@ function StartsOn({ change, onChange }: { change: Aim; onChange: (change: Aim) =
           <Stepper
             label={say.t('screen.bench.onBeat')}
             value={on.beat}
-            onChange={(beat) => onChange({ ...change, on: { ...on, beat: within(beat, 32) } })}
+            bounds={CHANGE_NUMBERS.aim.beat}
+            onChange={(beat) => onChange({ ...change, on: { ...on, beat } })}
           />
         ),
         bar: () => (
           <Stepper
             label={say.t('screen.bench.ofBar')}
             value={on.bar}
-            onChange={(bar) =>
-              onChange({ ...change, on: { ...on, bar: within(bar, change.bars) } })
-            }
+            bounds={{ ...CHANGE_NUMBERS.aim.bars, most: change.bars }}
+            onChange={(bar) => onChange({ ...change, on: { ...on, bar } })}
           />
         ),
       })}

@@ -3,6 +3,7 @@
 import { unreachable } from '@/core/issue';
 import { LIMBS, type Limb } from '@/core/kit';
 import { type Change } from '@/core/recipe';
+import { CHANGE_NUMBERS } from '@/core/transform';
 import { sayEach } from '@/words';
 import { Button, useSpeech } from '../base';
 import { AddingDetails, type AddingChange } from './change-adding';
@@ -10,8 +11,6 @@ import type { PlacementRange } from './change-place';
 import { LIMB_WORDS, PlayedBy, Row, Slots, Toggle, VoiceRow } from './change-parts';
 import { Stepper } from './phrase-parts';
 import { TurnDetails } from './change-turn';
-
-const FURTHEST = 64;
 
 const PARTS = {
   line: 'screen.bench.partLine',
@@ -100,7 +99,8 @@ function Details({
               label={say.t('screen.bench.laterBy')}
               signed
               value={change.by}
-              onChange={(by) => onChange({ ...change, by: within(by, -FURTHEST) })}
+              bounds={CHANGE_NUMBERS.displace.by}
+              onChange={(by) => onChange({ ...change, by })}
             />
             {change.what !== 'sticking' && (
               <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
@@ -115,14 +115,16 @@ function Details({
             <Stepper
               label={say.t('screen.bench.note')}
               value={change.note}
-              onChange={(note) => onChange({ ...change, note: within(note, 1) })}
+              bounds={CHANGE_NUMBERS.push.note}
+              onChange={(note) => onChange({ ...change, note })}
             />
           </Row>
           <Row label={say.t('screen.bench.earlierBy')}>
             <Stepper
               label={say.t('screen.bench.earlierBy')}
               value={change.by}
-              onChange={(by) => onChange({ ...change, by: within(by, 1) })}
+              bounds={CHANGE_NUMBERS.push.by}
+              onChange={(by) => onChange({ ...change, by })}
             />
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
@@ -197,19 +199,18 @@ function Details({
                 <Stepper
                   label={say.t('screen.bench.stroke')}
                   value={change.place}
-                  onChange={(place) =>
-                    onChange({ ...change, place: Math.min(within(place, 1), change.every) })
-                  }
+                  bounds={{ ...CHANGE_NUMBERS.substitute.place, most: change.every }}
+                  onChange={(place) => onChange({ ...change, place })}
                 />
               ),
               every: () => (
                 <Stepper
                   label={say.t('screen.bench.ofEvery')}
                   value={change.every}
-                  onChange={(every) => {
-                    const most = within(every, 1);
-                    onChange({ ...change, every: most, place: Math.min(change.place, most) });
-                  }}
+                  bounds={CHANGE_NUMBERS.substitute.every}
+                  onChange={(every) =>
+                    onChange({ ...change, every, place: Math.min(change.place, every) })
+                  }
                 />
               ),
             })}
@@ -260,7 +261,8 @@ function Details({
           <Stepper
             label={say.t('screen.bench.graceNotesApart')}
             value={change.ms}
-            onChange={(ms) => onChange({ ...change, ms: Math.max(5, Math.min(120, ms)) })}
+            bounds={CHANGE_NUMBERS['grace-width'].ms}
+            onChange={(ms) => onChange({ ...change, ms })}
           />
           {say.t('screen.bench.milliseconds')}
         </Row>
@@ -294,7 +296,8 @@ function Details({
             <Stepper
               label={say.t('screen.common.fromCapital')}
               value={change.from}
-              onChange={(from) => onChange({ ...change, from: within(from, 0) })}
+              bounds={CHANGE_NUMBERS.excerpt.from}
+              onChange={(from) => onChange({ ...change, from })}
             />
             <Slots value={change.slot} onChoose={(slot) => onChange({ ...change, slot })} />
           </Row>
@@ -302,7 +305,8 @@ function Details({
             <Stepper
               label={say.t('screen.bench.long')}
               value={change.slots}
-              onChange={(slots) => onChange({ ...change, slots: within(slots, 1) })}
+              bounds={CHANGE_NUMBERS.excerpt.slots}
+              onChange={(slots) => onChange({ ...change, slots })}
             />
           </Row>
         </>
@@ -319,8 +323,4 @@ function Details({
     default:
       return unreachable(change);
   }
-}
-
-function within(count: number, least: number): number {
-  return Math.max(least, Math.min(FURTHEST, count));
 }

@@ -106,7 +106,8 @@ export function PlaceDetails({
             <Stepper
               label={say.t('screen.bench.notes')}
               value={placed.length}
-              onChange={(notes) => begin(Math.max(1, notes), slots)}
+              bounds={{ least: 1, most: slots }}
+              onChange={(notes) => begin(notes, slots)}
             />
           ),
           span: () => (

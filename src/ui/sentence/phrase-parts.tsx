@@ -1,15 +1,8 @@
 'use client';
 
 import { Minus, Plus, X } from 'lucide-react';
-import {
-  isHand,
-  LIMBS,
-  parseVoice,
-  VOICES,
-  type Limb,
-  type VoiceId,
-  type Assignment,
-} from '@/core/kit';
+import { limbTaking, LIMBS, parseVoice, VOICES, type VoiceId, type Assignment } from '@/core/kit';
+import type { Bounds } from '@/core/transform';
 import { sayLimb, sayVoice } from '@/words';
 import { Choice, useSpeech } from '../base';
 
@@ -56,7 +49,7 @@ export function AssignmentPhrase({
       <VoicePhrase
         label={say.t('screen.bench.voiceOf', { label })}
         value={value.voice}
-        onChoose={(id) => onChange({ voice: id, limb: usualLimb(id, value.limb) })}
+        onChoose={(id) => onChange({ voice: id, limb: limbTaking(id, value.limb) })}
       />{' '}
       <Choice
         label={say.t('screen.bench.limb', { label })}
@@ -68,12 +61,6 @@ export function AssignmentPhrase({
       </Choice>
     </>
   );
-}
-
-function usualLimb(id: VoiceId, before: Limb): Limb {
-  if (id === 'bass') return 'RF';
-  if (id === 'hat-foot') return 'LF';
-  return isHand(before) ? before : 'LH';
 }
 
 export function TakeAway({ what, onClick }: { what: string; onClick: () => void }) {
@@ -95,24 +82,28 @@ export function TakeAway({ what, onClick }: { what: string; onClick: () => void 
 export function Stepper({
   label,
   value,
+  bounds: { least, most },
   signed = false,
   onChange,
 }: {
   label: string;
   value: number;
+  bounds: Bounds;
   /** Says which way, as for what can be earlier or later. */
   signed?: boolean;
   onChange: (value: number) => void;
 }) {
   const { say } = useSpeech();
-  const look = 'hover:bg-faint inline-flex size-7 items-center justify-center rounded-sm';
+  const look =
+    'hover:bg-faint inline-flex size-7 items-center justify-center rounded-sm disabled:opacity-40';
   return (
     <span className="inline-flex items-center" role="group" aria-label={label}>
       <button
         type="button"
         className={look}
         aria-label={say.t('screen.bench.less')}
-        onClick={() => onChange(value - 1)}
+        disabled={value <= least}
+        onClick={() => onChange(Math.min(most, value - 1))}
       >
         <Minus size={14} aria-hidden />
       </button>
@@ -121,7 +112,8 @@ export function Stepper({
         type="button"
         className={look}
         aria-label={say.t('screen.bench.more')}
-        onClick={() => onChange(value + 1)}
+        disabled={value >= most}
+        onClick={() => onChange(Math.max(least, value + 1))}
       >
         <Plus size={14} aria-hidden />
       </button>

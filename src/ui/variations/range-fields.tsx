@@ -1,6 +1,13 @@
 'use client';
 
-import { countValues, type Axis, type ChangeValue } from '@/core/family';
+import {
+  boundsOfRange,
+  countValues,
+  PLACED_SLOTS,
+  type Axis,
+  type ChangeValue,
+} from '@/core/family';
+import type { Bounds } from '@/core/transform';
 import { sayEach } from '@/words';
 import { useSpeech } from '../base';
 import { PlayedBy, Stepper, Toggle } from '../sentence';
@@ -27,8 +34,7 @@ export function RangeFields({
     <Ends
       from={value.from}
       to={value.to}
-      least={value.field === 'by' ? -64 : value.field === 'turn' ? 0 : 1}
-      most={value.field === 'turn' ? 5 : value.field === 'count' ? 8 : 32}
+      bounds={boundsOfRange(value)}
       onChange={(from, to) => onChange({ ...value, from, to })}
     />
   );
@@ -68,8 +74,7 @@ function Placements({
       <Ends
         from={value.least}
         to={value.most}
-        least={0}
-        most={value.slots}
+        bounds={{ least: 0, most: value.slots }}
         onChange={(least, most) => onChange({ ...value, least, most })}
       />
       <label className="flex items-center gap-2">
@@ -77,9 +82,8 @@ function Placements({
         <Stepper
           label={say.t('screen.common.slots')}
           value={value.slots}
-          onChange={(slots) =>
-            onChange({ ...value, slots: Math.max(value.most, Math.min(64, slots)) })
-          }
+          bounds={{ ...PLACED_SLOTS, least: value.most }}
+          onChange={(slots) => onChange({ ...value, slots })}
         />
       </label>
       <Toggle
@@ -173,31 +177,30 @@ function SlotChoice({
 function Ends({
   from,
   to,
-  least,
-  most,
+  bounds: { least, most },
   onChange,
 }: {
   from: number;
   to: number;
-  least: number;
-  most: number;
+  bounds: Bounds;
   onChange: (from: number, to: number) => void;
 }) {
   const { say } = useSpeech();
-  const within = (value: number) => Math.max(least, Math.min(most, value));
   return (
     <div className="flex items-center gap-2">
       <span className="label w-12">{say.t('screen.common.from')}</span>
       <Stepper
         label={say.t('screen.common.fromCapital')}
         value={from}
-        onChange={(next) => onChange(Math.min(within(next), to), to)}
+        bounds={{ least, most: to }}
+        onChange={(next) => onChange(next, to)}
       />
       <span className="label">{say.t('screen.variations.to')}</span>
       <Stepper
         label={say.t('screen.common.toCapital')}
         value={to}
-        onChange={(next) => onChange(from, Math.max(within(next), from))}
+        bounds={{ least: from, most }}
+        onChange={(next) => onChange(from, next)}
       />
     </div>
   );
