@@ -3,18 +3,19 @@ export { LIMIT_KEYS, limitsOf, USUAL_LIMITS } from './limits';
 export { HANDEDNESS } from './handedness';
 export { FULL_KIT, mirrorHand } from './profile';
 export {
+  isPedal,
   isStickedHat,
+  limbTaking,
   parseVoice,
   staffOrder,
-  limbTaking,
   usualLimb,
   voice,
   VOICE_IDS,
   voicesOf,
 } from './voice';
 export { fitVoice } from './fit';
-export { levelDb, loudestFirst, STYLES } from './levels';
-export { LIMIT_RANGE, VOICES } from './data';
+export { levelDb, loudestFirst } from './levels';
+export { LIMIT_RANGE, STYLES, VOICES } from './data';
 export { texture, TEXTURE_IDS, TEXTURES } from './texture';
 export { assignmentSchema, kitSchema, limbSchema, textureSchema, voiceSchema } from './schema';
 export type { Assignment, KitProfile } from './schema';

@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   fitVoice,
+  isPedal,
   levelDb,
+  limbTaking,
   LIMBS,
   loudestFirst,
   mirrorHand,
@@ -121,6 +123,37 @@ describe('levels by style', () => {
       expect(levelDb('rock', id)).toBeLessThanOrEqual(0);
       expect(levelDb('full', id)).toBe(0);
     }
+  });
+});
+
+describe('every voice', () => {
+  it.each([
+    ['aux-hat', 'hat'],
+    ['cowbell', 'ride-bell'],
+    ['aux-snare', 'snare'],
+    ['pad', 'snare'],
+  ] as const)('%s is as loud as the %s, in each style', (id, like) => {
+    for (const style of ['jazz', 'rock', 'full'] as const) {
+      expect(levelDb(style, id)).toBe(levelDb(style, like));
+    }
+  });
+
+  it('names others that take its place, hands for hands', () => {
+    for (const { id, nearest } of VOICES) {
+      for (const one of nearest) {
+        expect(VOICE_IDS).toContain(one);
+        expect(one).not.toBe(id);
+        expect(isPedal(one)).toBe(false);
+      }
+      expect(nearest.length > 0).toBe(!isPedal(id));
+    }
+  });
+
+  it('goes on in the hand that had another, and takes a foot for a pedal', () => {
+    expect(limbTaking('ride', 'LH')).toBe('LH');
+    expect(limbTaking('ride', 'RF')).toBe('RH');
+    expect(limbTaking('bass', 'LH')).toBe('RF');
+    expect(limbTaking('hat-foot', 'RF')).toBe('LF');
   });
 });
 

@@ -28,9 +28,12 @@ export function isStickedHat(id: VoiceId): boolean {
 
 /** The limb that plays a voice on a right-handed kit when nothing else is said. */
 export function usualLimb(id: VoiceId): Limb {
-  if (id === 'bass') return 'RF';
-  if (id === 'hat-foot') return 'LF';
-  return id === 'snare' || id === 'cross-stick' ? 'LH' : 'RH';
+  return voice(id).limb;
+}
+
+/** Whether a foot plays a voice. */
+export function isPedal(id: VoiceId): boolean {
+  return !isHand(usualLimb(id));
 }
 
 /** The limb that plays another voice than before: a hand goes on with a drum or a cymbal, a pedal takes its foot. */
@@ -41,8 +44,7 @@ export function limbTaking(id: VoiceId, before: Limb): Limb {
 
 /** Voices a limb usually plays: hands everything but the pedals, feet the pedals. */
 export function voicesOf(limb: Limb): readonly Voice[] {
-  const pedals: readonly string[] = ['bass', 'hat-foot'];
-  return VOICES.filter((v) => pedals.includes(v.id) !== isHand(limb));
+  return VOICES.filter(({ id }) => isPedal(id) !== isHand(limb));
 }
 
 /** Finds a voice by id or name. @returns issue `voice` with the nearest name, if one is near */

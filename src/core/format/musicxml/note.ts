@@ -1,4 +1,4 @@
-import { parseVoice, VOICES, type Limb, type VoiceId } from '../../kit';
+import { isPedal, parseVoice, VOICES, type Limb, type VoiceId } from '../../kit';
 import type { Dynamic, Ornament } from '../../pattern';
 import { quarters } from '../../time';
 import { voiceOfKey } from '../score';
@@ -95,10 +95,10 @@ export function limbsOf(note: XmlNode, voice: VoiceId | null): readonly Limb[] {
   );
   const sung = childrenOf(note, 'lyric').map((one) => textAt(one, 'text'));
   const letters = [...fingers, ...sung].map((one) => one.trim().toUpperCase());
-  const isPedal = voice === 'bass' || voice === 'hat-foot';
+  const byFoot = voice !== null && isPedal(voice);
   const found = letters.flatMap((one): readonly Limb[] => {
-    if (one === 'R' || one === 'RH') return [isPedal ? 'RF' : 'RH'];
-    if (one === 'L' || one === 'LH') return [isPedal ? 'LF' : 'LH'];
+    if (one === 'R' || one === 'RH') return [byFoot ? 'RF' : 'RH'];
+    if (one === 'L' || one === 'LH') return [byFoot ? 'LF' : 'LH'];
     return [];
   });
   return [...new Set(found)];
