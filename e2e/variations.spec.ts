@@ -1,3 +1,4 @@
+import { lineOver, overThese, writeLink, type ClosedRecipe } from '../src/core/recipe';
 import { expect, giveMany, phrase, test, dragOnto } from './app';
 
 test.beforeEach(async ({ page, teacher }) => {
@@ -15,6 +16,26 @@ const TEXTURES = [
   'H: xxXxxxXxxxXxxxXx',
   'H: XXXXXXXXXXXXXXXX',
 ] as const;
+
+test('a meter, a feel and as many changes as an exercise has are there, offered or typed', async ({
+  page,
+}) => {
+  const recipe: ClosedRecipe = {
+    ...lineOver(overThese('hats-2-4'), '4 8 8 4 4'),
+    changes: Array.from({ length: 8 }, (_, nth) => ({
+      ...{ kind: 'displace', what: 'pattern', part: 'line', slot: '16' },
+      by: nth + 1,
+    })),
+  };
+  await page.goto(`/variations?r=${writeLink(recipe)}`);
+  const size = page.getByLabel('Variations', { exact: true });
+  await expect(page.getByRole('button', { name: /^Changes \d/ })).toHaveCount(9);
+  await giveMany(page, 'Meters', ['9/8', '11/8 3+3+3+2']);
+  await giveMany(page, 'Feels', ['5:3', '7:5']);
+  await expect(size).toHaveText(/^\d+ variations$/);
+  await expect(page.getByText('11/8 3+3+3+2').first()).toBeVisible();
+  await expect(page.getByText('swung 7:5').first()).toBeVisible();
+});
 
 test('nine from the sentence: three rides by three snares over running feet', async ({ page }) => {
   const size = page.getByLabel('Variations', { exact: true });

@@ -7,6 +7,8 @@ import {
   axisSchemas,
   close,
   isRecord,
+  MOST_CHANGES,
+  MOST_OVER,
   recipeSchema,
   upgradeRecipe,
   type ClosedRecipe,
@@ -50,7 +52,7 @@ const axis = z.discriminatedUnion('at', [
   z.strictObject({
     at: z.literal('over'),
     part,
-    index: whole(0, 3),
+    index: whole(0, MOST_OVER - 1),
     values: list(z.nullable(over), 1, 200),
   }),
   z.strictObject({ at: z.literal('play'), part, values: list(play, 1, 400) }),
@@ -58,7 +60,7 @@ const axis = z.discriminatedUnion('at', [
   z.strictObject({
     at: z.literal('change'),
     part,
-    index: whole(0, 15),
+    index: whole(0, MOST_CHANGES - 1),
     values: list(changeValue, 1, 200),
   }),
   z.strictObject({ at: z.literal('clash'), part, values: list(clash, 1, 5) }),

@@ -11,6 +11,7 @@ export {
 export { readAs, withFreeLimb, withPlay } from './free-limb';
 export { cellsOver, laneOver, lineOver, overOne, overThese } from './made-of';
 export { WAY_IN_IDS, WAYS_IN } from './ways-in';
+export { MOST_CHANGES, MOST_OVER } from './data';
 export type { WayIn } from './ways-in';
 export { isRecord } from './upgrades';
 export { asDrawn } from './as-drawn';

@@ -8,6 +8,7 @@ import { list, text, typedText, whole } from '../shape';
 import { stickingSchema } from '../sticking';
 import { feelSchema } from '../time';
 import { changeSchema } from '../transform';
+import { MOST_CHANGES, MOST_OVER } from './data';
 import { upgrade, RECIPE_VERSION, UPGRADES, versionOf } from './upgrades';
 
 /** An ingredient by name, or with its content embedded. */
@@ -53,11 +54,11 @@ const exercise = z.strictObject({
   kind: z.literal('exercise'),
   meter: axisSchemas.meter,
   feel: axisSchemas.feel,
-  over: list(axisSchemas.over, 0, 4),
+  over: list(axisSchemas.over, 0, MOST_OVER),
   play: z.nullable(axisSchemas.play),
   as: axisSchemas.as,
   clash: axisSchemas.clash,
-  changes: list(axisSchemas.change, 0, 16),
+  changes: list(axisSchemas.change, 0, MOST_CHANGES),
   kit: axisSchemas.kit,
   /** Bars after which everything begins anew, where its own cycle is longer. */
   cut: z.optional(whole(1, 64)),

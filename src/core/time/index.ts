@@ -33,6 +33,7 @@ export {
 } from './tempo';
 export { feelSchema, subdivisionSchema } from './schema';
 export { speechSchema } from './speech';
+export { USUAL_FEELS, USUAL_METERS } from './usual';
 export { metricalWeight, syncopatedNotes } from './weight';
 export { secondsAt, steadyTempo, ticksAt } from './tempo-map';
 export { gcd, lcm, quarters, tick, TICKS_PER_QUARTER, wrap } from './tick';

@@ -5,7 +5,7 @@ import { unreachable, type Issue, type Result } from '@/core/issue';
 import { parseLine, writeLine } from '@/core/reading';
 import { expand, recipeOfMaterial } from '@/core/recipe';
 import { parsePhrase } from '@/core/sticking';
-import { SUBDIVISIONS, parseMeter, type SubdivisionId } from '@/core/time';
+import { parseMeter, SUBDIVISIONS, USUAL_METERS, type SubdivisionId } from '@/core/time';
 import { saySubdivision } from '@/words';
 import { attempt, Button, Field, issuesAt, IssueWords, toast, Trouble, useSpeech } from '../base';
 import { RulesPhrase } from '../sentence';
@@ -14,8 +14,6 @@ import { CellsFields, KitFields } from './editor-fields';
 import { OstinatoFields } from './ostinato-fields';
 import { KIND_NAMES, type Draft, type MaterialActions, type MaterialDraft } from './shelf';
 import { TapIn } from './tap-in';
-
-const METERS = ['2/4', '3/4', '4/4', '5/4', '6/8', '7/8', '12/8'];
 
 /** A material being made or edited. Nothing is lost by a mistake: what was typed stays, with what is
  * wrong beside it. */
@@ -80,7 +78,7 @@ export function MaterialEditor({
               value={meter}
               onChange={(event) => set(inMeter(draft, event.target.value))}
             >
-              {[...new Set([meter, ...METERS])].map((one) => (
+              {[...new Set([meter, ...USUAL_METERS])].map((one) => (
                 <option key={one}>{one}</option>
               ))}
             </select>

@@ -1,6 +1,6 @@
 'use client';
 
-import { ok } from '@/core/issue';
+import { must, ok } from '@/core/issue';
 import { STYLES, type Style } from '@/core/kit';
 import { asDrawn, type ClosedRecipe, type Exercise, type Recipe } from '@/core/recipe';
 import {
@@ -9,6 +9,8 @@ import {
   parseFeel,
   parseMeter,
   TICKS_PER_QUARTER,
+  USUAL_FEELS,
+  USUAL_METERS,
   usualSwing,
   type Tempo,
 } from '@/core/time';
@@ -16,20 +18,13 @@ import { type Key, sayEach, sayFeel } from '@/words';
 import { Choice, type Option, useSpeech } from '../base';
 import { sayElsewhere } from './elsewhere';
 
-const METERS: readonly Option<string>[] = [
-  { value: '4/4', text: '4/4' },
-  { value: '3/4', text: '3/4' },
-  { value: '2/4', text: '2/4' },
-  { value: '5/4', text: '5/4', hint: '3+2' },
-  { value: '5/4 2+3', text: '5/4', hint: '2+3' },
-  { value: '6/8', text: '6/8' },
-  { value: '12/8', text: '12/8' },
-  { value: '7/8', text: '7/8', hint: '2+2+3' },
-  { value: '7/8 2+3+2', text: '7/8', hint: '2+3+2' },
-  { value: '7/8 3+2+2', text: '7/8', hint: '3+2+2' },
-];
-
-const FEELS = ['straight', 'triplets', '2:1', '3:2', '3:1', '5:3'];
+/** Usual meters, with how they are grouped where that is not even. */
+export const METER_OPTIONS: readonly Option<string>[] = USUAL_METERS.map((written) => {
+  const { count, unit, grouping } = must(parseMeter(written));
+  const even = grouping.every((one) => one === grouping[0]);
+  const text = `${count}/${unit}`;
+  return { value: written, text, ...(even ? {} : { hint: grouping.join('+') }) };
+});
 
 type OnChange = (recipe: ClosedRecipe) => void;
 
@@ -49,7 +44,7 @@ export function MeterPhrase({ recipe, onChange }: { recipe: ClosedRecipe; onChan
     <Choice
       label={say.t('screen.common.meter')}
       elsewhere={(text) => sayElsewhere(say, text, 'meter')}
-      options={METERS}
+      options={METER_OPTIONS}
       value={shown}
       onChoose={(text) => onChange({ ...recipe, meter: text })}
       onType={(text) => {
@@ -98,7 +93,7 @@ export function FeelPhrase({
     onChange({ ...recipe, feel });
   }
   const { eighths, sixteenths } = sayEach(say, NOTES[say.notes]);
-  const options = FEELS.flatMap((text): Option<string>[] => {
+  const options = USUAL_FEELS.flatMap((text): Option<string>[] => {
     const feel = parseFeel(text);
     if (!feel.ok) return [];
     const said = formatFeel(feel.value);

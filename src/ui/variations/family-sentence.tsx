@@ -16,7 +16,7 @@ import {
   type Family,
   type PhraseValue,
 } from '@/core/family';
-import { partsOf } from '@/core/recipe';
+import { MOST_CHANGES, MOST_OVER, partsOf } from '@/core/recipe';
 import { type Say, sayChange, sayChangeRange, sayPart } from '@/words';
 import { Button, useSpeech } from '../base';
 import { VersionNote } from '../library';
@@ -26,9 +26,6 @@ import { usePhraseOptions } from './phrase-options';
 import { ValueEditor } from './value-editor';
 
 type Value = PhraseValue;
-
-const MOST_OVER = 4;
-const MOST_CHANGES = 6;
 
 /** Most values of a phrase that are written out. */
 const MOST_SAID = 4;

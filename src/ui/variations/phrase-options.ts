@@ -16,12 +16,12 @@ import { looksTyped, readOstinato, type Material } from '@/core/materials';
 import { parseLine } from '@/core/reading';
 import { INTERPRETATION_STARTS, startOf, type ClosedRecipe } from '@/core/recipe';
 import { looksSticking, parsePhrase, typedSticking, type Sticking } from '@/core/sticking';
-import { parseFeel, parseMeter, type Syllables } from '@/core/time';
+import { formatMeter, parseFeel, parseMeter, USUAL_FEELS, type Syllables } from '@/core/time';
 import { useSpeech, type Option } from '../base';
 import { type Say, sayFeel, sayLanes, sayMaterial, sayOffer, sayPolicy, sayStart } from '@/words';
 import { useMaterials } from '../library';
 import { LineStart } from '../marks';
-import { changeOptions, CHANGE_STARTS, LEVEL_WORDS } from '../sentence';
+import { changeOptions, CHANGE_STARTS, LEVEL_WORDS, METER_OPTIONS } from '../sentence';
 
 type Value = PhraseValue;
 
@@ -73,7 +73,7 @@ export function usePhraseOptions(family: Family, place: AxisPlace): PhraseOption
       case 'clash':
         return textOptions(LIMB_POLICIES, (policy) => sayPolicy(say, policy));
       case 'meter':
-        return textOptions(METERS, (meter) => meter);
+        return meterOptions(say);
       case 'levels':
         return textOptions(STYLES, (style) => say.t(LEVEL_WORDS[style]));
       case 'kit':
@@ -255,14 +255,23 @@ function textOptions<T extends string>(
   return { all, idOf: written, valueOf: readWritten };
 }
 
-const METERS = ['2/4', '3/4', '4/4', '5/4', '6/8', '7/8', '12/8'] as const;
-
-const FEELS = ['straight', 'triplets', '2:1', '3:2'] as const;
+function meterOptions(say: Say): PhraseOptions {
+  const all = METER_OPTIONS.map((one) => ({ ...one, value: written(one.value) }));
+  const offer = (text: string) => {
+    const meter = parseMeter(text);
+    if (!meter.ok) return [];
+    const said = formatMeter(meter.value);
+    return [{ value: written(said), text: said, hint: say.t('screen.variations.typed') }];
+  };
+  return { all, offer, idOf: written, valueOf: readWritten };
+}
 
 function feelOptions(say: Say): PhraseOptions {
-  const all = FEELS.flatMap((text) => {
+  const option = (text: string) => {
     const feel = parseFeel(text);
     return feel.ok ? [{ value: written(feel.value), text: sayFeel(say, feel.value) }] : [];
-  });
-  return { all, idOf: written, valueOf: readWritten };
+  };
+  const offer = (text: string) =>
+    option(text).map((one) => ({ ...one, hint: say.t('screen.variations.typed') }));
+  return { all: USUAL_FEELS.flatMap(option), offer, idOf: written, valueOf: readWritten };
 }
