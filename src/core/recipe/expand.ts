@@ -159,8 +159,9 @@ function settle(
         })
       : ok({ over: under, line: null, shared: [] });
   if (!settled.ok) return settled;
-  // A groove that rests was told to, and so was one under a phrase that was placed.
-  const takes = settled.value.shared.length > 0 && !aims && recipe.clash !== 'groove';
+  // A groove, or a part, that rests was told to, and so was one under a phrase that was placed.
+  const isTold = recipe.clash === 'groove' || recipe.clash === 'throughout';
+  const takes = settled.value.shared.length > 0 && !aims && !isTold;
   const lost =
     takes && settled.value.line
       ? lostAnchors(recipe.over, {

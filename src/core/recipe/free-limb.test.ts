@@ -187,7 +187,9 @@ describe('anchors', () => {
 
   it('that rest because they were told to are none', () => {
     const rock = toggleOstinato(blankRecipe(), 'rock-8ths');
-    const told = { ...rock, play: line, as: startOf('verbatim'), clash: 'groove' as const };
-    expect(must(expand(told)).lostAnchors).toEqual([]);
+    for (const clash of ['groove', 'throughout'] as const) {
+      const told = { ...rock, play: line, as: startOf('verbatim'), clash };
+      expect(must(expand(told)).lostAnchors).toEqual([]);
+    }
   });
 });
