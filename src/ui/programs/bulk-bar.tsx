@@ -5,7 +5,8 @@ import { USUAL_COURSE, type Course } from '@/core/ladder';
 import { COURSE_TEMPLATES, type OutlineItem, type OutlineSection } from '@/core/program';
 import { TICKS_PER_QUARTER } from '@/core/time';
 import { Button, Choice, useSpeech } from '../base';
-import { CourseFields, sayCourse } from './course-fields';
+import { CourseFields } from './course-fields';
+import { sayCourse } from './say-course';
 
 /** What is done to all chosen items at once. */
 export function BulkBar({

@@ -7,7 +7,6 @@ import {
   MOST_LAST_TRIES,
   STOPPED_TRIES,
   makeCourse,
-  rungsOf,
   typeCourse,
   type Course,
   type LadderKind,
@@ -15,10 +14,12 @@ import {
   type TypedCourse,
 } from '@/core/ladder';
 import type { Tempo } from '@/core/time';
-import { sayDosage, sayEach, sayRung, type Key, type Say } from '@/words';
+import { sayEach, type Key } from '@/words';
 import { issuesAt, Trouble, useSpeech } from '../base';
 import { TempoGlyph } from '../play';
 import { Stages } from './stages';
+import { sayRungs } from './say-course';
+import { Numbers } from './numbers-choice';
 
 const KINDS = {
   fixed: 'screen.programs.equalSteps',
@@ -214,42 +215,6 @@ export function CourseFields({
 const AWAY = [7, 10, 14, 21, 28] as const;
 const BELOW = [1, 2, 3] as const;
 
-/** One of some numbers in words, and the one that is chosen; none where there is a word for it. */
-function Numbers({
-  label,
-  value,
-  offered,
-  none,
-  text,
-  onChoose,
-}: {
-  label: string;
-  value: string;
-  offered: readonly number[];
-  none?: string;
-  text: (number: number) => string;
-  onChoose: (value: string) => void;
-}) {
-  const numbers = new Set([...offered, ...(value === '' ? [] : [Number(value)])]);
-  return (
-    <select
-      aria-label={label}
-      className="field"
-      value={value}
-      onChange={(event) => onChoose(event.target.value)}
-    >
-      {none !== undefined && <option value="">{none}</option>}
-      {[...numbers]
-        .sort((a, b) => a - b)
-        .map((one) => (
-          <option key={one} value={one}>
-            {text(one)}
-          </option>
-        ))}
-    </select>
-  );
-}
-
 /** Of how many of the last tries so many clean can be asked for, and what is chosen. */
 function lastTries({ clean, of }: TypedCourse): readonly number[] {
   const least = Number(clean) + 1;
@@ -327,49 +292,5 @@ function Way({
     target: () => field('target', say.t('screen.programs.field.target')),
     step: () => field('step', say.t('screen.programs.field.step')),
     every: () => field('every', say.t('screen.programs.field.bars')),
-  });
-}
-
-/** Most rungs that are written out. */
-const MOST_RUNGS = 21;
-
-/** All rungs of a ladder, or the first and last of many. */
-function sayRungs(say: Say, { ladder }: Course): string {
-  const rungs = rungsOf(ladder).map((rung) => sayRung(say, rung.asks));
-  const apart = isWordy(ladder) ? ' · ' : ' ';
-  const shown =
-    rungs.length <= MOST_RUNGS
-      ? rungs.join(apart)
-      : `${rungs.slice(0, 8).join(apart)} … ${rungs.slice(-3).join(apart)}`;
-  return say.t('screen.programs.allRungs', { count: rungs.length, rungs: shown });
-}
-
-/** Whether its rungs are more than tempos. */
-function isWordy(ladder: Course['ladder']): boolean {
-  return rungsOf(ladder).some(({ asks }) => asks.kind !== 'tempo');
-}
-
-/** Rungs that fit on one line. */
-const MOST_IN_LINE = 12;
-
-/** A course in one line: its rungs, dosage and rule.
- * @example '60 65 70 75 80, 5 minutes each, up after 3 clean' */
-export function sayCourse(say: Say, { ladder, dosage, rule, follow }: Course): string {
-  const rungs = rungsOf(ladder);
-  const says = rungs.map((rung) => sayRung(say, rung.asks));
-  const [apart, most] = isWordy(ladder) ? [' · ', 4] : [' ', MOST_IN_LINE];
-  const way =
-    rungs.length <= most
-      ? says.join(apart)
-      : say.t('screen.programs.rungs', {
-          first: says.slice(0, most / 2).join(apart),
-          last: says.at(-1) ?? '',
-          rungs: rungs.length,
-        });
-  return say.t('screen.programs.course', {
-    way,
-    dosage: rungs[0]?.dosage ? 'none' : sayDosage(say, dosage),
-    ...{ clean: rule.clean, of: rule.of ?? 0 },
-    follow,
   });
 }

@@ -3,19 +3,20 @@
 import { clsx } from 'clsx';
 import { GripVertical, TriangleAlert } from 'lucide-react';
 import { useState, type KeyboardEvent } from 'react';
-import { cuesOf } from '@/core/analysis';
 import { must } from '@/core/issue';
-import { rungsOf, type Course, type PracticeStep } from '@/core/ladder';
+import { type Course, type PracticeStep } from '@/core/ladder';
 import { buildSteps, type StepKind } from '@/core/path';
 import type { OutlineItem } from '@/core/program';
 import { type ClosedRecipe } from '@/core/recipe';
 import type { ItemId } from '@/core/studio';
-import { parseMeter, tempoBeatTicks, tempoFor } from '@/core/time';
-import { type Key, type Say, sayCue, sayList, sayLoad, sayStep } from '@/words';
+import { parseMeter, tempoBeatTicks } from '@/core/time';
+import { type Key, type Say, sayList, sayLoad, sayStep } from '@/words';
 import { SentenceText } from '../marks';
-import { Button, Choice, focusAfter, useSpeech, TypedField, useDragged, Link } from '../base';
-import { CourseFields, sayCourse } from './course-fields';
-import { exerciseOf, glanceAt } from './glance';
+import { Button, Choice, focusAfter, useSpeech, useDragged, Link } from '../base';
+import { CourseFields } from './course-fields';
+import { sayCourse } from './say-course';
+import { glanceAt } from './glance';
+import { Cues } from './item-cues';
 
 export interface ItemRowActions {
   readonly change: (id: ItemId, change: (item: OutlineItem) => OutlineItem) => void;
@@ -317,44 +318,6 @@ function stagesOf(
     recipe: step.recipe,
     ...(step.facts.plays === 'part' && step.facts.untimed && { untimed: true }),
   }));
-}
-
-/** What to watch for: derived, or written by the teacher. */
-function Cues({
-  item,
-  recipe,
-  actions,
-}: {
-  item: OutlineItem;
-  recipe: ClosedRecipe | undefined;
-  actions: ItemRowActions;
-}) {
-  const { say } = useSpeech();
-  const exercise = recipe && exerciseOf(recipe);
-  const first = rungsOf(item.course.ladder)[0]?.bpm;
-  const derived = exercise && first ? cuesOf(exercise, tempoFor(exercise.meter, first)) : [];
-  return (
-    <label className="flex items-baseline gap-2 text-sm">
-      <span className="shrink-0">{say.t('screen.programs.watchFor')}</span>
-      <TypedField
-        label={say.t('screen.programs.watchFor')}
-        value={item.cues}
-        write={(cues) => cues.join(' / ')}
-        read={readCues}
-        onTake={(cues) => actions.change(item.id, (one) => ({ ...one, cues }))}
-        maxLength={480}
-        placeholder={derived.map((cue) => sayCue(say, cue, recipe?.meter ?? '4/4')).join(' / ')}
-        inputMode="text"
-        className="field min-w-0 flex-1"
-      />
-    </label>
-  );
-}
-
-/** Up to three, with strokes between them. */
-function readCues(text: string): readonly string[] {
-  const cues = text.split('/').map((cue) => cue.trim().slice(0, 160));
-  return cues.filter((cue) => cue !== '').slice(0, 3);
 }
 
 const PLACES = ['derived', 'kit', 'pad'] as const;

@@ -1,8 +1,5 @@
-import { clsx } from 'clsx';
-import { must } from '@/core/issue';
-import { dosageNow, dueDay, rungAt } from '@/core/ladder';
-import { asPlayed } from '@/core/recipe';
-import { hoursOn, type PlannedTry, type Surface } from '@/core/plan';
+import { dueDay } from '@/core/ladder';
+import { hoursOn, type PlannedTry } from '@/core/plan';
 import {
   daysAfter,
   isDue,
@@ -12,32 +9,23 @@ import {
   type StandItem,
   type StudentPlan,
 } from '@/core/studio';
-import { parseMeter, tempoFor } from '@/core/time';
 import {
   type Say,
   sayCaution,
   sayDate,
   sayDay,
-  sayDosage,
-  sayEntryKind,
   sayList,
   sayMinutes,
   sayMissed,
-  sayRung,
   sayWhyToStudent,
 } from '@/words';
 import { JudgeLater } from '../log';
-import { SentenceText } from '../marks';
 import { cautionsOf, rowsOf } from '../plan';
-import { TempoGlyph } from '../play';
 import { StudioDay } from './studio-day';
 import { Link } from '../base';
-
-/** What a student has time for just now. */
-interface Now {
-  readonly minutes: number;
-  readonly on: Surface;
-}
+import { Rows } from './rows';
+import { Minutes } from './time-cuts';
+import { standOf, type Now } from './stand-of';
 
 /** What to practise: in order, how much, at which rung, and why, within the minutes there are; then what
  * waits, and what the teacher wrote. */
@@ -149,15 +137,6 @@ export function Today({
   );
 }
 
-/** The Stand, with what there is time for; an item comes first. */
-function standOf(now: Now | null, item?: StandItem): string {
-  const query = new URLSearchParams({
-    ...(item && { item: item.item.id }),
-    ...(now && { minutes: String(now.minutes), on: now.on }),
-  }).toString();
-  return query ? `/stand?${query}` : '/stand';
-}
-
 /** Dates that are looked through for the next one with minutes. */
 const LOOK_AHEAD = 14;
 
@@ -184,62 +163,6 @@ function whyNothing(
   if (!next) return why;
   const { minutes } = hoursOn(schedule, next);
   return `${why} ${say.t('screen.today.next', { date: sayDate(say, next), minutes })}`;
-}
-
-/** Minutes that are offered at a touch. */
-const OFFERED = [5, 10, 15, 30, 45];
-
-/** Cuts the day to the minutes there are just now, and to kit or pad. */
-function Minutes({ say, now, usual }: { say: Say; now: Now | null; usual: Surface }) {
-  const on = now?.on ?? usual;
-  return (
-    <nav
-      aria-label={say.t('screen.today.minutesNow')}
-      className="flex flex-wrap items-center gap-2 text-lg"
-    >
-      <span className="label">{say.t('screen.today.iHave')}</span>
-      <Cut href="/today" on={now === null}>
-        {say.t('screen.today.asPlanned')}
-      </Cut>
-      {OFFERED.map((minutes) => (
-        <Cut
-          key={minutes}
-          href={`/today?minutes=${minutes}&on=${on}`}
-          on={now?.minutes === minutes}
-        >
-          {say.t('screen.common.minutesShort', { minutes })}
-        </Cut>
-      ))}
-      {now && (
-        <span className="ml-2 flex gap-2">
-          {(['kit', 'pad'] as const).map((surface) => (
-            <Cut
-              key={surface}
-              href={`/today?minutes=${now.minutes}&on=${surface}`}
-              on={now.on === surface}
-            >
-              {say.t(`screen.common.surface.${surface}`)}
-            </Cut>
-          ))}
-        </span>
-      )}
-    </nav>
-  );
-}
-
-function Cut({ href, on, children }: { href: string; on: boolean; children: React.ReactNode }) {
-  return (
-    <Link
-      href={href}
-      aria-current={on ? 'true' : undefined}
-      className={clsx(
-        'rounded-sm border px-3 py-1.5',
-        on ? 'border-ink bg-ink text-paper' : 'border-line bg-sheet hover:border-soft',
-      )}
-    >
-      {children}
-    </Link>
-  );
 }
 
 /** Exercises that are not played now, and why. */
@@ -293,83 +216,4 @@ function whyLater(say: Say, { waitsFor, state }: StandItem): string {
     return say.t('screen.common.afterThese', { names: sayList(say, waitsFor) });
   const due = dueDay(state);
   return due ? say.t('screen.today.passedAgain', { day: sayDay(say, due) }) : '';
-}
-
-function Rows({
-  say,
-  rows,
-  now,
-}: {
-  say: Say;
-  now: Now | null;
-  rows: readonly (ReturnType<typeof rowsOf>[number] & { readonly item: StandItem })[];
-}) {
-  return (
-    <ol className="border-t border-line">
-      {rows.map(({ item, kind, tries, seconds, on }, index) => (
-        <li key={`${itemKey(item)} ${kind} ${on}`} className="border-b border-line">
-          <Link
-            href={standOf(now, item)}
-            className="grid grid-cols-[2rem_minmax(0,1fr)_auto] gap-x-4 px-1 py-4 hover:bg-sheet"
-          >
-            <span className="font-serif text-2xl text-soft">{index + 1}</span>
-            <span>
-              <span className="block font-serif text-2xl leading-7">
-                {item.item.name}
-                {kind !== 'new' && (
-                  <span className="text-lg text-soft"> · {sayEntryKind(say, kind)}</span>
-                )}
-                {on === 'pad' && (
-                  <span className="text-lg text-soft"> · {say.t('screen.today.onThePad')}</span>
-                )}
-                {item.item.kind === 'own' && (
-                  <span className="text-lg text-soft"> · {say.t('screen.today.makeYourOwn')}</span>
-                )}
-              </span>
-              <span className="block text-sm text-soft">
-                <SentenceText say={say} recipe={asPlayed(item.plays)} />
-              </span>
-              <span className="mt-1 block">
-                {sayWhyToStudent(say, item.why)}
-                {item.today.tries > 0 && (
-                  <span className="text-soft">
-                    {' '}
-                    {say.t('screen.today.soFar', {
-                      tries: item.today.tries,
-                      minutes: Math.round(item.today.seconds / 60),
-                    })}
-                  </span>
-                )}
-              </span>
-            </span>
-            <span className="text-right">
-              <span className="block font-serif text-4xl whitespace-nowrap">
-                <TempoGlyph tempo={tempoOf(item)} size={26} /> {item.state.bpm}
-              </span>
-              <span className="block text-soft">
-                {rungText(say, item)}
-                {say.t('screen.today.times', {
-                  tries,
-                  dosage: sayDosage(say, dosageNow(item.state, item.item.course.dosage)),
-                })}
-              </span>
-              <span className="block text-sm text-soft">
-                {say.t('screen.today.inAll', { minutes: sayMinutes(say, seconds) })}
-              </span>
-            </span>
-          </Link>
-        </li>
-      ))}
-    </ol>
-  );
-}
-
-/** The rung, where it is more than a tempo. */
-function rungText(say: Say, { state }: StandItem): string {
-  const { asks } = rungAt(state.rungs, state.rung);
-  return asks.kind === 'tempo' ? '' : `${sayRung(say, asks)} · `;
-}
-
-function tempoOf({ plays, state }: StandItem) {
-  return tempoFor(must(parseMeter(plays.meter)), state.bpm);
 }
