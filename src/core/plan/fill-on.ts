@@ -3,28 +3,29 @@ import type { Schedule } from './schedule-schema';
 import type { Stretch } from './stretches';
 import type { LadderInPlan, PlannedExercise } from './work';
 
-/** Fills a day and goes through it, as it goes: what is passed in it is not played on, and what that opens is
- * opened on the same day, while there is time.
- * @param play plays a try, or has a break, which changes the states; answers whether a ladder was passed */
+/** Fills a day and goes through it, as it goes, until it has nothing more: what is passed in it is not played on, and
+ * what that opens is opened on the same day.
+ * @param play plays a try, or has a break, which changes the states */
 export function fillOn(
   works: readonly PlannedExercise[],
   states: readonly LadderInPlan[],
   day: number,
   stretches: readonly Stretch[],
   order: Schedule['order'],
-  play: (entry: PlannedTry) => boolean,
+  play: (entry: PlannedTry) => void,
 ): void {
   let left = stretches;
-  for (let opens = true; opens && left.length > 0;) {
-    opens = false;
+  for (let goesOn = true; goesOn && left.length > 0;) {
+    goesOn = false;
     let [nth, used] = [0, 0];
     for (const entry of fillDay(works, states, day, left, order)) {
       if (entry.kind === 'new' && states[entry.work]?.passed) continue;
       while (!holds(left[nth], used, entry)) [nth, used] = [nth + 1, 0];
       used += entry.seconds;
-      if (play(entry)) opens = true;
+      play(entry);
+      goesOn = true;
     }
-    if (opens) left = leftFrom(left, nth, used);
+    left = leftFrom(left, nth, used);
   }
 }
 

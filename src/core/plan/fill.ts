@@ -96,6 +96,7 @@ interface DayPlan {
   readonly least: number;
   /** By work: tries of today, those that were done before planning included; -1 when not looked at. */
   readonly taken: number[];
+  leads: Uint8Array | null;
 }
 
 /** One look at all works; this runs for every day of every future. */
@@ -128,7 +129,8 @@ function survey(
   begunOnes.sort((a, b) => (states[a]?.lastDay ?? 0) - (states[b]?.lastDay ?? 0));
   const open = begunOnes.concat(fresh);
   const taken = works.map(() => -1);
-  return { works, states, day, free, open, due, rests: begun ? -1 : rests, least, taken };
+  const found = { works, states, day, free, open, due, rests: begun ? -1 : rests, least, taken };
+  return { ...found, leads: null };
 }
 
 function isFree({ after }: PlannedExercise, states: readonly LadderInPlan[]): boolean {
@@ -271,14 +273,36 @@ function triesOf({ works, states }: DayPlan, index: number): number {
   return Math.max(1, Math.floor(MOST_OF_ONE / secondsOf(work, state)));
 }
 
+/** Tries that an exercise may have had after so many rounds. Where others wait for it, it comes round again when it is
+ * asked for again: by then it may be passed, and they are open. */
+function triesAfter(plan: DayPlan, index: number, rounds: number): number {
+  const { states } = plan;
+  const tries = triesOf(plan, index);
+  if (rounds === 1 || !leadsOf(plan)[index]) return rounds * tries;
+  const had = Math.floor((states[index]?.triesToday ?? 0) / tries);
+  return tries * Math.min(rounds, 1 + had);
+}
+
+/** Works that others wait for; looked up once a day, and only where a day has room for another round. */
+function leadsOf(plan: DayPlan): Uint8Array {
+  if (plan.leads) return plan.leads;
+  const leads = (plan.leads = new Uint8Array(plan.works.length));
+  plan.works.forEach(({ after }, at) => {
+    if (!plan.states[at]?.passed) for (const first of after) leads[first] = 1;
+  });
+  return leads;
+}
+
 /** Takes turns until each has had its tries, or nothing fits any more. @param rounds that each has had then */
 function playRound(plan: DayPlan, group: readonly number[], rounds: number): void {
   const { taken } = plan;
+  const most = group.map((index) => triesAfter(plan, index, rounds));
   for (let goesOn = true; goesOn && hasRoom(plan);) {
     goesOn = false;
-    for (const index of group) {
+    for (let nth = 0; nth < group.length; nth += 1) {
+      const index = group[nth] ?? -1;
       const tries = Math.max(0, taken[index] ?? 0);
-      if (tries >= rounds * triesOf(plan, index) || place(plan, index, 'new') === null) continue;
+      if (tries >= (most[nth] ?? 0) || place(plan, index, 'new') === null) continue;
       taken[index] = tries + 1;
       goesOn = true;
     }
@@ -287,10 +311,12 @@ function playRound(plan: DayPlan, group: readonly number[], rounds: number): voi
 
 /** Where no whole try fits any more, part of one may, of what is not through with its rounds. */
 function fillUp(plan: DayPlan, rounds: number): void {
-  const { open, taken } = plan;
+  const { open, taken, free, least } = plan;
+  // At least half of it.
+  if (free.every(({ left }) => 2 * left < least)) return;
   for (const index of open) {
     const tries = Math.max(0, taken[index] ?? 0);
-    if (tries >= rounds * triesOf(plan, index)) continue;
+    if (tries >= triesAfter(plan, index, rounds)) continue;
     if (place(plan, index, 'new', Infinity, true) === null) continue;
     taken[index] = tries + 1;
     return;

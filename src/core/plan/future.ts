@@ -97,7 +97,7 @@ export function liveThrough(
       fillOn(works, going, number, stretches, order, ({ work, playSeconds }) => {
         const state = going[work];
         const of = works[work];
-        if (!state || !of) return false;
+        if (!state || !of) return;
         const { passed, best } = state;
         const chance = (chances[work] ??= drawChances(of, fortune, random));
         const played = minutes[work] ?? 0;
@@ -106,9 +106,7 @@ export function liveThrough(
         state.triesToday += 1;
         advance(state, verdict, countingOf(of), number);
         minutes[work] = state.best > best ? 0 : played + playSeconds / 60;
-        if (!state.passed || passed) return false;
-        if (reached[work] === -1) reached[work] = index;
-        return true;
+        if (state.passed && !passed && reached[work] === -1) reached[work] = index;
       });
     }
     if (isKept || index === 0) for (const state of going) state.triesToday = 0;

@@ -59,11 +59,9 @@ export function planDays(planning: Planning): Plan {
     const all = stretchesOf(hours);
     const expect = ({ work }: PlannedTry) => {
       const state = going[work];
-      if (!state) return false;
+      if (!state) return;
       begun[work] ??= day;
-      const reaches = tryAsExpected(state, works[work], wins[work], first + index);
-      if (reaches) reached[work] = day;
-      return reaches;
+      if (tryAsExpected(state, works[work], wins[work], first + index)) reached[work] = day;
     };
     const entries: PlannedTry[] = [];
     if (index === 0) {
@@ -74,7 +72,7 @@ export function planDays(planning: Planning): Plan {
     } else {
       fillOn(works, going, first + index, all, schedule.order, (entry) => {
         entries.push(entry);
-        return expect(entry);
+        expect(entry);
       });
     }
     for (const state of going) state.triesToday = 0;
