@@ -32,7 +32,7 @@ describe('model students', () => {
 describe('a first beat', () => {
   it('is whole on day 3 or 4 and through in two weeks, for half of those who keep to the plan', () => {
     const items = programsHeld().get('beat') ?? [];
-    const days = Array.from({ length: samples(40, 15) }, (_, seed) => {
+    const days = Array.from({ length: samples(40, 11) }, (_, seed) => {
       const { through } = practise({
         ...{ items, learner: 'medium', schedule: scheduleOf(WEEKS.daily30), keeps: 1 },
         ...{ from: '2026-03-02', days: 60, looks: [0], random: seeded(seed) },
@@ -51,7 +51,7 @@ describe('a forecast', () => {
   let held: ReturnType<typeof holdForecasts>;
   const of = (what: 'item' | 'program') => held.filter((one) => one.what === what);
   beforeAll(() => {
-    held = holdForecasts({ count: samples(45, 13), futures: 80, seed: 2 });
+    held = holdForecasts({ count: samples(45, 13), futures: 60, seed: 2 });
   });
 
   it('is held against every kind of learner', () => {
@@ -59,11 +59,14 @@ describe('a forecast', () => {
     expect(of('program').length).toBeGreaterThan(20);
   });
 
-  it('has four in five of what was so in its range, give or take an eighth of all', () => {
+  // Few programs say little: a fifth of all either way, an eighth where there are more.
+  const off = samples(2, 1) === 1 ? 1 / 5 : 1 / 8;
+
+  it('has about four in five of what was so in its range', () => {
     for (const what of ['item', 'program'] as const) {
       const { inside } = sumHeld(of(what));
-      expect(inside).toBeGreaterThan(0.8 - 0.125);
-      expect(inside).toBeLessThan(0.8 + 0.125);
+      expect(inside).toBeGreaterThan(0.8 - off);
+      expect(inside).toBeLessThan(0.8 + off);
     }
   });
 

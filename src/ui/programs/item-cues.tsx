@@ -2,13 +2,13 @@
 
 import { cuesOf } from '@/core/analysis';
 import { rungsOf } from '@/core/ladder';
+import type { ItemId } from '@/core/studio';
 import type { OutlineItem } from '@/core/program';
 import { type ClosedRecipe } from '@/core/recipe';
 import { tempoFor } from '@/core/time';
 import { sayCue } from '@/words';
 import { useSpeech, TypedField } from '../base';
 import { exerciseOf } from './glance';
-import type { ItemRowActions } from './item-row';
 
 /** What to watch for: derived, or written by the teacher. */
 export function Cues({
@@ -18,7 +18,9 @@ export function Cues({
 }: {
   item: OutlineItem;
   recipe: ClosedRecipe | undefined;
-  actions: Pick<ItemRowActions, 'change'>;
+  actions: {
+    readonly change: (id: ItemId, change: (item: OutlineItem) => OutlineItem) => void;
+  };
 }) {
   const { say } = useSpeech();
   const exercise = recipe && exerciseOf(recipe);
