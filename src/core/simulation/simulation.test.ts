@@ -51,7 +51,7 @@ describe('a forecast', () => {
   let held: ReturnType<typeof holdForecasts>;
   const of = (what: 'item' | 'program') => held.filter((one) => one.what === what);
   beforeAll(() => {
-    held = holdForecasts({ count: samples(45, 13), futures: 60, seed: 2 });
+    held = holdForecasts({ count: samples(45, 7), futures: 50, seed: 2 });
   });
 
   it('is held against every kind of learner', () => {
