@@ -1,17 +1,22 @@
+import { dayNumber } from '../calendar';
 import type { Decided, Decision, Variation } from '../log';
 import { beginAt, moved, restore, vary, type Draft } from './draft';
 import { lower, MOST_BASIS, raiseWith } from './judge';
+import { NEVER } from './kernel';
 import type { Following, LadderState, Proposal } from './state';
 
 /** One decision further. One that answers what is not asked any more moves nothing. */
 export function afterDecision(
   state: LadderState,
-  { id, decision }: Decided,
+  { id, day, decision }: Decided,
   following: Following,
 ): LadderState {
   const draft: Draft = { ...state };
   if (!decide(draft, decision, following)) return state;
   draft.basis = [...state.basis, id].slice(-MOST_BASIS);
+  // Days away are counted from when the teacher last said something, too.
+  const isCounted = following.course.rule.away !== undefined && draft.lastDay !== NEVER;
+  if (isCounted) draft.lastDay = Math.max(draft.lastDay, dayNumber(day) - 1);
   return draft;
 }
 

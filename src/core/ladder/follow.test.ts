@@ -328,6 +328,18 @@ describe('days away', () => {
     expect(replay(acts, [...five, try_(5, 20, 65)])).toMatchObject({ rung: 0, clean: 0 });
   });
 
+  it('a teacher who moves somebody meanwhile is obeyed, and days are counted from then', () => {
+    const at = daysAfter('2026-01-01', 15);
+    const moved = replay(acts, [
+      ...five,
+      { kind: 'decided', id: 'd', day: at, decision: { does: 'move', rung: 3 } },
+    ]);
+    expect(moved).toMatchObject({ rung: 3 });
+    expect(on(moved, 15)).toBe(moved);
+    expect(on(moved, 24)).toBe(moved);
+    expect(on(moved, 26)).toMatchObject({ rung: 2 });
+  });
+
   it('what is passed, what looks for its start, and a rule without it stay where they are', () => {
     const passed = replay(following({ ladder: { kind: 'list', tempi: [60] } }), five.slice(0, 3));
     expect(passed.passed).toBe(true);

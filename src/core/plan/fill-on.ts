@@ -15,7 +15,8 @@ export function fillOn(
   play: (entry: PlannedTry) => void,
 ): void {
   let left = stretches;
-  for (let goesOn = true; goesOn && left.length > 0;) {
+  const least = leastOf(works);
+  for (let goesOn = true; goesOn && left.some(({ seconds }) => seconds >= least);) {
     goesOn = false;
     let [nth, used] = [0, 0];
     for (const entry of fillDay(works, states, day, left, order)) {
@@ -28,6 +29,19 @@ export function fillOn(
     left = leftFrom(left, nth, used);
   }
 }
+
+/** Seconds that nothing can be played in: less than half of the shortest try. This is asked for every day of every
+ * future. */
+function leastOf(works: readonly PlannedExercise[]): number {
+  let least = LEAST.get(works);
+  if (least === undefined) {
+    least = works.reduce((all, { trySeconds }) => Math.min(all, ...trySeconds), Infinity) / 2;
+    LEAST.set(works, least);
+  }
+  return least;
+}
+
+const LEAST = new WeakMap<readonly PlannedExercise[], number>();
 
 /** Whether an entry is played in a stretch, of which so much is over; there is one for every entry. */
 function holds(stretch: Stretch | undefined, used: number, { on, seconds }: PlannedTry): boolean {
