@@ -161,7 +161,7 @@ test.describe('a ladder follows the log', () => {
       await expect(page.locator('[data-stage=ready]')).toBeVisible();
     }
     await tryIt(page, 'shaky');
-    await expect(page.getByText('Not clean at 70: start at 65.')).toBeVisible();
+    await expect(page.getByText('Not clean at 70: start at 60.')).toBeVisible();
   });
 });
 

@@ -51,7 +51,7 @@ const asked = (own: Partial<Forecasting> = {}): Forecasting => ({
   today: TODAY,
   keeps: 1,
   seed: 1,
-  futures: 300,
+  futures: 150,
   ...own,
 });
 
@@ -97,7 +97,7 @@ describe('forecast', () => {
       work('a', { trySeconds: [60], rule: { clean: 2, lost: 2, plateau: 20 }, cuts: false, pace }),
     ];
     const schedule = everyDay({ minutes: 1 });
-    const found = forecast(asked({ works, states: [BEGINNING], schedule, futures: 4000 }));
+    const found = forecast(asked({ works, states: [BEGINNING], schedule, futures: 1500 }));
     // One try a day: the median wait for two heads in a row is 5 tosses (by the Fibonacci counts).
     const days = dayNumber(found.program.middle ?? '9') - dayNumber(TODAY) + 1;
     expect(days).toBeLessThanOrEqual(5);
@@ -134,7 +134,7 @@ describe('findHelp', () => {
       ...USUAL_SCHEDULE,
       week: { ...week, Tue: off, Thu: off, Sat: off, Sun: off },
     };
-    const help = findHelp(asked({ schedule, keeps: 0.6 }));
+    const help = findHelp(asked({ schedule, keeps: 0.6, futures: 150 }));
     expect(help.map((one) => one.kind)).toEqual(expect.arrayContaining(['day', 'keeps', 'fewer']));
     expect(help.map((one) => one.reached)).toEqual(help.map((one) => one.reached).sort());
     const [day] = help.filter((one) => one.kind === 'day');
@@ -144,7 +144,7 @@ describe('findHelp', () => {
   });
 
   it('where every day is taken, more minutes', () => {
-    const help = findHelp(asked({ schedule: everyDay({ minutes: 12 }) }));
+    const help = findHelp(asked({ schedule: everyDay({ minutes: 12 }), futures: 150 }));
     expect(help.map((one) => one.kind)).toContain('minutes');
   });
 });
@@ -177,7 +177,7 @@ describe('help where it is needed', () => {
   const steep = (id: string) =>
     work(id, { pace: weak, rule, trySeconds: Array.from({ length: 30 }, () => 120) });
   const few = { ...everyDay({ minutes: 10 }) };
-  const now = asked({ works: [steep('a')], states: [BEGINNING], schedule: few });
+  const now = asked({ works: [steep('a')], states: [BEGINNING], schedule: few, futures: 100 });
   let help: ReturnType<typeof findHelp>;
   beforeAll(() => {
     help = findHelp(now);
@@ -207,7 +207,7 @@ describe('help where it is needed', () => {
       const works = [
         work('a', { pace: weak, rule, trySeconds: Array(rungs).fill(120) as number[] }),
       ];
-      return forecast({ ...now, works, futures: 400 }).program.middle;
+      return forecast({ ...now, works }).program.middle;
     };
     expect(middleOf(30 - lower.rungs)).toBe(lower.reached);
     expect(middleOf(30 - lower.rungs + 1)).toBeNull();
@@ -217,24 +217,28 @@ describe('help where it is needed', () => {
   });
 
   it('all targets lower where one alone is not enough; it is never empty', () => {
-    const works = ['a', 'b', 'c'].map((id) => ({ ...steep(id), rule: { ...rule, clean: 3 } }));
+    const works = ['a', 'b', 'c', 'd'].map((id) => ({ ...steep(id), rule: { ...rule, clean: 3 } }));
     const states = works.map(() => BEGINNING);
-    const stuck = findHelp(asked({ works, states, schedule: few, keeps: 0.7 }));
+    const stuck = findHelp(asked({ works, states, schedule: few, keeps: 0.7, futures: 100 }));
     const all = stuck.find((one) => one.kind === 'lower-targets');
     expect(all && sayHelp(ENGLISH, all, works)).toMatch(
       /^Only \d+% of the rungs left of each ladder: reached by /,
     );
     const none = { ...few, week: everyDay({ minutes: 0 }).week };
-    const first = findHelp(asked({ works: [work('a')], states: [BEGINNING], schedule: none }));
+    const first = findHelp(
+      asked({ works: [work('a')], states: [BEGINNING], schedule: none, futures: 100 }),
+    );
     expect(first.map(({ kind }) => kind)).toContain('day');
   });
 
   it('nothing lower is offered where all is reached in time', () => {
-    const kinds = findHelp(asked()).map(({ kind }) => kind);
+    const kinds = findHelp(asked({ futures: 100 })).map(({ kind }) => kind);
     expect(kinds).not.toContain('lower-target');
     expect(kinds).not.toContain('lower-targets');
     const schedule = everyDay({ minutes: 30 }, { target: daysAfter(TODAY, 1) });
-    expect(findHelp(asked({ schedule })).map(({ kind }) => kind)).toContain('lower-targets');
+    expect(findHelp(asked({ schedule, futures: 100 })).map(({ kind }) => kind)).toContain(
+      'lower-targets',
+    );
   });
 });
 

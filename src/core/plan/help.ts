@@ -55,8 +55,8 @@ type Ways = readonly (readonly [WithoutGain, Forecasting])[];
  * same, or nothing is reached within half a year, a target that is reached; at last all of them lower. Each is forecast
  * with the same seed, so that only the change tells. */
 export function findHelp(asked: Forecasting): readonly Help[] {
-  const look = (other: Forecasting) =>
-    forecast({ ...other, futures: FUTURES_OF_HELP }).program.middle;
+  const futures = Math.min(FUTURES_OF_HELP, asked.futures ?? FUTURES_OF_HELP);
+  const look = (other: Forecasting) => forecast({ ...other, futures }).program.middle;
   const now = look(asked);
   const { target } = asked.schedule;
   const isFine = (middle: Day | null) => middle !== null && (target === null || middle <= target);
