@@ -195,7 +195,8 @@ test.describe('screens speak another language, have room for it, and can be used
     for (const address of ['/today', '/plan', '/record', '/devices', '/stand']) {
       await look(page, address, content);
       await page.setViewportSize({ width: 390, height: 844 });
-      expect.soft(await cutOff(page), `${address} on a phone`).toEqual([]);
+      // A chart follows the screen a moment later.
+      await expect.poll(() => cutOff(page), { message: `${address} on a phone` }).toEqual([]);
       const left = (await readOn(page)).map((text) => leftOf(text, content)).filter(Boolean);
       expect.soft([...new Set(left)], `${address} on a phone`).toEqual([]);
       await page.setViewportSize({ width: 1280, height: 800 });
