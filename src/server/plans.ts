@@ -118,7 +118,6 @@ export function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
       })),
     ),
     missed: missedDays(schedule, practised, today),
-    keeps,
     clock: clockOf(now(), store.studio().zone),
   };
   return { plan, items };

@@ -12,7 +12,6 @@ export { nameMember, sayChangeRange, sayMember, sayMemberStep, sayOffer, sayPart
 export { sayMaterial, sayUse } from './material';
 export { sayAgainst, sayLanes, sayRetyping } from './retype';
 export {
-  isPlain,
   sayAccented,
   sayBesides,
   sayCrowdedGraces,

@@ -9,7 +9,7 @@ import {
   type GaveWay,
   type StartId,
 } from '@/core/recipe';
-import { gridsIn, isMarked, limbsOfLetter, type Sticking } from '@/core/sticking';
+import { gridsIn, isMarked, isPlain, limbsOfLetter, type Sticking } from '@/core/sticking';
 import { formatMeter, parseMeter } from '@/core/time';
 import { sayAssignment, sayChange, sayDynamic } from './change';
 import { sayVoice } from './kit';
@@ -248,11 +248,6 @@ export function sayStickingAccents(say: Say, { sticking, accents }: Sticking): s
 /** What a sticking that marks nothing may be told to accent. @example sayAccented(ENGLISH, 'none') // => 'no accents' */
 export function sayAccented({ t }: Say, accents: Sticking['accents'] | 'marked'): string {
   return t(`sentence.accented.${accents}`);
-}
-
-/** Whether all strokes are alike, so that there is no rest of them. */
-export function isPlain({ sticking, accents }: Sticking): boolean {
-  return accents === 'none' && !isMarked(sticking);
 }
 
 function sayThens(say: Say, parts: readonly string[]): string {

@@ -328,6 +328,15 @@ describe('days away', () => {
     expect(replay(acts, [...five, try_(5, 20, 65)])).toMatchObject({ rung: 0, clean: 0 });
   });
 
+  it('a ladder that waits for the teacher keeps its rung; what was counted counts no more', () => {
+    const waits = { ...USUAL_COURSE, follow: 'proposes' as const };
+    const back = onDay(stands, waits, daysAfter('2026-01-01', 20));
+    expect(back).toMatchObject({ rung: 1, bpm: 65, clean: 0 });
+    expect(sayReason(back, waits)).toBe('20 days away: 65 again.');
+    const again = [...five.slice(0, 2), try_(5, 20, 60)];
+    expect(replay({ ...acts, course: waits }, again)).toMatchObject({ rung: 0, clean: 1 });
+  });
+
   it('a teacher who moves somebody meanwhile is obeyed, and days are counted from then', () => {
     const at = daysAfter('2026-01-01', 15);
     const moved = replay(acts, [
@@ -347,7 +356,8 @@ describe('days away', () => {
     const climbs = replay(following({ climb: true }), [try_(0, 0, 60)]);
     expect(on(climbs, 300)).toBe(climbs);
     const { away: _, ...rule } = USUAL_COURSE.rule;
-    expect(onDay(stands, { rule }, daysAfter('2026-01-01', 300))).toBe(stands);
+    const never = { ...USUAL_COURSE, rule };
+    expect(onDay(stands, never, daysAfter('2026-01-01', 300))).toBe(stands);
   });
 });
 

@@ -90,11 +90,15 @@ export function afterTry(
   return draft;
 }
 
-/** Where a ladder stands on a date: after too many days without the item, a rung lower. */
-export function onDay(state: LadderState, { rule }: Pick<Course, 'rule'>, on: Day): LadderState {
+/** Where a ladder stands on a date: after too many days without the item, a rung lower, unless the teacher moves it. */
+export function onDay(
+  state: LadderState,
+  { rule, follow }: Pick<Course, 'rule' | 'follow'>,
+  on: Day,
+): LadderState {
   const draft: Draft = { ...state };
   const [day, from] = [dayNumber(on), hereAsks(state)];
-  if (!comeBack(draft, rule, day)) return state;
+  if (!comeBack(draft, rule, day, follow === 'acts')) return state;
   moved(draft, { kind: 'away', days: day - state.lastDay, from });
   draft.basis = [];
   return draft;

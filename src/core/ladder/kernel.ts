@@ -92,16 +92,17 @@ export function verdictCounted(
 }
 
 /** Comes back to an item after too many days without it: a rung lower, and all that was counted is counted again from
- * nothing. Changes the counter. @returns whether it was that long */
+ * nothing. Changes the counter. @param lowers whether the ladder may move by itself  @returns whether it was that long */
 export function comeBack(
   counter: Counter,
   { away }: Pick<AdvanceRule, 'away'>,
   day: number,
+  lowers = true,
 ): boolean {
   const { passed, climbing, lastDay, rung } = counter;
   if (away === undefined || passed || climbing || lastDay === NEVER) return false;
   if (day - lastDay <= away) return false;
-  toRung(counter, Math.max(0, rung - 1));
+  toRung(counter, Math.max(0, rung - Number(lowers)));
   counter.stuckDays = 0;
   counter.askedDays = 0;
   // As if the day before had been one, so that this is said once.

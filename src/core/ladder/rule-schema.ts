@@ -12,8 +12,8 @@ export const advanceRuleSchema = z
     of: z.optional(whole(2, MOST_LAST_TRIES)),
     lost: whole(1, 20),
     plateau: z._default(whole(1, 20), 4),
-    /** After more than so many days without the item it is a rung lower, and nothing of before counts; never, where
-     * left out. */
+    /** After more than so many days without the item nothing of before counts, and it is a rung lower where the ladder
+     * moves by itself; never, where left out. */
     away: z.optional(whole(2, MOST_AWAY)),
     /** A start that is looked for lies so many rungs below the first that was not clean; one, where left out. */
     below: z.optional(whole(1, MOST_BELOW)),

@@ -46,7 +46,6 @@ export interface Forecast {
 }
 
 export interface Forecasting extends Planning {
-  readonly keeps: number;
   readonly seed: number;
   readonly futures?: number;
 }
@@ -55,7 +54,7 @@ export interface Forecasting extends Planning {
  * student's own shares of clean tries, over the dates of the schedule. The same seed gives the same
  * forecast. */
 export function forecast(asked: Forecasting): Forecast {
-  const { works, states, schedule, today, keeps, seed, futures = FUTURES } = asked;
+  const { works, states, schedule, today, keeps = 1, seed, futures = FUTURES } = asked;
   const count = asked.count ?? FORECAST_DAYS;
   const days = futureDays(asked, count);
   const random = seeded(seed);

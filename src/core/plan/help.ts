@@ -63,7 +63,7 @@ export function findHelp(asked: Forecasting): readonly Help[] {
   const longest = slowestOf(asked);
   const ways: Ways = [
     ...moreTime(asked),
-    ...(asked.keeps < 0.95 ? [[{ kind: 'keeps' }, { ...asked, keeps: 1 }] as const] : []),
+    ...((asked.keeps ?? 1) < 0.95 ? [[{ kind: 'keeps' }, { ...asked, keeps: 1 }] as const] : []),
     ...(longest === null ? [] : withLongest(asked, longest)),
   ];
   const found = ways.flatMap(([what, other]) => gainOf(what, look(other), now));

@@ -115,16 +115,6 @@ export function cleanShare({ clean, other }: Tally): number {
   return clean / (clean + other);
 }
 
-/** Tries that win a rung, when so many clean in a row are asked for and each is clean with the same
- * chance: (1 − pᶜ) / ((1 − p) pᶜ), the mean wait for a run of successes (Feller, An Introduction to
- * Probability Theory and Its Applications, vol. 1, XIII.7; from memory).
- * @example expectedTries(0.5, 2) // => 6 */
-export function expectedTries(chance: number, inARow: number): number {
-  const p = Math.min(0.999, Math.max(0.001, chance));
-  const all = p ** inARow;
-  return (1 - all) / ((1 - p) * all);
-}
-
 /** Tries after which the tail of what has not come yet is taken as geometric. */
 const LONG_WAIT = 2000;
 

@@ -9,23 +9,19 @@ const usual = (more: Partial<Course>): Course => ({ ...USUAL_COURSE, ...more });
 const rule = (more: Partial<Course['rule']>) => usual({ rule: { ...USUAL_COURSE.rule, ...more } });
 const step = (by: number) => usual({ ladder: { kind: 'fixed', start: 60, target: 100, step: by } });
 
-/** Usual settings, each changed by itself. */
+/** The usual settings, and each changed by itself. */
 const COMPARED = {
   asUsual: USUAL_COURSE,
-  bars8: usual({ dosage: { kind: 'bars', amount: 8 } }),
   bars16: usual({ dosage: { kind: 'bars', amount: 16 } }),
   minutes2: usual({ dosage: { kind: 'minutes', amount: 2 } }),
   minutes5: usual({ dosage: { kind: 'minutes', amount: 5 } }),
   clean1: rule({ clean: 1 }),
   clean2: rule({ clean: 2 }),
-  clean3: rule({ clean: 3 }),
   clean4: rule({ clean: 4 }),
   clean3OfLast4: rule({ clean: 3, of: 4 }),
   step2: step(2),
-  step5: step(5),
   step10: step(10),
   plateau2: rule({ plateau: 2 }),
-  plateau4: rule({ plateau: 4 }),
   plateau8: rule({ plateau: 8 }),
 } satisfies Readonly<Record<string, Course>>;
 

@@ -9,8 +9,9 @@ import { LEARNERS, type Learner } from './students';
 
 /** A Monday. */
 export const FROM = '2026-03-02';
-/** So long a truth is waited for: half a year after the last look. */
+/** Days after which a forecast is looked at. */
 const LOOKS = [3, 7, 14, 28, 42] as const;
+/** So long after a look a truth is waited for. */
 const HALF_A_YEAR = 182;
 
 /** Minutes by weekday, Monday first. */
@@ -83,7 +84,11 @@ export function holdForecasts({
         const random = seeded(seed * 7919 + nth);
         const { through, looks } = practise({
           ...{ items, learner, schedule: scheduleOf(minutes), from: FROM, random },
-          ...{ keeps: 0.6 + 0.3 * random(), looks: LOOKS, days: 42 + HALF_A_YEAR + 1 },
+          ...{
+            keeps: 0.6 + 0.3 * random(),
+            looks: LOOKS,
+            days: Math.max(...LOOKS) + HALF_A_YEAR + 1,
+          },
         });
         for (const { after, ...look } of looks) {
           const said = forecast({ ...look, seed: nth, futures });

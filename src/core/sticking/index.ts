@@ -1,7 +1,7 @@
 export { compositeReadings } from './composite';
 export { fittings, nextLead } from './fit';
 export { barLineIssues } from './bar-lines';
-export { gridsIn, inGrid, isMarked } from './words';
+export { gridsIn, inGrid, isMarked, isPlain } from './words';
 export { limbsOfLetter, looksSticking, mirrorLetters, ornamentMark, parsePhrase } from './parse';
 export { stickingLayer, stickingStart, saySlot, typedSticking } from './play';
 export { stickingSchema } from './sticking-schema';

@@ -1,3 +1,4 @@
+import type { Sticking } from './sticking-schema';
 import { SUBDIVISION_IDS, type SubdivisionId } from '../time';
 
 /** Grids as they are also called, by notes to the beat. */
@@ -63,4 +64,9 @@ export function inGrid(
 /** Whether a sticking marks its accents itself. */
 export function isMarked(sticking: string): boolean {
   return sticking.includes('>');
+}
+
+/** Whether all strokes are alike, so that there is no rest of them. */
+export function isPlain({ sticking, accents }: Pick<Sticking, 'sticking' | 'accents'>): boolean {
+  return accents === 'none' && !isMarked(sticking);
 }

@@ -204,8 +204,6 @@ export interface StudentPlan {
   readonly way: readonly { readonly day: Day; readonly share: number }[];
   /** Planned dates that passed without practice since the last one with some. */
   readonly missed: readonly Day[];
-  /** Share of the planned dates that are kept, 0 to 1. */
-  readonly keeps: number;
   /** Time of day in the studio, as `18:30`. */
   readonly clock: string;
 }

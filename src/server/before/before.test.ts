@@ -169,7 +169,7 @@ describe('a file from before', () => {
       expect(plan.way).toEqual(before.way);
       expect(plan.planning.works.map((one) => one.pace)).toEqual(before.paces);
       expect(plan.missed).toEqual(before.missed);
-      expect(plan.keeps).toEqual(before.keeps);
+      expect(plan.planning.keeps).toEqual(before.keeps);
     },
   );
 

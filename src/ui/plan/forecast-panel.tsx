@@ -29,8 +29,8 @@ const WEEKS_AHEAD = 8;
 /** When each ladder and all of them reach their targets, why that is thought, and what would help. */
 export function ForecastPanel({ plan, planning }: { plan: StudentPlan; planning: Planning }) {
   const { say } = useSpeech();
-  const { keeps, way, done, items } = plan;
-  const asked = useMemo((): Forecasting => ({ ...planning, keeps, seed: SEED }), [planning, keeps]);
+  const { way, done, items } = plan;
+  const asked = useMemo((): Forecasting => ({ ...planning, seed: SEED }), [planning]);
   const { forecast, help, stage, stop, again } = useForecast(asked);
   const weeks = useMemo(() => weeksOf(done, planning), [done, planning]);
   const { schedule, today, works } = planning;

@@ -201,7 +201,12 @@ export function CourseFields({
           value={typed.away}
           offered={AWAY}
           none={say.t('screen.programs.howeverLongAway')}
-          text={(days) => say.t('screen.programs.afterAway', { days })}
+          text={(days) =>
+            say.t('screen.programs.afterAway', {
+              days,
+              waits: typed.follow === 'proposes' ? 'yes' : 'no',
+            })
+          }
           onChoose={(away) => choose({ away })}
         />
       </div>

@@ -1,10 +1,9 @@
 'use client';
 
 import { letterOf, LIMBS } from '@/core/kit';
-import { fittings, gridsIn, inGrid, limbsOfLetter, type Sticking } from '@/core/sticking';
+import { fittings, gridsIn, inGrid, isPlain, limbsOfLetter, type Sticking } from '@/core/sticking';
 import { parseMeter, type SubdivisionId, SUBDIVISIONS } from '@/core/time';
 import {
-  isPlain,
   sayAccented,
   sayDynamic,
   sayDynamics,

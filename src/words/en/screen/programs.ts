@@ -131,7 +131,8 @@ export const programs = {
   climbToFindTheStart: 'climb to find the start',
   startBelow: '{rungs, plural, one {# rung} other {# rungs}} below what was not clean',
   howeverLongAway: 'the rung stays, however long away',
-  afterAway: 'after {days, number} days away a rung lower',
+  afterAway:
+    'after {days, number} days away {waits, select, yes {count again} other {a rung lower}}',
   allRungs: '{count, plural, one {# rung} other {# rungs}}: {rungs}',
   course:
     '{way}{dosage, select, none {} other {, {dosage} each}}, up after {clean, number} clean{of, plural, =0 {} other { of the last #}}{follow, select, proposes {, waits for me} other {}}',
