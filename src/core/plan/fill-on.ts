@@ -1,4 +1,5 @@
-import { fillDay, type PlannedTry } from './fill';
+import type { PlannedTry } from './day-plan';
+import { fillDay } from './fill';
 import type { Schedule } from './schedule-schema';
 import type { Stretch } from './stretches';
 import type { LadderInPlan, PlannedExercise } from './work';

@@ -1,14 +1,20 @@
-import type { Surface } from './schedule';
 import { BREAK_AFTER, BREAK_SECONDS, ORDERS, REST_SECONDS } from './data';
+import {
+  hasRoom,
+  openStretchOf,
+  place,
+  secondsOf,
+  survey,
+  WARM_UP_SECONDS,
+  type DayPlan,
+  type OpenStretch,
+  type PlannedTry,
+} from './day-plan';
 import type { Stretch } from './stretches';
-import { NEVER } from '../ladder';
 import type { LadderInPlan, PlannedExercise } from './work';
 
 /** A day shorter than this needs its time for what is new; seconds, common practice, no source. */
 const WARM_UP_FROM = 15 * 60;
-
-/** Longest try of a warm-up, in seconds. */
-const WARM_UP_SECONDS = 3 * 60;
 
 /** Passed work takes at most this share of a day on which there is other work. */
 const REVIEW_SHARE = 1 / 3;
@@ -21,31 +27,6 @@ const MOST_OF_ONE = 10 * 60;
 
 /** Where nothing else is open, an exercise comes round again; no more often on one day than this. */
 const ROUNDS = 2;
-
-export type EntryKind = 'warm-up' | 'new' | 'review' | 'break';
-
-/** One try, or a break, in its place in a day. */
-export interface PlannedTry {
-  /** Place among all works; -1 for a break. */
-  readonly work: number;
-  readonly kind: EntryKind;
-  readonly on: Surface;
-  /** Of the try itself, or of the break. */
-  readonly playSeconds: number;
-  /** With what lies around it. */
-  readonly seconds: number;
-  /** Minutes of a try that was cut to fit; null plays the whole dosage. */
-  readonly cutTo: number | null;
-}
-
-interface OpenStretch {
-  readonly on: Surface;
-  left: number;
-  readonly breaks: number;
-  readonly warm: PlannedTry[];
-  readonly main: PlannedTry[];
-  readonly after: PlannedTry[];
-}
 
 /** Fills a day: what warms up, then what is new, then what keeps passed work alive. Nothing exceeds its
  * stretch, nothing comes before what it waits for, nothing that needs the kit is put on the pad, and
@@ -80,130 +61,6 @@ export function fillDay(
   return only && free.length === 1 ? entries(only) : free.flatMap(entries);
 }
 
-interface DayPlan {
-  readonly works: readonly PlannedExercise[];
-  readonly states: readonly LadderInPlan[];
-  readonly day: number;
-  readonly free: readonly OpenStretch[];
-  /** Works that may be played on: not passed, and nothing comes first. What was begun stands before what
-   * was not, the longest untouched first. */
-  readonly open: readonly number[];
-  /** Passed works that are due and were not played today. */
-  readonly due: readonly number[];
-  /** The lightest passed work that rests, when nothing was played today; -1 for none. */
-  readonly rests: number;
-  /** Seconds of the shortest try among the open ones. */
-  readonly least: number;
-  /** By work: tries of today, those that were done before planning included; -1 when not looked at. */
-  readonly taken: number[];
-  leads: Uint8Array | null;
-}
-
-/** One look at all works; this runs for every day of every future. */
-function survey(
-  works: readonly PlannedExercise[],
-  states: readonly LadderInPlan[],
-  day: number,
-  free: readonly OpenStretch[],
-): DayPlan {
-  const begunOnes: number[] = [];
-  const fresh: number[] = [];
-  const due: number[] = [];
-  let rests = -1;
-  let least = Infinity;
-  let lightest = Infinity;
-  let begun = false;
-  for (let index = 0; index < works.length; index += 1) {
-    const work = works[index];
-    const state = states[index];
-    if (!work || !state) continue;
-    if (state.triesToday > 0) begun = true;
-    if (!state.passed) {
-      if (!isFree(work, states)) continue;
-      (state.lastDay === NEVER ? fresh : begunOnes).push(index);
-      least = Math.min(least, secondsOf(work, state));
-    } else if (state.triesToday > 0) continue;
-    else if (state.keepDue <= day) due.push(index);
-    else if (work.weight < lightest) [rests, lightest] = [index, work.weight];
-  }
-  begunOnes.sort((a, b) => (states[a]?.lastDay ?? 0) - (states[b]?.lastDay ?? 0));
-  const open = begunOnes.concat(fresh);
-  const taken = works.map(() => -1);
-  const found = { works, states, day, free, open, due, rests: begun ? -1 : rests, least, taken };
-  return { ...found, leads: null };
-}
-
-function isFree({ after }: PlannedExercise, states: readonly LadderInPlan[]): boolean {
-  for (let at = 0; at < after.length; at += 1) {
-    if (states[after[at] ?? -1]?.passed === false) return false;
-  }
-  return true;
-}
-
-/** Time for breaks is set aside first. */
-function openStretchOf({ on, seconds }: Stretch): OpenStretch {
-  const breaks = Math.floor(seconds / (BREAK_AFTER + BREAK_SECONDS));
-  return { on, left: seconds - breaks * BREAK_SECONDS, breaks, warm: [], main: [], after: [] };
-}
-
-function secondsOf(work: PlannedExercise, state: LadderInPlan): number {
-  return work.trySeconds[Math.min(state.rung, work.trySeconds.length - 1)] ?? 0;
-}
-
-/** Half a minute is the smallest part of a dosage. */
-const CUT_STEP = 30;
-
-/** Puts a try where it fits: on the pad where that is possible, so that the kit is kept for what needs
- * it. The first one, and the last, is cut where it would not fit and half of it or more does.
- * @param most seconds of the try itself  @param last whether nothing comes after it */
-function place(
-  plan: DayPlan,
-  index: number,
-  kind: Exclude<EntryKind, 'break'>,
-  most = Infinity,
-  last = false,
-): PlannedTry | null {
-  const { free, works, states } = plan;
-  const work = works[index];
-  const state = states[index];
-  if (!work || !state) return null;
-  const whole = secondsOf(work, state);
-  const wanted = Math.min(whole, most);
-  let best: OpenStretch | null = null;
-  let roomiest: OpenStretch | null = null;
-  for (const stretch of free) {
-    if (work.needsKit && stretch.on === 'pad') continue;
-    if ((last || isEmpty(stretch)) && (!roomiest || isRoomier(stretch, roomiest)))
-      roomiest = stretch;
-    if (stretch.left < wanted) continue;
-    if (!best || (stretch.on === 'pad' && best.on === 'kit')) best = stretch;
-  }
-  const into = best ?? (work.cuts ? roomiest : null);
-  if (!into) return null;
-  const playSeconds =
-    into.left >= wanted && wanted === whole
-      ? whole
-      : Math.floor(Math.min(into.left, wanted) / CUT_STEP) * CUT_STEP;
-  const least = kind === 'warm-up' ? Math.min(whole / 2, WARM_UP_SECONDS / 2) : whole / 2;
-  if (playSeconds < whole && (!work.cuts || playSeconds < least || playSeconds === 0)) return null;
-  const seconds = Math.min(into.left, playSeconds + REST_SECONDS);
-  into.left -= seconds;
-  const cutTo = playSeconds < whole ? playSeconds / 60 : null;
-  const entry: PlannedTry = { work: index, kind, on: into.on, playSeconds, seconds, cutTo };
-  (kind === 'warm-up' ? into.warm : kind === 'review' ? into.after : into.main).push(entry);
-  return entry;
-}
-
-/** The kit is kept for what needs it. */
-function isRoomier(stretch: OpenStretch, than: OpenStretch): boolean {
-  if (stretch.left !== than.left) return stretch.left > than.left;
-  return stretch.on === 'pad' && than.on === 'kit';
-}
-
-function isEmpty({ warm, main, after }: OpenStretch): boolean {
-  return warm.length + main.length + after.length === 0;
-}
-
 /** What is passed and rests is played once, the lightest of it. */
 function warmUp(plan: DayPlan): void {
   if (plan.rests >= 0) place(plan, plan.rests, 'warm-up', WARM_UP_SECONDS);
@@ -226,15 +83,6 @@ function review(plan: DayPlan, seconds: number): void {
     const entry = place(plan, index, 'review');
     if (entry) left -= entry.seconds;
   }
-}
-
-/** Whether a whole try of anything that is open would still fit. */
-function hasRoom({ free, least }: DayPlan): boolean {
-  for (let at = 0; at < free.length; at += 1) {
-    const stretch = free[at];
-    if (stretch && (stretch.left >= least || isEmpty(stretch))) return true;
-  }
-  return false;
 }
 
 /** The exercises that are played next: what was begun goes on, the longest untouched first; only then

@@ -20,7 +20,7 @@ export { planToday } from './today';
 export { climbed, wayDone } from './way';
 export { workStateOf } from './work';
 export { keepingShare, missedDays, needsKit } from './practised';
-export type { PlannedTry, EntryKind } from './fill';
+export type { PlannedTry, EntryKind } from './day-plan';
 export type { Forecast, Forecasting } from './forecast';
 export type { Help } from './help';
 export type { PaceSeen } from './pace';

@@ -1,6 +1,7 @@
 import { dayNumber, daysAfter, type Day } from '../calendar';
 import { keepAgain, pass, raise } from '../ladder';
-import { fillDay, type PlannedTry } from './fill';
+import type { PlannedTry } from './day-plan';
+import { fillDay } from './fill';
 import { fillOn } from './fill-on';
 import { cleanShare, expectedTriesOf, learntAMinute, type Tally } from './pace';
 import { hoursOn, isOff, type Surface } from './schedule';

@@ -1,4 +1,5 @@
-import { fillDay, type PlannedTry } from './fill';
+import type { PlannedTry } from './day-plan';
+import { fillDay } from './fill';
 import { planDays, type Planning } from './plan';
 import { hoursOn } from './schedule';
 import type { Hours } from './schedule-schema';
