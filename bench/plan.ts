@@ -29,11 +29,17 @@ function planningOf(items: number, minutes: number): Planning {
       after: index % 5 === 4 ? [index - 1] : [],
       needsKit: index % 3 === 0,
       trySeconds: Array.from({ length: 9 }, () => seconds),
+      tempi: Array.from({ length: 9 }, (_, rung) => 60 + 5 * rung),
       cuts: true,
       rule: { clean: 3, lost: 2, plateau: 4 },
       varies: true,
       weight: random(),
-      pace: { fresh: tally, known: { ...tally, clean: tally.clean + 2 }, lost: 0.3 },
+      pace: {
+        fresh: tally,
+        known: { ...tally, clean: tally.clean + 2 },
+        lost: 0.3,
+        learning: [{ aMinute: 0.05, chance: 1, start: tally }],
+      },
     };
   });
   const start = startLadder({ course: USUAL_COURSE });

@@ -220,6 +220,7 @@ function workOf(
     after: item.after.flatMap((id) => places.get(id) ?? []),
     needsKit: !isQuiet(rung) && (place === 'derived' ? needsKit(exercise) : place === 'kit'),
     trySeconds: state.rungs.map(secondsOn),
+    tempi: state.rungs.map(({ bpm }) => bpm),
     cuts: dosage.kind === 'minutes' && state.rungs.every((one) => !one.ramp) && !state.climbing,
     rule,
     varies: chooseSimpler(facts, []) !== null,

@@ -34,7 +34,7 @@ import {
 import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
 import { must } from '../issue';
 import { drawGamma, liveThrough } from './future';
-import { BEGINNING, everyDay, TODAY, work } from './plan.fixture';
+import { BEGINNING, everyDay, paceOf, TODAY, work } from './plan.fixture';
 import { goingFrom, type LadderInPlan } from './work';
 
 const cells = {
@@ -79,7 +79,7 @@ describe('forecast', () => {
 
   it('who never misses a note needs cleans · rungs tries: 15, four of them a day, so the fourth day', () => {
     const sure = { clean: 1e9, other: 1e-9 };
-    const works = [work('a', { pace: { fresh: sure, known: sure, lost: 0 } })];
+    const works = [work('a', { pace: paceOf(sure, sure, 0) })];
     const schedule = everyDay({ minutes: 60 });
     const { program } = forecast(asked({ works, states: [BEGINNING], schedule }));
     expect(program).toMatchObject({
@@ -91,7 +91,7 @@ describe('forecast', () => {
 
   it('is no slower than the wait for a run of successes, and not much faster, when a try teaches little', () => {
     const half = { clean: 5e8, other: 5e8 };
-    const pace = { fresh: half, known: half, lost: 0 };
+    const pace = paceOf(half, half, 0);
     const works = [
       work('a', { trySeconds: [60], rule: { clean: 2, lost: 2, plateau: 20 }, cuts: false, pace }),
     ];
@@ -108,7 +108,7 @@ describe('forecast', () => {
     const now = middle({});
     expect(middle({ keeps: 0.5 }) >= now).toBe(true);
     expect(middle({ schedule: everyDay({ minutes: 12 }) }) >= now).toBe(true);
-    const weak = { fresh: { clean: 4, other: 6 }, known: { clean: 5, other: 5 }, lost: 0.3 };
+    const weak = paceOf({ clean: 4, other: 6 }, { clean: 5, other: 5 });
     expect(middle({ works: [work('a', { pace: weak }), work('b', { pace: weak })] }) > now).toBe(
       true,
     );
@@ -176,7 +176,7 @@ describe('expectedTriesOf', () => {
 
 describe('help where it is needed', () => {
   const half = { clean: 50, other: 50 };
-  const weak = { fresh: half, known: half, lost: 0.2 };
+  const weak = paceOf(half, half, 0.2, 0.01);
   const rule = { clean: 4, lost: 2, plateau: 20 };
   const steep = (id: string) =>
     work(id, { pace: weak, rule, trySeconds: Array.from({ length: 30 }, () => 120) });
@@ -276,7 +276,7 @@ describe('liveThrough', () => {
             trySeconds: start.rungs.map(() => 120),
             rule,
             varies: known !== NO_FACTS,
-            pace: { fresh: tally, known: tally, lost: 0.5 },
+            pace: paceOf(tally, tally, 0.5),
           });
           const going: LadderInPlan[] = [goingFrom(workStateOf(start, { tries: 0, seconds: 0 }))];
           const log: LadderEvent[] = [];
@@ -337,7 +337,7 @@ describe('pacesOf', () => {
       suffered: [],
       broke: [],
     }));
-    replay(of, log, (one, before) => seePace(seen, one.verdict, before));
+    replay(of, log, (one, before) => seePace(seen, { verdict: one.verdict, seconds: 60 }, before));
     const [weak, unknown] = pacesOf([paceCounts(seen), paceCounts(nothingSeen())]);
     expect(weak?.fresh.clean).toBeLessThan(1);
     expect((unknown?.known.clean ?? 0) + (unknown?.known.other ?? 0)).toBeCloseTo(4);
@@ -359,25 +359,33 @@ describe('seePace', () => {
     const { passed } = replay(
       { course: { ...USUAL_COURSE, ladder, rule }, facts: NO_FACTS },
       log,
-      (one, before) => seePace(seen, one.verdict, before),
+      (one, before) => seePace(seen, { verdict: one.verdict, seconds: 60 }, before),
     );
     expect(passed).toBe(true);
-    expect(paceCounts(seen)).toEqual({
+    expect(paceCounts(seen)).toMatchObject({
       fresh: { clean: 2, other: 1 },
       known: { clean: 2, other: 0 },
       lost: 1,
     });
   });
 
-  it('who goes up and down below a wall is not expected to climb it', () => {
-    const wall = { fresh: { clean: 2, other: 18 }, known: { clean: 18, other: 2 }, lost: 0.5 };
+  it('who goes up and down below a wall is not expected to climb it soon', () => {
+    const going = { rung: 2, best: 2, passed: false, climbing: false };
+    const seen = nothingSeen();
+    for (let nth = 0; nth < 40; nth += 1) {
+      const at = nth % 2 === 0 ? going : { ...going, rung: 1 };
+      const verdict = nth % 2 === 1 || nth % 20 === 0 ? 'clean' : 'shaky';
+      seePace(seen, { verdict, seconds: 300 }, at);
+    }
+    const [wall] = pacesOf([paceCounts(seen)]);
+    if (!wall) throw new Error('no pace');
     const stuck = { ...BEGINNING, rung: 1, best: 2 };
     const found = forecast(
       asked({ works: [work('a', { pace: wall })], states: [stuck], futures: 200 }),
     );
     const far = found.program.middle ?? '9';
-    expect(far > daysAfter(TODAY, 40)).toBe(true);
-    const open = { ...wall, fresh: { clean: 15, other: 5 } };
+    expect(far > daysAfter(TODAY, 21)).toBe(true);
+    const open = paceOf({ clean: 15, other: 5 }, wall.known, 0.5);
     const free = forecast(
       asked({ works: [work('a', { pace: open })], states: [stuck], futures: 200 }),
     );

@@ -1,7 +1,7 @@
 import { dayNumber, type Day } from '../calendar';
 import { seeded } from '../chance';
 import { liveThrough, type FutureDay } from './future';
-import { cleanShare } from './pace';
+import { cleanShare } from './tally';
 import { leftOf, type Planning } from './plan';
 import { datesFrom, hoursOn } from './schedule';
 import { stretchesOf } from './stretches';

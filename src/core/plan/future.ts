@@ -1,9 +1,10 @@
 import { advance } from '../ladder';
 import type { Verdict } from '../log';
 import { fillOn } from './fill-on';
-import { learntAMinute, type Tally } from './pace';
+import { rateAt } from './learning';
 import type { Schedule } from './schedule-schema';
 import type { Stretch } from './stretches';
+import type { Tally } from './tally';
 import { countingOf, type LadderInPlan, type PlannedExercise } from './work';
 
 /** What is the same for all that a student practises in one future. How far futures lie apart was set so that, of
@@ -13,22 +14,32 @@ interface Fortune {
   readonly keeps: number;
   /** Added to the logarithm of the odds of a clean try. */
   readonly better: number;
-  /** Times what a minute of playing teaches. */
+  /** Which of the rates the student learns at, 0 up to 1, and times what it is. */
+  readonly rate: number;
   readonly learns: number;
+  /** A minute teaches less at a higher tempo: as much less as the tempo's ratio to this power. */
+  readonly slower: number;
 }
 
 /** As of so many planned dates is it known which share of them is kept. */
 const DATES_KNOWN = 14;
 /** Standard deviations, of the odds' logarithm and of the logarithm of what is learnt in a minute. */
 const BETTER = 0.6;
-const LEARNS = 0.9;
+const LEARNS = 0.4;
+/** Mean and standard deviation: the closer to what somebody can at all, the slower it goes. */
+const SLOWER = {
+  mean: 3,
+  deviation: 1,
+};
 
 function drawFortune(keeps: number, random: () => number): Fortune {
   const dates = { clean: DATES_KNOWN * keeps, other: DATES_KNOWN * (1 - keeps) };
   return {
     keeps: keeps < 1 ? drawShare(dates, random) : 1,
     better: BETTER * drawNormal(random),
+    rate: random(),
     learns: Math.exp(LEARNS * drawNormal(random)),
+    slower: SLOWER.mean + SLOWER.deviation * drawNormal(random),
   };
 }
 
@@ -37,8 +48,8 @@ interface Chances {
   readonly fresh: number;
   readonly known: number;
   readonly lost: number;
-  /** Of what is not clean yet on new ground, the share that a minute of playing takes away. */
-  readonly learns: number;
+  /** By rung, of what is not clean yet on it the share that a minute of playing takes away. */
+  readonly learns: readonly number[];
 }
 
 /** One date of a future. */
@@ -50,20 +61,24 @@ export interface FutureDay {
 /** Draws how well it goes in one future: the fewer tries are known, the further this may lie from what
  * they show. @param random from 0 up to 1 */
 function drawChances(
-  { pace }: PlannedExercise,
-  { better, learns }: Fortune,
+  { pace, tempi }: PlannedExercise,
+  best: number,
+  { better, rate, learns, slower }: Fortune,
   random: () => number,
 ): Chances {
+  const { aMinute, start } = rateAt(pace.learning, rate);
   const odds = Math.exp(better);
   const share = (tally: Tally) => {
     const drawn = drawShare(tally, random);
     return (odds * drawn) / (odds * drawn + 1 - drawn);
   };
   return {
-    fresh: share(pace.fresh),
+    fresh: share(start),
     known: share(pace.known),
     lost: pace.lost,
-    learns: learns * learntAMinute(pace.fresh),
+    learns: tempi.map(
+      (bpm) => learns * aMinute * Math.max(1, bpm / (tempi[best] ?? bpm)) ** -slower,
+    ),
   };
 }
 
@@ -99,13 +114,13 @@ export function liveThrough(
         const of = works[work];
         if (!state || !of) return;
         const { passed, best } = state;
-        const chance = (chances[work] ??= drawChances(of, fortune, random));
-        const played = minutes[work] ?? 0;
-        const verdict = draw(state, chance, Math.exp(-chance.learns * played), random);
+        const chance = (chances[work] ??= drawChances(of, best, fortune, random));
+        const left = Math.exp(-(chance.learns[best] ?? 0) * (minutes[work] ?? 0));
+        const verdict = draw(state, chance, left, random);
         onTry?.(work, verdict, number);
         state.triesToday += 1;
         advance(state, verdict, countingOf(of), number);
-        minutes[work] = state.best > best ? 0 : played + playSeconds / 60;
+        minutes[work] = state.best > best ? 0 : (minutes[work] ?? 0) + playSeconds / 60;
         if (state.passed && !passed && reached[work] === -1) reached[work] = index;
       });
     }

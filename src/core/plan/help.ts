@@ -2,6 +2,7 @@ import { dayNumber, WEEKDAYS, type Day } from '../calendar';
 import { MOST_LAST_TRIES } from '../ladder';
 import { MOST_MINUTES } from './data';
 import { forecast, type Forecasting } from './forecast';
+import type { Tally } from './tally';
 import { withoutWorks } from './unfit';
 import type { PlannedExercise } from './work';
 
@@ -161,10 +162,21 @@ function fewer(asked: Forecasting, work: number): Forecasting {
 function smallerStep(asked: Forecasting, index: number): Forecasting {
   const works = asked.works.map((work, at): PlannedExercise => {
     if (at !== index) return work;
-    const { fresh, known, lost } = work.pace;
-    const half = { clean: (fresh.clean + known.clean) / 2, other: (fresh.other + known.other) / 2 };
+    const { fresh, known, lost, learning } = work.pace;
+    const half = (one: Tally): Tally => {
+      return { clean: (one.clean + known.clean) / 2, other: (one.other + known.other) / 2 };
+    };
+    const halves = learning.map((rate) => ({ ...rate, start: half(rate.start) }));
     const trySeconds = work.trySeconds.flatMap((one, rung) => (rung === 0 ? [one] : [one, one]));
-    return { ...work, trySeconds, pace: { fresh: half, known, lost } };
+    const tempi = work.tempi.flatMap((one, rung) =>
+      rung === 0 ? [one] : [(one + (work.tempi[rung - 1] ?? one)) / 2, one],
+    );
+    return {
+      ...work,
+      trySeconds,
+      tempi,
+      pace: { fresh: half(fresh), known, lost, learning: halves },
+    };
   });
   const states = asked.states.map((state, at) =>
     at === index ? { ...state, rung: 2 * state.rung, best: 2 * state.best } : state,
@@ -227,7 +239,13 @@ function lowerTargets(
 /** A ladder that ends at a rung. */
 function cutTo(asked: Forecasting, index: number, top: number): Forecasting {
   const works = asked.works.map((work, at) =>
-    at === index ? { ...work, trySeconds: work.trySeconds.slice(0, top + 1) } : work,
+    at === index
+      ? {
+          ...work,
+          trySeconds: work.trySeconds.slice(0, top + 1),
+          tempi: work.tempi.slice(0, top + 1),
+        }
+      : work,
   );
   return { ...asked, works };
 }

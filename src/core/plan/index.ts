@@ -12,7 +12,7 @@ export { scheduleSchema } from './schedule-schema';
 export { stretchesOf } from './stretches';
 
 export { blocksOf, minutesOf, planDays } from './plan';
-export { expectedTriesOf, nothingSeen, paceCounts, pacesOf, seePace } from './pace';
+export { copySeen, expectedTriesOf, nothingSeen, paceCounts, pacesOf, seePace } from './pace';
 export { forecast } from './forecast';
 export { findHelp } from './help';
 export { findUnfit } from './unfit';

@@ -1,11 +1,7 @@
 import { bitsOf, type Counter } from '../ladder';
 import type { Verdict } from '../log';
-
-/** Verdicts in one situation. */
-export interface Tally {
-  readonly clean: number;
-  readonly other: number;
-}
+import { learningOf, type FreshTry, type Learning } from './learning';
+import type { Tally } from './tally';
 
 /** How a student's tries went: on the highest rung so far, where the ground is new, and below it, where
  * it was won before; how many of those that were not clean were lost. Weights of a Beta distribution: the
@@ -15,6 +11,7 @@ export interface Pace {
   readonly known: Tally;
   /** Share, 0 to 1. */
   readonly lost: number;
+  readonly learning: Learning;
 }
 
 /** What is counted for one item. */
@@ -22,52 +19,71 @@ export interface PaceCounts {
   readonly fresh: Tally;
   readonly known: Tally;
   readonly lost: number;
+  readonly tries: readonly FreshTry[];
 }
 
 /** Only the last tries of either kind tell how it goes now. */
 const LATELY = 20;
 
+/** How fast somebody learns shows in more of them. */
+const LONG = 100;
+
 /** What a student without a record does, as so many tries: two in three clean; chosen for lack of a
  * source. */
 const UNKNOWN: Tally = { clean: 2, other: 1 };
 
-/** Of what is not clean yet on a rung, the share that a minute of playing takes away from somebody whose tries are
- * clean, and how much less from others; set so that the middle of forecasts held against model students
- * (`core/simulation`) lay where the truth did. */
-const LEARNT_A_MINUTE = 0.05;
-const LESS_LEARNT = 2.5;
-
 /** Weight of what the student does elsewhere, in tries. */
 const ELSEWHERE = 4;
 
-/** The last verdicts on new ground and on ground that was won before, oldest first. */
+/** The last verdicts on new ground, with the minutes played there before, and on ground that was won before, oldest
+ * first. */
 export interface PaceSeen {
-  readonly fresh: Verdict[];
+  readonly fresh: { readonly verdict: Verdict; readonly minutes: number }[];
   readonly known: Verdict[];
+  /** Minutes played since the highest rung was won, and which one that was. */
+  minutes: number;
+  best: number;
 }
 
 export function nothingSeen(): PaceSeen {
-  return { fresh: [], known: [] };
+  return { fresh: [], known: [], minutes: 0, best: 0 };
+}
+
+/** The same, to go on from without changing it. */
+export function copySeen({ fresh, known, ...rest }: PaceSeen): PaceSeen {
+  return { fresh: [...fresh], known: [...known], ...rest };
 }
 
 /** One try more; changes what was seen. Who is stuck goes up and down below what cannot be won: those tries say nothing about
- * the rung above. One that nobody judged says nothing at all. @param before where the ladder stood before the try */
+ * the rung above. One that nobody judged is time played, and says nothing else.
+ * @param before where the ladder stood before the try */
 export function seePace(
   seen: PaceSeen,
-  verdict: Verdict | null,
+  { verdict, seconds }: { readonly verdict: Verdict | null; readonly seconds: number },
   { rung, best, passed, climbing }: Pick<Counter, 'rung' | 'best' | 'passed' | 'climbing'>,
 ): void {
+  if (seen.best !== best) [seen.best, seen.minutes] = [best, 0];
+  const { minutes } = seen;
+  seen.minutes += seconds / 60;
   if (climbing || verdict === null) return;
-  const ground = !passed && rung >= best ? 'fresh' : 'known';
-  const verdicts = seen[ground];
-  verdicts.push(verdict);
-  if (verdicts.length > LATELY) verdicts.shift();
+  if (!passed && rung >= best) keepLast(seen.fresh, { verdict, minutes }, LONG);
+  else keepLast(seen.known, verdict, LATELY);
+}
+
+function keepLast<One>(all: One[], one: One, most: number): void {
+  all.push(one);
+  if (all.length > most) all.shift();
 }
 
 /** What was seen, counted. */
 export function paceCounts({ fresh, known }: PaceSeen): PaceCounts {
-  const lost = [...fresh, ...known].filter((one) => one === 'lost').length;
-  return { fresh: tallyOf(fresh), known: tallyOf(known), lost };
+  const late = fresh.slice(-LATELY).map(({ verdict }) => verdict);
+  return {
+    fresh: tallyOf(late),
+    known: tallyOf(known),
+    lost: [...late, ...known].filter((one) => one === 'lost').length,
+    tries: fresh.map(({ verdict, minutes }) => ({ minutes, clean: verdict === 'clean' })),
+  };
 }
 
 function tallyOf(verdicts: readonly Verdict[]): Tally {
@@ -85,20 +101,16 @@ export function pacesOf(items: readonly PaceCounts[]): readonly Pace[] {
   const notClean = fresh.other + known.other;
   const lost = items.reduce((sum, one) => sum + one.lost, 0);
   const lostShare = (lost + 0.5) / (notClean + 1);
-  return items.map((one) => ({
+  const learning = learningOf(
+    items.map(({ tries }) => tries),
+    scaled(fresh),
+  );
+  return items.map((one, index) => ({
     fresh: add(one.fresh, scaled(fresh)),
     known: add(one.known, scaled(known)),
     lost: lostShare,
+    learning: learning[index] ?? [],
   }));
-}
-
-/** Of what is not clean yet on new ground, the share that a minute of playing takes away. Who tried often and was
- * seldom clean learns it slowly: a wall is none that time alone takes down.
- * @example learntAMinute({ clean: 23, other: 1 }) // => 0.045 */
-export function learntAMinute(fresh: Tally): number {
-  const tries = fresh.clean + fresh.other;
-  const known = tries / (LATELY + ELSEWHERE);
-  return LEARNT_A_MINUTE * cleanShare(fresh) ** (LESS_LEARNT * known);
 }
 
 function add(a: Tally, b: Tally): Tally {
@@ -108,11 +120,6 @@ function add(a: Tally, b: Tally): Tally {
 function scaled({ clean, other }: Tally): Tally {
   const all = clean + other;
   return { clean: (ELSEWHERE * clean) / all, other: (ELSEWHERE * other) / all };
-}
-
-/** The share of clean tries to be expected, 0 to 1. */
-export function cleanShare({ clean, other }: Tally): number {
-  return clean / (clean + other);
 }
 
 /** Tries after which the tail of what has not come yet is taken as geometric. */

@@ -9,9 +9,16 @@ import {
   type PlannedExercise,
   type PlannedState,
 } from '.';
+import type { Pace } from './pace';
+import type { Tally } from './tally';
 
 /** A Monday. */
 export const TODAY = '2026-03-02';
+
+/** A pace that each rung begins with; a minute of playing takes away so much of what is not clean. */
+export function paceOf(fresh: Tally, known: Tally, lost = 0.3, aMinute = 0.04): Pace {
+  return { fresh, known, lost, learning: [{ aMinute, chance: 1, start: fresh }] };
+}
 
 /** A work of five rungs, 5 minutes a try, 3 clean. */
 export function work(id: string, own: Partial<PlannedExercise> = {}): PlannedExercise {
@@ -21,11 +28,12 @@ export function work(id: string, own: Partial<PlannedExercise> = {}): PlannedExe
     after: [],
     needsKit: false,
     trySeconds: [300, 300, 300, 300, 300],
+    tempi: [60, 65, 70, 75, 80],
     cuts: true,
     rule: { clean: 3, lost: 2, plateau: 20 },
     varies: false,
     weight: 1,
-    pace: { fresh: { clean: 6, other: 2 }, known: { clean: 9, other: 1 }, lost: 0.3 },
+    pace: paceOf({ clean: 6, other: 2 }, { clean: 9, other: 1 }),
     ...own,
   };
 }
@@ -84,7 +92,7 @@ export const anyPlanning: fc.Arbitrary<Planning> = fc
         }),
         cuts: fc.boolean(),
         rule: fc.integer({ min: 1, max: 5 }).map((clean) => ({ clean, lost: 2, plateau: 20 })),
-        pace: fc.record({ fresh: tally, known: tally, lost: fc.constant(0.3) }),
+        pace: fc.tuple(tally, tally).map(([fresh, known]) => paceOf(fresh, known)),
         passed: fc.boolean(),
       }),
       { minLength: 1, maxLength: 8 },

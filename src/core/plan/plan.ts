@@ -3,10 +3,12 @@ import { keepAgain, pass, raise } from '../ladder';
 import type { PlannedTry } from './day-plan';
 import { fillDay } from './fill';
 import { fillOn } from './fill-on';
-import { cleanShare, expectedTriesOf, learntAMinute, type Tally } from './pace';
+import { expectedOf } from './learning';
+import { expectedTriesOf } from './pace';
 import { hoursOn, isOff, type Surface } from './schedule';
 import type { Hours, Schedule } from './schedule-schema';
 import { stretchesOf, type Stretch } from './stretches';
+import { cleanShare } from './tally';
 import { goingFrom, type LadderInPlan, type PlannedExercise, type PlannedState } from './work';
 
 /** Days that are planned ahead: twelve weeks. */
@@ -106,9 +108,10 @@ interface Wins {
 function winsPerTry({ pace, rule, trySeconds }: PlannedExercise, keeps: number): Wins {
   const { clean, of = clean } = rule;
   const minutes = (trySeconds[trySeconds.length >> 1] ?? 0) / 60;
-  const learnt = 1 - Math.exp(-learntAMinute(pace.fresh) * minutes);
-  const wins = (tally: Tally) => keeps / expectedTriesOf(cleanShare(tally), clean, of, learnt);
-  return { fresh: wins(pace.fresh), known: wins(pace.known) };
+  const { aMinute, start } = expectedOf(pace.learning);
+  const learnt = 1 - Math.exp(-aMinute * minutes);
+  const wins = (share: number) => keeps / expectedTriesOf(share, clean, of, learnt);
+  return { fresh: wins(start), known: wins(cleanShare(pace.known)) };
 }
 
 /** One try, as it is expected to go. @returns whether it reaches the target */

@@ -11,6 +11,8 @@ export interface PlannedExercise {
   readonly needsKit: boolean;
   /** Seconds of one try by rung. At least one. */
   readonly trySeconds: readonly number[];
+  /** Tempo by rung, in bpm. */
+  readonly tempi: readonly number[];
   /** Whether a try is measured in minutes, so that a shorter one makes sense. */
   readonly cuts: boolean;
   readonly rule: AdvanceRule;

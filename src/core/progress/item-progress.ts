@@ -20,7 +20,7 @@ import {
   type SufferingId,
   type VerdictKey,
 } from '../log';
-import { climbed, nothingSeen, seePace, type Climbed, type PaceSeen } from '../plan';
+import { climbed, copySeen, nothingSeen, seePace, type Climbed, type PaceSeen } from '../plan';
 import type { ClosedRecipe } from '../recipe';
 import { bpm, parseMeter, tempoFor, type Meter } from '../time';
 import { must } from '../issue';
@@ -152,7 +152,7 @@ export class ItemProgress {
     const { fitted, item, following } = this.#source;
     const before = onDay(sums.followed.state, following.course, event.day);
     const verdict = verdictCounted(event, following.course.rule);
-    seePace(sums.pace, verdict, before);
+    seePace(sums.pace, { verdict, seconds: event.seconds }, before);
     const played = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);
     if (played) {
       sums.played = played;
@@ -208,7 +208,7 @@ function copyOf(sums: Sums): Sums {
   return {
     ...sums,
     followed: copyFollowed(sums.followed),
-    pace: { fresh: [...sums.pace.fresh], known: [...sums.pace.known] },
+    pace: copySeen(sums.pace),
     way: [...sums.way],
     days: sums.days.map((one) => ({ ...one })),
     crossings: sums.crossings.copy(),

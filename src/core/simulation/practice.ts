@@ -114,7 +114,7 @@ export function practise(asked: Practising): Practised {
           const bpm = tempi[work]?.[counter.rung] ?? 60;
           const simpler = counter.form === 'simpler' ? 10 : 0;
           const verdict = student.play(work, bpm - simpler, playSeconds / 60);
-          seePace(seen[work] ?? nothingSeen(), verdict, counter);
+          seePace(seen[work] ?? nothingSeen(), { verdict, seconds: playSeconds }, counter);
           step(counter, verdict, sketch, dayNumber(day));
           if (counter.passed && through[work] === -1) through[work] = index;
           of.tries += 1;
@@ -153,6 +153,7 @@ function sketchOf({ recipe, course, after }: ProgramItem, index: number): Sketch
     after,
     needsKit: needsKit(exercise),
     trySeconds,
+    tempi: rungs.map(({ bpm }) => bpm),
     cuts: dosage.kind === 'minutes',
     rule,
     varies: chooseSimpler(factsOf(exercise, recipe), []) !== null,
