@@ -33,6 +33,8 @@ function planningOf(items: number, minutes: number): Planning {
       cuts: true,
       rule: { clean: 3, lost: 2, plateau: 4 },
       varies: true,
+      headStart: false,
+      waits: false,
       weight: random(),
       pace: {
         fresh: tally,
@@ -49,7 +51,7 @@ function planningOf(items: number, minutes: number): Planning {
   );
   return {
     works,
-    states: works.map(() => workStateOf(start, { tries: 0, seconds: 0 })),
+    states: works.map(() => workStateOf(start, { missed: false, today: { tries: 0, seconds: 0 } })),
     schedule: { ...USUAL_SCHEDULE, week: daily as typeof week },
     today: '2026-03-02',
   };

@@ -207,7 +207,7 @@ function workOf(
   const { item, state } = stands;
   const { facts } = placed.fitted;
   const { place } = item;
-  const { dosage, rule } = item.course;
+  const { dosage, rule, follow, headStart } = item.course;
   const full = placed.fitted.exercise ?? exercise;
   const secondsOn = (rung: Rung, index: number) =>
     planTry(index === state.rung ? exercise : full, rung, dosageOn(rung, state, index, dosage))
@@ -224,6 +224,8 @@ function workOf(
     cuts: dosage.kind === 'minutes' && state.rungs.every((one) => !one.ramp) && !state.climbing,
     rule,
     varies: chooseSimpler(facts, []) !== null,
+    headStart: headStart === true,
+    waits: follow === 'proposes',
     weight: strokesMade(full) / cycleSeconds,
   };
 }
@@ -237,9 +239,13 @@ function isQuiet({ stage }: Rung): boolean {
   return stage?.kind === 'manner' && ['pad', 'lap', 'voice'].includes(stage.manner);
 }
 
-function workState({ item }: Playable): PlannedState {
+function workState({ placed, item }: Playable): PlannedState {
   const { tries, seconds } = item.today;
-  return workStateOf(item.state, { tries, seconds: seconds + tries * REST_SECONDS });
+  const { shaky, lost } = placed.sums.mix;
+  return workStateOf(item.state, {
+    missed: shaky + lost > 0,
+    today: { tries, seconds: seconds + tries * REST_SECONDS },
+  });
 }
 
 function planItem({ assignmentId, program, plays, why, item, state }: StandItem): PlanItem {

@@ -132,6 +132,41 @@ describe('programs', () => {
     expect(after.map((one) => one.resting)).toEqual([true, false]);
   });
 
+  it('what may start halfway does where all before it was clean, and not after one miss', () => {
+    for (const missed of [false, true]) {
+      const context = testContext();
+      const studio = smallStudio(context);
+      const { teacher, student, program, exercise, item, assignment } = studio;
+      const second = must(addItem(teacher, program, exercise.id));
+      must(
+        edit(teacher, program, (of) => {
+          const list = (...tempi: number[]) => ({ kind: 'list' as const, tempi });
+          const quick = changeItems(of, new Set([item]), (one) => ({
+            ...one,
+            course: { ...one.course, ladder: list(60) },
+          }));
+          return changeItems(quick, new Set([second]), (one) => ({
+            ...one,
+            after: [item],
+            course: { ...one.course, ladder: list(60, 70, 80), headStart: true },
+          }));
+        }),
+      );
+      must(followVersion(teacher, [assignment]));
+      if (missed) log(student, student.store.id, tryOf(studio, { verdict: 'shaky' }));
+      const standsAt = () => must(getToday(student))[1]?.state.bpm;
+      expect(standsAt()).toBe(60);
+      for (let n = 0; n < 3; n += 1) log(student, student.store.id, tryOf(studio));
+      expect(standsAt()).toBe(missed ? 60 : 70);
+      if (missed) continue;
+      // Played there, it stays there, whatever becomes of the other.
+      const posted = tryOf(studio, { bpm: 70 });
+      log(student, student.store.id, { ...posted, itemId: second });
+      log(student, student.store.id, tryOf(studio, { verdict: 'lost' }));
+      expect(must(getToday(student))[1]?.state).toMatchObject({ bpm: 70, clean: 1 });
+    }
+  });
+
   it('a copy has a log of its own; a template is marked', () => {
     const context = testContext();
     const { teacher, program } = smallStudio(context);

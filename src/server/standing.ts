@@ -3,6 +3,7 @@ import {
   beatPlaces,
   bridgeLoop,
   dueDay,
+  headStart,
   onDay,
   startLadder,
   verdictCounted,
@@ -44,11 +45,19 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
   const passed = new Set(
     items.flatMap(({ item, sums }) => (sums.followed.state.passed ? [item.id] : [])),
   );
+  const spotless = new Set(
+    items.flatMap(({ item, sums: { followed, mix } }) =>
+      followed.state.passed && mix.shaky + mix.lost === 0 ? [item.id] : [],
+    ),
+  );
   const nameOf = new Map(items.map(({ item }) => [item.id, item.name]));
   return items.map((placed): StandItem => {
     const { given, program, section, item, fitted, sums } = placed;
     const { late, lowest } = sums.followed;
-    const state = onDay(sums.followed.state, item.course, today);
+    const { after } = item;
+    const before = sums.followed.state;
+    const isAhead = after.length > 0 && after.every((id) => spotless.has(id));
+    const state = isAhead ? headStart(before, item.course) : onDay(before, item.course, today);
     const recent = { late: [...late], lowest: [...lowest] };
     let shown = ON_STAND.get(state);
     const { cue } = sums;
@@ -61,7 +70,7 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
     const due = dueDay(state);
     const last = sums.days.at(-1);
     const { tries, seconds } = last?.day === today ? last : { tries: 0, seconds: 0 };
-    const open = item.after.filter((id) => !passed.has(id) && nameOf.has(id));
+    const open = after.filter((id) => !passed.has(id) && nameOf.has(id));
     return {
       assignmentId: given.assignmentId,
       program,

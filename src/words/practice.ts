@@ -164,6 +164,8 @@ export function sayWhy(say: Say, why: Why): string {
       if (!varied) return `${asStart(say, because)}.`;
       return t('practice.reason.varied', { variation: asStart(say, varied), because });
     }
+    case 'head-start':
+      return t('practice.reason.headStart', { here });
     case 'whole':
       return t('practice.reason.whole', { here });
     case 'moved':

@@ -12,6 +12,8 @@ export const courseSchema = z.strictObject({
   follow: z._default(z.enum(['acts', 'proposes']), 'acts'),
   /** Whether the start is found by climbing, two bars a rung, to the first that is not clean. */
   climb: z._default(z.boolean(), false),
+  /** Whether it begins halfway up where all that comes before it was played without a miss; not, where left out. */
+  headStart: z.optional(z.boolean()),
 });
 
 export type Course = z.infer<typeof courseSchema>;

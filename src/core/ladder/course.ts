@@ -47,10 +47,12 @@ export type TypedCourse = TypedLadder &
     readonly stopped: StoppedTries;
     readonly follow: Course['follow'];
     readonly climb: boolean;
+    readonly headStart: boolean;
   };
 
 /** The fields that a course fills. */
-export function typeCourse({ ladder, dosage, rule, follow, climb }: Course): TypedCourse {
+export function typeCourse(course: Course): TypedCourse {
+  const { ladder, dosage, rule, follow, climb, headStart = false } = course;
   return {
     ...typeLadder(ladder),
     dosage: dosage.kind,
@@ -64,6 +66,7 @@ export function typeCourse({ ladder, dosage, rule, follow, climb }: Course): Typ
     stopped: rule.stopped ?? null,
     follow,
     climb,
+    headStart,
   };
 }
 
@@ -76,7 +79,7 @@ export function makeCourse(typed: TypedCourse): Result<Course> {
   if (!ladder.ok || !dosage.ok || !rule.ok || !of.ok) {
     return fail(...[ladder, dosage, rule, of].flatMap((part) => (part.ok ? [] : part.issues)));
   }
-  const { follow, climb, stopped, away, below } = typed;
+  const { follow, climb, headStart, stopped, away, below } = typed;
   const rules = {
     ...rule.value,
     ...(of.value === null ? {} : { of: of.value }),
@@ -84,7 +87,13 @@ export function makeCourse(typed: TypedCourse): Result<Course> {
     ...(below === '1' ? {} : { below: Number(below) }),
     ...(stopped ? { stopped } : {}),
   };
-  return ok({ ladder: ladder.value, dosage: dosage.value, rule: rules, follow, climb });
+  return ok({
+    ladder: ladder.value,
+    dosage: dosage.value,
+    rule: rules,
+    ...{ follow, climb },
+    ...(headStart ? { headStart } : {}),
+  });
 }
 
 /** Of how many of the last tries so many are clean: more than these. */

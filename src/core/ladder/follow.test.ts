@@ -10,6 +10,8 @@ import {
   dosageNow,
   dueDay,
   factsOf,
+  halfway,
+  headStart,
   onDay,
   replay,
   rungAt,
@@ -292,6 +294,48 @@ describe('climbing to find the start', () => {
     expect(near).toMatchObject({ rung: 2, climbing: false });
     expect(play('S', climbing)).toMatchObject({ rung: 0, climbing: false });
     expect(play('C'.repeat(9), climbing)).toMatchObject({ rung: 8, climbing: false });
+  });
+});
+
+describe('a head start', () => {
+  // 60 65 70 … 100: nine rungs, the middle one is 80.
+  const ahead = following({ headStart: true });
+  const first = (bpm: number): Try => ({
+    ...{ kind: 'try', id: 't', day: '2026-01-05', bpm, rung: null, verdict: 'clean' },
+    ...{ suffered: [], broke: [] },
+  });
+
+  it('stands halfway up, and says why', () => {
+    const state = headStart(replay(ahead, []), ahead.course);
+    expect(state).toMatchObject({ rung: 4, bpm: 80, best: 4, clean: 0 });
+    expect(sayReason(state, ahead.course)).toBe(
+      'What comes before went without a miss: start halfway, at 80.',
+    );
+    expect([1, 2, 3, 4, 5].map(halfway)).toEqual([0, 0, 1, 1, 2]);
+  });
+
+  it('begins where its first try was played: halfway up, or below as any other', () => {
+    expect(replay(ahead, [first(80)])).toMatchObject({ rung: 4, clean: 1 });
+    expect(replay(ahead, [first(60)])).toMatchObject({ rung: 0, clean: 1 });
+    expect(replay(ahead, [first(70)])).toMatchObject({ rung: 0, clean: 0 });
+    expect(replay(acts, [first(80)])).toMatchObject({ rung: 0, clean: 0 });
+  });
+
+  it('from there it goes on as if it had come so far', () => {
+    const log = [80, 80, 80].map((bpm, nth) => ({ ...first(bpm), id: String(nth) }));
+    expect(replay(ahead, log)).toMatchObject({ rung: 5, bpm: 85 });
+  });
+
+  it('is none once something was played or said, further up, and while the start is looked for', () => {
+    const begun = replay(ahead, [first(60)]);
+    expect(headStart(begun, ahead.course)).toBe(begun);
+    const moved = play([{ does: 'move', rung: 1 }], ahead);
+    expect(headStart(moved, ahead.course)).toBe(moved);
+    const fast = replay({ ...ahead, startBpm: 95 }, []);
+    expect(headStart(fast, ahead.course)).toBe(fast);
+    const climbs = following({ headStart: true, climb: true });
+    const looking = replay(climbs, []);
+    expect(headStart(looking, climbs.course)).toBe(looking);
   });
 });
 

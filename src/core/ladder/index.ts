@@ -13,13 +13,15 @@ export {
   pass,
   raise,
   startCounter,
+  toRung,
   verdictCounted,
 } from './kernel';
 export { rampBpm, rungsOf } from './ladder';
 export { leastMinutes, leastMinutesOf } from './least-time';
 export { EMPTY_LADDER, makeLadder, readWay, typeLadder, writeWay } from './make-ladder';
 export { makeRule, USUAL_RULE } from './rule';
-export { isOnRung, onDay } from './judge';
+export { halfway, headStart } from './head-start';
+export { isOnRung, onDay, onTry } from './judge';
 export { chooseSimpler } from './simpler';
 export { dueDay, rungAt, startLadder } from './state';
 export { planTry } from './try';

@@ -1,6 +1,7 @@
 import { dayNumber, type Day } from '../calendar';
 import type { JudgedTry } from '../log';
 import type { Course } from './course-schema';
+import { headStart } from './head-start';
 import { hereAsks, moved, restore, restsOn, vary, type Draft } from './draft';
 import {
   comeBack,
@@ -44,7 +45,7 @@ export function afterTry(
   recent: Recent,
 ): LadderState {
   const day = dayNumber(entry.day);
-  const state = onDay(before, following.course, entry.day);
+  const state = onTry(before, following.course, entry);
   const counts = isOnRung(state, entry);
   if (!counts && day <= state.lastDay) return state;
   const draft: Draft = { ...state };
@@ -104,8 +105,21 @@ export function onDay(
   return draft;
 }
 
+/** Where a ladder stands as a try comes: halfway up it, where it may begin there and that is what was played. */
+export function onTry(
+  state: LadderState,
+  course: Course,
+  entry: Pick<JudgedTry, 'day' | 'rung' | 'bpm'>,
+): LadderState {
+  const ahead = headStart(state, course);
+  return ahead !== state && isOnRung(ahead, entry) ? ahead : onDay(state, course, entry.day);
+}
+
 /** Whether a try was on the rung that is asked for now. */
-export function isOnRung({ rungs, rung: index }: LadderState, entry: JudgedTry): boolean {
+export function isOnRung(
+  { rungs, rung: index }: LadderState,
+  entry: Pick<JudgedTry, 'rung' | 'bpm'>,
+): boolean {
   const rung = rungAt(rungs, index);
   return entry.rung !== null ? isRung(rung, entry.rung) : entry.bpm === rung.bpm;
 }

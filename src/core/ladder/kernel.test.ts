@@ -22,7 +22,7 @@ import {
 import { isRung, rungNames } from './rung-key';
 import { MANNERS } from './data';
 
-const RULE: Counting = { clean: 3, lost: 2, plateau: 4, top: 8, varies: true };
+const RULE: Counting = { clean: 3, lost: 2, plateau: 4, top: 8, varies: true, waits: false };
 const NAMES: Readonly<Record<string, Verdict>> = { C: 'clean', S: 'shaky', L: 'lost' };
 
 /** A counter after tries that are written as letters; `|` is the next day. */
@@ -131,7 +131,7 @@ describe('advance', () => {
             tempi: [60, 64, 68, 72, 76, 80, 84].slice(0, rungs),
           };
           const following = { course: { ...USUAL_COURSE, ladder, rule, climb }, facts: known };
-          const counting = { ...rule, top: rungs - 1, varies: known !== NO_FACTS };
+          const counting = { ...rule, top: rungs - 1, varies: known !== NO_FACTS, waits: false };
           const counter = startCounter(0, climb);
           const log: LadderEvent[] = [];
           let day = 100;

@@ -50,6 +50,8 @@ export interface Steps extends AdvanceRule {
 export interface Counting extends Steps {
   /** Whether something can be taken away where it breaks at the lowest rung. */
   readonly varies: boolean;
+  /** Waits for the teacher, and so is not lowered for days away. */
+  readonly waits: boolean;
 }
 
 /** @param rung where the ladder begins */
@@ -177,7 +179,7 @@ export function isStuck(counter: Counter, verdict: Verdict, { plateau }: Advance
 /** One try further on a ladder that moves by itself; changes the counter. Replaying a log comes to the
  * same, where nothing else was said about its tries. */
 export function advance(counter: Counter, verdict: Verdict, rule: Counting, day: number): void {
-  comeBack(counter, rule, day);
+  comeBack(counter, rule, day, !rule.waits);
   markDay(counter, day);
   const counted = countTry(counter, verdict, rule, day);
   if (counted === 'won') win(counter, rule, day);

@@ -25,6 +25,8 @@ export type RungReason =
   /** Passed, and played again; `slipping` after a try that was lost. */
   | { readonly kind: 'kept'; readonly slipping: boolean }
   | { readonly kind: 'slipped' }
+  /** Halfway up, for what comes before went without a miss. */
+  | { readonly kind: 'head-start' }
   /** So many days without it. */
   | { readonly kind: 'away'; readonly days: number; readonly from: RungFacts };
 

@@ -278,7 +278,9 @@ describe('liveThrough', () => {
             varies: known !== NO_FACTS,
             pace: paceOf(tally, tally, 0.5),
           });
-          const going: LadderInPlan[] = [goingFrom(workStateOf(start, { tries: 0, seconds: 0 }))];
+          const going: LadderInPlan[] = [
+            goingFrom(workStateOf(start, { missed: false, today: { tries: 0, seconds: 0 } })),
+          ];
           const log: LadderEvent[] = [];
           const followed = startFollowing(following);
           const days = Array.from({ length: 60 }, (_, index) => ({
@@ -296,10 +298,9 @@ describe('liveThrough', () => {
               followEvent(followed, entry, following);
             },
           });
-          const { today: _, ...replayed } = workStateOf(replay(following, log), {
-            tries: 0,
-            seconds: 0,
-          });
+          const missed = log.some((one) => one.kind === 'try' && one.verdict !== 'clean');
+          const today = { tries: 0, seconds: 0 };
+          const { today: _, ...replayed } = workStateOf(replay(following, log), { missed, today });
           const [{ triesToday: _t, share: _s, ...forecast } = goingFrom(BEGINNING)] = going;
           expect(log.length).toBeGreaterThan(0);
           expect(forecast).toEqual(replayed);
@@ -307,6 +308,49 @@ describe('liveThrough', () => {
       ),
       { numRuns: samples(150) },
     );
+  });
+});
+
+describe('a head start', () => {
+  const sure = { clean: 1e9, other: 1e-9 };
+  const perfect = paceOf(sure, sure, 0);
+  const pair = (headStart: boolean, pace = perfect) => [
+    work('a', { pace }),
+    work('b', { pace: perfect, after: [0], headStart }),
+  ];
+  const days = (works: ReturnType<typeof pair>) => {
+    const found = forecast(asked({ works, schedule: everyDay({ minutes: 60 }) }));
+    return dayNumber(found.program.middle ?? '9') - dayNumber(TODAY);
+  };
+
+  it('saves the tries of the rungs below the middle: nine of thirty instead of fifteen', () => {
+    // Four tries of a work a day: 15 tries are 4 days, 9 tries 3, the second beginning on the day the first is through.
+    expect(days(pair(false)) - days(pair(true))).toBeGreaterThanOrEqual(1);
+  });
+
+  it('is none for what follows something that was missed once', () => {
+    const states = [{ ...BEGINNING, missed: true }, BEGINNING];
+    const schedule = everyDay({ minutes: 60 });
+    const found = (headStart: boolean) =>
+      forecast(asked({ works: pair(headStart), states, schedule }));
+    expect(found(true)).toEqual(found(false));
+  });
+});
+
+describe('a ladder that waits for the teacher', () => {
+  it('keeps its rung after days away in a future too, as replaying does', () => {
+    const rule = { clean: 20, lost: 20, plateau: 20, away: 2 };
+    const tally = { clean: 1, other: 1 };
+    const stands = { ...BEGINNING, rung: 2, best: 2, lastDay: dayNumber(TODAY) - 9 };
+    const rungAfter = (waits: boolean) => {
+      const going = [goingFrom(stands)];
+      const day = { number: dayNumber(TODAY), stretches: [{ on: 'kit' as const, seconds: 700 }] };
+      const works = [work('a', { rule, waits, pace: paceOf(tally, tally, 0) })];
+      liveThrough(works, going, [day], 'blocked', 1, seeded(1), {});
+      return going[0]?.rung;
+    };
+    expect(rungAfter(true)).toBe(2);
+    expect(rungAfter(false)).toBe(1);
   });
 });
 

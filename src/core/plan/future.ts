@@ -1,6 +1,7 @@
 import { advance } from '../ladder';
 import type { Verdict } from '../log';
 import { fillOn } from './fill-on';
+import { openAhead } from './head-start';
 import { rateAt } from './learning';
 import type { Schedule } from './schedule-schema';
 import type { Stretch } from './stretches';
@@ -119,9 +120,12 @@ export function liveThrough(
         const verdict = draw(state, chance, left, random);
         onTry?.(work, verdict, number);
         state.triesToday += 1;
+        if (verdict !== 'clean') state.missed = true;
         advance(state, verdict, countingOf(of), number);
         minutes[work] = state.best > best ? 0 : (minutes[work] ?? 0) + playSeconds / 60;
-        if (state.passed && !passed && reached[work] === -1) reached[work] = index;
+        if (!state.passed || passed) return;
+        if (reached[work] === -1) reached[work] = index;
+        openAhead(works, going, work);
       });
     }
     if (isKept || index === 0) for (const state of going) state.triesToday = 0;

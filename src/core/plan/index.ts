@@ -15,6 +15,7 @@ export { blocksOf, minutesOf, planDays } from './plan';
 export { copySeen, expectedTriesOf, nothingSeen, paceCounts, pacesOf, seePace } from './pace';
 export { forecast } from './forecast';
 export { findHelp } from './help';
+export { openAhead } from './head-start';
 export { findUnfit } from './unfit';
 export { planToday } from './today';
 export { climbed, wayDone } from './way';

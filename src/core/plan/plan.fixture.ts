@@ -32,13 +32,19 @@ export function work(id: string, own: Partial<PlannedExercise> = {}): PlannedExe
     cuts: true,
     rule: { clean: 3, lost: 2, plateau: 20 },
     varies: false,
+    headStart: false,
+    waits: false,
     weight: 1,
     pace: paceOf({ clean: 6, other: 2 }, { clean: 9, other: 1 }),
     ...own,
   };
 }
 
-export const BEGINNING: PlannedState = { ...startCounter(0), today: { tries: 0, seconds: 0 } };
+export const BEGINNING: PlannedState = {
+  ...startCounter(0),
+  missed: false,
+  today: { tries: 0, seconds: 0 },
+};
 
 export function passedOn(day: string, due: string): PlannedState {
   const days = { keepDue: dayNumber(due), lastDay: dayNumber(day) };

@@ -16,6 +16,10 @@ export interface PlannedExercise {
   /** Whether a try is measured in minutes, so that a shorter one makes sense. */
   readonly cuts: boolean;
   readonly rule: AdvanceRule;
+  /** Begins halfway up where what comes first went without a miss. */
+  readonly headStart: boolean;
+  /** The ladder waits for the teacher to move it. */
+  readonly waits: boolean;
   /** Whether something can be taken away where it breaks at the lowest rung. */
   readonly varies: boolean;
   /** How heavy it is; what is lightest warms up. */
@@ -27,8 +31,8 @@ export interface PlannedExercise {
 export function countingOf(work: PlannedExercise): Counting {
   let counting = COUNTING.get(work);
   if (!counting) {
-    const { rule, varies, trySeconds } = work;
-    counting = { ...rule, varies, top: trySeconds.length - 1 };
+    const { rule, varies, waits, trySeconds } = work;
+    counting = { ...rule, varies, waits, top: trySeconds.length - 1 };
     COUNTING.set(work, counting);
   }
   return counting;
@@ -39,12 +43,17 @@ const COUNTING = new WeakMap<PlannedExercise, Counting>();
 
 /** Where a work stands at the end of some day. */
 export interface PlannedState extends Readonly<Counter> {
+  /** A try so far was not clean. */
+  readonly missed: boolean;
   /** What was done today already. */
   readonly today: { readonly tries: number; readonly seconds: number };
 }
 
-/** @param today what was done today */
-export function workStateOf(state: LadderState, today: PlannedState['today']): PlannedState {
+/** @param so what was done today, and whether a try so far was not clean */
+export function workStateOf(
+  state: LadderState,
+  so: Pick<PlannedState, 'missed' | 'today'>,
+): PlannedState {
   const {
     rungs: _u,
     bpm: _b,
@@ -54,11 +63,12 @@ export function workStateOf(state: LadderState, today: PlannedState['today']): P
     proposal: _p,
     ...counter
   } = state;
-  return { ...counter, today };
+  return { ...counter, ...so };
 }
 
 /** Where a work stands while days are worked through. */
 export interface LadderInPlan extends Counter {
+  missed: boolean;
   triesToday: number;
   /** Share of the way to the next rung; only for what is expected, not for what is drawn. */
   share: number;
@@ -82,6 +92,7 @@ export function goingFrom(state: PlannedState): LadderInPlan {
     keepTimes: state.keepTimes,
     keepDue: state.keepDue,
     lastDay: state.lastDay,
+    missed: state.missed,
     triesToday: state.today.tries,
     share: 0,
   };

@@ -21,8 +21,13 @@ export interface StarterItem<Id extends string = string> {
 const BASS = { limb: 'RF', voice: 'bass' } as const;
 const SNARE = { limb: 'LH', voice: 'snare' } as const;
 
-/** Steps of a first beat are learnt slowly; what is made of them climbs on. */
-const STEP = { ...stepCourse(60, 'step'), rule: { ...USUAL_COURSE.rule, clean: 2 } };
+/** Steps of a first beat are learnt slowly, and halfway at once by whom the step before gave no trouble; what is made
+ * of them climbs on. */
+const STEP: Course = {
+  ...stepCourse(60, 'step'),
+  rule: { ...USUAL_COURSE.rule, clean: 2 },
+  headStart: true,
+};
 const GROOVE = stepCourse(60, 'whole');
 /** Work that wants time: two minutes a try, in small steps. */
 const LONG: Course = minutesCourse(60, 90, 2);

@@ -4,7 +4,7 @@ import type { Limb } from '../kit';
 import {
   copyFollowed,
   followEvent,
-  onDay,
+  onTry,
   rungAt,
   startFollowing,
   verdictCounted,
@@ -150,7 +150,7 @@ export class ItemProgress {
       return;
     }
     const { fitted, item, following } = this.#source;
-    const before = onDay(sums.followed.state, following.course, event.day);
+    const before = onTry(sums.followed.state, following.course, event);
     const verdict = verdictCounted(event, following.course.rule);
     seePace(sums.pace, { verdict, seconds: event.seconds }, before);
     const played = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);

@@ -16,6 +16,7 @@ import {
   keepingShare,
   needsKit,
   nothingSeen,
+  openAhead,
   paceCounts,
   pacesOf,
   planDays,
@@ -74,7 +75,10 @@ export function practise(asked: Practising): Practised {
     tempi.map((of) => ({ start: of[0] ?? 60, target: Math.max(...of) })),
     random,
   );
-  const counters = items.map(({ course }) => startCounter(0, course.climb));
+  const counters = items.map(({ course }) => ({
+    ...startCounter(0, course.climb),
+    missed: false,
+  }));
   const seen: PaceSeen[] = items.map(nothingSeen);
   const through = items.map(() => -1);
   const practised = new Set<string>();
@@ -115,8 +119,11 @@ export function practise(asked: Practising): Practised {
           const simpler = counter.form === 'simpler' ? 10 : 0;
           const verdict = student.play(work, bpm - simpler, playSeconds / 60);
           seePace(seen[work] ?? nothingSeen(), { verdict, seconds: playSeconds }, counter);
+          if (verdict !== 'clean') counter.missed = true;
+          const { passed } = counter;
           step(counter, verdict, sketch, dayNumber(day));
           if (counter.passed && through[work] === -1) through[work] = index;
+          if (counter.passed && !passed) openAhead(works, counters, work);
           of.tries += 1;
           of.seconds += playSeconds + REST_SECONDS;
           played.add(work);
@@ -134,10 +141,10 @@ export function practise(asked: Practising): Practised {
 function step(
   counter: Counter,
   verdict: 'clean' | 'shaky' | 'lost',
-  { rule, varies, trySeconds }: Sketch,
+  { rule, varies, waits, trySeconds }: Sketch,
   day: number,
 ): void {
-  advance(counter, verdict, { ...rule, varies, top: trySeconds.length - 1 }, day);
+  advance(counter, verdict, { ...rule, varies, waits, top: trySeconds.length - 1 }, day);
 }
 
 function sketchOf({ recipe, course, after }: ProgramItem, index: number): Sketch {
@@ -156,6 +163,8 @@ function sketchOf({ recipe, course, after }: ProgramItem, index: number): Sketch
     tempi: rungs.map(({ bpm }) => bpm),
     cuts: dosage.kind === 'minutes',
     rule,
+    headStart: course.headStart === true,
+    waits: false,
     varies: chooseSimpler(factsOf(exercise, recipe), []) !== null,
     weight: tempo ? strokesMade(exercise) / ticksToSeconds(exercise.cycleTicks, tempo) : 1,
   };

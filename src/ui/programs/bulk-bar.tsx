@@ -92,6 +92,7 @@ export function BulkBar({
           <CourseFields
             course={course}
             tempo={{ beatTicks: TICKS_PER_QUARTER }}
+            waits
             onSet={setCourse}
           />
           <Button look="main" onClick={() => onCourse(course)}>

@@ -38,12 +38,15 @@ export function CourseFields({
   course,
   tempo,
   steps,
+  waits,
   onSet,
 }: {
   course: Course;
   tempo: Pick<Tempo, 'beatTicks'>;
   /** The steps in which this exercise is built; none where several are set at once. */
   steps?: () => readonly PracticeStep[];
+  /** Whether something comes before it, so that it may start halfway. */
+  waits: boolean;
   onSet: (course: Course) => void;
 }) {
   const { say } = useSpeech();
@@ -183,7 +186,10 @@ export function CourseFields({
           <input
             type="checkbox"
             checked={typed.climb}
-            onChange={(event) => choose({ climb: event.target.checked })}
+            onChange={(event) => {
+              const climb = event.target.checked;
+              choose(climb ? { climb, headStart: false } : { climb });
+            }}
           />
           {say.t('screen.programs.climbToFindTheStart')}
         </label>
@@ -195,6 +201,16 @@ export function CourseFields({
             text={(rungs) => say.t('screen.programs.startBelow', { rungs })}
             onChoose={(below) => choose({ below })}
           />
+        )}
+        {waits && !typed.climb && (
+          <label className="inline-flex items-baseline gap-1">
+            <input
+              type="checkbox"
+              checked={typed.headStart}
+              onChange={(event) => choose({ headStart: event.target.checked })}
+            />
+            {say.t('screen.programs.headStart')}
+          </label>
         )}
         <Numbers
           label={say.t('screen.programs.field.away')}

@@ -219,6 +219,7 @@ function Details({
         course={item.course}
         tempo={{ beatTicks: tempoBeatTicks(meter) }}
         steps={() => stagesOf(say, recipe, template)}
+        waits={item.after.length > 0}
         onSet={(course) => actions.change(id, (one) => ({ ...one, course }))}
       />
       {others.length > 1 && item.course.ladder.kind !== 'stages' && (

@@ -25,7 +25,7 @@ const MOST_IN_LINE = 12;
 
 /** A course in one line: its rungs, dosage and rule.
  * @example '60 65 70 75 80, 5 minutes each, up after 3 clean' */
-export function sayCourse(say: Say, { ladder, dosage, rule, follow }: Course): string {
+export function sayCourse(say: Say, { ladder, dosage, rule, follow, headStart }: Course): string {
   const rungs = rungsOf(ladder);
   const says = rungs.map((rung) => sayRung(say, rung.asks));
   const [apart, most] = isWordy(ladder) ? [' · ', 4] : [' ', MOST_IN_LINE];
@@ -42,5 +42,6 @@ export function sayCourse(say: Say, { ladder, dosage, rule, follow }: Course): s
     dosage: rungs[0]?.dosage ? 'none' : sayDosage(say, dosage),
     ...{ clean: rule.clean, of: rule.of ?? 0 },
     follow,
+    headStart: headStart ? 'yes' : 'no',
   });
 }
