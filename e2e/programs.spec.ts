@@ -246,3 +246,23 @@ test('the Bench puts an exercise straight into a new program', async ({ page }) 
   await expect(page.getByLabel('Program name')).toHaveValue('Feet for the foyer');
   await expect(page.locator('[data-item] a').first()).toHaveText('bossa feet');
 });
+
+test('an exercise starts halfway where all before it was clean; its line says so', async ({
+  page,
+}) => {
+  await page.getByRole('button', { name: 'Copy' }).first().click();
+  const second = await ladderOf(page, 'Hi-hat and bass drum');
+  const halfway = second.getByLabel('start halfway if all before it was clean');
+  await expect(halfway).toBeChecked();
+  const line = second.getByRole('button', { name: /^Ladder of/ });
+  await expect(line).toContainText('from halfway if all before it was clean');
+  await halfway.uncheck();
+  await expect(line).not.toContainText('halfway');
+  await second.getByLabel('climb to find the start').check();
+  await expect(halfway).toBeHidden();
+  // Nothing comes before the first.
+  const first = page.locator('[data-item]').first();
+  await first.getByRole('button', { name: /^Ladder of/ }).click();
+  await expect(first.getByLabel('climb to find the start')).toBeVisible();
+  await expect(first.getByLabel('start halfway if all before it was clean')).toBeHidden();
+});

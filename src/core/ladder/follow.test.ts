@@ -308,9 +308,7 @@ describe('a head start', () => {
   it('stands halfway up, and says why', () => {
     const state = headStart(replay(ahead, []), ahead.course);
     expect(state).toMatchObject({ rung: 4, bpm: 80, best: 4, clean: 0 });
-    expect(sayReason(state, ahead.course)).toBe(
-      'What comes before went without a miss: start halfway, at 80.',
-    );
+    expect(sayReason(state, ahead.course)).toBe('All clean before this: start halfway, at 80.');
     expect([1, 2, 3, 4, 5].map(halfway)).toEqual([0, 0, 1, 1, 2]);
   });
 

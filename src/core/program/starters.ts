@@ -23,11 +23,8 @@ const SNARE = { limb: 'LH', voice: 'snare' } as const;
 
 /** Steps of a first beat are learnt slowly, and halfway at once by whom the step before gave no trouble; what is made
  * of them climbs on. */
-const STEP: Course = {
-  ...stepCourse(60, 'step'),
-  rule: { ...USUAL_COURSE.rule, clean: 2 },
-  headStart: true,
-};
+const FIRST: Course = { ...stepCourse(60, 'step'), rule: { ...USUAL_COURSE.rule, clean: 2 } };
+const STEP: Course = { ...FIRST, headStart: true };
 const GROOVE = stepCourse(60, 'whole');
 /** Work that wants time: two minutes a try, in small steps. */
 const LONG: Course = minutesCourse(60, 90, 2);
@@ -107,7 +104,7 @@ const LINES = ['2 4 4', '4. 8 4 4', '4. 4 8 4', '8 4. 8 4.'] as const;
 const of =
   (course: Course) =>
   <Id extends string>(id: Id, recipe: ClosedRecipe): StarterItem<Id> => ({ id, recipe, course });
-const [step, groove, long] = [of(STEP), of(GROOVE), of(LONG)];
+const [first, step, groove, long] = [of(FIRST), of(STEP), of(GROOVE), of(LONG)];
 /** A jazz ride lives from 80 to 130. */
 const [rideStep, ride] = [of(barsCourse(80, 110, 10)), of(barsCourse(80, 130, 5))];
 /** Feet that run are a matter of minutes. */
@@ -124,7 +121,7 @@ const sides = of(barsCourse(60, 100, 5));
  * order of the work is common practice, no source. */
 export const STARTERS = {
   beat: () => [
-    step('beat-hats', withChange(overThese('rock-8ths'), only('RH'))),
+    first('beat-hats', withChange(overThese('rock-8ths'), only('RH'))),
     step('beat-hatsBass', withChange(overThese('rock-8ths'), only('RH', 'RF'))),
     step('beat-hatsSnare', withChange(overThese('rock-8ths'), only('RH', 'LH'))),
     step('beat-bassSnare', withChange(overThese('rock-8ths'), only('LH', 'RF'))),
@@ -152,14 +149,14 @@ export const STARTERS = {
     long('page-whole', shortLong(LINES.join(' | '))),
   ],
   cells: () => [
-    step('cells-fours', cellsOver(overThese('hats-2-4'), '4 4 4 4')),
+    first('cells-fours', cellsOver(overThese('hats-2-4'), '4 4 4 4')),
     step('cells-twos', cellsOver(overThese('hats-2-4'), '8 8 4 8 8 4')),
     step('cells-sixes', cellsOver(overThese('hats-2-4'), '4. 4. 4')),
     groove('cells-mixed', cellsOver(overThese('hats-2-4'), '4. 4 8 4')),
     groove('cells-overTheBar', cellsOver(overThese('hats-2-4'), '8r 4 4 8 4')),
   ],
   feet: () => [
-    step('feet-eighths', overThese('double-bass-8ths')),
+    first('feet-eighths', overThese('double-bass-8ths')),
     feet('feet-sixteenths', overThese('double-bass-16ths')),
     feet('feet-quarters', overThese('double-bass-16ths', 'ride-quarters')),
     feet('feet-rideEighths', overThese('double-bass-16ths', 'ride-8ths')),
@@ -167,7 +164,7 @@ export const STARTERS = {
     feetLong('feet-backbeat', backbeatOver('double-bass-16ths', 'ride-8ths')),
   ],
   sides: () => [
-    step('sides-leftAlone', overThese('left-singles')),
+    first('sides-leftAlone', overThese('left-singles')),
     step('sides-pulse', overThese('left-singles', 'ride-quarters')),
     sides('sides-doubles', overThese('left-doubles', 'ride-quarters')),
     sides('sides-paradiddle', overThese('left-paradiddle', 'ride-quarters')),
@@ -175,7 +172,7 @@ export const STARTERS = {
     sides('sides-upbeats', overThese('left-paradiddle', 'ride-upbeats')),
   ],
   ruffs: () => [
-    step('ruffs-alone', {
+    first('ruffs-alone', {
       ...blankRecipe(),
       play: { content: typedSticking('16t: LRLRLK------------------') },
     }),
@@ -185,7 +182,7 @@ export const STARTERS = {
     groove('ruffs-drums', ruff(4, 'tom-floor')),
   ],
   clave: () => [
-    step('clave-feet', overThese('hats-2-4')),
+    first('clave-feet', overThese('hats-2-4')),
     step('clave-alone', overThese('clave-3-2')),
     groove('clave-quarters', overThese('hats-2-4', 'clave-3-2')),
     groove('clave-together', overThese('hats-2-4', 'bass-quarters', 'clave-3-2')),

@@ -92,7 +92,7 @@ export const practice = {
     variedForNow: '{variation} for now, at {here}.',
     asksForNow: '{here} again. Your teacher decides what comes next.',
     whole: 'All of it again, at {here}.',
-    headStart: 'What comes before went without a miss: start halfway, at {here}.',
+    headStart: 'All clean before this: start halfway, at {here}.',
     moved: 'Your teacher put you at {here}.',
     declined: 'Your teacher says: {here} again.',
     asks: '{proposal} Your teacher decides.',

@@ -129,14 +129,14 @@ export const programs = {
   wouldStartAt: 'would start at {startBpm, number}',
   percent: 'percent',
   climbToFindTheStart: 'climb to find the start',
-  headStart: 'start halfway where what comes before went without a miss',
+  headStart: 'start halfway if all before it was clean',
   startBelow: '{rungs, plural, one {# rung} other {# rungs}} below what was not clean',
   howeverLongAway: 'the rung stays, however long away',
   afterAway:
     'after {days, number} days away {waits, select, yes {count again} other {a rung lower}}',
   allRungs: '{count, plural, one {# rung} other {# rungs}}: {rungs}',
   course:
-    '{way}{dosage, select, none {} other {, {dosage} each}}, up after {clean, number} clean{of, plural, =0 {} other { of the last #}}{headStart, select, yes {, halfway at once if what comes before never missed} other {}}{follow, select, proposes {, waits for me} other {}}',
+    '{way}{dosage, select, none {} other {, {dosage} each}}, up after {clean, number} clean{of, plural, =0 {} other { of the last #}}{headStart, select, yes {, from halfway if all before it was clean} other {}}{follow, select, proposes {, waits for me} other {}}',
   rule: '<w>up after</w> <clean></clean> <w>clean</w> <of></of> <w>· down after</w> <lost></lost> <w>lost, stuck after</w> <days></days> <w>days ·</w>',
   inARow: 'in a row',
   ofLast: 'of the last {tries, number}',
