@@ -251,7 +251,8 @@ test('an exercise starts halfway where all before it was clean; its line says so
   page,
 }) => {
   await page.getByRole('button', { name: 'Copy' }).first().click();
-  const second = await ladderOf(page, 'Hi-hat and bass drum');
+  const second = page.locator('[data-item]').nth(1);
+  await second.getByRole('button', { name: /^Ladder of/ }).click();
   const halfway = second.getByLabel('start halfway if all before it was clean');
   await expect(halfway).toBeChecked();
   const line = second.getByRole('button', { name: /^Ladder of/ });
