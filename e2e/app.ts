@@ -121,7 +121,8 @@ async function listens(page: Page): Promise<void> {
     return found.every((one) => Object.keys(one).some((key) => key.startsWith('__react')));
   }
   // A page that goes on to another one meanwhile is asked again.
-  await expect.poll(() => page.evaluate(all).catch(() => false)).toBe(true);
+  const often = { intervals: [40] };
+  await expect.poll(() => page.evaluate(all).catch(() => false), often).toBe(true);
 }
 
 export { expect };
