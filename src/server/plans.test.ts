@@ -195,6 +195,38 @@ describe('getRound', () => {
     expect(must(getRound(student, student.store.id)).caution).toMatchObject({ allowedMinutes: 15 });
   });
 
+  it('an item that is opened by itself has all its tries before the others, also where they take turns', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const { teacher, student } = studio;
+    const { item } = secondItem(studio);
+    const turns = { ...USUAL_SCHEDULE, order: 'interleaved' as const };
+    must(setSchedule(teacher, student.store.id, turns));
+    const inTurn = must(getRound(student, student.store.id)).slots.map(({ key }) => key);
+    const [first, second] = must(getToday(student)).map(itemKey);
+    expect(inTurn.slice(0, 4)).toEqual([first, second, first, second]);
+    const { slots } = must(getRound(student, student.store.id, { item }));
+    const mine = inTurn.filter((key) => key === second).length;
+    expect(slots.slice(0, mine).map(({ key }) => key)).toEqual(Array(mine).fill(second));
+    expect(slots[mine]?.key).toBe(first);
+  });
+
+  it('tries that were hardly begun leave the plan as it was: what was played counts', () => {
+    const context = testContext();
+    const studio = smallStudio(context);
+    const { student } = studio;
+    const triesToday = () => must(getDay(student)).plan.planning.states[0]?.today.tries;
+    for (const seconds of [5, 4, 3]) {
+      const said = { bars: 1, seconds, verdict: null, stopped: true };
+      log(student, student.store.id, tryOf(studio, said));
+    }
+    // Twelve seconds of a try of 32.
+    expect(triesToday()).toBe(0);
+    const said = { bars: 6, seconds: 24, verdict: null, stopped: true };
+    log(student, student.store.id, tryOf(studio, said));
+    expect(triesToday()).toBe(1);
+  });
+
   it('with nothing left for today everything that is due comes once', () => {
     const context = testContext();
     const studio = smallStudio(context);

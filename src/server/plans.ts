@@ -107,7 +107,13 @@ export function planOf({ now, store }: Pick<Student, 'now' | 'store'>): {
   const keeps = keepingShare(schedule, practised, today);
   const plan: StudentPlan = {
     student: { id, name },
-    planning: { works, states: playable.map(workState), schedule, today, keeps },
+    planning: {
+      works,
+      states: playable.map((one, at) => workState(one, works[at])),
+      schedule,
+      today,
+      keeps,
+    },
     scheduled: stored !== null,
     items: playable.map(({ item }) => planItem(item)),
     done,
@@ -188,11 +194,17 @@ function onceOf(key: string): RoundSlot {
   return { key, kind: 'new', on: 'kit', cutTo: null };
 }
 
-/** The round from an item on, that which came before it last; once where it is not in the round. */
+/** The round with all tries of an item first, the others in their order; once where it is not in the round. */
 function startWith(slots: readonly RoundSlot[], item: StandItem | undefined): readonly RoundSlot[] {
   if (!item) return slots;
-  const at = slots.findIndex((slot) => slot.key === itemKey(item));
-  return at < 0 ? [onceOf(itemKey(item)), ...slots] : [...slots.slice(at), ...slots.slice(0, at)];
+  const key = itemKey(item);
+  const mine = slots.filter((slot) => slot.key === key);
+  const others = slots.filter((slot) => slot.key !== key);
+  const from = others.findIndex((slot) => slot.key !== null);
+  const later = from < 0 ? [] : others.slice(from);
+  // No break follows another.
+  const rest = later.filter((slot, at) => slot.key !== null || later[at - 1]?.key !== null);
+  return [...(mine.length > 0 ? mine : [onceOf(key)]), ...rest];
 }
 
 function exerciseOf({ plays }: StandItem): Exercise | null {
@@ -239,12 +251,17 @@ function isQuiet({ stage }: Rung): boolean {
   return stage?.kind === 'manner' && ['pad', 'lap', 'voice'].includes(stage.manner);
 }
 
-function workState({ placed, item }: Playable): PlannedState {
-  const { tries, seconds } = item.today;
+/** What was stopped counts as far as it was played, a whole try for each that it comes to, half of the last or more. */
+function workState({ placed, item }: Playable, work?: PlannedExercise): PlannedState {
+  const { tries, seconds, stopped } = item.today;
+  const whole = work?.trySeconds[item.state.rung] ?? Infinity;
   const { shaky, lost } = placed.sums.mix;
   return workStateOf(item.state, {
     missed: shaky + lost > 0,
-    today: { tries, seconds: seconds + tries * REST_SECONDS },
+    today: {
+      tries: tries - stopped.tries + Math.round(stopped.seconds / whole),
+      seconds: seconds + tries * REST_SECONDS,
+    },
   });
 }
 

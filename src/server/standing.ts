@@ -10,7 +10,7 @@ import {
   type LadderState,
 } from '@/core/ladder';
 import { foldItem } from '@/core/log';
-import { onStand, type OnStand } from '@/core/progress';
+import { NOTHING_PLAYED, onStand, type OnStand } from '@/core/progress';
 import type { Exercise } from '@/core/recipe';
 import type { ItemStanding } from '@/core/roster';
 import {
@@ -69,7 +69,7 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
     }
     const due = dueDay(state);
     const last = sums.days.at(-1);
-    const { tries, seconds } = last?.day === today ? last : { tries: 0, seconds: 0 };
+    const { tries, seconds, stopped } = last?.day === today ? last : NOTHING_PLAYED;
     const open = after.filter((id) => !passed.has(id) && nameOf.has(id));
     return {
       assignmentId: given.assignmentId,
@@ -82,7 +82,7 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
       ...shown.shown,
       waitsFor: open.map((id) => nameOf.get(id) ?? ''),
       resting: due !== null && due > today,
-      today: { tries, seconds },
+      today: { tries, seconds, stopped },
     };
   });
 }
@@ -102,7 +102,7 @@ export function recordOf(
     latest: [...latest],
     rests: known.length === basis.length ? known : restsOf(store, basis),
     curve: curve.points(),
-    days: sums.days.map((one) => ({ ...one })),
+    days: [...sums.days],
     mix: { ...sums.mix },
     suffered: new Map(sums.suffered),
     decisions: [...sums.decisions],

@@ -1,7 +1,7 @@
 export { fittedOf, playedOn } from './fitted';
-export { ItemProgress } from './item-progress';
+export { ItemProgress, NOTHING_PLAYED, playedMore } from './item-progress';
 export { onStand } from './on-stand';
 export type { CurvePoint } from './curve';
 export type { Fitted } from './fitted';
-export type { ItemDay, ItemSums, SufferedCount } from './item-progress';
+export type { ItemDay, ItemSums, PlayedOn, SufferedCount } from './item-progress';
 export type { CueLine, OnStand } from './on-stand';

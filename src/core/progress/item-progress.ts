@@ -35,11 +35,33 @@ export interface ItemSource {
   readonly following: Following;
 }
 
-/** What was practised of an item on a date. */
-export interface ItemDay {
-  readonly day: Day;
+/** What was played of an item on a date. */
+export interface PlayedOn {
   readonly tries: number;
   readonly seconds: number;
+  /** Of them what was stopped before its dosage was over. */
+  readonly stopped: { readonly tries: number; readonly seconds: number };
+}
+
+export const NOTHING_PLAYED: PlayedOn = { tries: 0, seconds: 0, stopped: { tries: 0, seconds: 0 } };
+
+/** The same with one try more. */
+export function playedMore(
+  { tries, seconds, stopped }: PlayedOn,
+  of: Pick<LoggedTry, 'seconds' | 'stopped'>,
+): PlayedOn {
+  return {
+    tries: tries + 1,
+    seconds: seconds + of.seconds,
+    stopped: of.stopped
+      ? { tries: stopped.tries + 1, seconds: stopped.seconds + of.seconds }
+      : stopped,
+  };
+}
+
+/** What was practised of an item on a date. */
+export interface ItemDay extends PlayedOn {
+  readonly day: Day;
   /** Tries of which nobody has said how they went. */
   readonly open: number;
 }
@@ -74,7 +96,7 @@ export interface ItemSums {
 
 type Sums = { -readonly [Key in Exclude<keyof ItemSums, 'days' | 'followed'>]: ItemSums[Key] } & {
   way: Climbed[];
-  days: { -readonly [Key in keyof ItemDay]: ItemDay[Key] }[];
+  days: ItemDay[];
   mix: Record<VerdictKey, number>;
   suffered: Map<SufferingId, SufferedCount>;
   followed: Followed;
@@ -176,11 +198,10 @@ function tallyTry(sums: Sums, event: LoggedTry): void {
   }
   const open = event.verdict === null ? 1 : 0;
   const last = sums.days.at(-1);
-  if (last?.day === event.day) {
-    last.tries += 1;
-    last.seconds += event.seconds;
-    last.open += open;
-  } else sums.days.push({ day: event.day, tries: 1, seconds: event.seconds, open });
+  const so = last?.day === event.day ? last : { ...NOTHING_PLAYED, day: event.day, open: 0 };
+  const now: ItemDay = { ...so, ...playedMore(so, event), open: so.open + open };
+  if (so === last) sums.days[sums.days.length - 1] = now;
+  else sums.days.push(now);
   sums.curve.add(event);
   sums.latest.push(event);
   if (sums.latest.length > LATEST) sums.latest.shift();
@@ -210,7 +231,7 @@ function copyOf(sums: Sums): Sums {
     followed: copyFollowed(sums.followed),
     pace: copySeen(sums.pace),
     way: [...sums.way],
-    days: sums.days.map((one) => ({ ...one })),
+    days: [...sums.days],
     crossings: sums.crossings.copy(),
     curve: sums.curve.copy(),
     mix: { ...sums.mix },

@@ -6,7 +6,7 @@ import { blankRecipe, expand, startOf, toggleOstinato } from '../recipe';
 import { factsOf, replay, rungAt, startLadder, USUAL_COURSE, type Following } from '../ladder';
 import type { LadderEvent, Posted, Verdict } from '../log';
 import { makeId } from '../id';
-import { fittedOf, onStand } from '../progress';
+import { fittedOf, NOTHING_PLAYED, onStand } from '../progress';
 import { afterEntries, type StandItem } from '.';
 
 const recipe = {
@@ -42,7 +42,7 @@ function item(): StandItem {
     ...onStand(fitted, state, own, { cue: '', late: [] }),
     waitsFor: [],
     resting: false,
-    today: { tries: 0, seconds: 0 },
+    today: NOTHING_PLAYED,
     cue: '',
   };
 }
@@ -85,7 +85,7 @@ describe('afterEntries', () => {
         });
         const moved = afterEntries(start, entries, DAY);
         expect(moved.state).toEqual(replay(following, log));
-        expect(moved.today).toEqual({ tries: log.length, seconds: 30 * log.length });
+        expect(moved.today).toMatchObject({ tries: log.length, seconds: 30 * log.length });
         const tries = entries.flatMap((one, at) => (one.kind === 'try' ? [at] : []));
         const half = tries[cut] ?? entries.length;
         const first = afterEntries(start, entries.slice(0, half), DAY);

@@ -1,7 +1,7 @@
 import type { Day } from '../calendar';
 import { copyFollowed, followEvent } from '../ladder';
 import { foldItem, type Logged, type LoggedTry, type Posted } from '../log';
-import { fittedOf, onStand } from '../progress';
+import { fittedOf, onStand, playedMore } from '../progress';
 import type { EntryId } from '../id';
 import { itemKey, type StandItem } from './records';
 
@@ -24,13 +24,12 @@ export function afterEntries(
   for (const one of tries) followEvent(followed, one, following);
   const { state, ...recent } = followed;
   const fresh = tries.filter(({ id }) => !counted.has(id));
-  const seconds = fresh.reduce((sum, one) => sum + one.seconds, item.today.seconds);
   return {
     ...item,
     ...onStand(fitted, state, item.item, { cue: item.cue, late: followed.late }),
     state,
     recent,
-    today: { tries: item.today.tries + fresh.length, seconds },
+    today: fresh.reduce(playedMore, item.today),
   };
 }
 

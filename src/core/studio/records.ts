@@ -16,7 +16,7 @@ import type { KitProfile, VoiceId } from '../kit';
 import type { Issue, Result } from '../issue';
 import type { LadderStanding, LadderState, RungFacts } from '../ladder';
 import type { LoggedDecision, LoggedTry, SufferingId } from '../log';
-import type { CurvePoint, ItemDay, ItemSums, OnStand, SufferedCount } from '../progress';
+import type { CurvePoint, ItemDay, ItemSums, OnStand, PlayedOn, SufferedCount } from '../progress';
 import type { EntryKind, Planning, Surface } from '../plan';
 import type { Outline, OutlineItem } from '../program';
 import type { ClosedRecipe } from '../recipe';
@@ -108,7 +108,7 @@ export interface StandItem extends OnStand {
   readonly waitsFor: readonly string[];
   /** Passed, and due again later. */
   readonly resting: boolean;
-  readonly today: { readonly tries: number; readonly seconds: number };
+  readonly today: PlayedOn;
   /** What the teacher has this student watch for before the program's cues; empty for nothing. */
   readonly cue: string;
 }

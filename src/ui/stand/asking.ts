@@ -18,7 +18,7 @@ export function afterVerdict(before: Stand, verdict: Verdict | null): Stand {
   const key = itemKey(played);
   const judged = [...before.judged, { tryId: id, key, verdict, bpm }];
   const stand: Stand = { ...before, judging, judged, played };
-  if (verdict === 'clean') return advance(stand);
+  if (verdict === 'clean') return advance({ ...stand, toPlay: 0 });
   if (verdict === null) return advance({ ...stand, notice: first.stopped ? null : 'open' });
   const beats = beatsOf(played);
   if (beats < 2 || beats > MOST_BEATS) return askSuffered(stand, id);

@@ -3,10 +3,11 @@ import { itemKey, type RoundSlot } from '@/core/studio';
 import { askVerdict } from './how-was-it';
 import { at, itemAt, type Stand } from './round';
 
-/** The next try is asked about, or the next one is ready. A start that is looked for is found before anything
+/** The next try is asked about, or the next one is ready: what was hardly begun once more. A start that is looked for is found before anything
  * else. */
 export function advance(stand: Stand): Stand {
   if (stand.judging.length > 0) return askVerdict(stand);
+  if (stand.toPlay > 0) return at(stand, { kind: 'ready' });
   if (itemAt(stand, stand.place)?.state.climbing) return at(stand, { kind: 'ready' });
   return next(stand.stays ? withSameNext(stand) : stand);
 }
@@ -23,7 +24,7 @@ function withSameNext(stand: Stand): Stand {
 }
 
 export function next(stand: Stand): Stand {
-  return settle({ ...stand, place: stand.place + 1 });
+  return settle({ ...stand, place: stand.place + 1, toPlay: 0 });
 }
 
 /** Ready at the next place that is still to be played: what was passed meanwhile is left out, and after

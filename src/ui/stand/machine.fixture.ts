@@ -1,6 +1,7 @@
 import { startLadder, USUAL_COURSE, whyOf } from '@/core/ladder';
 import { blankRecipe, recipeHash, toggleOstinato } from '@/core/recipe';
 import type { Posted, Verdict } from '@/core/log';
+import { NOTHING_PLAYED } from '@/core/progress';
 import {
   itemKey,
   type EntryId,
@@ -37,7 +38,7 @@ export function item(name: string): StandItem {
     cues: [],
     waitsFor: [],
     resting: false,
-    today: { tries: 0, seconds: 0 },
+    today: NOTHING_PLAYED,
     cue: '',
   };
 }
@@ -63,7 +64,7 @@ export function begin(of: readonly RoundSlot[]): Stand {
 
 export function played(name: string, seconds = 32): Played {
   const id = name as Played['id'];
-  const at = { rung: 'tempo:60', bpm: 60, bars: 8, seconds, stopped: false };
+  const at = { rung: 'tempo:60', bpm: 60, bars: 8, seconds, stopped: false, whole: 32 };
   return { id, item: item(name), ...at };
 }
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { NOTHING_PLAYED } from '@/core/progress';
 import { rungAt, startLadder, USUAL_COURSE } from '@/core/ladder';
 import type { Verdict } from '@/core/log';
 import { type EntryId, type RoundSlot } from '@/core/studio';
@@ -76,7 +77,8 @@ describe('standReducer', () => {
       why: { reason: { kind: 'raised', from: { kind: 'tempo', bpm: 60 } } },
       state: { rung: 1 },
     });
-    const two = { state: { ...item('one').state, clean: 2 }, today: { tries: 2, seconds: 64 } };
+    const today = { ...NOTHING_PLAYED, tries: 2, seconds: 64 };
+    const two = { state: { ...item('one').state, clean: 2 }, today };
     const ids = ['a', 'a judged', 'b', 'b judged'] as EntryId[];
     const learnt = { stored: ids, dropped: [], items: [standing('one', two)] };
     const known = run([{ kind: 'learnt', ...learnt }], raised);
@@ -262,8 +264,35 @@ describe('standReducer', () => {
     expect(lost.stage.kind).toBe('broke');
     const just = run([{ kind: 'silent' }], asked);
     expect(just).toMatchObject({ stage: { kind: 'ready' }, judged: [{ verdict: null }] });
+    // Nine seconds of 32 are no try of the plan: it is still to be played.
+    expect(just).toMatchObject({ place: 0 });
     const nothing = run([{ kind: 'start', places: [0] }, { kind: 'over' }]);
     expect(nothing).toMatchObject({ place: 0, notice: 'short', judging: [], made: [] });
+  });
+
+  it('stopped tries of one place are one try together, from half of it on; passing it by ends it too', () => {
+    const stop = (stand: Stand, id: string, seconds: number) => {
+      const by = { ...played('one', seconds), id: id as EntryId, stopped: true };
+      const entry = tryEntry(by, null);
+      const over: readonly StandAction[] = [{ kind: 'part', played: by }, { kind: 'over' }];
+      return run(
+        [
+          { kind: 'start', places: [stand.place] },
+          { kind: 'log', entry },
+          ...over,
+          { kind: 'silent' },
+        ],
+        stand,
+      );
+    };
+    const first = stop(begin(slots), 'a', 9);
+    const second = stop(first, 'b', 6);
+    expect([first, second].map(({ place }) => place)).toEqual([0, 0]);
+    expect(stop(second, 'c', 2)).toMatchObject({ place: 1, toPlay: 0 });
+    expect(run([{ kind: 'skip' }], second)).toMatchObject({ place: 1, toPlay: 0 });
+    expect(stop(begin(slots), 'd', 16)).toMatchObject({ place: 1 });
+    const clean = run([{ kind: 'log', entry: judged('d', 'clean') }], first);
+    expect(clean.place).toBe(0);
   });
 
   it('silence moves nothing, is time played, and is said', () => {
@@ -341,14 +370,30 @@ describe('standReducer', () => {
     expect(run([sent, { kind: 'resume', kept }]).stage.kind).toBe('ready');
   });
 
-  it('another round that was asked for begins after what was still to be said', () => {
+  it('an exercise that is opened by itself is asked about first, where it was just played', () => {
     const kept = JSON.parse(JSON.stringify(keepOf(run(playToEnd('one'))))) as RoundState;
-    const asked = run([{ kind: 'resume', kept, fresh: true }], begin(slotsOf('three two')));
+    const asked = run([{ kind: 'resume', kept, fresh: true }], begin(slotsOf('one two')));
     expect(asked.stage.kind).toBe('verdict');
     const on = run([{ kind: 'log', entry: judged('one', 'clean') }], asked);
     expect(on).toMatchObject({ place: 0, stage: { kind: 'ready' } });
-    expect(itemOf(on).item.id).toBe('three');
     expect(on.items[0]?.state.clean).toBe(1);
+  });
+
+  it('another exercise that is opened takes no questions about the one before with it', () => {
+    const other = begin(slotsOf('three two'));
+    for (const open of [playToEnd('one'), play('one', 'lost')]) {
+      const kept = JSON.parse(JSON.stringify(keepOf(run(open)))) as RoundState;
+      expect(run([{ kind: 'resume', kept, fresh: true }], other)).toBe(other);
+    }
+  });
+
+  it('an unanswered shaky costs one wait, and then goes on', () => {
+    const asked = run(play('one', 'shaky'));
+    expect(asked.stage.kind).toBe('broke');
+    expect(run([{ kind: 'silent' }], asked)).toMatchObject({ place: 1, stage: { kind: 'ready' } });
+    const what = run([{ kind: 'nowhere' }], asked);
+    expect(what.stage.kind).toBe('suffered');
+    expect(run([{ kind: 'silent' }], what)).toMatchObject({ place: 1, stage: { kind: 'ready' } });
   });
 
   it('what does not belong to a stage changes nothing', () => {

@@ -2,7 +2,7 @@ import type { Posted, SufferingId } from '@/core/log';
 import type { RoundSlot, StandItem } from '@/core/studio';
 import type { Learnt } from '../log';
 import { afterAnswer, afterSuffered, afterVerdict, askSuffered, stepped } from './asking';
-import { next, playAgain, settle } from './going-on';
+import { advance, next, playAgain, settle } from './going-on';
 import { askVerdict } from './how-was-it';
 import { learn, withMade } from './made';
 import { at, startStand, type Played, type RoundState, type Stand, type StandStage } from './round';
@@ -10,7 +10,7 @@ import { resume } from './taking-up';
 
 export type StandAction =
   | { readonly kind: 'skip' | 'step' | 'nowhere' | 'again' }
-  /** Nobody said how it went. */
+  /** Nobody answered. */
   | { readonly kind: 'silent' }
   /** `stays`: on an exercise until its rung is over. */
   | { readonly kind: 'start'; readonly places: readonly number[]; readonly stays?: boolean }
@@ -52,7 +52,8 @@ export function standReducer(stand: Stand, action: StandAction): Stand {
     case 'again':
       return isAtRest(stage) ? playAgain(stand) : stand;
     case 'silent':
-      return stage.kind === 'verdict' ? afterVerdict(stand, null) : stand;
+      if (stage.kind === 'verdict') return afterVerdict(stand, null);
+      return 'tryId' in stage ? advance(stand) : stand;
     case 'log':
       return afterAnswer(withMade(stand, stand.known, [...stand.made, action.entry]), action.entry);
     case 'waiting':
@@ -98,7 +99,16 @@ function afterPlaying(
     return { ...at(stand, { kind: 'ready' }), notice: slept ? 'slept-short' : 'short' };
   }
   const notice = slept ? 'slept' : null;
-  return askVerdict({ ...stand, place: last, judging: played, notice });
+  const toPlay = leftOfSlot(stand, last, played.at(-1));
+  return askVerdict({ ...stand, place: last, judging: played, notice, toPlay });
+}
+
+/** Seconds that are still to be played of a place in the round: all stopped tries together are one as soon as they are
+ * half of it. */
+function leftOfSlot({ place, toPlay }: Stand, last: number, played: Played | undefined): number {
+  if (!played?.stopped) return 0;
+  const before = place === last && toPlay > 0 ? toPlay : played.whole / 2;
+  return Math.max(0, before - played.seconds);
 }
 
 function withPlayed(

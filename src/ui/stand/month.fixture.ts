@@ -175,7 +175,8 @@ export class Practice {
     if (bars >= 1) {
       const id = newId<'entry'>(this.me);
       const { key: rung, bpm } = plan.rung;
-      const played: Played = { id, item, rung, bpm, bars, seconds, stopped: share < 1 };
+      const how = { bars, seconds, stopped: share < 1, whole: plan.seconds };
+      const played: Played = { id, item, rung, bpm, ...how };
       const { day } = this.#stand;
       this.noted.push({
         ...{ id, day, rung, seconds, stopped: share < 1, verdict: null, answers: 0 },

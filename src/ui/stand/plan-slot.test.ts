@@ -1,3 +1,4 @@
+import { NOTHING_PLAYED } from '@/core/progress';
 import { describe, expect, it } from 'vitest';
 import { startLadder, USUAL_COURSE, type Course } from '@/core/ladder';
 import { blankRecipe, toggleOstinato } from '@/core/recipe';
@@ -33,7 +34,7 @@ function item(course: Course = USUAL_COURSE): StandItem {
     cues: [],
     waitsFor: [],
     resting: false,
-    today: { tries: 0, seconds: 0 },
+    today: NOTHING_PLAYED,
     cue: '',
   };
 }

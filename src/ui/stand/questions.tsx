@@ -58,10 +58,13 @@ export function AskBroke({
   question,
   exercise,
   onAnswer,
+  onOver,
 }: {
   question: Question<number | null>;
   exercise: Exercise;
   onAnswer: (beat: number | null) => void;
+  /** Nobody answered, and nothing more is asked. */
+  onOver: () => void;
 }) {
   const { say } = useSpeech();
   const places = beatPlaces(exercise);
@@ -69,7 +72,7 @@ export function AskBroke({
   const inBar = (beat: number) => (beat % perBar) + 1;
   const long = exercise.bars > 1;
   return (
-    <Ask title={say.t('screen.stand.whereDidItBreak')} onOver={() => onAnswer(null)}>
+    <Ask title={say.t('screen.stand.whereDidItBreak')} onOver={onOver}>
       <div
         className="grid min-h-0 flex-1 auto-rows-fr gap-2"
         style={{ gridTemplateColumns: `repeat(${perBar}, minmax(0, 1fr))` }}
@@ -112,15 +115,17 @@ export function AskSuffered({
   question,
   cue,
   onAnswer,
+  onOver,
 }: {
   question: Question<SufferingId | null>;
   /** What was to be watched for, in words; null where that is nothing, or several things. */
   cue: string | null;
   onAnswer: (what: SufferingId | null) => void;
+  onOver: () => void;
 }) {
   const { say } = useSpeech();
   return (
-    <Ask title={say.t('screen.stand.whatWentWrong')} onOver={() => onAnswer(null)}>
+    <Ask title={say.t('screen.stand.whatWentWrong')} onOver={onOver}>
       <div className="grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2 lg:grid-cols-3">
         {question.options.map((what, index) => (
           <Band

@@ -22,6 +22,8 @@ export interface Played {
   readonly seconds: number;
   /** Before its dosage was over. */
   readonly stopped: boolean;
+  /** Seconds that its dosage takes. */
+  readonly whole: number;
 }
 
 export type StandStage =
@@ -76,6 +78,9 @@ export interface Stand {
   readonly played: StandItem | null;
   /** Seconds of playing since the last break. */
   readonly sinceBreak: number;
+  /** Seconds that are still to be played before this place of the round counts as played, once a try of it was
+   * stopped. */
+  readonly toPlay: number;
   /** The limb that suffered last in an item, which its next cue is about. */
   readonly watch: { readonly key: string; readonly limb: Limb } | null;
   /** Goes on only when the rung is over, or when somebody says so. */
@@ -104,6 +109,7 @@ export interface RoundState {
   readonly judging: readonly (Omit<Played, 'item'> & { readonly key: string })[];
   readonly asking?: OpenQuestion | null;
   readonly stays?: boolean;
+  readonly toPlay?: number;
 }
 
 export function startStand(
@@ -124,6 +130,7 @@ export function startStand(
     judging: [],
     played: null,
     sinceBreak: 0,
+    toPlay: 0,
     watch: null,
     stays: false,
     notice: null,

@@ -214,6 +214,7 @@ export function Stand({
     if (!event.repeat) press(side);
   });
   const again = () => dispatch({ kind: 'again' });
+  const silent = () => dispatch({ kind: 'silent' });
   useHotkeys('a', again);
   const before = stand.played;
   const [cue, ...others] = before?.cues ?? [];
@@ -285,10 +286,10 @@ export function Stand({
         />
       )}
       {stage.kind === 'broke' && playedBefore && (
-        <AskBroke question={stage} exercise={playedBefore} onAnswer={breakAt} />
+        <AskBroke question={stage} exercise={playedBefore} onAnswer={breakAt} onOver={silent} />
       )}
       {stage.kind === 'suffered' && (
-        <AskSuffered question={stage} cue={watched} onAnswer={suffer} />
+        <AskSuffered question={stage} cue={watched} onAnswer={suffer} onOver={silent} />
       )}
       {stage.kind === 'limb' && (
         <AskLimb question={stage} what={stage.what} onAnswer={(limb) => suffer(stage.what, limb)} />
@@ -329,7 +330,16 @@ function cueEntry(of: StandItem, text: string, sessionId: SessionId): Posted<'cu
 /** A try that was played to its end. */
 function playedOf({ item, rung, bars, seconds }: SlotPlan): Played {
   const { key, bpm } = rung;
-  return { id: newId<'entry'>(), item, rung: key, bpm, bars, seconds, stopped: false };
+  return {
+    id: newId<'entry'>(),
+    item,
+    rung: key,
+    bpm,
+    bars,
+    seconds,
+    stopped: false,
+    whole: seconds,
+  };
 }
 
 /** A try as far as it was played; null before a bar was over. @param ticks from its downbeat */

@@ -9,18 +9,18 @@ import { tryEntry } from './try-entry';
 /** What a round has to be taken up with again, tries that were just played included; null before
  * anything was. */
 export function keepOf(stand: Stand): RoundState | null {
-  const { slots, sinceBreak, stage } = stand;
+  const { slots, sinceBreak, stage, stays, toPlay } = stand;
   const playing = stage.kind === 'playing' && stage.played.length > 0 ? stage : null;
   const judging = playing?.played ?? stand.judging;
   const place = playing?.places[playing.played.length - 1] ?? stand.place;
   const asking = openQuestion(stand);
   if (place === 0 && judging.length === 0 && !asking) return null;
   const open = judging.map(({ item, ...played }) => ({ ...played, key: itemKey(item) }));
-  return { slots, place, sinceBreak, judging: open, asking, stays: stand.stays };
+  return { slots, place, sinceBreak, judging: open, asking, stays, toPlay };
 }
 
 /** Takes a round up again at the question that was open; what is not on the stand any more is left out.
- * @param fresh another round was asked for: what is still to be said comes first, then that one */
+ * @param fresh another round was asked for: only how the exercise went that it begins with is asked first */
 export function resume(stand: Stand, kept: RoundState, fresh: boolean): Stand {
   const itemOfKey = (key: string | null) => stand.items.find((item) => itemKey(item) === key);
   const judged = new Set(
@@ -28,11 +28,13 @@ export function resume(stand: Stand, kept: RoundState, fresh: boolean): Stand {
   );
   const open = kept.judging.flatMap(({ key, ...played }): readonly Played[] => {
     const item = itemOfKey(key);
-    return item && !judged.has(played.id) ? [{ ...played, item }] : [];
+    const isAsked = !judged.has(played.id) && (!fresh || key === stand.slots[0]?.key);
+    return item && isAsked ? [{ ...played, item }] : [];
   });
+  if (fresh && open.length === 0) return stand;
   const resumed = fresh ? { ...stand, place: -1 } : withRound(stand, kept);
   const known = withTries({ ...resumed, judging: open }, open);
-  const { asking } = kept;
+  const asking = fresh ? null : kept.asking;
   const asked = asking && itemOfKey(asking.key);
   if (asked && asking && !isAnswered(stand, asking.tryId, asking.kind)) {
     return askOpen(known, asked, asking);
@@ -41,7 +43,8 @@ export function resume(stand: Stand, kept: RoundState, fresh: boolean): Stand {
   return settle(fresh ? { ...known, place: 0 } : known);
 }
 
-function withRound(stand: Stand, { slots, place, sinceBreak, stays = false }: RoundState): Stand {
+function withRound(stand: Stand, kept: RoundState): Stand {
+  const { slots, place, sinceBreak, stays = false, toPlay = 0 } = kept;
   const keys = new Set(stand.items.map(itemKey));
   const left = slots.flatMap((slot, index) =>
     slot.key === null || keys.has(slot.key) ? [{ slot, index }] : [],
@@ -53,6 +56,7 @@ function withRound(stand: Stand, { slots, place, sinceBreak, stays = false }: Ro
     place: from < 0 ? left.length : from,
     sinceBreak,
     stays,
+    toPlay: left[from]?.index === place ? toPlay : 0,
     notice: 'resumed',
   };
 }

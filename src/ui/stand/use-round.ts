@@ -35,7 +35,7 @@ interface RoundHeld {
 
 /** A round at the stand as this browser holds it: it is taken up where a closed page left it, what is
  * judged goes into the log, and nothing is lost on the way or waited for.
- * @param fresh was asked for by item or minutes: only a verdict that is still open is taken up */
+ * @param fresh was asked for by item or minutes: only a verdict on that item is still asked for */
 export function useRound(person: PersonId, round: Round, fresh: boolean): RoundHeld {
   const [stand, dispatch] = useReducer(standReducer, null, () =>
     startStand(round.items, round.slots, round.day),
@@ -43,6 +43,7 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
   const { stage } = stand;
   const sender = useSender();
   const session = useRef<SessionId | null>(null);
+  const isKept = useRef(false);
   const [settings, setSettings] = useState<SetUp>(USUAL_SET_UP);
 
   useEffect(() => {
@@ -51,17 +52,20 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
     const entries = sender.entries();
     if (entries.length > 0) dispatch({ kind: 'waiting', entries });
     const kept = readRound(person, round.day);
-    const isOpen = kept !== null && (kept.judging.length > 0 || kept.asking != null);
-    if (kept && (!fresh || isOpen)) {
+    if (kept) {
       session.current = kept.session;
       dispatch({ kind: 'resume', kept, fresh });
     }
+    // A question belongs to its try: once something else was opened, it is not asked any more.
+    if (kept && fresh) keepRound(person, { ...kept, judging: [], asking: null });
     return sender.onLearnt((learnt) => dispatch({ kind: 'learnt', ...learnt }));
   }, [person, round.day, fresh, sender]);
 
   useEffect(() => {
     if (stage.kind === 'done') endRound(person);
-    else keepStand(person, stand, session.current);
+    else if (keepStand(person, stand, session.current)) isKept.current = true;
+    // What was kept here is over: nothing of it is asked again.
+    else if (isKept.current) endRound(person);
   }, [person, stage.kind, stand]);
   const sitting = () => (session.current ??= newId<'session'>());
 
@@ -96,7 +100,9 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
   };
 }
 
-function keepStand(person: PersonId, stand: Stand, session: SessionId | null): void {
+/** @returns whether there is anything to be kept */
+function keepStand(person: PersonId, stand: Stand, session: SessionId | null): boolean {
   const kept = keepOf(stand);
   if (kept) keepRound(person, { ...kept, day: stand.day, session });
+  return kept !== null;
 }
