@@ -166,13 +166,32 @@ test('a page that is closed while it plays keeps what was played, and asks about
   await expect(again.getByText(/^Stopped after/)).toBeVisible();
   await again.getByRole('button', { name: 'shaky' }).click();
   await again.getByRole('button', { name: 'nowhere in particular' }).click();
-  await again.reload();
   await expect(again.locator('[data-stage=suffered]')).toBeVisible();
-  await again.getByRole('button', { name: 'Go on' }).click();
+  // A question is asked once.
+  await again.reload();
   await expect(again.locator('[data-stage=ready]')).toBeVisible();
   await again.goto('/today');
   await expect(again.getByText(/Today: 1 try/)).toHaveCount(1);
   expect(entriesOf(app, 'try')).toHaveLength(1);
+});
+
+test('a question that is left is not asked at another exercise, nor again', async ({ page }) => {
+  await page.goto(ROUND);
+  await playBars(page);
+  await page.getByRole('button', { name: 'stop' }).click();
+  await page.getByRole('button', { name: 'shaky' }).click();
+  await expect(page.locator('[data-stage=broke]')).toBeVisible();
+  await page.goto('/today');
+  const links = page.getByRole('main').locator('a[href*="/stand?item="]');
+  await expect(links.first()).toBeVisible();
+  const hrefs = await links.evaluateAll((all) => all.map((one) => one.getAttribute('href') ?? ''));
+  const other = hrefs.find((href) => !ROUND.endsWith(href.replace(/.*item=/, '')));
+  for (const address of [other ?? '', ROUND]) {
+    await page.goto(address);
+    await expect(page.locator('[data-stage=ready]')).toBeVisible();
+    await page.clock.runFor(2000);
+    await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  }
 });
 
 test('no answer is no verdict: it counts as time, and moves nothing', async ({ page }) => {

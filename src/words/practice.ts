@@ -7,7 +7,7 @@ import type {
   SimplerBecause,
   Why,
 } from '@/core/ladder';
-import type { SufferingId, Variation, Verdict } from '@/core/log';
+import { isTwist, type SufferingId, type Variation, type Verdict } from '@/core/log';
 import type { Need } from '@/core/roster';
 import type { BreakWarning, Difference } from '@/core/studio';
 import { sayLimb, sayVoice } from './kit';
@@ -192,20 +192,36 @@ export function sayWhy(say: Say, why: Why): string {
   }
 }
 
-/** The same for the student: what to play, and not what the teacher weighs. */
+/** The same for the student: what to play, why it is not all of it, and what brings that back; not what the teacher
+ * weighs. */
 export function sayWhyToStudent(say: Say, why: Why): string {
   if (why.kind === 'cannot-be-varied') return sayWhy(say, why);
-  const { reason, variation, proposal } = why;
+  const { t } = say;
+  const { reason, rule, variation, proposal } = why;
   const here = sayRung(say, why.here);
-  if (reason.kind === 'varied' && variation) {
-    const varied = asStart(say, sayVariation(say, variation));
-    return say.t('practice.reason.variedForNow', { variation: varied, here });
-  }
   const isSimpler = proposal?.kind === 'simplify' || proposal?.kind === 'plateau';
-  if (reason.kind === 'asks' && isSimpler) {
-    return say.t('practice.reason.asksForNow', { here });
+  switch (reason.kind) {
+    case 'varied': {
+      if (!variation) return sayWhy(say, why);
+      const because = sayBecause(say, reason.because);
+      const varied = { variation: asStart(say, sayVariation(say, variation)), here, because };
+      const asked = t('practice.reason.asked', { clean: rule.clean, of: rule.of ?? 0 });
+      return isTwist(variation)
+        ? t('practice.reason.twistForNow', varied)
+        : t('practice.reason.variedForNow', { ...varied, asked });
+    }
+    case 'asks':
+      if (isSimpler) return t('practice.reason.asksForNow', { here });
+      return proposal
+        ? t('practice.reason.asksYou', { proposal: sayProposal(say, proposal) })
+        : sayWhy(say, why);
+    case 'moved':
+      return t('practice.reason.movedYou', { here });
+    case 'declined':
+      return t('practice.reason.declinedYou', { here });
+    default:
+      return sayWhy(say, why);
   }
-  return sayWhy(say, why);
 }
 
 function sayPassed(say: Say, rung: RungFacts): string {

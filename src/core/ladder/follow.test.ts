@@ -212,7 +212,9 @@ describe('plateau (four practice days without gain are common practice, no sourc
     expect(stuck).toMatchObject({ rung: 1, reason: { kind: 'varied' } });
     expect(sayReason(stuck, USUAL_COURSE)).toContain('no gain in 4 days of practice');
     const told = sayWhyToStudent(ENGLISH, whyOf(stuck, USUAL_COURSE));
-    expect(told).toMatch(/ for now, at \S+\.$/);
+    expect(told).toMatch(
+      / for now, at \S+: no gain in 4 days of practice; .+\. All of it again after 3 clean\.$/,
+    );
   });
 
   it('going down and coming back is no gain', () => {

@@ -15,6 +15,7 @@ export {
   startCounter,
   toRung,
   verdictCounted,
+  verdictsOf,
 } from './kernel';
 export { rampBpm, rungsOf } from './ladder';
 export { leastMinutes, leastMinutesOf } from './least-time';

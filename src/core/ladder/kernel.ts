@@ -1,4 +1,4 @@
-import type { Try, Verdict } from '../log';
+import { VERDICTS, type Try, type Verdict } from '../log';
 import type { AdvanceRule } from './rule-schema';
 
 /** All the numbers that verdicts move: `state.ts` has a ladder's words and reasons on top of them, and
@@ -91,6 +91,14 @@ export function verdictCounted(
 ): Verdict | null {
   if (!stopped || rule === 'all') return verdict;
   return rule === 'nothing' || verdict === 'clean' ? null : verdict;
+}
+
+/** What can be said of a try: of one that was stopped that it was clean only where its rule takes it for a whole one. */
+export function verdictsOf(
+  { stopped = false }: Pick<Try, 'stopped'>,
+  { stopped: rule }: Pick<AdvanceRule, 'stopped'>,
+): readonly Verdict[] {
+  return stopped && rule !== 'all' ? VERDICTS.filter((one) => one !== 'clean') : VERDICTS;
 }
 
 /** Comes back to an item after too many days without it: a rung lower, and all that was counted is counted again from

@@ -1,7 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
-import type { Verdict } from '@/core/log';
+import { VERDICTS, type Verdict } from '@/core/log';
 import type { EntryId, OpenTry } from '@/core/studio';
 import { sayDay, sayVerdict } from '@/words';
 import { Button, newId, useSpeech } from '../base';
@@ -57,7 +57,11 @@ export function JudgeLater({ tries }: { tries: readonly OpenTry[] }) {
                   </Button>
                 </span>
               ) : (
-                <JudgeButtons of={played} onJudge={(next) => judge(one, next)} />
+                <JudgeButtons
+                  of={played}
+                  verdicts={VERDICTS}
+                  onJudge={(next) => judge(one, next)}
+                />
               )}
             </li>
           );

@@ -1,16 +1,26 @@
 'use client';
 
-import { VERDICTS, type Verdict } from '@/core/log';
+import { type Verdict } from '@/core/log';
 import { sayVerdict } from '@/words';
 import { useSpeech } from '../base';
 import { VerdictSign } from './verdict-sign';
 
-/** Says later how a try was. @param of the try in words */
-export function JudgeButtons({ of, onJudge }: { of: string; onJudge: (verdict: Verdict) => void }) {
+/** Says later how a try was. */
+export function JudgeButtons({
+  of,
+  verdicts,
+  onJudge,
+}: {
+  /** The try in words. */
+  of: string;
+  /** What it can be. */
+  verdicts: readonly Verdict[];
+  onJudge: (verdict: Verdict) => void;
+}) {
   const { say } = useSpeech();
   return (
     <span role="group" aria-label={of} className="inline-flex flex-wrap gap-1">
-      {VERDICTS.map((verdict) => (
+      {verdicts.map((verdict) => (
         <button
           key={verdict}
           type="button"

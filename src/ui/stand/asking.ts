@@ -14,12 +14,12 @@ const MOST_BEATS = 16;
 export function afterVerdict(before: Stand, verdict: Verdict | null): Stand {
   const [first, ...judging] = before.judging;
   if (!first) return before;
-  const { id, item: played, bpm } = first;
+  const { id, item: played, bpm, stopped } = first;
   const key = itemKey(played);
-  const judged = [...before.judged, { tryId: id, key, verdict, bpm }];
+  const judged = [...before.judged, { tryId: id, key, verdict, stopped, bpm }];
   const stand: Stand = { ...before, judging, judged, played };
   if (verdict === 'clean') return advance({ ...stand, toPlay: 0 });
-  if (verdict === null) return advance({ ...stand, notice: first.stopped ? null : 'open' });
+  if (verdict === null) return advance({ ...stand, notice: stopped ? null : 'open' });
   const beats = beatsOf(played);
   if (beats < 2 || beats > MOST_BEATS) return askSuffered(stand, id);
   return at(stand, askBroke(id, beats));

@@ -31,9 +31,11 @@ export function Done({
 }) {
   const { say } = useSpeech();
   const named = new Set([...stand.slots, ...stand.judged].map((one) => one.key));
+  const open = stand.judged.filter((one) => one.verdict === null && !one.stopped).length;
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-4">
       <h1 className="stand-words">{say.t('screen.stand.roundDone')}</h1>
+      {open > 0 && <p className="text-xl">{say.t('screen.stand.stillToJudge', { count: open })}</p>}
       <LogMark />
       <ul className="min-h-0 flex-1 overflow-y-auto">
         {stand.items.flatMap((one) => {

@@ -1,15 +1,10 @@
-import type { Verdict } from '@/core/log';
+import { verdictsOf } from '@/core/ladder';
 import { at, type Stand } from './round';
 
-const VERDICTS: readonly Verdict[] = ['clean', 'shaky', 'lost'];
-
-/** Who stopped may have had another reason; clean only where the teacher takes it for that. */
-const STOPPED_VERDICTS: readonly (Verdict | null)[] = [null, 'shaky', 'lost'];
-
-/** How the first of the tries was that are to be asked about. */
+/** How the first of the tries was that are to be asked about. Who stopped may have had another reason. */
 export function askVerdict(stand: Stand): Stand {
   const [first] = stand.judging;
-  const whole = !first?.stopped || first.item.item.course.rule.stopped === 'all';
-  const options = whole ? VERDICTS : STOPPED_VERDICTS;
+  const verdicts = first ? verdictsOf(first, first.item.item.course.rule) : [];
+  const options = verdicts.includes('clean') ? verdicts : [null, ...verdicts];
   return at(stand, { kind: 'verdict', options, cursor: null });
 }

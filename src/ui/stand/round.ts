@@ -53,6 +53,7 @@ interface Judged {
   /** Names the item. */
   readonly key: string;
   readonly verdict: Verdict | null;
+  readonly stopped: boolean;
   readonly bpm: number;
 }
 

@@ -149,6 +149,11 @@ function Proposal({ record, onDecide }: { record: ItemRecord; onDecide: Decide }
   );
 }
 
+/** What was decided by hand, and that what was proposed goes with it. */
+function withProposal(say: Say, { state }: ItemRecord, decided: string): string {
+  return state.proposal ? say.t('screen.students.insteadOfProposal', { decided }) : decided;
+}
+
 /** All rungs; a touch puts the student on another. */
 function Rungs({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
   const { say } = useSpeech();
@@ -169,7 +174,11 @@ function Rungs({ record, onDecide }: { record: ItemRecord; onDecide: Decide }) {
               if (index !== now)
                 onDecide(
                   { does: 'move', rung: index },
-                  say.t('screen.students.nowAt', { rung: sayRung(say, rung.asks) }),
+                  withProposal(
+                    say,
+                    record,
+                    say.t('screen.students.nowAt', { rung: sayRung(say, rung.asks) }),
+                  ),
                 );
             }}
             className={clsx(
@@ -223,7 +232,10 @@ function Simpler({ record, onDecide }: { record: ItemRecord; onDecide: Decide })
           </span>
           <Button
             onClick={() =>
-              onDecide({ does: 'vary', variation: null }, say.t('screen.students.allOfItAgainNow'))
+              onDecide(
+                { does: 'vary', variation: null },
+                withProposal(say, record, say.t('screen.students.allOfItAgainNow')),
+              )
             }
           >
             {say.t('screen.students.allOfItAgain')}
@@ -243,7 +255,11 @@ function Simpler({ record, onDecide }: { record: ItemRecord; onDecide: Decide })
               if (variation)
                 onDecide(
                   { does: 'vary', variation },
-                  say.t('screen.students.plays', { variation: sayVariation(say, variation) }),
+                  withProposal(
+                    say,
+                    record,
+                    say.t('screen.students.plays', { variation: sayVariation(say, variation) }),
+                  ),
                 );
             }}
           >

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { type Result } from '@/core/issue';
 import { inOrder, type LoggedTry, type Verdict } from '@/core/log';
+import { verdictsOf } from '@/core/ladder';
 import { expand } from '@/core/recipe';
 import type { EntryId, ItemRecord } from '@/core/studio';
 import { sayBeat, sayDay, saySuffering, sayVerdict } from '@/words';
@@ -73,6 +74,7 @@ export function LogTable({
                 {one.verdict === null && (
                   <JudgeButtons
                     of={say.t('screen.students.dayAt', { day: sayDay(say, one.day), bpm: one.bpm })}
+                    verdicts={verdictsOf(one, record.item.course.rule)}
                     onJudge={(verdict) => onJudge(one.id, verdict)}
                   />
                 )}

@@ -52,7 +52,8 @@ export function Rows({
                     {' '}
                     {say.t('screen.today.soFar', {
                       tries: item.today.tries,
-                      minutes: Math.round(item.today.seconds / 60),
+                      minutes: item.today.seconds < 60 ? 0 : Math.round(item.today.seconds / 60),
+                      seconds: Math.round(item.today.seconds),
                     })}
                   </span>
                 )}

@@ -48,6 +48,8 @@ export const stand = {
   nowhereInParticular: 'nowhere in particular',
   of: '{part, number} of {all, number}',
   roundDone: 'Round done.',
+  stillToJudge:
+    '{count, plural, one {# try is} other {# tries are}} not judged yet: say on Today how {count, plural, one {it} other {they}} went.',
   screenInInches: 'Screen in inches',
   secondsLeft: '{left, number} seconds left',
   secondsToAnswer: '{left, number} seconds to answer',

@@ -70,6 +70,7 @@ export const students = {
   nothingToPractiseYetGiveA: 'Nothing to practise yet. Give a program first.',
   now: 'now {rung}',
   nowAt: 'Now at {rung}.',
+  insteadOfProposal: '{decided} What was proposed is not asked any more.',
   onPaper: 'on paper',
   padOnly: '{hands}, pad only',
   playItAnotherWay: 'Play it another way',

@@ -21,7 +21,8 @@ export const today = {
   passedAgain: 'passed; again on {day}',
   onThePad: 'on the pad, feet on the floor',
   makeYourOwn: 'make your own version',
-  soFar: 'Today: {tries, plural, one {# try} other {# tries}}, {minutes, number} min.',
+  soFar:
+    'Today: {tries, plural, one {# try} other {# tries}}, {minutes, plural, =0 {{seconds, number} s} other {# min}}.',
   times: '{tries, number} × {dosage}',
   inAll: '{minutes} in all',
 } as const;
