@@ -53,12 +53,14 @@ export interface DayPlan {
   leads: Uint8Array | null;
 }
 
-/** One look at all works; this runs for every day of every future. */
+/** One look at all works; this runs for every day of every future.
+ * @param urgentFirst what is stuck, then what was not clean when it was last played, before what went well */
 export function survey(
   works: readonly PlannedExercise[],
   states: readonly LadderInPlan[],
   day: number,
   free: readonly OpenStretch[],
+  urgentFirst = false,
 ): DayPlan {
   const begunOnes: number[] = [];
   const fresh: number[] = [];
@@ -81,10 +83,20 @@ export function survey(
     else if (work.weight < lightest) [rests, lightest] = [index, work.weight];
   }
   begunOnes.sort((a, b) => (states[a]?.lastDay ?? 0) - (states[b]?.lastDay ?? 0));
+  if (urgentFirst)
+    begunOnes.sort((a, b) => wellOf(works[a], states[a]) - wellOf(works[b], states[b]));
   const open = begunOnes.concat(fresh);
   const taken = works.map(() => -1);
   if (begun) rests = -1;
   return { works, states, day, free, open, due, rests, least, taken, leads: null };
+}
+
+/** How well it goes: 0 is stuck, or played simpler for now; 1 was not clean last time; 2 is on its way. */
+function wellOf(work: PlannedExercise | undefined, state: LadderInPlan | undefined): 0 | 1 | 2 {
+  if (!work || !state) return 2;
+  if (state.form === 'simpler' || state.stuckDays >= work.rule.plateau) return 0;
+  const wasClean = work.rule.of === undefined ? state.clean > 0 : (state.lately & 1) === 1;
+  return wasClean || state.spotless ? 2 : 1;
 }
 
 function isFree({ after }: PlannedExercise, states: readonly LadderInPlan[]): boolean {

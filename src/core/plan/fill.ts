@@ -31,7 +31,8 @@ const ROUNDS = 2;
 /** Fills a day: what warms up, then what is new, then what keeps passed work alive. Nothing exceeds its
  * stretch, nothing comes before what it waits for, nothing that needs the kit is put on the pad, and
  * the same states always give the same day.
- * @param states by work, as the day begins  @param day as `dayNumber` counts
+ * @param states by work, as the day begins  @param day as `dayNumber` counts  @param urgentFirst in the order of what
+ * matters: stuck, not clean last time, then the others
  * @returns entries by stretch, in order, breaks among them */
 export function fillDay(
   works: readonly PlannedExercise[],
@@ -39,11 +40,12 @@ export function fillDay(
   day: number,
   stretches: readonly Stretch[],
   order: (typeof ORDERS)[number],
+  urgentFirst = false,
 ): readonly PlannedTry[] {
   const free = stretches.map(openStretchOf);
   const all = free.reduce((sum, stretch) => sum + stretch.left, 0);
   if (all === 0) return [];
-  const plan = survey(works, states, day, free);
+  const plan = survey(works, states, day, free, urgentFirst);
   const { open, due } = plan;
   if (all >= WARM_UP_FROM && open.length + due.length > 0) warmUp(plan);
   review(plan, open.length > 0 ? all * REVIEW_SHARE : all);
@@ -56,7 +58,10 @@ export function fillDay(
     fillUp(plan, round);
   }
   const entries = (stretch: OpenStretch) =>
-    entriesOf(stretch, order === 'blocked' ? inBlocks(plan, stretch) : stretch.main);
+    entriesOf(
+      stretch,
+      order === 'blocked' && !urgentFirst ? inBlocks(plan, stretch) : stretch.main,
+    );
   const [only] = free;
   return only && free.length === 1 ? entries(only) : free.flatMap(entries);
 }

@@ -7,6 +7,7 @@ import {
   hoursOn,
   moveSession,
   planDays,
+  planToday,
   stretchesOf,
   withDay,
   type Plan,
@@ -304,3 +305,24 @@ function isQuietAt(minute: number, quiet: { from: string; to: string }): boolean
   if (quiet.from <= quiet.to) return clock >= quiet.from && clock < quiet.to;
   return clock >= quiet.from || clock < quiet.to;
 }
+
+describe('what there is time for now', () => {
+  it('is what matters most: what is stuck, then what was not clean last time, then what goes well', () => {
+    const going = { ...BEGINNING, rung: 1, best: 1 };
+    const on = (day: number, own: object) => ({ ...going, lastDay: dayNumber(TODAY) - day, ...own });
+    const states = [
+      on(9, { clean: 1 }),
+      on(1, { clean: 0, spotless: false }),
+      on(1, { form: 'simpler' as const, clean: 1, spotless: false }),
+    ];
+    const works = ['well', 'shaky', 'stuck'].map((id) => work(id));
+    const asked = planning({ works, states });
+    const orderOf = (entries: ReturnType<typeof planToday>) => [
+      ...new Set(entries.filter(({ kind }) => kind !== 'break').map((entry) => entry.work)),
+    ];
+    const cut = (minutes: number) => orderOf(planToday(asked, { minutes, on: 'kit', at: '10:00' }));
+    expect(cut(10)).toEqual([2]);
+    expect(cut(20)).toEqual([2, 1]);
+    expect(cut(40)).toEqual([2, 1, 0]);
+  });
+});

@@ -7,7 +7,7 @@ import { stretchesOf } from './stretches';
 import { dayNumber } from '../calendar';
 import { goingFrom } from './work';
 
-/** What to do now: what the schedule has left for today, or so many minutes from now on.
+/** What to do now: what the schedule has left for today, or so many minutes from now on, what matters most first.
  * @param now null keeps to the schedule; its `minutes` are still to come
  * @returns entries in order, breaks among them */
 export function planToday(
@@ -19,5 +19,5 @@ export function planToday(
   const { quiet } = hoursOn(schedule, today);
   const stretches = stretchesOf({ ...now, quiet });
   const going = states.map(goingFrom);
-  return fillDay(works, going, dayNumber(today), stretches, schedule.order);
+  return fillDay(works, going, dayNumber(today), stretches, schedule.order, true);
 }

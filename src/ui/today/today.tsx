@@ -119,7 +119,9 @@ export function Today({
         items={also.map((item) => ({
           item,
           href: standOf(now, item),
-          why: sayWhyToStudent(say, item.why),
+          why: [whyNot(say, plan, now, item, rows.length > 0), sayWhyToStudent(say, item.why)]
+            .filter(Boolean)
+            .join(' '),
         }))}
       />
       <Others
@@ -209,6 +211,21 @@ function Others({
       </ul>
     </section>
   );
+}
+
+/** Why something that is due is not among what is played now. */
+function whyNot(
+  say: Say,
+  { planning: { works, schedule, today } }: StudentPlan,
+  now: Now | null,
+  item: StandItem,
+  anyPlanned: boolean,
+): string {
+  if (!anyPlanned) return '';
+  const { on, minutes } = now ?? hoursOn(schedule, today);
+  const work = works.find(({ id }) => id === itemKey(item));
+  if (work?.needsKit && on === 'pad') return say.t('screen.today.needsKit');
+  return say.t('screen.today.noRoom', { minutes });
 }
 
 function whyLater(say: Say, { waitsFor, state }: StandItem): string {

@@ -7,6 +7,8 @@ export const today = {
   fromYourTeacher: 'From your teacher',
   nothingYet: 'Nothing to practise yet. When your teacher gives you a program, it stands here.',
   alsoDue: 'also due',
+  needsKit: 'Needs the kit.',
+  noRoom: 'No room in {minutes, number} min.',
   readyToPlay: 'ready to play, if you like',
   later: 'later',
   nothingFitsNow: 'Nothing fits into that time.',
