@@ -309,7 +309,11 @@ function isQuietAt(minute: number, quiet: { from: string; to: string }): boolean
 describe('what there is time for now', () => {
   it('is what matters most: what is stuck, then what was not clean last time, then what goes well', () => {
     const going = { ...BEGINNING, rung: 1, best: 1 };
-    const on = (day: number, own: object) => ({ ...going, lastDay: dayNumber(TODAY) - day, ...own });
+    const on = (day: number, own: object) => ({
+      ...going,
+      lastDay: dayNumber(TODAY) - day,
+      ...own,
+    });
     const states = [
       on(9, { clean: 1 }),
       on(1, { clean: 0, spotless: false }),

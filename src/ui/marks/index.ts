@@ -1,3 +1,4 @@
+export { BarPicture } from './bar-picture';
 export { holdsMarks, SHOWS, systemsOf } from './columns';
 export { strokeKey } from './editing';
 export { Lanes, lanesHeight } from './lanes';
