@@ -243,10 +243,10 @@ test.describe('in the demo studio', () => {
     await start.press('Enter');
     // With so much time all of it is for now, whatever day it is.
     await lookAs(page, 'Pia', '/today?minutes=120&on=kit');
-    const item = page.getByRole('link').filter({ hasText: 'Clave against hats' });
+    const item = page.getByRole('listitem').filter({ hasText: 'Clave against hats' });
     await expect(item).toContainText('80');
     await expect(item).toContainText('For Pia');
-    await expect(page.getByRole('link').filter({ hasText: 'samba' })).toContainText('60');
+    await expect(page.getByRole('listitem').filter({ hasText: 'samba' })).toContainText('60');
   });
 
   test('a warning comes before a program is handed out', async ({ page }) => {

@@ -63,6 +63,8 @@ interface PlayedBody {
 }
 
 async function triesOfToday(page: Page): Promise<string> {
+  // A page comes to life in time that runs.
+  await page.clock.resume();
   await page.goto('/today');
   return (await page.getByRole('list').first().textContent()) ?? '';
 }
@@ -154,6 +156,8 @@ test('a page that is closed while it plays keeps what was played, and asks about
 }) => {
   await page.goto(ROUND);
   await playBars(page);
+  // A page comes to life in time that runs.
+  await page.clock.resume();
   await page.goto('/today');
   await expect(async () => {
     await page.clock.runFor(500);
@@ -181,6 +185,7 @@ test('a question that is left is not asked at another exercise, nor again', asyn
   await page.getByRole('button', { name: 'stop' }).click();
   await page.getByRole('button', { name: 'shaky' }).click();
   await expect(page.locator('[data-stage=broke]')).toBeVisible();
+  await page.clock.resume();
   await page.goto('/today');
   const links = page.getByRole('main').locator('a[href*="/stand?item="]');
   await expect(links.first()).toBeVisible();
@@ -462,4 +467,40 @@ test.describe('with touch alone', () => {
     await expect(page.locator('[data-stage=ready]')).toBeVisible();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Snare line over samba feet');
   });
+});
+
+test('today shows a bar of each exercise and plays it; any number of minutes is typed', async ({
+  page,
+}) => {
+  await page.goto('/today');
+  const rows = page
+    .getByRole('main')
+    .getByRole('listitem')
+    .filter({ has: page.locator('[data-picture]') });
+  const count = await rows.count();
+  expect(count).toBeGreaterThan(1);
+  const [first, second] = [rows.nth(0), rows.nth(1)];
+  await expect(first.getByRole('img', { name: /, bar 1 of \d+$/ })).toBeVisible();
+  const hear = first.getByRole('button', { name: /^hear / });
+  await hear.click();
+  await expect(hear).toHaveAttribute('aria-pressed', 'true');
+  // One at a time.
+  const other = second.getByRole('button', { name: /^hear / });
+  await other.click();
+  await expect(other).toHaveAttribute('aria-pressed', 'true');
+  await expect(hear).toHaveAttribute('aria-pressed', 'false');
+  await other.click();
+  await expect(other).toHaveAttribute('aria-pressed', 'false');
+  await expect(first.getByText(/^Over /)).toBeHidden();
+  await first.getByText('how it is made').click();
+  await expect(first.getByText(/^Over /).first()).toBeVisible();
+  await expect(page).toHaveURL(/\/today$/);
+  const minutes = page.getByLabel('Minutes that I have');
+  await minutes.fill('4');
+  await minutes.press('Enter');
+  await expect(page).toHaveURL(/minutes=4/);
+  await expect(page.getByText(/No room in 4 min\./).first()).toBeVisible();
+  await expect(page.getByRole('main').locator('[data-picture]')).toHaveCount(1);
+  await rows.first().getByRole('link').click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
 });

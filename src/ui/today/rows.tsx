@@ -102,7 +102,9 @@ function PlannedRow({
           )}
           <details className="relative min-w-0 flex-1 text-sm text-soft">
             <summary className="cursor-pointer py-2.5">{say.t('screen.today.howItIsMade')}</summary>
-            <SentenceText say={say} recipe={asPlayed(item.plays)} />
+            <p>
+              <SentenceText say={say} recipe={asPlayed(item.plays)} />
+            </p>
           </details>
         </div>
       </div>

@@ -1,5 +1,5 @@
 import { clsx } from 'clsx';
-import { type Surface } from '@/core/plan';
+import { MOST_MINUTES, type Surface } from '@/core/plan';
 import { type Say } from '@/words';
 import { Link } from '../base';
 import type { Now } from './stand-of';
@@ -28,6 +28,28 @@ export function Minutes({ say, now, usual }: { say: Say; now: Now | null; usual:
           {say.t('screen.common.minutesShort', { minutes })}
         </Cut>
       ))}
+      <form action="/today" className="inline-flex items-baseline gap-1">
+        <input type="hidden" name="on" value={on} />
+        <input
+          key={now?.minutes ?? ''}
+          name="minutes"
+          type="number"
+          required
+          min={1}
+          max={MOST_MINUTES}
+          defaultValue={now && !OFFERED.includes(now.minutes) ? now.minutes : undefined}
+          aria-label={say.t('screen.today.minutesIHave')}
+          className={clsx(
+            'w-20 rounded-sm border px-2 py-1.5 text-center',
+            now && !OFFERED.includes(now.minutes)
+              ? 'border-ink bg-ink text-paper'
+              : 'border-line bg-sheet',
+          )}
+        />
+        <button className="rounded-sm border border-line bg-sheet px-3 py-1.5 hover:border-soft">
+          {say.t('screen.today.minutes')}
+        </button>
+      </form>
       {now && (
         <span className="ml-2 flex gap-2">
           {(['kit', 'pad'] as const).map((surface) => (

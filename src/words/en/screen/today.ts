@@ -19,6 +19,8 @@ export const today = {
   next: 'Next: {date}, {minutes, number} min.',
   minutesNow: 'Minutes now',
   iHave: 'I have',
+  minutesIHave: 'Minutes that I have',
+  minutes: 'min',
   asPlanned: 'as planned',
   passedAgain: 'passed; again on {day}',
   onThePad: 'on the pad, feet on the floor',
