@@ -56,6 +56,8 @@ async function playBars(page: Page): Promise<void> {
 
 /** What the log says of a try. */
 interface PlayedBody {
+  readonly bpm: number;
+  readonly rung: string | null;
   readonly bars: number;
   readonly seconds: number;
   readonly stopped?: boolean;
@@ -503,4 +505,33 @@ test('today shows a bar of each exercise and plays it; any number of minutes is 
   await expect(page.getByRole('main').locator('[data-picture]')).toHaveCount(1);
   await rows.first().getByRole('link').click();
   await expect(page.locator('[data-stage=ready]')).toBeVisible();
+});
+
+test('a slower try counts as what it was; it is heard first, and nothing of that is a try', async ({
+  page,
+  app,
+}) => {
+  await page.goto(ROUND);
+  const hear = page.getByRole('button', { name: 'hear it' });
+  await hear.click();
+  await expect(hear).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('h');
+  await expect(hear).toHaveAttribute('aria-pressed', 'false');
+  await page.getByRole('button', { name: 'tempo 95' }).click();
+  await page.getByRole('button', { name: 'tempo 90' }).click();
+  await expect(page.getByTestId('rung')).toHaveText('90');
+  await page.getByRole('button', { name: 'back to 100' }).click();
+  await expect(page.getByTestId('rung')).toHaveText('100');
+  await page.getByRole('button', { name: 'tempo 95' }).click();
+  await expect(page.getByText(/^At 95 it counts as that/)).toBeVisible();
+  await playOut(page);
+  await expect(page.getByText(/95/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'clean' }).click();
+  await expect(page.locator('[data-stage=ready]')).toBeVisible();
+  await expect(async () => {
+    await page.clock.runFor(500);
+    expect(entriesOf(app, 'judged')).toHaveLength(1);
+  }).toPass();
+  const tries = entriesOf(app, 'try').map(({ body }) => JSON.parse(body) as PlayedBody);
+  expect(tries).toMatchObject([{ bpm: 95, rung: 'tempo:95' }]);
 });

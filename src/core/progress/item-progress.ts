@@ -4,6 +4,7 @@ import type { Limb } from '../kit';
 import {
   copyFollowed,
   followEvent,
+  isOnRung,
   onTry,
   rungAt,
   startFollowing,
@@ -174,7 +175,10 @@ export class ItemProgress {
     const { fitted, item, following } = this.#source;
     const before = onTry(sums.followed.state, following.course, event);
     const verdict = verdictCounted(event, following.course.rule);
-    seePace(sums.pace, { verdict, seconds: event.seconds }, before);
+    // At another tempo than the rung's it says nothing about new ground.
+    const isNew = !before.passed && before.rung >= before.best;
+    const about = isNew && !isOnRung(before, event) ? null : verdict;
+    seePace(sums.pace, { verdict: about, seconds: event.seconds }, before);
     const played = playedOn(fitted, rungAt(before.rungs, before.rung), before.variation);
     if (played) {
       sums.played = played;

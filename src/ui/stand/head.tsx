@@ -35,7 +35,7 @@ export function Head({
   const named = stage.kind === 'verdict' ? (judging[0]?.item ?? item) : (asked(stand) ?? item);
   return (
     <header className="flex flex-wrap items-baseline gap-x-4">
-      <h1 className="min-w-0 basis-full truncate font-serif text-3xl sm:flex-1 sm:basis-0">
+      <h1 className="min-w-0 basis-full font-serif text-2xl text-balance sm:flex-1 sm:basis-0 sm:text-3xl">
         {named.item.name}
       </h1>
       <span className="text-xl text-soft">

@@ -84,6 +84,15 @@ describe('planSlot', () => {
     expect(clickOf(false)).toBe('pulse');
   });
 
+  it('a tempo that is chosen counts as what it is; the rung’s own is the rung', () => {
+    const of = item();
+    const slower = planSlot(of, WHOLE, USUAL_SET_UP, { ...FIRST, chosen: 55 });
+    expect(slower?.rung).toMatchObject({ key: 'tempo:55', bpm: 55 });
+    expect(slower?.tempo.bpm).toBe(55);
+    const same = planSlot(of, WHOLE, USUAL_SET_UP, { ...FIRST, chosen: 60 });
+    expect(same?.rung).toEqual(planSlot(of, WHOLE, USUAL_SET_UP, FIRST)?.rung);
+  });
+
   it('own music goes at the tempo that was tapped, its rung stays the same', () => {
     const plan = planSlot(inManner('own-music'), WHOLE, USUAL_SET_UP, { ...FIRST, tapped: 97 });
     expect(plan?.tempo.bpm).toBe(97);

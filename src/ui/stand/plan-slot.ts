@@ -19,19 +19,29 @@ export interface SlotPlan extends TryPlan {
 const BARS_BETWEEN = 2;
 
 /** @param first nothing is played before it, so one bar counts in  @param tapped tempo that was tapped
- * to music  @param seed of the order in which bars are called
+ * to music  @param chosen tempo that was taken in place of the rung's: it counts as what it is  @param seed of the order in which bars are called
  * @returns null for what cannot be played */
 export function planSlot(
   item: StandItem,
   { cutTo }: Pick<RoundSlot, 'cutTo'>,
   setUp: SetUp,
-  { first, tapped, seed }: { first: boolean; tapped: number | null; seed: number },
+  {
+    first,
+    tapped,
+    chosen = null,
+    seed,
+  }: { first: boolean; tapped: number | null; chosen?: number | null; seed: number },
 ): SlotPlan | null {
   const expanded = expand(item.plays);
   if (!expanded.ok) return null;
   const exercise = expanded.value;
   const asked = rungAt(item.state.rungs, item.state.rung);
-  const rung = tapped === null ? asked : { ...asked, bpm: bpm(tapped) };
+  const rung =
+    chosen !== null && chosen !== asked.bpm
+      ? { ...asked, key: `tempo:${chosen}`, bpm: bpm(chosen) }
+      : tapped === null
+        ? asked
+        : { ...asked, bpm: bpm(tapped) };
   const whole = dosageNow(item.state, item.item.course.dosage);
   const dosage = cutTo === null ? whole : ({ kind: 'minutes', amount: cutTo } as const);
   const plan = planTry(exercise, rung, dosage);

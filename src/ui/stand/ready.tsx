@@ -1,20 +1,21 @@
 'use client';
 
+import { Play, Square } from 'lucide-react';
 import { useRef } from 'react';
-import { dosageBars, dosageNow } from '@/core/ladder';
+import { dosageBars, dosageNow, rungAt } from '@/core/ladder';
 import type { CueLine } from '@/core/progress';
 import type { Dose } from '@/core/safety';
 import type { StandItem } from '@/core/studio';
 import { tempoFor, tempoOfTaps, ticksToSeconds } from '@/core/time';
 import { type Say, sayCueLine, sayDosage, sayDose, sayRung, sayWhyToStudent } from '@/words';
 import type { Exercise } from '@/core/recipe';
-import { loadLate, useSpeech } from '../base';
+import { useSpeech } from '../base';
 import type { Written } from './kept';
-import { TempoGlyph } from '../play';
 import { Again, Band } from './bands';
 import type { StandNotice } from './round';
 import type { SlotPlan } from './plan-slot';
 import { Shown } from './shown';
+import { TempoNow } from './tempo-now';
 
 const NOTICES = {
   slept: 'screen.stand.theDeviceSlept',
@@ -24,9 +25,7 @@ const NOTICES = {
   open: 'screen.stand.notJudged',
 } as const satisfies Record<StandNotice, string>;
 
-/** The pattern fills the screen; over it what is to be played, and why. */
-const Sentence = loadLate(() => import('./sentence').then((room) => room.Sentence));
-
+/** The pattern fills the screen; over it at which tempo, how much, and why. */
 export function Ready({
   written,
   plan,
@@ -38,6 +37,9 @@ export function Ready({
   onAgain,
   tapsLeft,
   onTap,
+  onTempo,
+  hearing,
+  onHear,
   onStart,
 }: {
   plan: SlotPlan;
@@ -54,10 +56,16 @@ export function Ready({
   /** Of the bar that is tapped to start; null where it is counted in. */
   tapsLeft: number | null;
   onTap: (bpm: number) => void;
+  /** Another tempo than the rung's; null is that one again. */
+  onTempo: (bpm: number | null) => void;
+  /** Whether it is heard just now. */
+  hearing: boolean;
+  onHear: () => void;
   onStart: () => void;
 }) {
   const { say } = useSpeech();
-  const { item, rung, exercise, tempo, bars, score } = plan;
+  const { item, rung, exercise, bars, score } = plan;
+  const asked = rungAt(item.state.rungs, item.state.rung);
   const { plays, why } = item;
   const ownMusic = rung.stage?.kind === 'manner' && rung.stage.manner === 'own-music';
   return (
@@ -67,20 +75,26 @@ export function Ready({
           {say.t(NOTICES[notice])}
         </p>
       )}
-      <p className="text-lg text-soft">
-        <Sentence plays={plays} exercise={exercise} />
-      </p>
       <div className="stand-row">
-        <span data-testid="rung">
-          <TempoGlyph tempo={tempo} size={54} /> {tempo.bpm}
-        </span>
+        <TempoNow plan={plan} asked={asked.bpm} onTempo={onTempo} />
         <span>{sayAmount(say, item, bars, exercise)}</span>
+        <button
+          type="button"
+          aria-pressed={hearing}
+          onClick={onHear}
+          className="inline-flex min-h-14 items-center gap-3 self-center rounded-sm border-2 border-line bg-sheet px-4 font-sans text-2xl"
+        >
+          {hearing ? <Square size={24} aria-hidden /> : <Play size={24} aria-hidden />}
+          {say.t('screen.today.hearIt')}
+        </button>
       </div>
       {rung.asks.kind !== 'tempo' && (
         <p className="stand-words leading-none">{sayRung(say, rung.asks)}</p>
       )}
       <p className="text-2xl" role="status">
-        {sayWhyToStudent(say, why)}
+        {plan.tempo.bpm === asked.bpm || ownMusic
+          ? sayWhyToStudent(say, why)
+          : say.t('screen.stand.countsAs', { bpm: plan.tempo.bpm, asked: asked.bpm })}
         {next > 0 && (
           <span className="text-soft"> {say.t('screen.stand.then', { count: next })}</span>
         )}

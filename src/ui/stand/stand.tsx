@@ -1,20 +1,20 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState, type CSSProperties } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Result } from '@/core/issue';
-import type { Posted, SufferingId, Verdict } from '@/core/log';
+import type { SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
-import { readableSize, USUAL_SEAT } from '@/core/sight';
-import type { Day, EntryId, PersonId, Round, SessionId, StandItem } from '@/core/studio';
+import { scoreOf } from '@/core/playing';
+import type { PersonId, Round } from '@/core/studio';
 import { beats, secondsAt } from '@/core/time';
 import { sayCueLine } from '@/words';
-import { attemptOrSay, loadLate, newId, toast, useSpeech } from '../base';
+import { attemptOrSay, loadLate, toast, useSpeech } from '../base';
 import { usePlayback, type PlayedTo } from '../play';
 import { Broken } from './broken';
 import { Head } from './head';
-import { endRound, type SetUp as Settings } from './kept';
+import { endRound } from './kept';
 import { cuesFor } from './cue';
 import { placesFrom } from './places';
 import { asksLimb } from './asking';
@@ -24,6 +24,8 @@ import { planSlot, type SlotPlan } from './plan-slot';
 import { Playing } from './playing';
 import { Ready } from './ready';
 import { useAwake } from './use-awake';
+import { readingSize } from './reading-size';
+import { about, cueEntry, playedOf, seedOf, stoppedOf } from './tries';
 import { tryEntry } from './try-entry';
 import { useRound } from './use-round';
 
@@ -63,6 +65,7 @@ export function Stand({
   const playback = usePlayback();
   const router = useRouter();
   const [tapped, setTapped] = useState<{ of: string; bpm: number } | null>(null);
+  const [chosen, setChosen] = useState<{ of: string; bpm: number } | null>(null);
   useAwake();
   useEffect(() => AFTER.forEach((part) => part.load()), []);
 
@@ -72,12 +75,15 @@ export function Stand({
     return next.map((place, index) => {
       const of = itemAt(stand, place) ?? item;
       const { cutTo } = stand.slots[place] ?? { cutTo: null };
-      const own = tapped?.of === of.item.id ? tapped.bpm : null;
-      const on = { first: index === 0, tapped: own, seed: seedOf(round.day, of, index) };
+      const own = (one: typeof tapped) => (one?.of === of.item.id ? one.bpm : null);
+      const on = {
+        ...{ first: index === 0, tapped: own(tapped), chosen: own(chosen) },
+        seed: seedOf(round.day, of, index),
+      };
       return planSlot(of, { cutTo }, settings, on);
     });
     // oxlint-disable-next-line react/exhaustive-deps -- what is played stays as it began
-  }, [places, stand.items, stand.slots, stand.place, stage.kind, settings, tapped]);
+  }, [places, stand.items, stand.slots, stand.place, stage.kind, settings, tapped, chosen]);
   const playable = plans.filter((plan) => plan !== null);
   const [now] = playable;
 
@@ -114,6 +120,12 @@ export function Stand({
       onOver: () => dispatch({ kind: 'over' }),
       onSlept: (to) => stopping.current(to, true),
     });
+  }
+
+  /** Plays all limbs of what comes, once around and again until it is stopped; nothing of it is a try. */
+  function hear() {
+    if (playback.playing) playback.stop();
+    else if (now) void playback.start(scoreOf(now.exercise), now.tempo);
   }
 
   /** What was played is in the log before anybody says how it went. */
@@ -171,6 +183,11 @@ export function Stand({
     log({ kind: 'broke', ...about(stage.tryId), body: { beat } });
   }
 
+  function skip() {
+    playback.stop();
+    dispatch({ kind: 'skip' });
+  }
+
   async function more() {
     const answer = await attemptOrSay(readMore);
     if (!answer) return;
@@ -201,7 +218,7 @@ export function Stand({
 
   function press(side: Side) {
     if (side === 'right') take(stage);
-    else if (stage.kind === 'ready') dispatch({ kind: 'skip' });
+    else if (stage.kind === 'ready') skip();
     else if (stage.kind === 'playing') stopAt(playback.stop());
     else if (stage.kind === 'done') router.push(home);
     else dispatch({ kind: 'step' });
@@ -214,6 +231,7 @@ export function Stand({
     if (!event.repeat) press(side);
   });
   const again = () => dispatch({ kind: 'again' });
+  useHotkeys('h', () => stage.kind === 'ready' && hear());
   const silent = () => dispatch({ kind: 'silent' });
   useHotkeys('a', again);
   const before = stand.played;
@@ -254,6 +272,9 @@ export function Stand({
           notice={stand.notice}
           caution={stand.place === 0 ? round.caution : null}
           onTap={(bpm) => setTapped({ of: now.item.item.id, bpm })}
+          onTempo={(bpm) => setChosen(bpm === null ? null : { of: now.item.item.id, bpm })}
+          hearing={playback.playing}
+          onHear={hear}
           again={before && before.item.id !== now.item.item.id ? before.item.name : null}
           onAgain={again}
           tapsLeft={barTaps === 0 ? null : tapsLeft}
@@ -315,55 +336,8 @@ export function Stand({
   );
 }
 
-/** An entry about a try. */
-function about(tryId: EntryId) {
-  return { id: newId<'entry'>(), agoMs: 0, about: tryId };
-}
-
-/** What the teacher has the student watch for from now on. */
-function cueEntry(of: StandItem, text: string, sessionId: SessionId): Posted<'cue'> {
-  const { assignmentId, item } = of;
-  const place = { assignmentId, itemId: item.id, sessionId };
-  return { kind: 'cue', id: newId<'entry'>(), agoMs: 0, ...place, body: { text } };
-}
-
-/** A try that was played to its end. */
-function playedOf({ item, rung, bars, seconds }: SlotPlan): Played {
-  const { key, bpm } = rung;
-  return {
-    id: newId<'entry'>(),
-    item,
-    rung: key,
-    bpm,
-    bars,
-    seconds,
-    stopped: false,
-    whole: seconds,
-  };
-}
-
-/** A try as far as it was played; null before a bar was over. @param ticks from its downbeat */
-function stoppedOf(plan: SlotPlan, ticks: number): Played | null {
-  const bars = Math.floor(ticks / plan.exercise.barTicks);
-  if (bars < 1) return null;
-  return { ...playedOf(plan), bars, seconds: secondsAt(plan.tempi, ticks), stopped: true };
-}
-
-/** Bars are called otherwise on every date, and in every try of it. */
-function seedOf(day: Day, { today }: StandItem, index: number): number {
-  return Number(day.replaceAll('-', '')) * 1000 + today.tries + index;
-}
-
 /** For an exercise alone, however it was played. */
 const PLAIN = { first: true, tapped: null, seed: 1 };
 
 /** A tap later than this begins anew. */
 const LONGEST_TAP_MS = 3000;
-
-/** How large what is read while playing has to be, where the student has said from how far. */
-function readingSize({ inches, metres }: Settings): CSSProperties | undefined {
-  if (inches === USUAL_SEAT.inches && metres === USUAL_SEAT.metres) return undefined;
-  const { width, height } = window.screen;
-  const { size } = readableSize({ inches, metres }, { width, height });
-  return { '--stand-read': `${Math.round(size)}px` } as CSSProperties;
-}

@@ -3,7 +3,15 @@ import { dosageNow, rungAt } from '@/core/ladder';
 import { asPlayed, expand, type Exercise } from '@/core/recipe';
 import { itemKey, type StandItem } from '@/core/studio';
 import { parseMeter, tempoFor } from '@/core/time';
-import { type Say, sayDosage, sayEntryKind, sayMinutes, sayRung, sayWhyToStudent } from '@/words';
+import {
+  type Say,
+  sayDosage,
+  sayEntryKind,
+  sayFitted,
+  sayMinutes,
+  sayRung,
+  sayWhyToStudent,
+} from '@/words';
 import { BarPicture, SentenceText } from '../marks';
 import { rowsOf } from '../plan';
 import { TempoGlyph } from '../play';
@@ -103,7 +111,11 @@ function PlannedRow({
           <details className="relative min-w-0 flex-1 text-sm text-soft">
             <summary className="cursor-pointer py-2.5">{say.t('screen.today.howItIsMade')}</summary>
             <p>
-              <SentenceText say={say} recipe={asPlayed(item.plays)} />
+              <SentenceText
+                say={say}
+                recipe={asPlayed(item.plays)}
+                also={exercise.ok ? sayFitted(say, exercise.value) : []}
+              />
             </p>
           </details>
         </div>

@@ -47,6 +47,9 @@ export const stand = {
   nothingMoreIsDueToday: 'Nothing more is due today.',
   nowhereInParticular: 'nowhere in particular',
   of: '{part, number} of {all, number}',
+  tempoTo: 'tempo {bpm, number}',
+  backTo: 'back to {bpm, number}',
+  countsAs: 'At {bpm, number} it counts as that, and moves nothing: {asked, number} is asked for.',
   roundDone: 'Round done.',
   stillToJudge:
     '{count, plural, one {# try is} other {# tries are}} not judged yet: say on Today how {count, plural, one {it} other {they}} went.',
