@@ -1,6 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { must } from '@/core/issue';
-import { changeItems, itemsOf, nudgeItem, withoutItems, type Outline } from '@/core/program';
+import {
+  changeItems,
+  itemsOf,
+  nudgeItem,
+  withoutItems,
+  type Outline,
+  type OutlineItem,
+} from '@/core/program';
 import type { ItemId, ProgramId } from '@/core/studio';
 import {
   addItem,
@@ -32,6 +39,11 @@ import { cells, log, smallStudio, studentAt, testContext, tryOf } from './studio
 function edit(teacher: Teacher, id: ProgramId, change: (outline: Outline) => Outline) {
   const { revision, outline } = must(getProgram(teacher, id));
   return saveOutline(teacher, id, { revision, outline: change(outline) });
+}
+
+/** An item on a ladder of these tempi. */
+function withTempi(item: OutlineItem, ...tempi: number[]): OutlineItem {
+  return { ...item, course: { ...item.course, ladder: { kind: 'list', tempi } } };
 }
 
 function ids(teacher: Teacher, id: ProgramId): ItemId[] {
@@ -116,11 +128,7 @@ describe('programs', () => {
     const second = must(addItem(teacher, program, exercise.id));
     must(
       edit(teacher, program, (of) => {
-        const short = { kind: 'list' as const, tempi: [60] };
-        const quick = changeItems(of, new Set([item]), (one) => ({
-          ...one,
-          course: { ...one.course, ladder: short },
-        }));
+        const quick = changeItems(of, new Set([item]), (one) => withTempi(one, 60));
         return changeItems(quick, new Set([second]), (one) => ({ ...one, after: [item] }));
       }),
     );
@@ -140,16 +148,11 @@ describe('programs', () => {
       const second = must(addItem(teacher, program, exercise.id));
       must(
         edit(teacher, program, (of) => {
-          const list = (...tempi: number[]) => ({ kind: 'list' as const, tempi });
-          const quick = changeItems(of, new Set([item]), (one) => ({
-            ...one,
-            course: { ...one.course, ladder: list(60) },
-          }));
-          return changeItems(quick, new Set([second]), (one) => ({
-            ...one,
-            after: [item],
-            course: { ...one.course, ladder: list(60, 70, 80), headStart: true },
-          }));
+          const quick = changeItems(of, new Set([item]), (one) => withTempi(one, 60));
+          return changeItems(quick, new Set([second]), (one) => {
+            const { course, ...rest } = withTempi(one, 60, 70, 80);
+            return { ...rest, after: [item], course: { ...course, headStart: true } };
+          });
         }),
       );
       must(followVersion(teacher, [assignment]));
