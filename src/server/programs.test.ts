@@ -165,6 +165,11 @@ describe('programs', () => {
       // Played there, it stays there, whatever becomes of the other.
       const posted = tryOf(studio, { bpm: 70 });
       log(student, student.store.id, { ...posted, itemId: second });
+      const begun = context.at;
+      // What was begun there is lowered after days away as any other.
+      context.at += 12 * 86_400_000;
+      expect(standsAt()).toBe(60);
+      context.at = begun;
       log(student, student.store.id, tryOf(studio, { verdict: 'lost' }));
       expect(must(getToday(student))[1]?.state).toMatchObject({ bpm: 70, clean: 1 });
     }

@@ -57,7 +57,8 @@ export function standItems({ items }: Progress, today: Day): readonly StandItem[
     const { after } = item;
     const before = sums.followed.state;
     const isAhead = after.length > 0 && after.every((id) => spotless.has(id));
-    const state = isAhead ? headStart(before, item.course) : onDay(before, item.course, today);
+    const begun = isAhead ? headStart(before, item.course) : before;
+    const state = onDay(begun, item.course, today);
     const recent = { late: [...late], lowest: [...lowest] };
     let shown = ON_STAND.get(state);
     const { cue } = sums;

@@ -197,7 +197,7 @@ export function sayWhy(say: Say, why: Why): string {
 export function sayWhyToStudent(say: Say, why: Why): string {
   if (why.kind === 'cannot-be-varied') return sayWhy(say, why);
   const { t } = say;
-  const { reason, rule, variation, proposal } = why;
+  const { reason, rule, waits, variation, proposal } = why;
   const here = sayRung(say, why.here);
   const isSimpler = proposal?.kind === 'simplify' || proposal?.kind === 'plateau';
   switch (reason.kind) {
@@ -208,7 +208,7 @@ export function sayWhyToStudent(say: Say, why: Why): string {
       const asked = t('practice.reason.asked', { clean: rule.clean, of: rule.of ?? 0 });
       return isTwist(variation)
         ? t('practice.reason.twistForNow', varied)
-        : t('practice.reason.variedForNow', { ...varied, asked });
+        : t('practice.reason.variedForNow', { ...varied, asked, waits: waits ? 'yes' : 'no' });
     }
     case 'asks':
       if (isSimpler) return t('practice.reason.asksForNow', { here });

@@ -10,14 +10,20 @@ export type Why =
       readonly reason: RungReason;
       readonly here: RungFacts;
       readonly rule: Course['rule'];
+      /** The ladder waits for the teacher. */
+      readonly waits: boolean;
       readonly variation: Variation | null;
       readonly proposal: Proposal | null;
     }
   /** The exercise was changed since, and the step or variation cannot be made of it any more. */
   | { readonly kind: 'cannot-be-varied' };
 
-export function whyOf(state: LadderState, { rule }: Pick<Course, 'rule'>): Why {
+export function whyOf(
+  state: LadderState,
+  { rule, follow }: Pick<Course, 'rule'> & Partial<Pick<Course, 'follow'>>,
+): Why {
   const { reason, variation, proposal } = state;
   const here = rungAt(state.rungs, state.rung).asks;
-  return { kind: 'ladder', reason, here, rule, variation, proposal };
+  const waits = follow === 'proposes';
+  return { kind: 'ladder', reason, here, rule, waits, variation, proposal };
 }

@@ -89,7 +89,8 @@ export const practice = {
     raised: '{asked} at {from}: now {here}.',
     lowered: '{lost, number} lost in a row at {from}: back to {here}.',
     varied: '{variation}: {because}.',
-    variedForNow: '{variation} for now, at {here}: {because}. All of it again after {asked}.',
+    variedForNow:
+      '{variation} for now, at {here}: {because}. {waits, select, yes {After {asked} your teacher decides on all of it.} other {All of it again after {asked}.}}',
     twistForNow: '{variation} for now, at {here}: {because}.',
     asksForNow: '{here} again. Your teacher decides what comes next.',
     whole: 'All of it again, at {here}.',
