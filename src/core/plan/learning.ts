@@ -43,22 +43,27 @@ export function learningOf(
     (start) => (before.clean - 1) * Math.log(start) + (before.other - 1) * Math.log(1 - start),
   );
   // By exercise and rate, the logarithm of how likely each beginning is.
-  const logs = items.map((tries) =>
-    RATES.map((rate) => {
-      const left = tries.map(({ minutes }) => Math.exp(-Math.min(MOST_LEFT, rate * minutes)));
+  const logs = items.map((tries) => {
+    // Tight loops: a day with many exercises waits for this.
+    const clean = Uint8Array.from(tries, (one) => Number(one.clean));
+    const left = new Float64Array(tries.length);
+    return RATES.map((rate) => {
+      tries.forEach(({ minutes }, nth) => {
+        left[nth] = Math.exp(-Math.min(MOST_LEFT, rate * minutes));
+      });
       return STARTS.map((start, at) => {
         let [sum, product] = [usual[at] ?? 0, 1];
-        tries.forEach(({ clean }, nth) => {
+        for (let nth = 0; nth < left.length; nth += 1) {
           const missed = (1 - start) * (left[nth] ?? 1);
-          product *= clean ? 1 - missed : missed;
-          if (product > LEAST) return;
+          product *= clean[nth] === 1 ? 1 - missed : missed;
+          if (product > LEAST) continue;
           sum += Math.log(product);
           product = 1;
-        });
+        }
         return sum + Math.log(product);
       });
-    }),
-  );
+    });
+  });
   const chances = sharesOf(
     DEVIATIONS.map((one, at) =>
       logs.reduce((sum, of) => sum + sumOf(of[at] ?? []), -(one ** 2) / 2),

@@ -52,7 +52,7 @@ export function useRound(person: PersonId, round: Round, fresh: boolean): RoundH
     const entries = sender.entries();
     if (entries.length > 0) dispatch({ kind: 'waiting', entries });
     const kept = readRound(person, round.day);
-    if (kept) {
+    if (kept && (!fresh || kept.judging.length > 0)) {
       session.current = kept.session;
       dispatch({ kind: 'resume', kept, fresh });
     }
