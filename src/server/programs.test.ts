@@ -46,6 +46,17 @@ function withTempi(item: OutlineItem, ...tempi: number[]): OutlineItem {
   return { ...item, course: { ...item.course, ladder: { kind: 'list', tempi } } };
 }
 
+/** A quick item, and another that comes after it. */
+function inTurn(
+  outline: Outline,
+  first: ItemId,
+  second: ItemId,
+  change: (item: OutlineItem) => OutlineItem,
+): Outline {
+  const quick = changeItems(outline, new Set([first]), (one) => withTempi(one, 60));
+  return changeItems(quick, new Set([second]), (one) => ({ ...change(one), after: [first] }));
+}
+
 function ids(teacher: Teacher, id: ProgramId): ItemId[] {
   return itemsOf(must(getProgram(teacher, id)).outline).map((item) => item.id);
 }
@@ -126,12 +137,7 @@ describe('programs', () => {
     const studio = smallStudio(context);
     const { teacher, student, program, exercise, item, assignment } = studio;
     const second = must(addItem(teacher, program, exercise.id));
-    must(
-      edit(teacher, program, (of) => {
-        const quick = changeItems(of, new Set([item]), (one) => withTempi(one, 60));
-        return changeItems(quick, new Set([second]), (one) => ({ ...one, after: [item] }));
-      }),
-    );
+    must(edit(teacher, program, (of) => inTurn(of, item, second, (one) => one)));
     must(followVersion(teacher, [assignment]));
     expect(must(getToday(student)).map((one) => one.waitsFor)).toEqual([[], ['Cells']]);
     for (let n = 0; n < 3; n += 1) log(student, student.store.id, tryOf(studio));
@@ -147,13 +153,12 @@ describe('programs', () => {
       const { teacher, student, program, exercise, item, assignment } = studio;
       const second = must(addItem(teacher, program, exercise.id));
       must(
-        edit(teacher, program, (of) => {
-          const quick = changeItems(of, new Set([item]), (one) => withTempi(one, 60));
-          return changeItems(quick, new Set([second]), (one) => {
+        edit(teacher, program, (of) =>
+          inTurn(of, item, second, (one) => {
             const { course, ...rest } = withTempi(one, 60, 70, 80);
-            return { ...rest, after: [item], course: { ...course, headStart: true } };
-          });
-        }),
+            return { ...rest, course: { ...course, headStart: true } };
+          }),
+        ),
       );
       must(followVersion(teacher, [assignment]));
       if (missed) log(student, student.store.id, tryOf(studio, { verdict: 'shaky' }));

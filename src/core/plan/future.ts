@@ -2,7 +2,7 @@ import { advance } from '../ladder';
 import type { Verdict } from '../log';
 import { fillOn } from './fill-on';
 import { openAhead } from './head-start';
-import { rateAt } from './learning';
+import { rateAt, SLOWER, taughtOn } from './learning';
 import type { Schedule } from './schedule-schema';
 import type { Stretch } from './stretches';
 import type { Tally } from './tally';
@@ -27,11 +27,8 @@ const DATES_KNOWN = 14;
 /** Standard deviations, of the odds' logarithm and of the logarithm of what is learnt in a minute. */
 const BETTER = 0.6;
 const LEARNS = 0.4;
-/** Mean and standard deviation: the closer to what somebody can at all, the slower it goes. */
-const SLOWER = {
-  mean: 3,
-  deviation: 1,
-};
+/** Of how much slower it goes at higher tempi. */
+const SLOWER_DEVIATION = 1;
 
 function drawFortune(keeps: number, random: () => number): Fortune {
   const dates = { clean: DATES_KNOWN * keeps, other: DATES_KNOWN * (1 - keeps) };
@@ -40,7 +37,7 @@ function drawFortune(keeps: number, random: () => number): Fortune {
     better: BETTER * drawNormal(random),
     rate: random(),
     learns: Math.exp(LEARNS * drawNormal(random)),
-    slower: SLOWER.mean + SLOWER.deviation * drawNormal(random),
+    slower: SLOWER + SLOWER_DEVIATION * drawNormal(random),
   };
 }
 
@@ -77,9 +74,7 @@ function drawChances(
     fresh: share(start),
     known: share(pace.known),
     lost: pace.lost,
-    learns: tempi.map(
-      (bpm) => learns * aMinute * Math.max(1, bpm / (tempi[best] ?? bpm)) ** -slower,
-    ),
+    learns: taughtOn(tempi, best, slower).map((share) => learns * aMinute * share),
   };
 }
 

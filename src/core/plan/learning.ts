@@ -109,6 +109,19 @@ function beginning(shares: readonly number[]): Tally {
 /** Beginnings lie so far apart. */
 const APART = 1 / STARTS.length;
 
+/** The closer to what somebody can at all, the slower it goes: a minute teaches as much less as the tempo's ratio to this
+ * power says. Set as the rate was. */
+export const SLOWER = 3;
+
+/** By rung, what of what a minute teaches now is left there, 0 to 1. @param tempi by rung  @param now the best rung so far */
+export function taughtOn(
+  tempi: readonly number[],
+  now: number,
+  slower = SLOWER,
+): readonly number[] {
+  return tempi.map((bpm) => Math.max(1, bpm / (tempi[now] ?? bpm)) ** -slower);
+}
+
 /** What a minute is expected to take away, and the share of clean tries that a rung is expected to begin with. */
 export function expectedOf(learning: Learning): {
   readonly aMinute: number;

@@ -3,7 +3,7 @@ import { keepAgain, pass, raise } from '../ladder';
 import type { PlannedTry } from './day-plan';
 import { fillDay } from './fill';
 import { fillOn } from './fill-on';
-import { expectedOf } from './learning';
+import { expectedOf, taughtOn } from './learning';
 import { expectedTriesOf } from './pace';
 import { hoursOn, isOff, type Surface } from './schedule';
 import type { Hours, Schedule } from './schedule-schema';
@@ -52,7 +52,7 @@ export interface Planning {
 export function planDays(planning: Planning): Plan {
   const { works, states, schedule, today, count = PLAN_DAYS, keeps = 1 } = planning;
   const going = states.map(goingFrom);
-  const wins = works.map((work) => winsPerTry(work, keeps));
+  const wins = works.map((work, at) => winsPerTry(work, states[at]?.best ?? 0, keeps));
   const first = dayNumber(today);
   const reached: (Day | null)[] = works.map(() => null);
   const begun: (Day | null)[] = works.map(() => null);
@@ -101,17 +101,29 @@ export function leftOf(
 /** Rungs that one planned try wins, as may be expected: one over the tries that win a rung, and less where not every
  * date is kept. */
 interface Wins {
-  readonly fresh: number;
+  /** By rung. */
+  readonly fresh: (rung: number) => number;
   readonly known: number;
 }
 
-function winsPerTry({ pace, rule, trySeconds }: PlannedExercise, keeps: number): Wins {
+function winsPerTry(
+  { pace, rule, trySeconds, tempi }: PlannedExercise,
+  best: number,
+  keeps: number,
+): Wins {
   const { clean, of = clean } = rule;
-  const minutes = (trySeconds[trySeconds.length >> 1] ?? 0) / 60;
   const { aMinute, start } = expectedOf(pace.learning);
-  const learnt = 1 - Math.exp(-aMinute * minutes);
-  const wins = (share: number) => keeps / expectedTriesOf(share, clean, of, learnt);
-  return { fresh: wins(start), known: wins(cleanShare(pace.known)) };
+  const taught = taughtOn(tempi, best);
+  const wins = (chance: number, rung: number) => {
+    const minutes = (trySeconds[rung] ?? 0) / 60;
+    const learnt = 1 - Math.exp(-aMinute * (taught[rung] ?? 1) * minutes);
+    return keeps / expectedTriesOf(chance, clean, of, learnt);
+  };
+  const found: number[] = [];
+  return {
+    fresh: (rung) => (found[rung] ??= wins(start, rung)),
+    known: wins(cleanShare(pace.known), trySeconds.length >> 1),
+  };
 }
 
 /** One try, as it is expected to go. @returns whether it reaches the target */
@@ -128,7 +140,7 @@ function tryAsExpected(
     if (state.keepDue <= day) keepAgain(state, day);
     return false;
   }
-  state.share += state.rung >= state.best ? wins.fresh : wins.known;
+  state.share += state.rung >= state.best ? wins.fresh(state.rung) : wins.known;
   if (state.share < 1) return false;
   state.share -= 1;
   if (state.rung < work.trySeconds.length - 1) {

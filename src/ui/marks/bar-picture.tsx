@@ -14,12 +14,8 @@ const RIGHT = 8;
 const ROW = 22;
 const HEAD = 18;
 
-const RADIUS: Readonly<Record<Stroke['dynamic'], number>> = {
-  ghost: 4,
-  tap: 5.4,
-  normal: 6.6,
-  accent: 8.6,
-};
+/** Of a normal stroke. */
+const RADIUS = 6.6;
 
 /** One bar of an exercise to be looked at: a row for each voice by its name, the beats counted over it, limb marks.
  * @param bar from 0 */
@@ -73,9 +69,10 @@ export function BarPicture({
         <LimbDot
           key={`${at} ${limb} ${voice}`}
           limb={limb}
+          dynamic={dynamic}
           x={x(at - from)}
           y={y(voice)}
-          r={RADIUS[dynamic]}
+          r={RADIUS}
         />
       ))}
     </svg>

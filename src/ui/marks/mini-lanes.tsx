@@ -12,12 +12,8 @@ const ROW = 11;
 const WIDTH = 448;
 const LEFT = 7;
 
-const RADIUS: Readonly<Record<Stroke['dynamic'], number>> = {
-  ghost: 2.2,
-  tap: 2.9,
-  normal: 3.6,
-  accent: 4.7,
-};
+/** Of a normal stroke. */
+const RADIUS = 3.6;
 
 /** An exercise at a glance: a row for each voice, the beats as lines, the limb marks small. Strokes
  * that are new have a warm ground, those that went a faint one.
@@ -79,7 +75,7 @@ export const MiniLanes = memo(function MiniLanes({
           key={strokeKey(one)}
           cx={x(one.at)}
           cy={y(one.voice)}
-          r={3.6}
+          r={RADIUS}
           className="fill-none stroke-line"
           strokeDasharray="1.5 1.5"
           data-gone
@@ -98,7 +94,13 @@ export const MiniLanes = memo(function MiniLanes({
                 data-new
               />
             )}
-            <LimbDot limb={one.limb} x={x(one.at)} y={y(one.voice)} r={RADIUS[one.dynamic]} />
+            <LimbDot
+              limb={one.limb}
+              dynamic={one.dynamic}
+              x={x(one.at)}
+              y={y(one.voice)}
+              r={RADIUS}
+            />
           </g>
         );
       })}

@@ -35,7 +35,11 @@ export function Done({
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-4">
       <h1 className="stand-words">{say.t('screen.stand.roundDone')}</h1>
-      {open > 0 && <p className="text-xl">{say.t('screen.stand.stillToJudge', { count: open })}</p>}
+      {open > 0 && (
+        <p className="text-xl">
+          {say.t('screen.stand.stillToJudge', { count: open, lesson: lesson ? 'yes' : 'no' })}
+        </p>
+      )}
       <LogMark />
       <ul className="min-h-0 flex-1 overflow-y-auto">
         {stand.items.flatMap((one) => {

@@ -85,7 +85,7 @@ export function Ready({
           className="inline-flex min-h-14 items-center gap-3 self-center rounded-sm border-2 border-line bg-sheet px-4 font-sans text-2xl"
         >
           {hearing ? <Square size={24} aria-hidden /> : <Play size={24} aria-hidden />}
-          {say.t('screen.today.hearIt')}
+          {say.t('screen.common.hearIt')}
         </button>
       </div>
       {rung.asks.kind !== 'tempo' && (

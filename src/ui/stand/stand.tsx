@@ -8,7 +8,7 @@ import type { SufferingId, Verdict } from '@/core/log';
 import type { Limb } from '@/core/kit';
 import { scoreOf } from '@/core/playing';
 import type { PersonId, Round } from '@/core/studio';
-import { beats, secondsAt } from '@/core/time';
+import { beats, bpm, secondsAt, tempoFor } from '@/core/time';
 import { sayCueLine } from '@/words';
 import { attemptOrSay, loadLate, toast, useSpeech } from '../base';
 import { usePlayback, type PlayedTo } from '../play';
@@ -126,6 +126,13 @@ export function Stand({
   function hear() {
     if (playback.playing) playback.stop();
     else if (now) void playback.start(scoreOf(now.exercise), now.tempo);
+  }
+
+  /** Another tempo for what comes, null for its rung's; what is heard follows at once. */
+  function chooseTempo({ item: { item: of, state }, exercise }: SlotPlan, to: number | null) {
+    setChosen(to === null ? null : { of: of.id, bpm: to });
+    if (playback.playing)
+      playback.change({ tempo: tempoFor(exercise.meter, bpm(to ?? state.bpm)) });
   }
 
   /** What was played is in the log before anybody says how it went. */
@@ -272,7 +279,7 @@ export function Stand({
           notice={stand.notice}
           caution={stand.place === 0 ? round.caution : null}
           onTap={(bpm) => setTapped({ of: now.item.item.id, bpm })}
-          onTempo={(bpm) => setChosen(bpm === null ? null : { of: now.item.item.id, bpm })}
+          onTempo={(bpm) => chooseTempo(now, bpm)}
           hearing={playback.playing}
           onHear={hear}
           again={before && before.item.id !== now.item.item.id ? before.item.name : null}

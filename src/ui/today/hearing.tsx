@@ -2,9 +2,10 @@
 
 import { Play, Square } from 'lucide-react';
 import { createContext, useContext, useState, type ReactNode } from 'react';
+import { ok } from '@/core/issue';
 import type { ClosedRecipe } from '@/core/recipe';
 import { tempoFor, type Bpm } from '@/core/time';
-import { Button, useSpeech } from '../base';
+import { attemptOrSay, Button, useSpeech } from '../base';
 import { usePlayback } from '../play';
 
 /** What is heard: an exercise as it is to be played, at its tempo. */
@@ -28,10 +29,11 @@ export function Hearing({ children }: { children: ReactNode }) {
   async function hear({ id, recipe, bpm }: Heard) {
     if (heard === id) return void playback.stop();
     setLast(id);
-    const [{ expand }, { scoreOf }] = await Promise.all([
-      import('@/core/recipe'),
-      import('@/core/playing'),
-    ]);
+    const rooms = await attemptOrSay(async () =>
+      ok(await Promise.all([import('@/core/recipe'), import('@/core/playing')])),
+    );
+    if (!rooms) return;
+    const [{ expand }, { scoreOf }] = rooms.value;
     const exercise = expand(recipe);
     if (!exercise.ok) return;
     await playback.start(scoreOf(exercise.value), tempoFor(exercise.value.meter, bpm));
@@ -53,7 +55,7 @@ export function HearIt({ name, ...what }: Heard & { readonly name: string }) {
       className="inline-flex min-h-11 items-center gap-2"
     >
       {playing ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}
-      {say.t('screen.today.hearIt')}
+      {say.t('screen.common.hearIt')}
     </Button>
   );
 }

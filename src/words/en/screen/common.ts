@@ -23,6 +23,7 @@ export const common = {
   gridCapital: 'Grid',
   has: 'Has',
   hearCapital: 'Hear',
+  hearIt: 'hear it',
   keep: 'keep',
   keepCapital: 'Keep',
   kit: 'Kit',

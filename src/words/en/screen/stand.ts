@@ -52,7 +52,7 @@ export const stand = {
   countsAs: 'At {bpm, number} it counts as that, and moves nothing: {asked, number} is asked for.',
   roundDone: 'Round done.',
   stillToJudge:
-    '{count, plural, one {# try is} other {# tries are}} not judged yet: say on Today how {count, plural, one {it} other {they}} went.',
+    '{count, plural, one {# try is} other {# tries are}} not judged yet: {lesson, select, yes {the record} other {Today}} asks how {count, plural, one {it} other {they}} went.',
   screenInInches: 'Screen in inches',
   secondsLeft: '{left, number} seconds left',
   secondsToAnswer: '{left, number} seconds to answer',

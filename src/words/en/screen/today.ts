@@ -27,7 +27,6 @@ export const today = {
   makeYourOwn: 'make your own version',
   soFar:
     'Today: {tries, plural, one {# try} other {# tries}}, {minutes, plural, =0 {{seconds, number} s} other {# min}}.',
-  hearIt: 'hear it',
   hearExercise: 'hear {name}',
   howItIsMade: 'how it is made',
   barOf: '{name}, bar {bar, number} of {bars, number}',
